@@ -1,0 +1,86 @@
+/**
+ * The one file that holds everything: the plan document with its tracks inside, as GeoJSON features
+ * of type MultiLineString (longitude, latitude, height in metres; no third number where unknown).
+ * What is written reads back to the same numbers, to the bit.
+ */
+import { z } from "zod";
+import { placeOf, readPlan } from "../plan/read.ts";
+import type { Plan } from "../plan/schema.ts";
+import { PointBuffer, type TrackPoints } from "../track/points.ts";
+import { type Reading, refused } from "../units/problem.ts";
+
+const position = z.array(z.number()).min(2).max(3);
+const trackFeature = z.looseObject({
+  type: z.literal("Feature"),
+  id: z.string().min(1).max(80),
+  properties: z.looseObject({ name: z.string().max(200).default("") }),
+  geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(z.array(position)) }),
+});
+export const tracksSchema = z.array(trackFeature).max(50);
+
+const MAX_POINTS = 5_000_000;
+
+export interface PlanFile {
+  plan: Plan;
+  tracks: TrackPoints[];
+}
+
+/** Accepts a parsed JSON value; `tracks` may be absent when the caller has them already. */
+export function readPlanFile(data: unknown): Reading<PlanFile> {
+  const { value: document, problems } = readPlan(data);
+  if (!document) return { value: undefined, problems };
+  const { tracks: given, ...plan } = document as Plan & { tracks?: unknown };
+  if (given === undefined) return { value: { plan: plan as Plan, tracks: [] }, problems };
+  const parsed = tracksSchema.safeParse(given);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    return refused(placeOf(["tracks", ...issue.path]), `${issue.message}.`);
+  }
+  const tracks: TrackPoints[] = [];
+  for (const [t, feature] of parsed.data.entries()) {
+    const points = new PointBuffer();
+    for (const [s, segment] of feature.geometry.coordinates.entries()) {
+      points.openSegment();
+      for (const [i, [lonDeg, latDeg, heightM]] of segment.entries()) {
+        if (!(Math.abs(lonDeg!) <= 180 && Math.abs(latDeg!) <= 90) || (heightM !== undefined && !(heightM >= -500 && heightM <= 9000)))
+          return refused(`tracks[${t}].geometry.coordinates[${s}][${i}]`, "Expected longitude −180 to 180, latitude −90 to 90 and, if known, height −500 to 9,000 m.");
+        if (points.count === MAX_POINTS) return refused(`tracks[${t}]`, `More than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
+        points.push(lonDeg!, latDeg!, heightM ?? NaN);
+      }
+    }
+    if (points.count < 2) return refused(`tracks[${t}]`, "At least two points make a trail.");
+    tracks.push(points.take(feature.id, feature.properties.name));
+  }
+  const missing = plan.trackIds.filter((id) => !tracks.some((track) => track.id === id));
+  if (missing.length > 0) return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
+  return { value: { plan: plan as Plan, tracks }, problems };
+}
+
+/** The plan with its tracks as one JSON value. */
+export function writePlanFile(plan: Plan, tracks: readonly TrackPoints[]): Record<string, unknown> {
+  return { ...plan, tracks: tracks.map(trackAsFeature) };
+}
+
+function trackAsFeature(track: TrackPoints): Record<string, unknown> {
+  const segments: number[][][] = [];
+  const starts = track.segmentStarts;
+  for (let s = 0; s < starts.length; s++) {
+    const segment: number[][] = [];
+    const end = starts[s + 1] ?? track.lonDeg.length;
+    for (let i = starts[s]!; i < end; i++) {
+      const height = track.heightM[i]!;
+      segment.push(height === height ? [track.lonDeg[i]!, track.latDeg[i]!, shortFloat32(height)] : [track.lonDeg[i]!, track.latDeg[i]!]);
+    }
+    segments.push(segment);
+  }
+  return { type: "Feature", id: track.id, properties: { name: track.name }, geometry: { type: "MultiLineString", coordinates: segments } };
+}
+
+/** The shortest decimal that reads back to the same 32-bit float: 12.3, not 12.300000190734863. */
+function shortFloat32(value: number): number {
+  for (let digits = 4; digits < 9; digits++) {
+    const short = Number(value.toPrecision(digits));
+    if (Math.fround(short) === value) return short;
+  }
+  return value;
+}

@@ -1,0 +1,170 @@
+/**
+ * Which pieces are in whose pack on which leg. A piece is always in exactly one place: overlaps and
+ * gaps in its spans, and legs without a thing that other legs have, come out as faults.
+ *
+ * Mass counts for the carrier, use (sleeping, drinking) for the owner, or for all when shared.
+ */
+import { FINISH_ID, START_ID, type Hiker, type Piece, type Plan, type Span } from "../plan/schema.ts";
+import { nodeAt } from "../track/place.ts";
+import type { Profile } from "../track/profile.ts";
+import type { Halt } from "../walk/halts.ts";
+
+export interface KitLeg {
+  /** All in the pack except consumables. */
+  baseKg: number;
+  wornKg: number;
+  consumableKg: number;
+  /** Space the packed pieces take, hard canister and bottles not counted. */
+  volumeL: number;
+  bottleL: number;
+  /** Inside of the hard canisters that this hiker's food goes into; 0 without one. */
+  canisterL: number;
+  /** Space a hard canister takes whatever is in it. */
+  canisterVolumeL: number;
+  /** The warmest bag's rating for this sleeper, what is worn in it, and the pads' R added up. */
+  bagC: number | undefined;
+  bagExtraK: number;
+  padR: number;
+}
+
+export type KitFault =
+  | { kind: "piece-twice" | "piece-gap"; pieceId: string; legIndex: number }
+  | { kind: "stop-gone" | "stop-unused"; pieceId: string; legIndex: number; stopId: string }
+  | { kind: "role-gap"; role: "shelter" | "bag" | "pad" | "shoes" | "pack"; hikerId: string; legIndex: number };
+
+export interface KitPlan {
+  /** By leg, then by hiker. */
+  legs: KitLeg[][];
+  /** Index of the hiker who carries piece p on leg l at [p · legs + l]; −1 for nobody. */
+  carrier: Int8Array;
+  faults: KitFault[];
+}
+
+/** Warmth that liners, covers and clothes may add in all, kelvin. */
+const MOST_EXTRA_K = 8;
+
+export function buildKit(plan: Plan, profile: Profile, halts: readonly Halt[]): KitPlan {
+  const legCount = halts.length - 1;
+  const faults: KitFault[] = [];
+  const carrier = new Int8Array(plan.kit.length * legCount).fill(-1);
+  const hikerIndex = new Map(plan.hikers.map((hiker, index) => [hiker.id, index]));
+  const nodeOf = stopNodes(plan, profile);
+  const haltNodes = new Set(halts.map((halt) => halt.node));
+
+  for (const [p, piece] of plan.kit.entries()) {
+    const spans = placedSpans(piece, nodeOf, haltNodes, profile, halts, faults);
+    checkContinuity(piece, spans, profile, halts, faults);
+    for (const { span, from, to } of spans) {
+      const who = hikerIndex.get(span.carrierId ?? piece.carrierId) ?? 0;
+      for (let leg = 0; leg < legCount; leg++) {
+        const middle = (halts[leg]!.node + halts[leg + 1]!.node) / 2;
+        if (middle < from || middle > to) continue;
+        const slot = p * legCount + leg;
+        if (carrier[slot]! >= 0) faults.push({ kind: "piece-twice", pieceId: piece.id, legIndex: leg });
+        carrier[slot] = who;
+      }
+    }
+  }
+  const legs = Array.from({ length: legCount }, (_, leg) => plan.hikers.map((hiker, who) => sumLeg(plan.kit, carrier, legCount, leg, hiker, who, hikerIndex)));
+  roleGaps(plan, carrier, legCount, faults);
+  return { legs, carrier, faults };
+}
+
+/** Node of every stop id a span may name, the two ends included. */
+export function stopNodes(plan: Plan, profile: Profile): Map<string, number> {
+  const nodes = new Map(plan.stops.map((stop) => [stop.id, nodeAt(profile, stop.trackM)]));
+  nodes.set(START_ID, 0);
+  nodes.set(FINISH_ID, profile.cellCount);
+  return nodes;
+}
+
+interface PlacedSpan {
+  span: Span;
+  from: number;
+  to: number;
+}
+
+/** Within reach of an end of the trail a stop is that end; see halts. */
+const END_REACH_NODES = 10;
+
+function placedSpans(
+  piece: Piece, nodeOf: Map<string, number>, haltNodes: Set<number>, profile: Profile, halts: readonly Halt[], faults: KitFault[],
+): PlacedSpan[] {
+  const legAt = (node: number): number => Math.max(0, Math.min(halts.length - 2, halts.findIndex((halt) => halt.node >= node)));
+  const nodeFor = (stopId: string, otherwise: number): number => {
+    const node = nodeOf.get(stopId);
+    if (node === undefined) {
+      faults.push({ kind: "stop-gone", pieceId: piece.id, legIndex: legAt(otherwise), stopId });
+      return otherwise;
+    }
+    const atEnd = node <= END_REACH_NODES || node >= profile.cellCount - END_REACH_NODES;
+    if (!atEnd && !haltNodes.has(node)) faults.push({ kind: "stop-unused", pieceId: piece.id, legIndex: legAt(node), stopId });
+    return node;
+  };
+  const placed = piece.spans.map((span) => {
+    const a = nodeFor(span.fromStopId, 0);
+    const b = nodeFor(span.toStopId, profile.cellCount);
+    return { span, from: Math.min(a, b), to: Math.max(a, b) };
+  });
+  return placed.sort((a, b) => a.from - b.from);
+}
+
+function checkContinuity(piece: Piece, spans: readonly PlacedSpan[], profile: Profile, halts: readonly Halt[], faults: KitFault[]): void {
+  const legFrom = (node: number): number => {
+    const leg = halts.findLastIndex((halt) => halt.node <= node);
+    return Math.max(0, Math.min(halts.length - 2, leg));
+  };
+  const gap = (node: number): void => void faults.push({ kind: "piece-gap", pieceId: piece.id, legIndex: legFrom(node) });
+  const first = spans[0];
+  const last = spans.at(-1);
+  if (!first || !last) return;
+  if (first.from > END_REACH_NODES && first.span.begins === "from-home") gap(first.from);
+  if (last.to < profile.cellCount - END_REACH_NODES && last.span.ends === "kept") gap(last.to);
+  for (let i = 0; i + 1 < spans.length; i++) {
+    const before = spans[i]!;
+    const after = spans[i + 1]!;
+    if (after.from <= before.to) continue;
+    const { ends } = before.span;
+    const { begins } = after.span;
+    if (ends === "kept" || begins === "from-home" || (ends === "discarded" && begins !== "bought")) gap(before.to);
+  }
+}
+
+function sumLeg(kit: readonly Piece[], carrier: Int8Array, legCount: number, leg: number, hiker: Hiker, who: number, hikerIndex: Map<string, number>): KitLeg {
+  const sum: KitLeg = { baseKg: 0, wornKg: 0, consumableKg: 0, volumeL: 0, bottleL: 0, canisterL: 0, canisterVolumeL: 0, bagC: undefined, bagExtraK: 0, padR: 0 };
+  for (const [p, piece] of kit.entries()) {
+    const carriedBy = carrier[p * legCount + leg]!;
+    if (carriedBy < 0) continue;
+    const uses = piece.shared || hikerIndex.get(piece.ownerId) === who;
+    const times = piece.quantity;
+    if (uses) {
+      const rating = hiker.sleeper === "warm" ? (piece.limitC ?? piece.comfortC) : (piece.comfortC ?? piece.limitC);
+      if (piece.role === "bag" && rating !== undefined) sum.bagC = Math.min(sum.bagC ?? Infinity, rating);
+      sum.bagExtraK += piece.role === "bag" ? 0 : (piece.warmthK ?? 0);
+      if (piece.role === "pad") sum.padR += piece.padR ?? 0;
+      if (piece.role === "hard-canister") sum.canisterL += (piece.capacityL ?? 0) * times;
+    }
+    if (carriedBy !== who) continue;
+    const massKg = (piece.massG * times) / 1000;
+    if (piece.wear === "worn") sum.wornKg += massKg;
+    else if (piece.wear === "consumable") sum.consumableKg += massKg;
+    else sum.baseKg += massKg;
+    if (piece.role === "bottle") sum.bottleL += (piece.capacityL ?? 0) * times;
+    else if (piece.role === "hard-canister") sum.canisterVolumeL += piece.volumeL * times;
+    else if (piece.wear !== "worn" && piece.role !== "pack") sum.volumeL += piece.volumeL * times;
+  }
+  sum.bagExtraK = Math.min(MOST_EXTRA_K, sum.bagExtraK);
+  return sum;
+}
+
+function roleGaps(plan: Plan, carrier: Int8Array, legCount: number, faults: KitFault[]): void {
+  for (const role of ["shelter", "bag", "pad", "shoes", "pack"] as const) {
+    const rows = plan.kit.map((piece, p) => ({ piece, p })).filter(({ piece }) => piece.role === role);
+    for (const hiker of plan.hikers) {
+      const own = rows.filter(({ piece }) => piece.shared || piece.ownerId === hiker.id);
+      if (own.length === 0) continue;
+      for (let leg = 0; leg < legCount; leg++)
+        if (own.every(({ p }) => carrier[p * legCount + leg]! < 0)) faults.push({ kind: "role-gap", role, hikerId: hiker.id, legIndex: leg });
+    }
+  }
+}

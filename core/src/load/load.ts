@@ -1,0 +1,106 @@
+/**
+ * The pack of one hiker at every cell, kilograms: base, consumables, food left and wrappers, water
+ * carried, fuel left. Within a day part food goes evenly; breakfast and dinner go at the camps.
+ */
+import type { Hiker } from "../plan/schema.ts";
+import type { KitLeg } from "../kit/kit.ts";
+import type { HikerSupply } from "../provision/provision.ts";
+import type { Profile } from "../track/profile.ts";
+import type { DayPart } from "../walk/walk.ts";
+
+/** Kilograms; the parts add up to `startKg`. */
+export interface LegLoad {
+  startKg: number;
+  startWaterKg: number;
+  heaviestKg: number;
+  heaviestNode: number;
+  meanKg: number;
+  endKg: number;
+}
+
+export interface HikerLoad {
+  loadKg: Float64Array;
+  /** The part of it that is water. */
+  waterKg: Float64Array;
+  legs: LegLoad[];
+}
+
+export function hikerLoad(hiker: Hiker, profile: Profile, parts: readonly DayPart[], supply: HikerSupply, kitLegs: readonly KitLeg[]): HikerLoad {
+  const loadKg = new Float64Array(profile.cellCount);
+  const waterKg = waterLeft(profile, parts, supply);
+  const legs: LegLoad[] = [];
+  const keeps = hiker.food.wrapperFraction;
+  let legIndex = -1;
+  let foodKg = 0;
+  let wrapperKg = 0;
+  let fuelKg = 0;
+  let fixedKg = 0;
+  let sumKg = 0;
+  let cells = 0;
+  const eat = (kg: number): void => {
+    foodKg -= kg;
+    wrapperKg += kg * keeps;
+  };
+
+  for (const [p, part] of parts.entries()) {
+    const supplied = supply.parts[p]!;
+    const opensLeg = part.legIndex !== legIndex;
+    if (opensLeg) {
+      legIndex = part.legIndex;
+      const kit = kitLegs[legIndex]!;
+      fixedKg = kit.baseKg + kit.consumableKg;
+      foodKg = supply.food[legIndex]!.startKg;
+      fuelKg = supply.fuel[legIndex]!.startKg;
+      wrapperKg = 0;
+      sumKg = 0;
+      cells = 0;
+      const startWaterKg = supply.carries.find((carry) => carry.legIndex === part.legIndex && carry.fromNode === part.startNode)?.litres ?? 0;
+      const startKg = fixedKg + foodKg + fuelKg + startWaterKg;
+      legs.push({ startKg, startWaterKg, heaviestKg: startKg, heaviestNode: part.startNode, meanKg: startKg, endKg: startKg });
+    }
+    const leg = legs[legs.length - 1]!;
+    eat(supplied.breakfastKg);
+    const length = Math.max(1, part.endNode - part.startNode);
+    const dayPerCell = supplied.dayKg / length;
+    const restKg = fixedKg + fuelKg + foodKg + wrapperKg;
+    const lossPerCell = dayPerCell * (1 - keeps);
+    for (let c = part.startNode; c < part.endNode; c++) {
+      const here = restKg - lossPerCell * (c - part.startNode) + waterKg[c]!;
+      loadKg[c] = here;
+      sumKg += here;
+      if (here > leg.heaviestKg) {
+        leg.heaviestKg = here;
+        leg.heaviestNode = c;
+      }
+    }
+    cells += part.endNode - part.startNode;
+    eat(supplied.dayKg);
+    leg.endKg = fixedKg + fuelKg + foodKg + wrapperKg + (part.endNode > part.startNode ? waterKg[part.endNode - 1]! : 0);
+    eat(supplied.dinnerKg);
+    fuelKg = Math.max(0, fuelKg - supplied.fuelKg);
+    if (cells > 0) leg.meanKg = sumKg / cells;
+  }
+  return { loadKg, waterKg, legs };
+}
+
+/** Water in the pack on every cell, one litre one kilogram; the reserve comes through undrunk. */
+function waterLeft(profile: Profile, parts: readonly DayPart[], supply: HikerSupply): Float64Array {
+  const left = new Float64Array(profile.cellCount);
+  let p = 0;
+  for (const carry of supply.carries) {
+    while (p + 1 < parts.length && parts[p]!.endNode <= carry.fromNode) p++;
+    const perCampL = carry.dryCamps > 0 ? carry.campL / carry.dryCamps : 0;
+    let usedL = carry.approachL - carry.drunkL;
+    let q = p;
+    for (let c = carry.fromNode; c < carry.toNode; c++) {
+      while (q + 1 < parts.length && parts[q]!.endNode <= c) {
+        if (supply.parts[q]!.dry && parts[q]!.endNode > carry.fromNode) usedL += perCampL;
+        q++;
+      }
+      const walkedL = supply.wantedL[c]! - supply.wantedL[carry.fromNode]!;
+      const litres = carry.litres - Math.max(0, usedL + walkedL);
+      left[c] = litres > 0 ? litres : 0;
+    }
+  }
+  return left;
+}

@@ -1,0 +1,128 @@
+/**
+ * The weather that the calendar promises: monthly normals of stations brought to any place and date.
+ *
+ * Over the year: a periodic cubic (Catmull-Rom) through the twelve mid-month means. Along the trail:
+ * inverse squared distance, softened by 20 km. By height: 6.5 K/km for day highs both ways; for night
+ * lows 4.5 K/km up from the station and 6.5 K/km down, the cautious way for each (free-air ISA rate;
+ * Rolland 2003, J Clim 16:1032; Minder et al. 2010, JGR 115:D14122).
+ * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
+ */
+import type { Station } from "../plan/schema.ts";
+import { dayOfYear, DAYS_PER_YEAR } from "../units/day.ts";
+
+export const HIGH_LAPSE_K_PER_M = 0.0065;
+export const LOW_LAPSE_UP_K_PER_M = 0.0045;
+export const LOW_LAPSE_DOWN_K_PER_M = 0.0065;
+/** Standard normal quantile of nine in ten. */
+export const ONE_IN_TEN = 1.2816;
+
+const SOFTENING_M = 20_000;
+const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+/** What stands in for a trail without stations: mild, and flagged by a check. */
+const NO_STATION: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK"> = {
+  lowC: Array<number>(12).fill(5),
+  highC: Array<number>(12).fill(18),
+  lowSdK: 4,
+  highSdK: 4,
+};
+
+interface StationYear {
+  walkedM: number;
+  heightM: number;
+  /** One value per day of the year, 366 of them. */
+  lowC: Float64Array;
+  highC: Float64Array;
+  lowSdK: number;
+  highSdK: number;
+}
+
+export interface Season {
+  stations: StationYear[];
+  /** True when the document has no station and the stand-in is used. */
+  assumed: boolean;
+}
+
+export interface Climate {
+  lowC: number;
+  highC: number;
+  coldNightC: number;
+  hotDayC: number;
+}
+
+/** `walkedM(trackM)` turns the stations' places into walking order. */
+export function buildSeason(stations: readonly Station[], walkedM: (trackM: number) => number): Season {
+  if (stations.length === 0) {
+    const year = { lowC: yearOf(NO_STATION.lowC), highC: yearOf(NO_STATION.highC) };
+    return { assumed: true, stations: [{ walkedM: 0, heightM: NaN, ...year, lowSdK: NO_STATION.lowSdK, highSdK: NO_STATION.highSdK }] };
+  }
+  return {
+    assumed: false,
+    stations: stations.map((station) => ({
+      walkedM: walkedM(station.trackM),
+      heightM: station.heightM,
+      lowC: yearOf(station.lowC),
+      highC: yearOf(station.highC),
+      lowSdK: station.lowSdK,
+      highSdK: station.highSdK,
+    })),
+  };
+}
+
+/** Periodic Catmull-Rom through mid-month values, for each day of a 366-day year. */
+function yearOf(monthly: readonly number[]): Float64Array {
+  const centres: number[] = [];
+  let startDay = 0;
+  for (const length of MONTH_LENGTHS) {
+    centres.push(startDay + length / 2);
+    startDay += length;
+  }
+  const out = new Float64Array(366);
+  for (let day = 0; day < 366; day++) {
+    const t = day + 0.5;
+    let month = 11;
+    for (let m = 0; m < 12; m++) if (t >= centres[m]!) month = m;
+    if (t < centres[0]!) month = 11;
+    const from = centres[month]! - (t < centres[0]! ? DAYS_PER_YEAR : 0);
+    const next = (month + 1) % 12;
+    const to = centres[next]! + (next === 0 && t >= centres[11]! ? DAYS_PER_YEAR : 0);
+    const u = (t - from) / (to - from);
+    const p0 = monthly[(month + 11) % 12]!;
+    const p1 = monthly[month]!;
+    const p2 = monthly[next]!;
+    const p3 = monthly[(month + 2) % 12]!;
+    out[day] = 0.5 * (2 * p1 + (p2 - p0) * u + (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u);
+  }
+  return out;
+}
+
+/** Mean low and high and the one-in-ten extremes at a place, height and date. */
+export function climateAt(season: Season, walkedM: number, heightM: number, day: number): Climate {
+  const yearDay = dayOfYear(day);
+  let weights = 0;
+  let lowC = 0;
+  let highC = 0;
+  let lowSdK = 0;
+  let highSdK = 0;
+  for (const station of season.stations) {
+    const away = station.walkedM - walkedM;
+    const weight = 1 / (away * away + SOFTENING_M * SOFTENING_M);
+    // The stand-in station stands wherever it is asked.
+    const riseM = season.assumed ? 0 : heightM - station.heightM;
+    weights += weight;
+    lowC += weight * (station.lowC[yearDay]! - riseM * (riseM > 0 ? LOW_LAPSE_UP_K_PER_M : LOW_LAPSE_DOWN_K_PER_M));
+    highC += weight * (station.highC[yearDay]! - riseM * HIGH_LAPSE_K_PER_M);
+    lowSdK += weight * station.lowSdK;
+    highSdK += weight * station.highSdK;
+  }
+  lowC /= weights;
+  highC /= weights;
+  // Two lapse rates could put a low above its high on a cold, high place.
+  lowC = Math.min(lowC, highC);
+  return {
+    lowC,
+    highC,
+    coldNightC: lowC - (ONE_IN_TEN * lowSdK) / weights,
+    hotDayC: highC + (ONE_IN_TEN * highSdK) / weights,
+  };
+}

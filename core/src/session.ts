@@ -1,0 +1,83 @@
+/**
+ * Keeps the inputs and outputs of the stages that an edit may leave alone, so that a piece of kit is
+ * changed without reading the track again. The answer is always that of a fresh computation: the
+ * feedback starts from the same guess every time, so a plan has one result, whatever was edited before.
+ */
+import { findChecks } from "./checks/checks.ts";
+import { buildKit, type KitPlan } from "./kit/kit.ts";
+import { settle } from "./load/settle.ts";
+import type { Plan } from "./plan/schema.ts";
+import type { PlacedSource } from "./provision/provision.ts";
+import { assemble, type PlanResult } from "./result/result.ts";
+import { buildSeason, type Season } from "./season/season.ts";
+import { mendTracks } from "./track/mend.ts";
+import { nodeAt, walkedAt } from "./track/place.ts";
+import type { TrackPoints } from "./track/points.ts";
+import { buildProfile, type Profile } from "./track/profile.ts";
+import { dayNumber } from "./units/day.ts";
+import { buildHalts, type Halt } from "./walk/halts.ts";
+import { buildTerrain, type Terrain } from "./walk/terrain.ts";
+import { buildGround, type WalkGround } from "./walk/walk.ts";
+
+/** One remembered answer, kept while its key stays the same. */
+class Kept<T> {
+  private key: string | undefined;
+  private value: T | undefined;
+
+  get(key: string, make: () => T): T {
+    if (this.key !== key || this.value === undefined) {
+      this.value = make();
+      this.key = key;
+    }
+    return this.value;
+  }
+}
+
+export class Session {
+  private tracks: readonly TrackPoints[] = [];
+  private trackVersion = 0;
+  private readonly profile = new Kept<Profile>();
+  private readonly terrain = new Kept<Terrain>();
+  private readonly season = new Kept<Season>();
+  private readonly halts = new Kept<Halt[]>();
+  private readonly sources = new Kept<PlacedSource[]>();
+  private readonly ground = new Kept<WalkGround>();
+  private readonly kit = new Kept<KitPlan>();
+
+  setTracks(tracks: readonly TrackPoints[]): void {
+    this.tracks = tracks;
+    this.trackVersion++;
+  }
+
+  /** Throws only when no tracks were set: without a trail there is no plan. */
+  compute(plan: Plan): PlanResult {
+    if (this.tracks.length === 0) throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
+    const trackKey = `${this.trackVersion} ${plan.trip.direction}`;
+    const profile = this.profile.get(trackKey, () => buildProfile(mendTracks(this.tracks), plan.trip.direction === "reverse"));
+    const terrainKey = `${trackKey} ${JSON.stringify(plan.stretches)}`;
+    const terrain = this.terrain.get(terrainKey, () => buildTerrain(profile, plan.stretches));
+    const season = this.season.get(`${trackKey} ${JSON.stringify(plan.climate)}`, () => buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)));
+    const stopsKey = `${trackKey} ${JSON.stringify(plan.stops)}`;
+    const halts = this.halts.get(stopsKey, () => buildHalts(plan, profile));
+    const sources = this.sources.get(`${trackKey} ${JSON.stringify(plan.sources)}`, () => placeSources(plan, profile));
+    const startDay = dayNumber(plan.trip.startDate) ?? 0;
+    const hikersKey = JSON.stringify(plan.hikers);
+    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () => buildGround(plan, profile, terrain, halts, startDay));
+    const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () => buildKit(plan, profile, halts));
+
+    const settled = settle(plan, ground, season, kit, sources);
+    const result = assemble(plan, profile, halts, kit, settled);
+    return { ...result, checks: findChecks(plan, result, sources, season.assumed) };
+  }
+}
+
+function placeSources(plan: Plan, profile: Profile): PlacedSource[] {
+  return plan.sources.map((source) => ({ source, node: nodeAt(profile, source.trackM) })).sort((a, b) => a.node - b.node);
+}
+
+/** The door: one plan and its tracks in, one result out. Pure and deterministic. */
+export function computePlan(plan: Plan, tracks: readonly TrackPoints[]): PlanResult {
+  const session = new Session();
+  session.setTracks(tracks);
+  return session.compute(plan);
+}

@@ -1,0 +1,135 @@
+/**
+ * Mends what recorders do to a track before it is measured: doubled points, single points flung
+ * aside, missing and spiked heights. Gaps are kept, walked as straight lines and reported.
+ */
+import { distanceM } from "./geodesic.ts";
+import type { TrackPoints } from "./points.ts";
+
+export interface Mended {
+  doubledPoints: number;
+  flungPoints: number;
+  missingHeights: number;
+  spikedHeights: number;
+  /** Straight lines longer than `GAP_M`, with where they begin along the mended track. */
+  gaps: { atM: number; lengthM: number }[];
+}
+
+export interface MendedTrack {
+  lonDeg: Float64Array;
+  latDeg: Float64Array;
+  /** No NaN left. All zero when the recorder gave no height at all. */
+  heightM: Float64Array;
+  /** Distance along the track of each point, ascending. */
+  alongM: Float64Array;
+  hasHeights: boolean;
+  mended: Mended;
+}
+
+const GAP_M = 500;
+/** A point this far from both neighbours, while they are close to each other, was never walked. */
+const FLUNG_M = 300;
+/** A height this far from the median of its five neighbours is a spike. */
+const SPIKE_M = 60;
+
+export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
+  let total = 0;
+  for (const track of tracks) total += track.lonDeg.length;
+  const lon = new Float64Array(total);
+  const lat = new Float64Array(total);
+  const height = new Float64Array(total);
+  const along = new Float64Array(total);
+  const mended: Mended = { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] };
+  let n = 0;
+
+  for (const track of tracks) {
+    const count = track.lonDeg.length;
+    for (let i = 0; i < count; i++) {
+      const lonDeg = track.lonDeg[i]!;
+      const latDeg = track.latDeg[i]!;
+      let stepM = 0;
+      if (n > 0) {
+        stepM = distanceM(lon[n - 1]!, lat[n - 1]!, lonDeg, latDeg);
+        if (stepM < 0.05) {
+          mended.doubledPoints++;
+          continue;
+        }
+        if (stepM > FLUNG_M && i + 1 < count) {
+          const onward = distanceM(lonDeg, latDeg, track.lonDeg[i + 1]!, track.latDeg[i + 1]!);
+          const direct = distanceM(lon[n - 1]!, lat[n - 1]!, track.lonDeg[i + 1]!, track.latDeg[i + 1]!);
+          if (onward > FLUNG_M && direct < 0.4 * Math.min(stepM, onward)) {
+            mended.flungPoints++;
+            continue;
+          }
+        }
+        if (stepM > GAP_M) mended.gaps.push({ atM: along[n - 1]!, lengthM: stepM });
+        along[n] = along[n - 1]! + stepM;
+      }
+      lon[n] = lonDeg;
+      lat[n] = latDeg;
+      height[n] = track.heightM[i]!;
+      n++;
+    }
+  }
+
+  const heightM = height.slice(0, n);
+  const alongM = along.slice(0, n);
+  mended.spikedHeights = dropSpikes(heightM);
+  const missing = fillMissing(heightM, alongM);
+  mended.missingHeights = missing - mended.spikedHeights;
+  return {
+    lonDeg: lon.slice(0, n),
+    latDeg: lat.slice(0, n),
+    heightM,
+    alongM,
+    hasHeights: missing < n,
+    mended,
+  };
+}
+
+/** Turns heights that stand out from the median of five by more than `SPIKE_M` into NaN. */
+function dropSpikes(heightM: Float64Array): number {
+  const n = heightM.length;
+  const original = heightM.slice();
+  const window = new Float64Array(5);
+  let dropped = 0;
+  for (let i = 0; i < n; i++) {
+    const here = original[i]!;
+    if (here !== here) continue;
+    let k = 0;
+    let far = false;
+    for (let j = i - 2; j <= i + 2; j++) {
+      if (j < 0 || j >= n) continue;
+      const there = original[j]!;
+      if (there !== there) continue;
+      window[k++] = there;
+      if (Math.abs(there - here) > SPIKE_M) far = true;
+    }
+    if (!far || k < 3) continue;
+    const sorted = window.subarray(0, k).slice().sort();
+    if (Math.abs(here - sorted[k >> 1]!) > SPIKE_M) {
+      heightM[i] = NaN;
+      dropped++;
+    }
+  }
+  return dropped;
+}
+
+/** Straight lines over runs of NaN; the ends take the nearest known height. Answers how many there were. */
+function fillMissing(heightM: Float64Array, alongM: Float64Array): number {
+  const n = heightM.length;
+  let missing = 0;
+  let last = -1;
+  for (let i = 0; i <= n; i++) {
+    if (i < n && heightM[i] !== heightM[i]) continue;
+    if (i - last > 1) {
+      missing += i - last - 1;
+      const before = last >= 0 ? heightM[last]! : i < n ? heightM[i]! : 0;
+      const after = i < n ? heightM[i]! : before;
+      const fromM = last >= 0 ? alongM[last]! : 0;
+      const spanM = (i < n ? alongM[i]! : alongM[n - 1]!) - fromM || 1;
+      for (let j = last + 1; j < i; j++) heightM[j] = before + ((after - before) * (alongM[j]! - fromM)) / spanM;
+    }
+    last = i;
+  }
+  return missing;
+}

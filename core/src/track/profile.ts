@@ -1,0 +1,190 @@
+/**
+ * The trail as even cells in walking order: what every later stage runs over.
+ *
+ * Heights are smoothed over a window that widens with the recorder's noise, because noise in height
+ * becomes phantom climb: for white noise of deviation s the raw sum of N points holds (N−1)·s/√π of
+ * it. Climb is then counted with a threshold: a turn counts only when the opposite move reaches it.
+ */
+import type { Mended, MendedTrack } from "./mend.ts";
+
+export interface Profile {
+  cellCount: number;
+  /** Length of every cell; about 100 m, chosen to fill the trail evenly. */
+  cellM: number;
+  lengthM: number;
+  /** At the cellCount + 1 nodes. */
+  heightM: Float64Array;
+  lonDeg: Float64Array;
+  latDeg: Float64Array;
+  /** Rise over run of each cell, positive uphill in walking order. */
+  gradeFraction: Float64Array;
+  /** Climb and descent that the threshold confirmed, shared out over the cells; both positive. */
+  climbM: Float64Array;
+  descentM: Float64Array;
+  totalClimbM: number;
+  totalDescentM: number;
+  /** Sum of every upward step of the recorded heights, for comparison: always too much. */
+  rawClimbM: number;
+  /** Estimated noise of single recorded heights, one standard deviation. */
+  heightNoiseM: number;
+  highestM: number;
+  lowestM: number;
+  hasHeights: boolean;
+  reversed: boolean;
+  mended: Mended;
+}
+
+const CELL_M = 100;
+const GRID_PER_CELL = 4;
+/** Turns of less than this are taken for noise; several times what smoothing leaves of it. */
+export const CLIMB_THRESHOLD_M = 8;
+
+export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
+  const { alongM } = track;
+  const lengthM = alongM[alongM.length - 1] ?? 0;
+  const cellCount = Math.max(1, Math.round(lengthM / CELL_M));
+  const cellM = Math.max(lengthM, 1) / cellCount;
+  const gridM = cellM / GRID_PER_CELL;
+  const gridCount = cellCount * GRID_PER_CELL + 1;
+
+  const lonDeg = new Float64Array(cellCount + 1);
+  const latDeg = new Float64Array(cellCount + 1);
+  const grid = new Float64Array(gridCount);
+  let j = 0;
+  for (let g = 0; g < gridCount; g++) {
+    const x = g * gridM;
+    while (j + 2 < alongM.length && alongM[j + 1]! < x) j++;
+    const fromM = alongM[j] ?? 0;
+    const spanM = (alongM[j + 1] ?? fromM) - fromM;
+    const t = spanM > 0 ? Math.min(1, (x - fromM) / spanM) : 0;
+    const next = spanM > 0 ? j + 1 : j;
+    grid[g] = track.heightM[j]! + t * (track.heightM[next]! - track.heightM[j]!);
+    if (g % GRID_PER_CELL === 0) {
+      const node = g / GRID_PER_CELL;
+      lonDeg[node] = track.lonDeg[j]! + t * (track.lonDeg[next]! - track.lonDeg[j]!);
+      latDeg[node] = track.latDeg[j]! + t * (track.latDeg[next]! - track.latDeg[j]!);
+    }
+  }
+
+  const heightNoiseM = heightNoise(track);
+  // 75 m either side for a clean barometer, 225 m for a noisy receiver.
+  const halfWidthM = 75 + 50 * Math.min(3, heightNoiseM);
+  const half = Math.max(1, Math.round(halfWidthM / gridM / 2));
+  const smooth = boxMean(boxMean(grid, half), half);
+
+  const heightM = new Float64Array(cellCount + 1);
+  for (let node = 0; node <= cellCount; node++) heightM[node] = smooth[node * GRID_PER_CELL]!;
+  if (reversed) {
+    heightM.reverse();
+    lonDeg.reverse();
+    latDeg.reverse();
+  }
+
+  const gradeFraction = new Float64Array(cellCount);
+  let highestM = heightM[0]!;
+  let lowestM = heightM[0]!;
+  for (let c = 0; c < cellCount; c++) {
+    const next = heightM[c + 1]!;
+    gradeFraction[c] = (next - heightM[c]!) / cellM;
+    if (next > highestM) highestM = next;
+    if (next < lowestM) lowestM = next;
+  }
+  const { climbM, descentM, totalClimbM, totalDescentM } = confirmedClimb(heightM, CLIMB_THRESHOLD_M);
+  let rawClimbM = 0;
+  for (let i = 1; i < track.heightM.length; i++) {
+    const step = track.heightM[i]! - track.heightM[i - 1]!;
+    if (reversed ? step < 0 : step > 0) rawClimbM += Math.abs(step);
+  }
+  return {
+    cellCount, cellM, lengthM, heightM, lonDeg, latDeg, gradeFraction, climbM, descentM, totalClimbM, totalDescentM,
+    rawClimbM, heightNoiseM, highestM, lowestM, hasHeights: track.hasHeights, reversed, mended: track.mended,
+  };
+}
+
+/** Mean over 2·half + 1 grid points; the window shrinks at the ends so that the ends stay put. */
+function boxMean(values: Float64Array, half: number): Float64Array {
+  const n = values.length;
+  const prefix = new Float64Array(n + 1);
+  for (let i = 0; i < n; i++) prefix[i + 1] = prefix[i]! + values[i]!;
+  const out = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    const reach = Math.min(half, i, n - 1 - i);
+    out[i] = (prefix[i + reach + 1]! - prefix[i - reach]!) / (2 * reach + 1);
+  }
+  return out;
+}
+
+/**
+ * Noise of single heights from their third differences, which a smooth hill hardly has
+ * (variance of the third difference of white noise is 20 s²). Median-based, so spikes do not count.
+ */
+function heightNoise(track: MendedTrack): number {
+  const h = track.heightM;
+  const stride = Math.max(1, Math.floor(h.length / 20_000));
+  const samples: number[] = [];
+  for (let i = 0; i + 3 < h.length; i += stride) {
+    if (track.alongM[i + 3]! - track.alongM[i]! > 400) continue;
+    samples.push(Math.abs(h[i + 3]! - 3 * h[i + 2]! + 3 * h[i + 1]! - h[i]!));
+  }
+  if (samples.length === 0) return 0;
+  samples.sort((a, b) => a - b);
+  const median = samples[samples.length >> 1]!;
+  return median / 0.6745 / Math.sqrt(20);
+}
+
+interface Climb {
+  climbM: Float64Array;
+  descentM: Float64Array;
+  totalClimbM: number;
+  totalDescentM: number;
+}
+
+/**
+ * Climb by hysteresis: the running extreme is kept, and becomes a turn when an opposite move of
+ * `thresholdM` confirms it. Between turns the net rise is shared over the cells that rise, so that
+ * any stretch's climb is a plain sum and the whole adds up to the confirmed total.
+ */
+export function confirmedClimb(heightM: Float64Array, thresholdM: number): Climb {
+  const cells = heightM.length - 1;
+  const climbM = new Float64Array(cells);
+  const descentM = new Float64Array(cells);
+  let totalClimbM = 0;
+  let totalDescentM = 0;
+  let turn = 0;
+  let high = 0;
+  let low = 0;
+  let direction = 0;
+
+  const settle = (to: number): void => {
+    const netM = heightM[to]! - heightM[turn]!;
+    const sign = netM >= 0 ? 1 : -1;
+    let gross = 0;
+    for (let c = turn; c < to; c++) gross += Math.max(0, sign * (heightM[c + 1]! - heightM[c]!));
+    if (gross > 0) {
+      const share = Math.abs(netM) / gross;
+      const into = sign > 0 ? climbM : descentM;
+      for (let c = turn; c < to; c++) into[c] = share * Math.max(0, sign * (heightM[c + 1]! - heightM[c]!));
+    }
+    if (sign > 0) totalClimbM += netM;
+    else totalDescentM -= netM;
+    turn = to;
+  };
+
+  for (let i = 1; i <= cells; i++) {
+    const h = heightM[i]!;
+    if (h > heightM[high]!) high = i;
+    if (h < heightM[low]!) low = i;
+    if (direction >= 0 && heightM[high]! - h >= thresholdM) {
+      settle(high);
+      direction = -1;
+      low = i;
+    } else if (direction <= 0 && h - heightM[low]! >= thresholdM) {
+      settle(low);
+      direction = 1;
+      high = i;
+    }
+  }
+  settle(direction > 0 ? high : direction < 0 ? low : cells);
+  settle(cells);
+  return { climbM, descentM, totalClimbM, totalDescentM };
+}

@@ -1,0 +1,52 @@
+/** What is underfoot on every cell, summer and winter coat, in walking order. */
+import type { Stretch } from "../plan/schema.ts";
+import { nodeAt } from "../track/place.ts";
+import type { Profile } from "../track/profile.ts";
+import { surfaceIndex } from "./surfaces.ts";
+
+export interface Terrain {
+  /** Surface index of every cell without snow. */
+  bare: Uint8Array;
+  /** Surface index under snow, and the days of the year (inclusive) it lies; −1 where it never does. */
+  snow: Int8Array;
+  snowFromDay: Int16Array;
+  snowToDay: Int16Array;
+}
+
+const CUMULATIVE_DAYS = [0, 31, 60, 91, 121, 152, 182, 213, 244, 274, 305, 335];
+
+/** `MM-DD` as a zero-based day of a leap year. */
+export function monthDayIndex(monthDay: string): number {
+  const month = Number(monthDay.slice(0, 2));
+  const day = Number(monthDay.slice(3, 5));
+  return (CUMULATIVE_DAYS[Math.min(12, Math.max(1, month)) - 1] ?? 0) + Math.min(31, Math.max(1, day)) - 1;
+}
+
+/** Does a season that may run over the new year hold this day of the year? */
+export function seasonHolds(fromDay: number, toDay: number, day: number): boolean {
+  return fromDay <= toDay ? day >= fromDay && day <= toDay : day >= fromDay || day <= toDay;
+}
+
+/** Later stretches win over earlier ones. */
+export function buildTerrain(profile: Profile, stretches: readonly Stretch[]): Terrain {
+  const n = profile.cellCount;
+  const terrain: Terrain = {
+    bare: new Uint8Array(n),
+    snow: new Int8Array(n).fill(-1),
+    snowFromDay: new Int16Array(n),
+    snowToDay: new Int16Array(n),
+  };
+  for (const stretch of stretches) {
+    const a = nodeAt(profile, stretch.fromM);
+    const b = nodeAt(profile, stretch.toM);
+    const from = Math.min(a, b);
+    const to = Math.max(a, b);
+    if (stretch.kind === "surface") terrain.bare.fill(surfaceIndex(stretch.surface), from, to);
+    if (stretch.kind === "snow") {
+      terrain.snow.fill(surfaceIndex(stretch.surface ?? "firm-snow"), from, to);
+      terrain.snowFromDay.fill(stretch.fromMonthDay ? monthDayIndex(stretch.fromMonthDay) : 0, from, to);
+      terrain.snowToDay.fill(stretch.toMonthDay ? monthDayIndex(stretch.toMonthDay) : 365, from, to);
+    }
+  }
+  return terrain;
+}
