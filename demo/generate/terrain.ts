@@ -23,7 +23,7 @@ export const REGIONS: readonly Region[] = [
   { id: "dunmere", name: "Dunmere Flats", fromKm: 0, toKm: 200, hillsM: 16 },
   { id: "red-stair", name: "Red Stair", fromKm: 200, toKm: 359, hillsM: 105 },
   { id: "hask", name: "Hask Plateau", fromKm: 359, toKm: 774, hillsM: 62 },
-  { id: "ivory", name: "Ivory Range", fromKm: 774, toKm: 1204, hillsM: 235 },
+  { id: "ivory", name: "Ivory Range", fromKm: 774, toKm: 1204, hillsM: 190 },
   { id: "sael", name: "Sael Lakes", fromKm: 1204, toKm: 1632, hillsM: 125 },
   { id: "northmoor", name: "Northmoor", fromKm: 1632, toKm: 1890, hillsM: 75 },
   { id: "ferrin", name: "Cape Ferrin", fromKm: 1890, toKm: 2050, hillsM: 85 },
@@ -32,7 +32,7 @@ export const REGIONS: readonly Region[] = [
 /** Mean height of the ground, km → m. */
 const BASE: readonly (readonly [number, number])[] = [
   [0, 22], [60, 32], [130, 45], [200, 140], [280, 640], [359, 930], [480, 1230], [595, 1450], [700, 1600], [774, 1750],
-  [840, 2250], [930, 2620], [1010, 2780], [1090, 2600], [1160, 2150], [1204, 1700], [1300, 1020], [1450, 720],
+  [840, 2300], [930, 2760], [1010, 3030], [1090, 2780], [1160, 2200], [1204, 1700], [1300, 1020], [1450, 720],
   [1632, 520], [1750, 380], [1890, 330], [1980, 260], [2050, 110],
 ];
 

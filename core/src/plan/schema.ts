@@ -80,9 +80,9 @@ export const waterSchema = z.looseObject({
   ratePerKmL: z.number().min(0).max(1).default(0.125),
   drinkAtSourceL: z.number().min(0).max(1).default(0.5),
   reserveFraction: fraction.default(0.15),
-  dinnerL: z.number().min(0).max(4).default(0.7),
+  dinnerL: z.number().min(0).max(4).default(0.5),
   nightL: z.number().min(0).max(4).default(0.5),
-  breakfastL: z.number().min(0).max(4).default(0.5),
+  breakfastL: z.number().min(0).max(4).default(0.4),
   trust: z.enum(["reliable", "chance", "all"]).default("chance"),
   /** With trust `chance`: the least chance of flow in the month that still counts. */
   leastChance: fraction.default(0.7),
