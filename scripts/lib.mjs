@@ -1,0 +1,72 @@
+/** Plain Node helpers of the commands: no dependency, so that they run before anything is installed. */
+import { spawn } from "node:child_process";
+import { existsSync, readdirSync, statSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+
+const QUIET = { ASTRO_TELEMETRY_DISABLED: "1", ASTRO_DISABLE_UPDATE_CHECK: "true" };
+
+/** Runs a command from the root with its output shown; answers the exit code. */
+export function run(command, args, options = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: "inherit", ...options, env: { ...process.env, ...QUIET, ...options.env } });
+    child.on("error", (error) => {
+      console.error(`Could not run ${command}: ${error.message}`);
+      resolve(127);
+    });
+    child.on("exit", (code) => resolve(code ?? 1));
+  });
+}
+
+/** Stops the process with the code of a command that failed. */
+export async function must(command, args, options) {
+  const code = await run(command, args, options);
+  if (code !== 0) process.exit(code);
+}
+
+function newest(path) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  let latest = stat.mtimeMs;
+  for (const name of readdirSync(path)) {
+    if (name === "node_modules" || name === "dist" || name.startsWith(".")) continue;
+    latest = Math.max(latest, newest(join(path, name)));
+  }
+  return latest;
+}
+
+/** `npm ci` when node_modules is missing or older than the lock file. */
+export async function install() {
+  const marker = join(ROOT, "node_modules", ".package-lock.json");
+  if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(join(ROOT, "package-lock.json")).mtimeMs) return;
+  console.log("Installing packages (once)…");
+  await must("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
+}
+
+const BUILT = join(ROOT, "web", "dist", "csp.json");
+
+/** Builds when a source is newer than the last build. */
+export async function build() {
+  const sources = ["core/src", "web/src", "web/public", "web/astro.config.mjs", "demo", "scripts/build.mjs", "package-lock.json"].map((path) => join(ROOT, path));
+  if (existsSync(BUILT) && sources.every((path) => newest(path) <= statSync(BUILT).mtimeMs)) return;
+  console.log("Building…");
+  await must("node", ["scripts/build.mjs"]);
+}
+
+const CHROMIUM = "/usr/bin/chromium";
+
+/** Debian's Chromium, for the tests of the real interface. */
+export async function chromium() {
+  if (existsSync(CHROMIUM)) return;
+  if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) {
+    console.error("Chromium is missing. Install it (Debian: apt-get install chromium) so that /usr/bin/chromium exists, then run this again.");
+    process.exit(1);
+  }
+  console.log("Installing Chromium (once)…");
+  const wait = ["-o", "DPkg::Lock::Timeout=300", "-q"];
+  const env = { DEBIAN_FRONTEND: "noninteractive" };
+  await must("apt-get", ["update", ...wait], { env, stdio: ["ignore", "ignore", "inherit"] });
+  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, "chromium"], { env, stdio: ["ignore", "ignore", "inherit"] });
+}

@@ -1,0 +1,118 @@
+/** Every read and write of plans. All edits go through `change`, so that each can be undone. */
+import type { Plan, TrackPoints } from "@gepack/core";
+import { liveQuery, type Subscription } from "dexie";
+import { applyPatches, enablePatches, produceWithPatches, type Draft } from "immer";
+import { db, type HistoryRow } from "./db.ts";
+
+enablePatches();
+
+const MOST_STEPS = 300;
+const CURRENT = "currentPlan";
+
+/** What storage refused, as a sentence that says how to go on. */
+export class StorageProblem extends Error {}
+
+async function guarded<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    const name = error instanceof Error ? `${error.name} ${(error as { inner?: Error }).inner?.name ?? ""}` : "";
+    if (/Quota/.test(name)) throw new StorageProblem("The device's storage is full, so this change was not kept. Export the plan, free some space, then try again.");
+    if (/MissingAPI|OpenFailed|InvalidState|Unknown|DatabaseClosed|Security/.test(name))
+      throw new StorageProblem("The browser does not let Gepack store anything here (private window, or storage switched off). Export the plan before you close the page.");
+    throw error;
+  }
+}
+
+/** One labelled edit: the document and its undo step in one transaction. */
+export function change(planId: string, label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
+  return guarded(() =>
+    db.transaction("rw", db.plans, db.history, async () => {
+      const row = await db.plans.get(planId);
+      if (!row) throw new Error(`change: no plan "${planId}"`);
+      const [doc, forward, inverse] = produceWithPatches(row.doc, recipe);
+      if (forward.length === 0) return;
+      await db.history.where({ planId, undone: 1 }).delete();
+      await db.history.add({ planId, label, forward, inverse, undone: 0 });
+      await db.plans.put({ id: planId, doc, updatedAt: Date.now() });
+      const steps = await db.history.where({ planId, undone: 0 }).primaryKeys();
+      if (steps.length > MOST_STEPS) await db.history.bulkDelete(steps.slice(0, steps.length - MOST_STEPS));
+    }),
+  );
+}
+
+/** Undoes the last step or redoes the last undone one; answers its label. */
+export function step(planId: string, direction: "undo" | "redo"): Promise<string | undefined> {
+  return guarded(() =>
+    db.transaction("rw", db.plans, db.history, async () => {
+      const rows = await db.history.where({ planId, undone: direction === "undo" ? 0 : 1 }).sortBy("seq");
+      const entry: HistoryRow | undefined = direction === "undo" ? rows.at(-1) : rows[0];
+      const row = await db.plans.get(planId);
+      if (!entry || !row) return undefined;
+      const doc = applyPatches(row.doc, direction === "undo" ? entry.inverse : entry.forward);
+      await db.plans.put({ id: planId, doc, updatedAt: Date.now() });
+      await db.history.update(entry.seq, { undone: direction === "undo" ? 1 : 0 });
+      return entry.label;
+    }),
+  );
+}
+
+export interface OpenPlan {
+  doc: Plan;
+  updatedAt: number;
+  undoLabel: string | undefined;
+  redoLabel: string | undefined;
+}
+
+/** Watches the opened plan and its undo steps, edits of other tabs included. */
+export function watchPlan(onChange: (open: OpenPlan | undefined) => void, onError: (error: unknown) => void): Subscription {
+  return liveQuery(async () => {
+    const id = (await db.settings.get(CURRENT))?.value;
+    const row = id === undefined ? undefined : await db.plans.get(id);
+    if (!row) return undefined;
+    const done = await db.history.where({ planId: row.id, undone: 0 }).last();
+    const undone = await db.history.where({ planId: row.id, undone: 1 }).first();
+    return { doc: row.doc, updatedAt: row.updatedAt, undoLabel: done?.label, redoLabel: undone?.label };
+  }).subscribe({ next: onChange, error: onError });
+}
+
+export function tracksOf(plan: Plan): Promise<TrackPoints[]> {
+  return guarded(async () => (await db.tracks.bulkGet(plan.trackIds)).filter((track) => track !== undefined));
+}
+
+/** Stores a whole plan with its tracks and opens it. */
+export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<void> {
+  return guarded(() =>
+    db.transaction("rw", db.plans, db.tracks, db.history, db.settings, async () => {
+      await db.tracks.bulkPut([...tracks]);
+      await db.history.where("[planId+undone]").between([plan.id, 0], [plan.id, 1], true, true).delete();
+      await db.plans.put({ id: plan.id, doc: plan, updatedAt: Date.now() });
+      await db.settings.put({ key: CURRENT, value: plan.id });
+    }),
+  );
+}
+
+export function storeTracks(tracks: readonly TrackPoints[]): Promise<void> {
+  return guarded(async () => void (await db.tracks.bulkPut([...tracks])));
+}
+
+export function listPlans(): Promise<{ id: string; name: string; updatedAt: number }[]> {
+  return guarded(async () => (await db.plans.toArray()).map((row) => ({ id: row.id, name: row.doc.trip.name, updatedAt: row.updatedAt })));
+}
+
+export function openPlan(id: string): Promise<void> {
+  return guarded(async () => void (await db.settings.put({ key: CURRENT, value: id })));
+}
+
+export function readSetting(key: string): Promise<string | undefined> {
+  return guarded(async () => (await db.settings.get(key))?.value);
+}
+
+export function writeSetting(key: string, value: string): Promise<void> {
+  return guarded(async () => void (await db.settings.put({ key, value })));
+}
+
+/** Asks the browser not to clear the data on its own. */
+export async function askToPersist(): Promise<void> {
+  if (typeof navigator.storage?.persist === "function" && !(await navigator.storage.persisted())) await navigator.storage.persist();
+}

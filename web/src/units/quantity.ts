@@ -1,0 +1,104 @@
+/**
+ * Quantities at the edge of the interface: SI and field units inside, the hiker's units outside.
+ * Typed text may carry any unit of its kind, also compound: `2 lb 3 oz`, `1.2kg`, `5 mi`, `30C`.
+ */
+import { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI, type Units } from "@gepack/core";
+
+/** Inside unit of each kind: metres, metres, kilograms, grams, °C, litres. */
+export type QuantityKind = "distance" | "height" | "mass" | "smallMass" | "temperature" | "volume";
+
+interface Unit {
+  symbol: string;
+  /** Inside units in one of these. */
+  size: number;
+  names: readonly string[];
+  digits: number;
+}
+
+const KILOGRAM: Unit[] = [
+  { symbol: "kg", size: 1, names: ["kg", "kilo", "kilos"], digits: 1 },
+  { symbol: "lb", size: KG_PER_LB, names: ["lb", "lbs", "pound", "pounds"], digits: 1 },
+  { symbol: "g", size: 0.001, names: ["g", "gram", "grams"], digits: 0 },
+  { symbol: "oz", size: KG_PER_LB / 16, names: ["oz", "ounce", "ounces"], digits: 1 },
+];
+const METRE: Unit[] = [
+  { symbol: "km", size: 1000, names: ["km"], digits: 1 },
+  { symbol: "mi", size: M_PER_MI, names: ["mi", "mile", "miles"], digits: 1 },
+  { symbol: "m", size: 1, names: ["m"], digits: 0 },
+  { symbol: "ft", size: M_PER_FT, names: ["ft", "feet", "foot"], digits: 0 },
+];
+const LITRE: Unit[] = [
+  { symbol: "L", size: 1, names: ["l", "litre", "litres", "liter", "liters"], digits: 1 },
+  { symbol: "qt", size: L_PER_US_GAL / 4, names: ["qt", "quart", "quarts"], digits: 1 },
+  { symbol: "ml", size: 0.001, names: ["ml"], digits: 0 },
+  { symbol: "gal", size: L_PER_US_GAL, names: ["gal"], digits: 2 },
+];
+
+const TABLES: Record<Exclude<QuantityKind, "temperature">, Unit[]> = {
+  distance: METRE,
+  height: METRE,
+  mass: KILOGRAM,
+  smallMass: KILOGRAM.map((unit) => ({ ...unit, size: unit.size * 1000 })),
+  volume: LITRE,
+};
+
+function unitOf(kind: Exclude<QuantityKind, "temperature">, units: Units): Unit {
+  return TABLES[kind].find((unit) => unit.symbol === units[kind])!;
+}
+
+export function unitSymbol(kind: QuantityKind, units: Units): string {
+  return kind === "temperature" ? `°${units.temperature}` : units[kind];
+}
+
+/** The number alone, in the hiker's unit. */
+export function figure(kind: QuantityKind, value: number, units: Units, digits?: number): string {
+  if (kind === "temperature") return fixed(units.temperature === "F" ? value * 1.8 + 32 : value, digits ?? 0);
+  const unit = unitOf(kind, units);
+  return fixed(value / unit.size, digits ?? unit.digits);
+}
+
+/** Number and unit. */
+export function quantity(kind: QuantityKind, value: number, units: Units, digits?: number): string {
+  const text = figure(kind, value, units, digits);
+  return kind === "temperature" ? `${text} ${unitSymbol(kind, units)}` : `${text} ${unitSymbol(kind, units)}`;
+}
+
+/** A number with thin grouping and a true minus sign; never "−0". */
+export function fixed(value: number, digits: number): string {
+  const text = Math.abs(value).toLocaleString("en", { minimumFractionDigits: digits, maximumFractionDigits: digits });
+  return value < 0 && Number(text.replaceAll(",", "")) !== 0 ? `−${text}` : text;
+}
+
+export type Parsed = { value: number } | { error: string };
+
+/** Reads typed text into the inside unit; a bare number is in the hiker's own unit. */
+export function parseQuantity(kind: QuantityKind, text: string, units: Units): Parsed {
+  const tidy = text.trim().toLowerCase().replaceAll("−", "-").replaceAll("°", "").replace(/(\d),(\d{3})(?!\d)/g, "$1$2").replace(/(\d),(\d)/g, "$1.$2");
+  const allowed = kind === "temperature" ? "C, F" : TABLES[kind].map((unit) => unit.symbol).join(", ");
+  const bad = { error: `“${text.trim().slice(0, 30)}” is not understood. Type a number, with a unit if you like: ${allowed}.` };
+  if (tidy === "") return { error: `Type a number, with a unit if you like: ${allowed}.` };
+  if (kind === "temperature") {
+    const match = /^(-?\d+(?:\.\d+)?)\s*([cf]?)$/.exec(tidy);
+    if (!match) return bad;
+    const value = Number(match[1]);
+    return { value: (match[2] || units.temperature.toLowerCase()) === "f" ? (value - 32) / 1.8 : value };
+  }
+  const own = unitOf(kind, units);
+  const parts = [...tidy.matchAll(/(-?\d*\.?\d+)\s*([a-z]*)\s*/g)];
+  if (parts.length === 0 || parts.map((part) => part[0]).join("") !== tidy) return bad;
+  let total = 0;
+  for (const [, number, name] of parts) {
+    const unit = name === "" ? (parts.length === 1 ? own : undefined) : TABLES[kind].find((candidate) => candidate.names.includes(name!));
+    if (!unit) return bad;
+    total += Number(number) * unit.size;
+  }
+  return { value: total };
+}
+
+const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+
+/** `3 May` of an ISO date. */
+export function dayMonth(isoDate: string): string {
+  const [, month, day] = isoDate.split("-").map(Number);
+  return `${day} ${(MONTHS[month! - 1] ?? "").slice(0, 3)}`;
+}
