@@ -58,15 +58,15 @@ export function buildKit(): PieceOut[] {
   add(T, "Fleece liner", "Sleep", 318, { warmthK: 4, volumeL: 2.1 }, [span("ivory-gate", "tarn-junction")]);
   add(J, "Inflatable pillow", "Sleep", 68, { volumeL: 0.2 });
 
-  both("Down jacket", "Worn over everything", 312, 356, { role: "layer", warmthK: 3, volumeL: 3 }, [span(start, "sael"), span("grayle", finish)]);
-  both("Fleece", "Worn over everything", 241, 286, { role: "layer", volumeL: 1.8 });
-  both("Rain jacket", "Worn over everything", 216, 258, { volumeL: 1 });
-  both("Rain trousers", "Worn over everything", 158, 184, { volumeL: 0.8 }, [span("ivory-gate", "upper-sael"), span("grayle", finish)]);
-  both("Wind shirt", "Worn over everything", 102, 118, { volumeL: 0.4 }, [span(start, "ivory-gate"), span("sael", finish)]);
-  both("Waterproof mitts", "Worn over everything", 61, 67, { volumeL: 0.2 }, rangeAndSael);
-  both("Liner gloves", "Worn over everything", 34, 38, { volumeL: 0.1 });
-  both("Warm hat", "Worn over everything", 47, 52, { volumeL: 0.2 });
-  both("Head net", "Worn over everything", 24, 24, { volumeL: 0.05 }, [span("tarn-junction", "fennet")]);
+  both("Down jacket", "Layers", 312, 356, { role: "layer", warmthK: 3, volumeL: 3 }, [span(start, "sael"), span("grayle", finish)]);
+  both("Fleece", "Layers", 241, 286, { role: "layer", volumeL: 1.8 });
+  both("Rain jacket", "Layers", 216, 258, { volumeL: 1 });
+  both("Rain trousers", "Layers", 158, 184, { volumeL: 0.8 }, [span("ivory-gate", "upper-sael"), span("grayle", finish)]);
+  both("Wind shirt", "Layers", 102, 118, { volumeL: 0.4 }, [span(start, "ivory-gate"), span("sael", finish)]);
+  both("Waterproof mitts", "Layers", 61, 67, { volumeL: 0.2 }, rangeAndSael);
+  both("Liner gloves", "Layers", 34, 38, { volumeL: 0.1 });
+  both("Warm hat", "Layers", 47, 52, { volumeL: 0.2 });
+  both("Head net", "Layers", 24, 24, { volumeL: 0.05 }, [span("tarn-junction", "fennet")]);
 
   both("Walking shirt", "Worn", 164, 188, { wear: "worn" });
   both("Walking trousers", "Worn", 236, 274, { wear: "worn" });
@@ -118,6 +118,6 @@ export function buildKit(): PieceOut[] {
   add(T, "Insect repellent", "Repair and care", 58, { wear: "consumable", shared: true, volumeL: 0.1 }, [span("tarn-junction", "fennet", { begins: "bought", ends: "discarded" })]);
   add(J, "Notebook and pencil", "Papers", 88, { volumeL: 0.1 });
   both("Papers and permit", "Papers", 38, 38);
-  both("Umbrella for sun", "Worn over everything", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);
+  both("Umbrella for sun", "Layers", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);
   return pieces;
 }

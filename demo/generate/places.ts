@@ -149,8 +149,8 @@ export const STRETCHES = [
 /** Weather of a region: sea-level mean of the year, half the yearly range, half the daily range, spread. */
 const CLIMATE: Record<string, readonly [number, number, number, number]> = {
   dunmere: [14, 6, 4.5, 2.6],
-  "red-stair": [15.5, 9, 7.5, 3.4],
-  hask: [16.5, 10, 10, 3.6],
+  "red-stair": [18.5, 9, 8.5, 3.4],
+  hask: [20, 10.5, 11, 3.6],
   ivory: [16, 9, 7, 3.6],
   sael: [12, 8.5, 6, 3.1],
   northmoor: [10, 7.5, 5, 2.9],

@@ -14,7 +14,7 @@ interface Props {
   digits?: number;
   /** Shown after the field when there is no kind. */
   suffix?: string;
-  /** The label stands elsewhere on the screen. */
+  /** Label and unit stand elsewhere on the screen. */
   bare?: boolean;
   className?: string;
   onCommit: (value: number) => void;
@@ -59,7 +59,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
       <span className="inline-flex items-center gap-1">
         <input id={id} type="text" inputMode="decimal" className={`field figure text-right ${bare ? "min-h-[24px]! px-1! py-0! text-sm!" : ""}`} value={text} aria-invalid={error !== undefined}
           aria-describedby={error ? `${id}-error` : undefined} onChange={(event) => setText(event.target.value)} onBlur={commit} onKeyDown={keys} />
-        <span className="min-w-6 text-sm text-muted">{kind ? unitSymbol(kind, units) : suffix}</span>
+        {!bare && <span className="min-w-6 text-sm whitespace-nowrap text-muted">{kind ? unitSymbol(kind, units) : suffix}</span>}
       </span>
       {error && <span id={`${id}-error`} role="alert" className="max-w-[240px] text-xs text-danger">{error}</span>}
     </span>

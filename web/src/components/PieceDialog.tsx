@@ -2,7 +2,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Dialog } from "radix-ui";
 import { Controller, useFieldArray, useForm, type Control, type FieldPath } from "react-hook-form";
-import { FINISH_ID, pieceSchema, ROLES, START_ID, type Piece, type Plan } from "@gepack/core";
+import { FINISH_ID, pieceSchema, ROLES, START_ID, type Piece, type Plan, type Span } from "@gepack/core";
 import { edit } from "../store/app.ts";
 import type { SwapPoint } from "../stations/spans.ts";
 import type { QuantityKind } from "../units/quantity.ts";
@@ -19,18 +19,23 @@ interface Props {
   onClose: () => void;
 }
 
+/** The form's view of a piece: named keys only; unknown ones ride along in the values. */
+type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
+type PieceForm = Omit<Named<Piece>, "spans"> & { spans: Named<Span>[] };
+
 const BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 const ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 
 export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const blank = pieceSchema.parse({ id: crypto.randomUUID(), name: "New piece", massG: 100, ownerId: hikerId, carrierId: hikerId, spans: [{ fromStopId: START_ID, toStopId: FINISH_ID }] });
-  const form = useForm<Piece>({ defaultValues: structuredClone(piece ?? { ...blank, name: "" }), resolver: zodResolver(pieceSchema) as never });
+  const form = useForm<PieceForm>({ defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never, resolver: zodResolver(pieceSchema) as never });
   const { control, register, formState } = form;
   const spans = useFieldArray({ control, name: "spans" });
   const role = form.watch("role");
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
-  const save = form.handleSubmit((values) => {
+  const save = form.handleSubmit((form) => {
+    const values = form as Piece;
     void edit(piece ? `Edit ${values.name}` : `Add ${values.name}`, (draft) => {
       const index = draft.kit.findIndex((row) => row.id === values.id);
       if (index >= 0) draft.kit[index] = values;
@@ -45,7 +50,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
       });
     onClose();
   };
-  const number = (name: FieldPath<Piece>, label: string, kind: QuantityKind | undefined, max: number, min = 0) => <FormNumber control={control} plan={plan} name={name} label={label} kind={kind} min={min} max={max} />;
+  const number = (name: FieldPath<PieceForm>, label: string, kind: QuantityKind | undefined, max: number, min = 0) => <FormNumber control={control} plan={plan} name={name} label={label} kind={kind} min={min} max={max} />;
   const stopOptions = [...new Set([...points.map((point) => point.id), ...form.getValues("spans").flatMap((span) => [span.fromStopId, span.toStopId])])];
 
   return (
@@ -103,7 +108,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   );
 }
 
-function FormNumber({ control, plan, name, label, kind, min, max }: { control: Control<Piece>; plan: Plan; name: FieldPath<Piece>; label: string; kind: QuantityKind | undefined; min: number; max: number }) {
+function FormNumber({ control, plan, name, label, kind, min, max }: { control: Control<PieceForm>; plan: Plan; name: FieldPath<PieceForm>; label: string; kind: QuantityKind | undefined; min: number; max: number }) {
   return (
     <Controller control={control} name={name}
       render={({ field }) => <NumberField label={label} kind={kind} value={Number(field.value ?? 0)} units={plan.trip.units} min={min} max={max} onCommit={field.onChange} />} />

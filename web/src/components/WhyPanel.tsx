@@ -40,7 +40,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
             {why === "carry" && row.carries[row.largestCarry] && ` ${carryPlace(row.carries[row.largestCarry]!, plan, result)} Not more than ${quantity("volume", row.carries[row.largestCarry]!.mostL, units)} drunk in that time.`}
           </p>
           <ul className="m-0 list-none p-0 text-sm">
-            {tree.parts.map((part) => <Part key={part.code} part={part} plan={plan} depth={0} combine={tree.combine} />)}
+            {tree.parts.map((part, i) => <Part key={part.code} part={part} plan={plan} depth={0} combine={i === 0 ? "sum" : tree.combine} />)}
           </ul>
         </>
       )}
@@ -75,7 +75,7 @@ const SIGN = { sum: "", product: "× ", quotient: "÷ ", leaf: "" } as const;
 
 function Part({ part, plan, depth, combine }: { part: Derivation; plan: Plan; depth: number; combine: Derivation["combine"] }) {
   const [open, setOpen] = useState(depth < 1);
-  const swatch = depth === 0 ? { base: "kit", food: "food", water: "water", fuel: "fuel" }[part.code] : undefined;
+  const swatch = depth === 0 ? { base: "kit", consumables: "rule", food: "food", water: "water", fuel: "fuel" }[part.code] : undefined;
   const has = part.parts.length > 0;
   return (
     <li className={depth > 0 ? "border-l-2 border-rule pl-2.5" : ""}>
@@ -91,7 +91,7 @@ function Part({ part, plan, depth, combine }: { part: Derivation; plan: Plan; de
       {part.source && open && (depth > 0 || !has) && <div className="-mt-0.5 pb-1 text-xs text-muted">{SOURCE_WORDS[part.source]}</div>}
       {has && open && (
         <ul className="m-0 list-none p-0 pb-1">
-          {part.parts.map((child) => <Part key={child.code} part={child} plan={plan} depth={depth + 1} combine={part.combine} />)}
+          {part.parts.map((child, i) => <Part key={child.code} part={child} plan={plan} depth={depth + 1} combine={i === 0 ? "sum" : part.combine} />)}
         </ul>
       )}
     </li>

@@ -69,9 +69,15 @@ export function Line({ plan, result }: Props) {
             <text x="18" y={TITLE_Y} fontWeight="600" fill="var(--ink)">
               {hoverM === undefined ? `${hiker.name}` : readout(plan, result, hikerIndex, hoverM)}
             </text>
-            <text x="18" y={LOAD.top + 22}>Pack, at most {quantity("mass", drawn.peakKg, units)}</text>
-            <text x="18" y={LOAD.top + 38} fill="var(--danger)">– – comfort {quantity("mass", hiker.packComfortKg, units)}</text>
-            <text x="18" y={HEIGHT.top + 24}>
+            <text x="18" y={LOAD.top + 16}>Pack, at most {quantity("mass", drawn.peakKg, units)}</text>
+            <text x="18" y={LOAD.top + 33} fill="var(--danger)">– – comfort {quantity("mass", hiker.packComfortKg, units)}</text>
+            {([["cold", "var(--cold)"], ["hot", "var(--hot)"], ["dry", "url(#dry-hatch)"]] as const).map(([word, fill], i) => (
+              <g key={word}>
+                <rect x={18 + i * 52} y={LOAD.top + 46} width="12" height="11" fill={fill} stroke="var(--rule)" />
+                <text x={34 + i * 52} y={LOAD.top + 56}>{word}</text>
+              </g>
+            ))}
+            <text x="18" y={HEIGHT.top + 32}>
               Height, {figure("height", result.profile.lowestM, units)} to {quantity("height", result.profile.highestM, units)}
             </text>
             <text x="18" y={LEGS.top + 15}>{result.legs.length} legs, {result.walkDays + result.zeroDays} days</text>
@@ -85,6 +91,15 @@ export function Line({ plan, result }: Props) {
       </svg>
     </div>
   );
+}
+
+/** Tinted cold: frosty nights and cool days; hot: one day in ten over this. */
+const HOT_C = 25;
+const COLD_NIGHT_C = -4;
+const COOL_DAY_C = 17;
+
+function isCold(leg: PlanResult["legs"][number]): boolean {
+  return leg.coldNightC < COLD_NIGHT_C && leg.highC < COOL_DAY_C;
 }
 
 type Scale = ReturnType<typeof lineScale>;
@@ -122,11 +137,11 @@ function readout(plan: Plan, result: PlanResult, hikerIndex: number, metres: num
 function Tints({ plan, result, x }: Props & { x: Scale }) {
   const { profile } = result;
   const band = (key: string, fromM: number, toM: number, fill: string) => (
-    <rect key={key} x={x(Math.min(fromM, toM))} y={LOAD.top - 4} width={Math.max(1, Math.abs(x(toM) - x(fromM)))} height={HEIGHT.bottom - LOAD.top + 4} fill={fill} />
+    <rect key={key} x={x(Math.min(fromM, toM))} y={LOAD.top - 4} width={Math.max(1, Math.abs(x(toM) - x(fromM)) + 0.5)} height={HEIGHT.bottom - LOAD.top + 4} fill={fill} />
   );
   const at = (trackM: number): number => nodeAt(profile, trackM) * profile.cellM;
-  const cold = result.legs.filter((leg) => leg.coldNightC < -4).map((leg) => band(`c${leg.index}`, leg.fromM, leg.toM, "var(--cold)"));
-  const hot = result.legs.filter((leg) => leg.hotDayC >= 26 && leg.coldNightC >= -4).map((leg) => band(`h${leg.index}`, leg.fromM, leg.toM, "var(--hot)"));
+  const cold = result.legs.filter(isCold).map((leg) => band(`c${leg.index}`, leg.fromM, leg.toM, "var(--cold)"));
+  const hot = result.legs.filter((leg) => leg.hotDayC >= HOT_C && !isCold(leg)).map((leg) => band(`h${leg.index}`, leg.fromM, leg.toM, "var(--hot)"));
   const dry = plan.stretches.filter((stretch) => stretch.kind === "dry").map((stretch) => band(stretch.id, at(stretch.fromM), at(stretch.toM), "url(#dry-hatch)"));
   return <g aria-hidden="true">{[...cold, ...hot, ...dry]}</g>;
 }

@@ -70,7 +70,7 @@ function KitStation({ plan, result }: { plan: Plan; result: PlanResult }) {
                       <button className="min-w-0 flex-1 truncate text-left text-sm hover:underline" title={`Edit ${piece.name}`} onClick={() => setEditing(piece)}>
                         {piece.name}{piece.quantity > 1 && ` ×${piece.quantity}`}{piece.wear === "worn" && <span className="text-muted"> worn</span>}
                       </button>
-                      <NumberField bare className="w-[82px]" label={`Mass of ${piece.name}`} kind="smallMass" value={piece.massG} units={plan.trip.units} min={0} max={50_000}
+                      <NumberField bare className="w-[60px]" label={`Mass of ${piece.name}`} kind="smallMass" value={piece.massG} units={plan.trip.units} min={0} max={50_000}
                         onCommit={(massG) => void edit(`${piece.name}: ${quantity("smallMass", massG, plan.trip.units)}`, (draft) => {
                           const target = draft.kit.find((candidate) => candidate.id === piece.id);
                           if (target) target.massG = massG;

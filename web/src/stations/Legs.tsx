@@ -22,7 +22,7 @@ export default function Legs() {
 }
 
 const HEAD = "px-1.5 py-1.5 text-right text-xs font-medium text-muted whitespace-nowrap";
-const CELL = "px-1.5 py-[3px] text-right whitespace-nowrap";
+const CELL = "figure px-1.5 py-[3px] text-right whitespace-nowrap";
 
 function LegTable({ plan, result }: { plan: Plan; result: PlanResult }) {
   const { legIndex, hikerIndex, before } = useApp();
@@ -39,6 +39,7 @@ function LegTable({ plan, result }: { plan: Plan; result: PlanResult }) {
   };
   return (
     <div className="overflow-x-auto bg-sheet">
+      <Key />
       <table className="w-full border-collapse text-sm" onKeyDown={keys}>
         <caption className="sr-only">Legs of {plan.trip.name} for {hiker.name}</caption>
         <thead>
@@ -51,7 +52,7 @@ function LegTable({ plan, result }: { plan: Plan; result: PlanResult }) {
             <th scope="col" className={`${HEAD} max-[560px]:hidden`}>low / high {unitSymbol("temperature", units)}</th>
             <th scope="col" className={`${HEAD} max-[860px]:hidden`}>kcal/day</th>
             <th scope="col" className={`${HEAD} max-[860px]:hidden`}>largest carry</th>
-            <th scope="col" className={`${HEAD} pl-3! text-left! max-[560px]:hidden`}>leaving with <Key /></th>
+            <th scope="col" className={`${HEAD} pl-3! text-left! max-[560px]:hidden`}>leaving with </th>
             <th scope="col" className={HEAD}>{unitSymbol("mass", units)}</th>
             <th scope="col" className={`${HEAD} text-left!`}>open</th>
           </tr>
@@ -68,11 +69,14 @@ function LegTable({ plan, result }: { plan: Plan; result: PlanResult }) {
 
 function Key() {
   return (
-    <span className="ml-2 font-normal">
+    <p className="m-0 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted max-[560px]:hidden">
+      <span className="mr-3">Bars: the pack leaving each stop.</span>
       {(["kit", "food", "water", "fuel"] as const).map((name) => (
-        <span key={name} className="mr-2 whitespace-nowrap"><span className="mr-1 inline-block size-2" style={{ background: `var(--${name})` }} />{name === "kit" ? "base" : name}</span>
+        <span key={name} className="mr-3 whitespace-nowrap"><span className="mr-1 inline-block size-2.5" style={{ background: `var(--${name})` }} />{name === "kit" ? "base" : name}</span>
       ))}
-    </span>
+      <span className="mr-3">Thin line: its heaviest on the way.</span>
+      <span className="text-danger">Red mark: comfort.</span>
+    </p>
   );
 }
 
@@ -101,7 +105,7 @@ function LegRow({ plan, result, leg, was, chosen, hikerIndex, scaleKg }: RowProp
     <tr id={`leg-row-${leg.index}`} tabIndex={chosen ? 0 : -1} aria-selected={chosen} onClick={() => select({ legIndex: leg.index })}
       className={`cursor-pointer border-b border-rule ${chosen ? "bg-pine-wash" : "hover:bg-paper"}`}>
       <td className="w-9 py-[3px] pl-[18px] text-right font-[family-name:var(--font-figure)] font-semibold text-muted">{leg.index + 1}</td>
-      <th scope="row" className="px-2 py-[3px] text-left font-normal">
+      <th scope="row" className="py-[3px] pr-1 pl-2 text-left font-normal whitespace-nowrap max-[560px]:whitespace-normal">
         <b>{stopName(plan, leg.fromStopId)}</b> <span className="text-muted">to {stopName(plan, leg.toStopId)}</span>
       </th>
       <td className={CELL}>{figure("distance", leg.distanceM, units, 0)}</td>
@@ -113,7 +117,7 @@ function LegRow({ plan, result, leg, was, chosen, hikerIndex, scaleKg }: RowProp
       <td className={`${CELL} max-[860px]:hidden`}>
         {carry && <Ask label="Why this carry" onClick={ask("carry")}>{quantity("volume", carry.litres, units)}, {quantity("distance", carry.distanceM, units, 0)}</Ask>}
       </td>
-      <td className="w-[26%] py-[3px] pl-3 max-[560px]:hidden"><LoadBar row={row} comfortKg={hiker.packComfortKg} scaleKg={scaleKg} /></td>
+      <td className="w-full min-w-[120px] py-[3px] pl-3 max-[560px]:hidden"><LoadBar row={row} comfortKg={hiker.packComfortKg} scaleKg={scaleKg} /></td>
       <td className={`${CELL} text-base font-bold`}>
         {oldText !== startText && <s className="mr-1 text-xs font-normal text-muted" aria-label={`was ${oldText}`}>{oldText}</s>}
         <Ask label="Why this weight" onClick={ask("start")}>{startText}</Ask>

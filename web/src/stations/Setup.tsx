@@ -1,4 +1,5 @@
 /** Start, hikers, pace, packs, food, water and units: what the rest follows from. */
+import { format, parseISO } from "date-fns";
 import type { ReactNode } from "react";
 import type { Hiker, Plan } from "@gepack/core";
 import { NumberField } from "../components/NumberField.tsx";
@@ -71,6 +72,7 @@ function DateField({ label, value, required, onCommit }: { label: string; value:
           // While a year is being typed the field passes through years like 0002.
           if (date === "" ? !required && value !== "" : date >= "1970-01-01" && date !== value) onCommit(date);
         }} />
+      <span className="mt-0.5 block text-xs font-normal text-muted">{value === "" ? "any day" : format(parseISO(value), "d MMMM yyyy")}</span>
     </label>
   );
 }
@@ -96,11 +98,11 @@ const BODY: Row[] = [
   { label: "Pack volume", kind: "volume", min: 5, max: 150, get: (h) => h.packVolumeL, set: (h, v) => { h.packVolumeL = v; } },
 ];
 const PACE: Row[] = [
-  { label: "Own pace", suffix: "% of Tobler", percent: true, min: 30, max: 200, digits: 0, get: (h) => h.pace.speedFactor, set: (h, v) => { h.pace.speedFactor = v; } },
+  { label: "Own pace, of Tobler’s", suffix: "%", percent: true, min: 30, max: 200, digits: 0, get: (h) => h.pace.speedFactor, set: (h, v) => { h.pace.speedFactor = v; } },
   { label: "Walking hours, first day", suffix: "h", min: 1, max: 20, digits: 1, get: (h) => h.pace.hoursFreshH, set: (h, v) => { h.pace.hoursFreshH = v; } },
   { label: "Walking hours, in form", suffix: "h", min: 1, max: 20, digits: 1, get: (h) => h.pace.hoursFitH, set: (h, v) => { h.pace.hoursFitH = v; } },
   { label: "Days until in form", suffix: "days", min: 0, max: 120, digits: 0, get: (h) => h.pace.rampDays, set: (h, v) => { h.pace.rampDays = v; } },
-  { label: "Breaks", suffix: "% of walking", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.pace.breakShare, set: (h, v) => { h.pace.breakShare = v; } },
+  { label: "Breaks, of walking time", suffix: "%", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.pace.breakShare, set: (h, v) => { h.pace.breakShare = v; } },
 ];
 const FOOD: Row[] = [
   { label: "Energy density", suffix: "kcal/g", min: 1, max: 9, digits: 2, get: (h) => h.food.densityKcalPerG, set: (h, v) => { h.food.densityKcalPerG = v; } },
@@ -149,7 +151,7 @@ function HikerForm({ plan }: { plan: Plan }) {
         </label>
         {choice("Sex, for the equations", hiker.sex, { female: "female", male: "male" }, (h, v) => { h.sex = v; })}
         {rows(BODY)}
-        {choice("Sleeps", hiker.sleeper, { cold: "cold: comfort rating counts", warm: "warm: limit rating counts" }, (h, v) => { h.sleeper = v; })}
+        {choice("Sleeps", hiker.sleeper, { cold: "cold: comfort rating", warm: "warm: limit rating" }, (h, v) => { h.sleeper = v; })}
       </Section>
       <Section title="Pace">{rows(PACE)}</Section>
       <Section title="Food and stove" note="A shortfall means losing weight on purpose. Long ones cost muscle and warmth; take medical advice.">

@@ -4,7 +4,7 @@ import { ToggleGroup } from "radix-ui";
 import type { Plan, PlanResult } from "@gepack/core";
 import { edit } from "../store/app.ts";
 import { quantity } from "../units/quantity.ts";
-import { CHECK_STATION, checkSentence, mendSentence, SEVERITY_WORD } from "../words/checks.ts";
+import { CHECK_STATION, checkSentence, distinct, mendSentence, SEVERITY_WORD } from "../words/checks.ts";
 import { StationGate } from "./StationGate.tsx";
 import { ImportPanel } from "./trail/ImportPanel.tsx";
 import { PlaceLanes } from "./trail/PlaceLanes.tsx";
@@ -56,7 +56,7 @@ function TrailStation({ plan, result }: { plan: Plan; result: PlanResult }) {
           <button className="btn mt-1" onClick={() => void edit("Direction", (draft) => { draft.trip.direction = draft.trip.direction === "forward" ? "reverse" : "forward"; })}>
             Walk it the other way
           </button>
-          {result.checks.filter((check) => CHECK_STATION[check.code] === "trail").slice(0, 6).map((check, i) => (
+          {distinct(result.checks.filter((check) => CHECK_STATION[check.code] === "trail"), plan).slice(0, 6).map((check, i) => (
             <p key={i} className="my-2 rounded bg-caution-wash px-3 py-2"><b className="text-caution">{SEVERITY_WORD[check.severity]}{check.legIndex === undefined ? "" : `, leg ${check.legIndex + 1}`}.</b> {checkSentence(check, plan)} <span className="text-muted">{mendSentence(check)}</span></p>
           ))}
           <ImportPanel plan={plan} />

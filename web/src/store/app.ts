@@ -168,7 +168,7 @@ export async function openDemo(): Promise<void> {
 /** Stores and opens a plan that came from outside. */
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   tracksKey = "";
-  set({ result: undefined, before: undefined, lastLabel: undefined, legIndex: 0 });
+  if (get().plan) set({ result: undefined, before: undefined, lastLabel: undefined, legIndex: 0 });
   await storePlan(plan, tracks);
 }
 

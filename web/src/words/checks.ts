@@ -110,3 +110,8 @@ export function mendSentence(check: Check): string {
 
 /** A sharp word for severity, never colour alone. */
 export const SEVERITY_WORD: Record<Check["severity"], string> = { blocker: "Blocker", caution: "Caution", note: "Note" };
+
+/** One check for each sentence: what holds for both hikers alike is said once. */
+export function distinct(checks: readonly Check[], plan: Plan): Check[] {
+  return [...new Map(checks.map((check) => [`${check.legIndex} ${checkSentence(check, plan)}`, check])).values()];
+}

@@ -46,7 +46,7 @@ export function startCore(onRestart: () => void): CoreClient {
 
   /** Asks, and on death or silence asks a fresh worker once more. */
   const ask = async <T>(question: () => Promise<T>): Promise<T> => {
-    const patient = (): Promise<T> => {
+    const patient = async (): Promise<T> => {
       let timer: ReturnType<typeof setTimeout>;
       return Promise.race([
         question(),

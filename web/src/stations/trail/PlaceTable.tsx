@@ -24,10 +24,10 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
   useEffect(() => {
     if (chosen) document.getElementById(`place-${chosen}`)?.scrollIntoView({ block: "nearest" });
   }, [chosen, kind]);
-  const rows = [...plan[kind]].map((row) => ({ row, walkedM: walkedAt(profile, "trackM" in row ? row.trackM : row.fromM) })).sort((a, b) => a.walkedM - b.walkedM);
+  const rows = [...plan[kind]].map((row) => ({ row, walkedM: walkedAt(profile, beginM(row)) })).sort((a, b) => a.walkedM - b.walkedM);
   const shown = rows.filter(({ row }) => row.name.toLowerCase().includes(find.toLowerCase()));
   const km = (id: string, name: string, label: string, end: PlaceEnd, trackM: number) => (
-    <NumberField bare className="w-[104px]" label={`${label} of ${name}`} kind="distance" value={walkedAt(profile, trackM)} units={plan.trip.units} min={0} max={profile.lengthM} onCommit={(walkedM) => movePlace(kind, id, name, end, profile, walkedM)} />
+    <NumberField bare className="w-[84px]" label={`${label} of ${name}`} kind="distance" value={walkedAt(profile, trackM)} units={plan.trip.units} min={0} max={profile.lengthM} onCommit={(walkedM) => movePlace(kind, id, name, end, profile, walkedM)} />
   );
   return (
     <>
@@ -42,9 +42,9 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
             <tr className="border-b border-rule">
               <th className={HEAD}>Name</th>
               <th className={HEAD}>{kind === "stretches" ? "begins, " : "at, "}{unitSymbol("distance", plan.trip.units)}</th>
-              {kind === "stops" && <><th className={HEAD}>off trail</th><th className={HEAD}>use</th><th className={HEAD}>nights</th><th className={HEAD}>offers</th></>}
+              {kind === "stops" && <><th className={HEAD}>off trail, {unitSymbol("distance", plan.trip.units)}</th><th className={HEAD}>use</th><th className={HEAD}>nights</th><th className={HEAD}>offers</th></>}
               {kind === "sources" && <><th className={HEAD}>kind</th><th className={HEAD}>reliable</th></>}
-              {kind === "stretches" && <><th className={HEAD}>ends</th><th className={HEAD}>what</th><th className={HEAD}>season</th></>}
+              {kind === "stretches" && <><th className={HEAD}>ends, {unitSymbol("distance", plan.trip.units)}</th><th className={HEAD}>what</th><th className={HEAD}>season</th></>}
               <th className={HEAD}><span className="sr-only">Remove</span></th>
             </tr>
           </thead>
@@ -54,7 +54,7 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
                 <td className="py-0.5 pr-2">
                   <input key={row.name} className={`${SMALL} min-w-[130px]`} aria-label={`Name of ${row.name}`} defaultValue={row.name} maxLength={200} onBlur={(event) => rename(kind, row.id, row.name, event.target.value)} />
                 </td>
-                <td className="pr-1">{"trackM" in row ? km(row.id, row.name, "Place", "trackM", row.trackM) : km(row.id, row.name, "Begin", "fromM", row.fromM)}</td>
+                <td className="pr-1">{kind === "stretches" ? km(row.id, row.name, "Begin", "fromM", beginM(row)) : km(row.id, row.name, "Place", "trackM", beginM(row))}</td>
                 {kind === "stops" && <StopCells stop={row as Stop} plan={plan} />}
                 {kind === "sources" && <SourceCells source={row as Source} />}
                 {kind === "stretches" && <StretchCells stretch={row as Stretch} end={km(row.id, row.name, "End", "toM", (row as Stretch).toM)} />}
@@ -66,6 +66,10 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
       </div>
     </>
   );
+}
+
+function beginM(row: Stop | Source | Stretch): number {
+  return "fromM" in row ? (row as Stretch).fromM : (row as Stop).trackM;
 }
 
 /** New places come into the middle of the longest leg, where one is most likely missing. */
@@ -91,9 +95,9 @@ function StopCells({ stop, plan }: { stop: Stop; plan: Plan }) {
     });
   return (
     <>
-      <td className="pr-1"><NumberField bare className="w-[92px]" label={`Off trail at ${stop.name}`} kind="distance" value={stop.offTrailM} units={plan.trip.units} min={0} max={200_000} onCommit={(offTrailM) => change("off trail", (target) => { target.offTrailM = offTrailM; })} /></td>
+      <td className="pr-1"><NumberField bare className="w-[64px]" label={`Off trail at ${stop.name}`} kind="distance" value={stop.offTrailM} units={plan.trip.units} min={0} max={200_000} onCommit={(offTrailM) => change("off trail", (target) => { target.offTrailM = offTrailM; })} /></td>
       <td><input type="checkbox" aria-label={`Use ${stop.name}`} checked={stop.use} onChange={(event) => { const use = event.target.checked; change(use ? "use it" : "pass it by", (target) => { target.use = use; if (use && target.nights === 0) target.nights = 1; }); }} /></td>
-      <td><NumberField bare className="w-[64px]" label={`Nights at ${stop.name}`} value={stop.nights} units={plan.trip.units} min={0} max={30} digits={0} onCommit={(nights) => change("nights", (target) => { target.nights = Math.round(nights); })} /></td>
+      <td><NumberField bare className="w-[44px]" label={`Nights at ${stop.name}`} value={stop.nights} units={plan.trip.units} min={0} max={30} digits={0} onCommit={(nights) => change("nights", (target) => { target.nights = Math.round(nights); })} /></td>
       <td className="text-xs text-muted" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>{stop.services.map((service) => service.replace("-", " ")).join(", ")}</td>
     </>
   );
