@@ -13,7 +13,9 @@ import { buildLine, LENGTH_M, pointAt, trueClimbM } from "./generate/terrain.ts"
 const here = new URL(".", import.meta.url);
 const random = seededRandom(20270329);
 const line = buildLine();
-const waypoints = STOPS.filter((stop) => !stop.use).slice(0, 3).map((stop) => ({ name: stop.name, kind: "stop", ...pointAt(line, stop.km * 1000) }));
+const waypoints = STOPS.filter((stop) => !stop.use)
+  .slice(0, 3)
+  .map((stop) => ({ name: stop.name, kind: "stop", ...pointAt(line, stop.km * 1000) }));
 const gpx = recordGpx(line, random, waypoints);
 
 const read = readGpx(gpx.text, "corvane", "corvane.gpx").value;
@@ -31,22 +33,55 @@ const plan = {
   version: 1,
   id: "corvane",
   trip: {
-    name: "Corvane Traverse", direction: "forward", directionName: "northbound", startDate: "2027-03-29", finishBy: "2027-08-05", madeUp: true,
+    name: "Corvane Traverse",
+    direction: "forward",
+    directionName: "northbound",
+    startDate: "2027-03-29",
+    finishBy: "2027-08-05",
+    madeUp: true,
     units: { distance: "km", height: "m", mass: "kg", smallMass: "g", temperature: "C", volume: "L" },
   },
   trackIds: ["corvane"],
   hikers: [
     {
-      id: "tamsin", name: "Tamsin Okafor", ageY: 34, sex: "female", heightCm: 168, bodyKg: 62, sleeper: "cold", packComfortKg: 13.5, packVolumeL: 50,
+      id: "tamsin",
+      name: "Tamsin Okafor",
+      ageY: 34,
+      sex: "female",
+      heightCm: 168,
+      bodyKg: 62,
+      sleeper: "cold",
+      packComfortKg: 13.5,
+      packVolumeL: 50,
       pace: { speedFactor: 0.84, hoursFreshH: 5, hoursFitH: 6.2, rampDays: 21, breakShare: 0.25, startClockH: 7 },
-      food: { densityKcalPerG: 4.45, bulkKgPerL: 0.5, shortfallFraction: 0.08, reserveFraction: 0.08, wrapperFraction: 0.03 },
+      food: {
+        densityKcalPerG: 4.45,
+        bulkKgPerL: 0.5,
+        shortfallFraction: 0.08,
+        reserveFraction: 0.08,
+        wrapperFraction: 0.03,
+      },
       water: { ratePerKmL: 0.11, dinnerL: 0.5, nightL: 0.3, breakfastL: 0.4, reserveFraction: 0.1 },
       stove: { fuel: "gas-canister", boilsPerDay: 2, boilL: 0.5 },
     },
     {
-      id: "jory", name: "Jory Lindqvist", ageY: 41, sex: "male", heightCm: 183, bodyKg: 84, sleeper: "warm", packComfortKg: 17, packVolumeL: 60,
+      id: "jory",
+      name: "Jory Lindqvist",
+      ageY: 41,
+      sex: "male",
+      heightCm: 183,
+      bodyKg: 84,
+      sleeper: "warm",
+      packComfortKg: 17,
+      packVolumeL: 60,
       pace: { speedFactor: 0.88, hoursFreshH: 5.4, hoursFitH: 6.8, rampDays: 18, breakShare: 0.25, startClockH: 7 },
-      food: { densityKcalPerG: 4.7, bulkKgPerL: 0.55, shortfallFraction: 0.12, reserveFraction: 0.08, wrapperFraction: 0.03 },
+      food: {
+        densityKcalPerG: 4.7,
+        bulkKgPerL: 0.55,
+        shortfallFraction: 0.12,
+        reserveFraction: 0.08,
+        wrapperFraction: 0.03,
+      },
       water: { ratePerKmL: 0.125, dinnerL: 0.4, nightL: 0.4, breakfastL: 0.3, reserveFraction: 0.1 },
       stove: { fuel: "none", boilsPerDay: 0, boilL: 0 },
     },
@@ -60,7 +95,8 @@ const plan = {
 
 const { value, problems } = readPlanFile(plan);
 // The plan file names the track that comes as GPX beside it.
-if (!value && problems.some((problem) => problem.place !== "trackIds")) throw new Error(JSON.stringify(problems, null, 2));
+if (!value && problems.some((problem) => problem.place !== "trackIds"))
+  throw new Error(JSON.stringify(problems, null, 2));
 
 writeFileSync(new URL("corvane.gpx", here), gpx.text);
 writeFileSync(new URL("corvane.gepack.json", here), `${JSON.stringify(plan, null, 1)}\n`);

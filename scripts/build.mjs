@@ -14,7 +14,9 @@ const CLIENT = join(ROOT, "web", "dist", "client");
 await must("node", ["scripts/publicDemo.mjs"]);
 await must("npx", ["astro", "build", "--root", "web", "--silent"]);
 
-const files = readdirSync(CLIENT, { recursive: true, withFileTypes: true }).filter((entry) => entry.isFile()).map((entry) => join(entry.parentPath, entry.name));
+const files = readdirSync(CLIENT, { recursive: true, withFileTypes: true })
+  .filter((entry) => entry.isFile())
+  .map((entry) => join(entry.parentPath, entry.name));
 
 const { warnings } = await generateSW({
   globDirectory: CLIENT,
@@ -35,7 +37,8 @@ for (const warning of warnings) console.warn(warning);
 const hashes = new Set();
 for (const file of files.filter((name) => name.endsWith(".html"))) {
   for (const [, attributes, code] of readFileSync(file, "utf8").matchAll(/<script([^>]*)>([\s\S]*?)<\/script>/g))
-    if (!/\bsrc=/.test(attributes) && code.trim() !== "") hashes.add(`'sha256-${createHash("sha256").update(code).digest("base64")}'`);
+    if (!/\bsrc=/.test(attributes) && code.trim() !== "")
+      hashes.add(`'sha256-${createHash("sha256").update(code).digest("base64")}'`);
 }
 const csp = [
   "default-src 'none'",
@@ -51,10 +54,15 @@ const csp = [
   "frame-ancestors 'none'",
 ].join("; ");
 
-for (const file of [...files, join(CLIENT, "sw.js")].filter((name) => /\.(html|js|css|svg|json|gpx|webmanifest)$/.test(name))) {
+for (const file of [...files, join(CLIENT, "sw.js")].filter((name) =>
+  /\.(html|js|css|svg|json|gpx|webmanifest)$/.test(name),
+)) {
   const bytes = readFileSync(file);
   if (bytes.length < 1024) continue;
   writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
-  writeFileSync(`${file}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: bytes.length > 500_000 ? 6 : 11 } }));
+  writeFileSync(
+    `${file}.br`,
+    brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: bytes.length > 500_000 ? 6 : 11 } }),
+  );
 }
 writeFileSync(join(ROOT, "web", "dist", "csp.json"), JSON.stringify({ csp }));

@@ -11,7 +11,12 @@ const QUIET = { ASTRO_TELEMETRY_DISABLED: "1", ASTRO_DISABLE_UPDATE_CHECK: "true
 /** Runs a command from the root with its output shown; answers the exit code. */
 export function run(command, args, options = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: "inherit", ...options, env: { ...process.env, ...QUIET, ...options.env } });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: "inherit",
+      ...options,
+      env: { ...process.env, ...QUIET, ...options.env },
+    });
     child.on("error", (error) => {
       console.error(`Could not run ${command}: ${error.message}`);
       resolve(127);
@@ -49,7 +54,15 @@ const BUILT = join(ROOT, "web", "dist", "csp.json");
 
 /** Builds when a source is newer than the last build. */
 export async function build() {
-  const sources = ["core/src", "web/src", "web/public", "web/astro.config.mjs", "demo", "scripts/build.mjs", "package-lock.json"].map((path) => join(ROOT, path));
+  const sources = [
+    "core/src",
+    "web/src",
+    "web/public",
+    "web/astro.config.mjs",
+    "demo",
+    "scripts/build.mjs",
+    "package-lock.json",
+  ].map((path) => join(ROOT, path));
   if (existsSync(BUILT) && sources.every((path) => newest(path) <= statSync(BUILT).mtimeMs)) return;
   console.log("Building…");
   await must("node", ["scripts/build.mjs"]);
@@ -61,12 +74,17 @@ const CHROMIUM = "/usr/bin/chromium";
 export async function chromium() {
   if (existsSync(CHROMIUM)) return;
   if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) {
-    console.error("Chromium is missing. Install it (Debian: apt-get install chromium) so that /usr/bin/chromium exists, then run this again.");
+    console.error(
+      "Chromium is missing. Install it (Debian: apt-get install chromium) so that /usr/bin/chromium exists, then run this again.",
+    );
     process.exit(1);
   }
   console.log("Installing Chromium (once)…");
   const wait = ["-o", "DPkg::Lock::Timeout=300", "-q"];
   const env = { DEBIAN_FRONTEND: "noninteractive" };
   await must("apt-get", ["update", ...wait], { env, stdio: ["ignore", "ignore", "inherit"] });
-  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, "chromium"], { env, stdio: ["ignore", "ignore", "inherit"] });
+  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, "chromium"], {
+    env,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
 }

@@ -29,7 +29,11 @@ const HEADERS = {
 const files = sirv(join(ROOT, "web", "dist", "client"), {
   brotli: true,
   gzip: true,
-  setHeaders: (response, pathname) => response.setHeader("cache-control", pathname.startsWith("/_astro/") ? "public, max-age=31536000, immutable" : "no-cache"),
+  setHeaders: (response, pathname) =>
+    response.setHeader(
+      "cache-control",
+      pathname.startsWith("/_astro/") ? "public, max-age=31536000, immutable" : "no-cache",
+    ),
 });
 
 const server = createServer((request, response) => {
@@ -39,12 +43,22 @@ const server = createServer((request, response) => {
       if (response.headersSent) return response.end();
       response.statusCode = error ? 500 : 404;
       response.setHeader("content-type", "application/problem+json");
-      response.end(JSON.stringify({ type: "about:blank", title: error ? "The server failed" : "No such page", status: response.statusCode }));
+      response.end(
+        JSON.stringify({
+          type: "about:blank",
+          title: error ? "The server failed" : "No such page",
+          status: response.statusCode,
+        }),
+      );
     }),
   );
 });
 server.on("error", (error) => {
-  console.error(error.code === "EADDRINUSE" ? `Port ${port} is in use. Stop what runs there, or choose another: PORT=4400 npm start` : `The server could not start: ${error.message}`);
+  console.error(
+    error.code === "EADDRINUSE"
+      ? `Port ${port} is in use. Stop what runs there, or choose another: PORT=4400 npm start`
+      : `The server could not start: ${error.message}`,
+  );
   process.exit(1);
 });
 server.listen(port, host, () => {

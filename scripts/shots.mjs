@@ -10,10 +10,17 @@ await install();
 await build();
 await chromium();
 const port = 4399;
-const server = spawn("node", ["scripts/serve.mjs"], { cwd: ROOT, env: { ...process.env, PORT: String(port) }, stdio: ["ignore", "pipe", "inherit"] });
+const server = spawn("node", ["scripts/serve.mjs"], {
+  cwd: ROOT,
+  env: { ...process.env, PORT: String(port) },
+  stdio: ["ignore", "pipe", "inherit"],
+});
 await new Promise((resolve) => server.stdout.once("data", resolve));
 const into = process.argv[2] ?? join(ROOT, "docs", "screenshots");
-const browser = await playwright.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic"] });
+const browser = await playwright.launch({
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-quic"],
+});
 try {
   for (const [name, path] of Object.entries(VIEWS)) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

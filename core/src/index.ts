@@ -1,12 +1,41 @@
 /** The map of @gepack/core: everything the interface, the server and scripts may use. */
 export { computePlan, Session } from "./session.ts";
-export { explain, EXPLAINED, type Derivation, type DerivationUnit, type Explained, type ExplainPath } from "./explain/explain.ts";
+export {
+  explain,
+  EXPLAINED,
+  type Derivation,
+  type DerivationUnit,
+  type Explained,
+  type ExplainPath,
+} from "./explain/explain.ts";
 export type { PlanResult, LegResult, LegHiker, LegEnergy, DayResult } from "./result/result.ts";
 export type { Check, CheckCode, Figure, FigureUnit, MendCode } from "./result/check.ts";
 export type { Carry } from "./provision/water.ts";
 export {
-  FINISH_ID, PLAN_FORMAT, PLAN_VERSION, planSchema, hikerSchema, pieceSchema, stopSchema, sourceSchema, stretchSchema, ROLES, SERVICES, SOURCE_KINDS, START_ID, SURFACES,
-  type Hiker, type Piece, type Plan, type Source, type Span, type Station, type Stop, type Stretch, type Surface, type Units,
+  FINISH_ID,
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  planSchema,
+  hikerSchema,
+  pieceSchema,
+  stopSchema,
+  sourceSchema,
+  stretchSchema,
+  ROLES,
+  SERVICES,
+  SOURCE_KINDS,
+  START_ID,
+  SURFACES,
+  type Hiker,
+  type Piece,
+  type Plan,
+  type Source,
+  type Span,
+  type Station,
+  type Stop,
+  type Stretch,
+  type Surface,
+  type Units,
 } from "./plan/schema.ts";
 export { readPlanFile, tracksSchema, writePlanFile, type PlanFile } from "./file/planFile.ts";
 export { placeOf, readPlan, referenceProblems } from "./plan/read.ts";

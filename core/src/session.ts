@@ -51,19 +51,28 @@ export class Session {
 
   /** Throws only when no tracks were set: without a trail there is no plan. */
   compute(plan: Plan): PlanResult {
-    if (this.tracks.length === 0) throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
+    if (this.tracks.length === 0)
+      throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
     const trackKey = `${this.trackVersion} ${plan.trip.direction}`;
-    const profile = this.profile.get(trackKey, () => buildProfile(mendTracks(this.tracks), plan.trip.direction === "reverse"));
+    const profile = this.profile.get(trackKey, () =>
+      buildProfile(mendTracks(this.tracks), plan.trip.direction === "reverse"),
+    );
     const terrainKey = `${trackKey} ${JSON.stringify(plan.stretches)}`;
     const terrain = this.terrain.get(terrainKey, () => buildTerrain(profile, plan.stretches));
-    const season = this.season.get(`${trackKey} ${JSON.stringify(plan.climate)}`, () => buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)));
+    const season = this.season.get(`${trackKey} ${JSON.stringify(plan.climate)}`, () =>
+      buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)),
+    );
     const stopsKey = `${trackKey} ${JSON.stringify(plan.stops)}`;
     const halts = this.halts.get(stopsKey, () => buildHalts(plan, profile));
     const sources = this.sources.get(`${trackKey} ${JSON.stringify(plan.sources)}`, () => placeSources(plan, profile));
     const startDay = dayNumber(plan.trip.startDate) ?? 0;
     const hikersKey = JSON.stringify(plan.hikers);
-    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () => buildGround(plan, profile, terrain, halts, startDay));
-    const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () => buildKit(plan, profile, halts));
+    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () =>
+      buildGround(plan, profile, terrain, halts, startDay),
+    );
+    const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () =>
+      buildKit(plan, profile, halts),
+    );
 
     const settled = settle(plan, ground, season, kit, sources);
     const result = assemble(plan, profile, halts, kit, settled);
@@ -72,7 +81,9 @@ export class Session {
 }
 
 function placeSources(plan: Plan, profile: Profile): PlacedSource[] {
-  return plan.sources.map((source) => ({ source, node: nodeAt(profile, source.trackM) })).sort((a, b) => a.node - b.node);
+  return plan.sources
+    .map((source) => ({ source, node: nodeAt(profile, source.trackM) }))
+    .sort((a, b) => a.node - b.node);
 }
 
 /** The door: one plan and its tracks in, one result out. Pure and deterministic. */

@@ -21,11 +21,39 @@ const TOWN: Service[] = ["shop-full", "post", "bed", "laundry", "socket"];
 const VILLAGE: Service[] = ["shop-small", "post", "bed", "socket"];
 const OUTPOST: Service[] = ["shop-small", "socket"];
 
-const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: "foot" | "ride" = "foot"): StopRow => ({
-  id, name, km, offTrailM, access, services, use: true, nights, hours, note,
+const row = (
+  id: string,
+  name: string,
+  km: number,
+  offTrailM: number,
+  services: Service[],
+  nights: number,
+  hours = "",
+  note = "",
+  access: "foot" | "ride" = "foot",
+): StopRow => ({
+  id,
+  name,
+  km,
+  offTrailM,
+  access,
+  services,
+  use: true,
+  nights,
+  hours,
+  note,
 });
-const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot"): StopRow => ({
-  ...row(id, name, km, offTrailM, services, 0, "", note, access), use: false,
+const passed = (
+  id: string,
+  name: string,
+  km: number,
+  offTrailM: number,
+  services: Service[],
+  note: string,
+  access: "foot" | "ride" = "foot",
+): StopRow => ({
+  ...row(id, name, km, offTrailM, services, 0, "", note, access),
+  use: false,
 });
 
 const WEEKDAYS = "Post counter Monday to Saturday 9:00 to 16:00, closed on Sunday";
@@ -39,9 +67,37 @@ export const STOPS: readonly StopRow[] = [
   row("hask-tank", "Hask Tank", 471, 0, OUTPOST, 1, "", "A ranch store by the stock tank; bottled gas on some days."),
   row("dry-fork", "Dry Fork", 595, 900, VILLAGE, 2, WEEKDAYS),
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
-  row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
-  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June."),
-  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride"),
+  row(
+    "ivory-gate",
+    "Ivory Gate",
+    774,
+    0,
+    [...TOWN, "outfitter"],
+    2,
+    WEEKDAYS,
+    "Last full shop before the range; canisters for hire.",
+  ),
+  row(
+    "pell-hut-road",
+    "Pell Hut Road",
+    892,
+    1200,
+    OUTPOST,
+    1,
+    "",
+    "Road head with a kiosk; the hut above it opens in June.",
+  ),
+  row(
+    "overlook",
+    "Overlook",
+    1023,
+    11_000,
+    VILLAGE,
+    1,
+    "Post counter closed until 15 May; then Monday to Saturday",
+    "Valley village, reached by ride from the pass.",
+    "ride",
+  ),
   row("colm-harbour", "Colm Harbour", 1111, 0, TOWN, 1, WEEKDAYS, "Lake steamer landing."),
   row("tarn-junction", "Tarn Junction", 1204, 0, VILLAGE, 1, WEEKDAYS),
   row("sael", "Sael", 1280, 0, [...TOWN, "outfitter"], 2, WEEKDAYS),
@@ -55,7 +111,15 @@ export const STOPS: readonly StopRow[] = [
   row("skerry-pass", "Skerry Pass", 1974, 0, OUTPOST, 1),
   row("cape-ferrin", "Cape Ferrin", 2050, 0, ["shop-small", "bed", "socket"], 1),
   passed("flats-landing", "Flats Landing", 52, 2300, ["shop-small"], "A jetty with a kiosk."),
-  passed("stair-filling", "Stair petrol station", 318, 14_000, ["shop-small"], "14 km off the trail along a hot road.", "ride"),
+  passed(
+    "stair-filling",
+    "Stair petrol station",
+    318,
+    14_000,
+    ["shop-small"],
+    "14 km off the trail along a hot road.",
+    "ride",
+  ),
   passed("brandt-ranch", "Brandt ranch", 529, 3400, ["post"], "Holds boxes for walkers; ring first."),
   passed("kestrel-pumps", "Kestrel pumps", 638, 5200, ["shop-small"], "Petrol and ice."),
   passed("pell-ski-hut", "Pell ski hut", 905, 2500, ["bed"], "Open from June."),
@@ -99,8 +163,37 @@ const KINDS: Record<string, readonly Kind[]> = {
   northmoor: ["creek", "creek", "lake", "spring"],
   ferrin: ["creek", "spring", "tap"],
 };
-const SPACING_KM: Record<string, number> = { dunmere: 14, "red-stair": 15, hask: 19, ivory: 4.6, sael: 6.5, northmoor: 6, ferrin: 9 };
-const FIRST = ["Upper", "Lower", "Old", "Cold", "Grey", "Long", "North", "South", "Stone", "Alder", "Willow", "Raven", "Otter", "Heron", "Amber", "Moss", "Thorn", "Lark", "Slate", "Fern"];
+const SPACING_KM: Record<string, number> = {
+  dunmere: 14,
+  "red-stair": 15,
+  hask: 19,
+  ivory: 4.6,
+  sael: 6.5,
+  northmoor: 6,
+  ferrin: 9,
+};
+const FIRST = [
+  "Upper",
+  "Lower",
+  "Old",
+  "Cold",
+  "Grey",
+  "Long",
+  "North",
+  "South",
+  "Stone",
+  "Alder",
+  "Willow",
+  "Raven",
+  "Otter",
+  "Heron",
+  "Amber",
+  "Moss",
+  "Thorn",
+  "Lark",
+  "Slate",
+  "Fern",
+];
 /** No trusted water for 52 km in the leg from Hask Tank; only a cache that somebody may have filled. */
 const DRY_KM = [512, 564] as const;
 
@@ -115,35 +208,167 @@ export function buildSources(random: Random): SourceRow[] {
       if (!inDry) {
         const chance = CHANCE[dryCreek ? "seasonal" : kind]!;
         const name = `${FIRST[(rows.length * 7) % FIRST.length]!} ${dryCreek ? "wash" : kind === "snow" ? "snow bank" : kind}`;
-        rows.push({ id: `w${rows.length + 1}`, name, km: round(km), kind, reliable: chance[5]! >= 0.8, chanceByMonth: chance, offTrailM: kind === "spring" ? 100 : 0 });
+        rows.push({
+          id: `w${rows.length + 1}`,
+          name,
+          km: round(km),
+          kind,
+          reliable: chance[5]! >= 0.8,
+          chanceByMonth: chance,
+          offTrailM: kind === "spring" ? 100 : 0,
+        });
       }
       km += SPACING_KM[region.id]! * (0.6 + 0.8 * random.uniform());
     }
   }
   const dry: SourceRow[] = [
-    { id: "hask-trough", name: "Hask trough", km: DRY_KM[0], kind: "tank", reliable: true, chanceByMonth: Array<number>(12).fill(0.92), offTrailM: 0 },
-    { id: "halfway-cache", name: "Halfway cache", km: 538.6, kind: "cache", reliable: false, chanceByMonth: CHANCE["cache"]!, offTrailM: 0 },
-    { id: "fork-spring", name: "Fork spring", km: DRY_KM[1], kind: "spring", reliable: true, chanceByMonth: CHANCE["spring"]!, offTrailM: 150 },
+    {
+      id: "hask-trough",
+      name: "Hask trough",
+      km: DRY_KM[0],
+      kind: "tank",
+      reliable: true,
+      chanceByMonth: Array<number>(12).fill(0.92),
+      offTrailM: 0,
+    },
+    {
+      id: "halfway-cache",
+      name: "Halfway cache",
+      km: 538.6,
+      kind: "cache",
+      reliable: false,
+      chanceByMonth: CHANCE["cache"]!,
+      offTrailM: 0,
+    },
+    {
+      id: "fork-spring",
+      name: "Fork spring",
+      km: DRY_KM[1],
+      kind: "spring",
+      reliable: true,
+      chanceByMonth: CHANCE["spring"]!,
+      offTrailM: 150,
+    },
   ];
   return [...rows, ...dry].sort((a, b) => a.km - b.km);
 }
 
 export const STRETCHES = [
-  { id: "dunmere-sand", name: "Dunmere beach", fromKm: 30, toKm: 47, kind: "surface", surface: "sand", note: "Soft above the tide line." },
+  {
+    id: "dunmere-sand",
+    name: "Dunmere beach",
+    fromKm: 30,
+    toKm: 47,
+    kind: "surface",
+    surface: "sand",
+    note: "Soft above the tide line.",
+  },
   { id: "port-road", name: "Harbour road", fromKm: 0, toKm: 4, kind: "surface", surface: "road", note: "" },
   { id: "stair-scree", name: "Red Stair ledges", fromKm: 286, toKm: 301, kind: "surface", surface: "scree", note: "" },
-  { id: "hask-dry", name: "Hask dry stretch", fromKm: 512, toKm: 564, kind: "dry", note: "No trusted water. The cache may be empty." },
-  { id: "hask-fire", name: "Hask fire ban", fromKm: 400, toKm: 700, kind: "rule", rule: "fire-ban", note: "Gas stoves with a valve are allowed; ask the land manager." },
-  { id: "ivory-snow-low", name: "Ivory south snow", fromKm: 815, toKm: 985, kind: "snow", surface: "firm-snow", fromMonthDay: "10-20", toMonthDay: "06-05", note: "" },
-  { id: "ivory-snow-high", name: "Ivory high snow", fromKm: 985, toKm: 1120, kind: "snow", surface: "firm-snow", fromMonthDay: "10-01", toMonthDay: "07-12", note: "Lies into July." },
-  { id: "ivory-soft", name: "White Saddle soft snow", fromKm: 1004, toKm: 1016, kind: "snow", surface: "soft-snow", fromMonthDay: "10-01", toMonthDay: "06-30", note: "" },
-  { id: "ivory-fords", name: "Ivory fords", fromKm: 930, toKm: 1150, kind: "hazard", note: "Melt-water fords: cross early in the day, unbuckled, never alone." },
-  { id: "ivory-canister", name: "Ivory canister rule", fromKm: 774, toKm: 1204, kind: "rule", rule: "hard-canister", note: "Hard food canister required." },
-  { id: "ivory-permit", name: "Ivory permit", fromKm: 860, toKm: 1130, kind: "rule", rule: "permit", note: "Dated entry permit." },
-  { id: "sael-insects", name: "Sael insects", fromKm: 1204, toKm: 1632, kind: "insects", fromMonthDay: "06-10", toMonthDay: "08-10", note: "" },
-  { id: "sael-roots", name: "Birkenhol thicket", fromKm: 1412, toKm: 1440, kind: "surface", surface: "light-brush", note: "" },
+  {
+    id: "hask-dry",
+    name: "Hask dry stretch",
+    fromKm: 512,
+    toKm: 564,
+    kind: "dry",
+    note: "No trusted water. The cache may be empty.",
+  },
+  {
+    id: "hask-fire",
+    name: "Hask fire ban",
+    fromKm: 400,
+    toKm: 700,
+    kind: "rule",
+    rule: "fire-ban",
+    note: "Gas stoves with a valve are allowed; ask the land manager.",
+  },
+  {
+    id: "ivory-snow-low",
+    name: "Ivory south snow",
+    fromKm: 815,
+    toKm: 985,
+    kind: "snow",
+    surface: "firm-snow",
+    fromMonthDay: "10-20",
+    toMonthDay: "06-05",
+    note: "",
+  },
+  {
+    id: "ivory-snow-high",
+    name: "Ivory high snow",
+    fromKm: 985,
+    toKm: 1120,
+    kind: "snow",
+    surface: "firm-snow",
+    fromMonthDay: "10-01",
+    toMonthDay: "07-12",
+    note: "Lies into July.",
+  },
+  {
+    id: "ivory-soft",
+    name: "White Saddle soft snow",
+    fromKm: 1004,
+    toKm: 1016,
+    kind: "snow",
+    surface: "soft-snow",
+    fromMonthDay: "10-01",
+    toMonthDay: "06-30",
+    note: "",
+  },
+  {
+    id: "ivory-fords",
+    name: "Ivory fords",
+    fromKm: 930,
+    toKm: 1150,
+    kind: "hazard",
+    note: "Melt-water fords: cross early in the day, unbuckled, never alone.",
+  },
+  {
+    id: "ivory-canister",
+    name: "Ivory canister rule",
+    fromKm: 774,
+    toKm: 1204,
+    kind: "rule",
+    rule: "hard-canister",
+    note: "Hard food canister required.",
+  },
+  {
+    id: "ivory-permit",
+    name: "Ivory permit",
+    fromKm: 860,
+    toKm: 1130,
+    kind: "rule",
+    rule: "permit",
+    note: "Dated entry permit.",
+  },
+  {
+    id: "sael-insects",
+    name: "Sael insects",
+    fromKm: 1204,
+    toKm: 1632,
+    kind: "insects",
+    fromMonthDay: "06-10",
+    toMonthDay: "08-10",
+    note: "",
+  },
+  {
+    id: "sael-roots",
+    name: "Birkenhol thicket",
+    fromKm: 1412,
+    toKm: 1440,
+    kind: "surface",
+    surface: "light-brush",
+    note: "",
+  },
   { id: "moor-bog", name: "Northmoor bog", fromKm: 1668, toKm: 1742, kind: "surface", surface: "bog", note: "" },
-  { id: "moor-bears", name: "Northmoor bears", fromKm: 1632, toKm: 1890, kind: "hazard", note: "Store food as the land manager's rule says." },
+  {
+    id: "moor-bears",
+    name: "Northmoor bears",
+    fromKm: 1632,
+    toKm: 1890,
+    kind: "hazard",
+    note: "Store food as the land manager's rule says.",
+  },
 ] as const;
 
 /** Weather of a region: sea-level mean of the year, half the yearly range, half the daily range, spread. */
@@ -158,18 +383,34 @@ const CLIMATE: Record<string, readonly [number, number, number, number]> = {
 };
 const PLACES = ["south", "middle", "north"] as const;
 
-export function buildStations(): { id: string; name: string; km: number; heightM: number; lowC: number[]; highC: number[]; lowSdK: number; highSdK: number }[] {
+export function buildStations(): {
+  id: string;
+  name: string;
+  km: number;
+  heightM: number;
+  lowC: number[];
+  highC: number[];
+  lowSdK: number;
+  highSdK: number;
+}[] {
   return REGIONS.flatMap((region) =>
     PLACES.map((place, i) => {
       const km = round(region.fromKm + ((i + 0.5) / 3) * (region.toKm - region.fromKm));
       const [seaC, yearK, dayK, spreadK] = CLIMATE[region.id]!;
       // Weather huts stand below the trail, in the valleys.
       const stationM = Math.round(Math.max(4, heightM(Math.min(LENGTH_M, km * 1000)) - 0.18 * heightM(km * 1000)));
-      const monthMean = (m: number): number => seaC - 0.0058 * stationM - yearK * Math.cos((2 * Math.PI * (m - 0.6)) / 12);
+      const monthMean = (m: number): number =>
+        seaC - 0.0058 * stationM - yearK * Math.cos((2 * Math.PI * (m - 0.6)) / 12);
       const months = Array.from({ length: 12 }, (_, m) => monthMean(m));
       return {
-        id: `${region.id}-${place}`, name: `${region.name} ${place}`, km, heightM: stationM,
-        lowC: months.map((c) => tenth(c - dayK)), highC: months.map((c) => tenth(c + dayK)), lowSdK: spreadK, highSdK: tenth(spreadK * 1.15),
+        id: `${region.id}-${place}`,
+        name: `${region.name} ${place}`,
+        km,
+        heightM: stationM,
+        lowC: months.map((c) => tenth(c - dayK)),
+        highC: months.map((c) => tenth(c + dayK)),
+        lowSdK: spreadK,
+        highSdK: tenth(spreadK * 1.15),
       };
     }),
   );

@@ -9,7 +9,11 @@ const HEIGHT_NOISE_M = 4;
 const HEIGHT_MEMORY = 0.4;
 const M_PER_DEG = 111_200;
 /** Recorder switched off: true metres from, to. */
-const GAPS: readonly (readonly [number, number])[] = [[412_300, 413_900], [1_051_000, 1_051_900], [1_716_400, 1_718_200]];
+const GAPS: readonly (readonly [number, number])[] = [
+  [412_300, 413_900],
+  [1_051_000, 1_051_900],
+  [1_716_400, 1_718_200],
+];
 /** Recorder without heights. */
 const BLIND = [136_000, 149_000] as const;
 
@@ -20,18 +24,28 @@ export interface GpxWaypointOut {
   latDeg: number;
 }
 
-export function recordGpx(line: Line, random: Random, waypoints: readonly GpxWaypointOut[]): { text: string; points: number } {
+export function recordGpx(
+  line: Line,
+  random: Random,
+  waypoints: readonly GpxWaypointOut[],
+): { text: string; points: number } {
   const rows: string[] = [];
   let points = 0;
   let east = 0;
   let north = 0;
   let up = 0;
   let region = 0;
-  rows.push('<?xml version="1.0" encoding="UTF-8"?>', '<gpx version="1.1" creator="Gepack demo generator" xmlns="http://www.topografix.com/GPX/1/1">');
+  rows.push(
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    '<gpx version="1.1" creator="Gepack demo generator" xmlns="http://www.topografix.com/GPX/1/1">',
+  );
   rows.push("<metadata><name>Corvane Traverse</name><desc>Made up. No such island exists.</desc></metadata>");
-  for (const point of waypoints) rows.push(`<wpt lat="${point.latDeg.toFixed(6)}" lon="${point.lonDeg.toFixed(6)}"><name>${point.name}</name><type>${point.kind}</type></wpt>`);
+  for (const point of waypoints)
+    rows.push(
+      `<wpt lat="${point.latDeg.toFixed(6)}" lon="${point.lonDeg.toFixed(6)}"><name>${point.name}</name><type>${point.kind}</type></wpt>`,
+    );
   rows.push("<trk><name>Corvane Traverse</name>", "<trkseg>");
-  for (let m = 0; ; ) {
+  for (let m = 0; ;) {
     if (m / 1000 >= REGIONS[region]!.toKm && region + 1 < REGIONS.length) {
       region++;
       rows.push("</trkseg>", "<trkseg>");

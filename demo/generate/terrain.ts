@@ -31,14 +31,38 @@ export const REGIONS: readonly Region[] = [
 
 /** Mean height of the ground, km → m. */
 const BASE: readonly (readonly [number, number])[] = [
-  [0, 22], [60, 32], [130, 45], [200, 140], [280, 640], [359, 930], [480, 1230], [595, 1450], [700, 1600], [774, 1750],
-  [840, 2300], [930, 2760], [1010, 3030], [1090, 2780], [1160, 2200], [1204, 1700], [1300, 1020], [1450, 720],
-  [1632, 520], [1750, 380], [1890, 330], [1980, 260], [2050, 110],
+  [0, 22],
+  [60, 32],
+  [130, 45],
+  [200, 140],
+  [280, 640],
+  [359, 930],
+  [480, 1230],
+  [595, 1450],
+  [700, 1600],
+  [774, 1750],
+  [840, 2300],
+  [930, 2760],
+  [1010, 3030],
+  [1090, 2780],
+  [1160, 2200],
+  [1204, 1700],
+  [1300, 1020],
+  [1450, 720],
+  [1632, 520],
+  [1750, 380],
+  [1890, 330],
+  [1980, 260],
+  [2050, 110],
 ];
 
 /** Wavelength km, share of the region's hills, phase. */
 const WAVES: readonly (readonly [number, number, number])[] = [
-  [23.7, 0.85, 0.3], [11.3, 0.62, 1.9], [6.1, 0.46, 4.4], [3.7, 0.3, 2.7], [2.3, 0.17, 5.2],
+  [23.7, 0.85, 0.3],
+  [11.3, 0.62, 1.9],
+  [6.1, 0.46, 4.4],
+  [3.7, 0.3, 2.7],
+  [2.3, 0.17, 5.2],
 ];
 
 function smoothstep(t: number): number {
@@ -72,7 +96,8 @@ function hillsM(km: number): number {
 export function heightM(m: number): number {
   const km = m / 1000;
   let waves = 0;
-  for (const [lengthKm, share, phase] of WAVES) waves += share * Math.sin((2 * Math.PI * km) / lengthKm + phase + 0.7 * Math.sin(km / 41));
+  for (const [lengthKm, share, phase] of WAVES)
+    waves += share * Math.sin((2 * Math.PI * km) / lengthKm + phase + 0.7 * Math.sin(km / 41));
   return Math.max(1, along(BASE, km) + hillsM(km) * waves);
 }
 
@@ -108,7 +133,11 @@ function meander(amplitude: number): Line {
   for (let i = 0; i < STEPS; i++) {
     const km = (i * STEP_M) / 1000;
     const heading =
-      amplitude * (0.8 * Math.sin(km / 61 + 1) + 0.5 * Math.sin(km / 17.3 + 2) + 0.4 * Math.sin(km / 4.9) + 0.3 * Math.sin(km / 1.7 + 4));
+      amplitude *
+      (0.8 * Math.sin(km / 61 + 1) +
+        0.5 * Math.sin(km / 17.3 + 2) +
+        0.4 * Math.sin(km / 4.9) +
+        0.3 * Math.sin(km / 1.7 + 4));
     const lat = latDeg[i]! * RAD;
     // WGS-84 radii of curvature, so that a step is a step.
     const w2 = 1 - 0.00669437999014 * Math.sin(lat) ** 2;

@@ -5,7 +5,8 @@
 import type { Hiker, Plan } from "../plan/schema.ts";
 import type { LegHiker, PlanResult } from "../result/result.ts";
 
-export type DerivationUnit = "kg" | "g" | "L" | "kcal" | "kcal/day" | "kcal/kg" | "L/camp" | "count" | "share" | "h" | "days" | "g/boil";
+export type DerivationUnit =
+  "kg" | "g" | "L" | "kcal" | "kcal/day" | "kcal/kg" | "L/camp" | "count" | "share" | "h" | "days" | "g/boil";
 
 export interface Derivation {
   /** What it is; the interface has the words. */
@@ -46,10 +47,19 @@ export function explain(plan: Plan, result: PlanResult, path: ExplainPath): Deri
 }
 
 function leaf(code: string, value: number, unit: DerivationUnit, source?: string): Derivation {
-  return source === undefined ? { code, value, unit, combine: "leaf", parts: [] } : { code, value, unit, combine: "leaf", source, parts: [] };
+  return source === undefined
+    ? { code, value, unit, combine: "leaf", parts: [] }
+    : { code, value, unit, combine: "leaf", source, parts: [] };
 }
 
-function node(code: string, value: number, unit: DerivationUnit, combine: Derivation["combine"], parts: Derivation[], source?: string): Derivation {
+function node(
+  code: string,
+  value: number,
+  unit: DerivationUnit,
+  combine: Derivation["combine"],
+  parts: Derivation[],
+  source?: string,
+): Derivation {
   return { ...leaf(code, value, unit, source), combine, parts };
 }
 
@@ -96,7 +106,10 @@ function explainCarry(hiker: Hiker, row: LegHiker, index: number): Derivation {
   const perCampL = hiker.water.dinnerL + hiker.water.nightL + hiker.water.breakfastL;
   return node("carry", carry.litres, "L", "sum", [
     leaf("carry-walking", carry.walkingL, "L", "heat-and-distance"),
-    node("carry-camps", carry.campL, "L", "product", [leaf("dry-camps", carry.dryCamps, "count"), leaf("per-dry-camp", perCampL, "L/camp", "own-setting")]),
+    node("carry-camps", carry.campL, "L", "product", [
+      leaf("dry-camps", carry.dryCamps, "count"),
+      leaf("per-dry-camp", perCampL, "L/camp", "own-setting"),
+    ]),
     leaf("carry-reserve", carry.reserveL, "L", "own-setting"),
     leaf("drunk-at-source", -carry.drunkL, "L", "own-setting"),
   ]);

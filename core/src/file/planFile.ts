@@ -42,9 +42,16 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
     for (const [s, segment] of feature.geometry.coordinates.entries()) {
       points.openSegment();
       for (const [i, [lonDeg, latDeg, heightM]] of segment.entries()) {
-        if (!(Math.abs(lonDeg!) <= 180 && Math.abs(latDeg!) <= 90) || (heightM !== undefined && !(heightM >= -500 && heightM <= 9000)))
-          return refused(`tracks[${t}].geometry.coordinates[${s}][${i}]`, "Expected longitude −180 to 180, latitude −90 to 90 and, if known, height −500 to 9,000 m.");
-        if (points.count === MAX_POINTS) return refused(`tracks[${t}]`, `More than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
+        if (
+          !(Math.abs(lonDeg!) <= 180 && Math.abs(latDeg!) <= 90) ||
+          (heightM !== undefined && !(heightM >= -500 && heightM <= 9000))
+        )
+          return refused(
+            `tracks[${t}].geometry.coordinates[${s}][${i}]`,
+            "Expected longitude −180 to 180, latitude −90 to 90 and, if known, height −500 to 9,000 m.",
+          );
+        if (points.count === MAX_POINTS)
+          return refused(`tracks[${t}]`, `More than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
         points.push(lonDeg!, latDeg!, heightM ?? NaN);
       }
     }
@@ -52,7 +59,8 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
     tracks.push(points.take(feature.id, feature.properties.name));
   }
   const missing = plan.trackIds.filter((id) => !tracks.some((track) => track.id === id));
-  if (missing.length > 0) return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
+  if (missing.length > 0)
+    return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
   return { value: { plan: plan as Plan, tracks }, problems };
 }
 
@@ -69,11 +77,20 @@ function trackAsFeature(track: TrackPoints): Record<string, unknown> {
     const end = starts[s + 1] ?? track.lonDeg.length;
     for (let i = starts[s]!; i < end; i++) {
       const height = track.heightM[i]!;
-      segment.push(height === height ? [track.lonDeg[i]!, track.latDeg[i]!, shortFloat32(height)] : [track.lonDeg[i]!, track.latDeg[i]!]);
+      segment.push(
+        height === height
+          ? [track.lonDeg[i]!, track.latDeg[i]!, shortFloat32(height)]
+          : [track.lonDeg[i]!, track.latDeg[i]!],
+      );
     }
     segments.push(segment);
   }
-  return { type: "Feature", id: track.id, properties: { name: track.name }, geometry: { type: "MultiLineString", coordinates: segments } };
+  return {
+    type: "Feature",
+    id: track.id,
+    properties: { name: track.name },
+    geometry: { type: "MultiLineString", coordinates: segments },
+  };
 }
 
 /** The shortest decimal that reads back to the same 32-bit float: 12.3, not 12.300000190734863. */

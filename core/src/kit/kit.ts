@@ -65,7 +65,9 @@ export function buildKit(plan: Plan, profile: Profile, halts: readonly Halt[]): 
       }
     }
   }
-  const legs = Array.from({ length: legCount }, (_, leg) => plan.hikers.map((hiker, who) => sumLeg(plan.kit, carrier, legCount, leg, hiker, who, hikerIndex)));
+  const legs = Array.from({ length: legCount }, (_, leg) =>
+    plan.hikers.map((hiker, who) => sumLeg(plan.kit, carrier, legCount, leg, hiker, who, hikerIndex)),
+  );
   roleGaps(plan, carrier, legCount, faults);
   return { legs, carrier, faults };
 }
@@ -88,9 +90,21 @@ interface PlacedSpan {
 const END_REACH_NODES = 10;
 
 function placedSpans(
-  piece: Piece, nodeOf: Map<string, number>, haltNodes: Set<number>, profile: Profile, halts: readonly Halt[], faults: KitFault[],
+  piece: Piece,
+  nodeOf: Map<string, number>,
+  haltNodes: Set<number>,
+  profile: Profile,
+  halts: readonly Halt[],
+  faults: KitFault[],
 ): PlacedSpan[] {
-  const legAt = (node: number): number => Math.max(0, Math.min(halts.length - 2, halts.findIndex((halt) => halt.node >= node)));
+  const legAt = (node: number): number =>
+    Math.max(
+      0,
+      Math.min(
+        halts.length - 2,
+        halts.findIndex((halt) => halt.node >= node),
+      ),
+    );
   const nodeFor = (stopId: string, otherwise: number): number => {
     const node = nodeOf.get(stopId);
     if (node === undefined) {
@@ -98,7 +112,8 @@ function placedSpans(
       return otherwise;
     }
     const atEnd = node <= END_REACH_NODES || node >= profile.cellCount - END_REACH_NODES;
-    if (!atEnd && !haltNodes.has(node)) faults.push({ kind: "stop-unused", pieceId: piece.id, legIndex: legAt(node), stopId });
+    if (!atEnd && !haltNodes.has(node))
+      faults.push({ kind: "stop-unused", pieceId: piece.id, legIndex: legAt(node), stopId });
     return node;
   };
   const placed = piece.spans.map((span) => {
@@ -109,12 +124,19 @@ function placedSpans(
   return placed.sort((a, b) => a.from - b.from);
 }
 
-function checkContinuity(piece: Piece, spans: readonly PlacedSpan[], profile: Profile, halts: readonly Halt[], faults: KitFault[]): void {
+function checkContinuity(
+  piece: Piece,
+  spans: readonly PlacedSpan[],
+  profile: Profile,
+  halts: readonly Halt[],
+  faults: KitFault[],
+): void {
   const legFrom = (node: number): number => {
     const leg = halts.findLastIndex((halt) => halt.node <= node);
     return Math.max(0, Math.min(halts.length - 2, leg));
   };
-  const gap = (node: number): void => void faults.push({ kind: "piece-gap", pieceId: piece.id, legIndex: legFrom(node) });
+  const gap = (node: number): void =>
+    void faults.push({ kind: "piece-gap", pieceId: piece.id, legIndex: legFrom(node) });
   const first = spans[0];
   const last = spans.at(-1);
   if (!first || !last) return;
@@ -130,8 +152,27 @@ function checkContinuity(piece: Piece, spans: readonly PlacedSpan[], profile: Pr
   }
 }
 
-function sumLeg(kit: readonly Piece[], carrier: Int8Array, legCount: number, leg: number, hiker: Hiker, who: number, hikerIndex: Map<string, number>): KitLeg {
-  const sum: KitLeg = { baseKg: 0, wornKg: 0, consumableKg: 0, volumeL: 0, bottleL: 0, canisterL: 0, canisterVolumeL: 0, bagC: undefined, bagExtraK: 0, padR: 0 };
+function sumLeg(
+  kit: readonly Piece[],
+  carrier: Int8Array,
+  legCount: number,
+  leg: number,
+  hiker: Hiker,
+  who: number,
+  hikerIndex: Map<string, number>,
+): KitLeg {
+  const sum: KitLeg = {
+    baseKg: 0,
+    wornKg: 0,
+    consumableKg: 0,
+    volumeL: 0,
+    bottleL: 0,
+    canisterL: 0,
+    canisterVolumeL: 0,
+    bagC: undefined,
+    bagExtraK: 0,
+    padR: 0,
+  };
   for (const [p, piece] of kit.entries()) {
     const carriedBy = carrier[p * legCount + leg]!;
     if (carriedBy < 0) continue;
@@ -164,7 +205,8 @@ function roleGaps(plan: Plan, carrier: Int8Array, legCount: number, faults: KitF
       const own = rows.filter(({ piece }) => piece.shared || piece.ownerId === hiker.id);
       if (own.length === 0) continue;
       for (let leg = 0; leg < legCount; leg++)
-        if (own.every(({ p }) => carrier[p * legCount + leg]! < 0)) faults.push({ kind: "role-gap", role, hikerId: hiker.id, legIndex: leg });
+        if (own.every(({ p }) => carrier[p * legCount + leg]! < 0))
+          faults.push({ kind: "role-gap", role, hikerId: hiker.id, legIndex: leg });
     }
   }
 }

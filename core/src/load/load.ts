@@ -25,7 +25,13 @@ export interface HikerLoad {
   legs: LegLoad[];
 }
 
-export function hikerLoad(hiker: Hiker, profile: Profile, parts: readonly DayPart[], supply: HikerSupply, kitLegs: readonly KitLeg[]): HikerLoad {
+export function hikerLoad(
+  hiker: Hiker,
+  profile: Profile,
+  parts: readonly DayPart[],
+  supply: HikerSupply,
+  kitLegs: readonly KitLeg[],
+): HikerLoad {
   const loadKg = new Float64Array(profile.cellCount);
   const waterKg = waterLeft(profile, parts, supply);
   const legs: LegLoad[] = [];
@@ -54,9 +60,18 @@ export function hikerLoad(hiker: Hiker, profile: Profile, parts: readonly DayPar
       wrapperKg = 0;
       sumKg = 0;
       cells = 0;
-      const startWaterKg = supply.carries.find((carry) => carry.legIndex === part.legIndex && carry.fromNode === part.startNode)?.litres ?? 0;
+      const startWaterKg =
+        supply.carries.find((carry) => carry.legIndex === part.legIndex && carry.fromNode === part.startNode)?.litres ??
+        0;
       const startKg = fixedKg + foodKg + fuelKg + startWaterKg;
-      legs.push({ startKg, startWaterKg, heaviestKg: startKg, heaviestNode: part.startNode, meanKg: startKg, endKg: startKg });
+      legs.push({
+        startKg,
+        startWaterKg,
+        heaviestKg: startKg,
+        heaviestNode: part.startNode,
+        meanKg: startKg,
+        endKg: startKg,
+      });
     }
     const leg = legs[legs.length - 1]!;
     eat(supplied.breakfastKg);
@@ -75,7 +90,8 @@ export function hikerLoad(hiker: Hiker, profile: Profile, parts: readonly DayPar
     }
     cells += part.endNode - part.startNode;
     eat(supplied.dayKg);
-    leg.endKg = fixedKg + fuelKg + foodKg + wrapperKg + (part.endNode > part.startNode ? waterKg[part.endNode - 1]! : 0);
+    leg.endKg =
+      fixedKg + fuelKg + foodKg + wrapperKg + (part.endNode > part.startNode ? waterKg[part.endNode - 1]! : 0);
     eat(supplied.dinnerKg);
     fuelKg = Math.max(0, fuelKg - supplied.fuelKg);
     if (cells > 0) leg.meanKg = sumKg / cells;

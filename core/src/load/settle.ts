@@ -29,7 +29,13 @@ const GUESS_M_PER_DAY = 20_000;
 const GUESS_FOOD_KG_PER_DAY = 0.7;
 const GUESS_WATER_KG = 1;
 
-export function settle(plan: Plan, ground: WalkGround, season: Season, kit: KitPlan, sources: readonly PlacedSource[]): Settled {
+export function settle(
+  plan: Plan,
+  ground: WalkGround,
+  season: Season,
+  kit: KitPlan,
+  sources: readonly PlacedSource[],
+): Settled {
   let loadKg = firstGuess(plan, ground, kit);
   let starts: number[] | undefined;
   let lastMove = Infinity;
@@ -41,11 +47,26 @@ export function settle(plan: Plan, ground: WalkGround, season: Season, kit: KitP
     const conditions = partConditions(ground.profile, season, walk.parts);
     const supplies = plan.hikers.map((hiker, h) =>
       provision({
-        hiker, profile: ground.profile, walk, halts: ground.halts, conditions, sources, startDay: ground.startDay, loadKg: loadKg[h]!,
+        hiker,
+        profile: ground.profile,
+        walk,
+        halts: ground.halts,
+        conditions,
+        sources,
+        startDay: ground.startDay,
+        loadKg: loadKg[h]!,
         wornKgByLeg: kit.legs.map((leg) => leg[h]!.wornKg),
       }),
     );
-    const loads = plan.hikers.map((hiker, h) => hikerLoad(hiker, ground.profile, walk.parts, supplies[h]!, kit.legs.map((leg) => leg[h]!)));
+    const loads = plan.hikers.map((hiker, h) =>
+      hikerLoad(
+        hiker,
+        ground.profile,
+        walk.parts,
+        supplies[h]!,
+        kit.legs.map((leg) => leg[h]!),
+      ),
+    );
     const nextStarts = loads.flatMap((load) => load.legs.map((leg) => leg.startKg));
     let move = Infinity;
     if (starts) {
@@ -54,7 +75,15 @@ export function settle(plan: Plan, ground: WalkGround, season: Season, kit: KitP
     }
     const settled = move <= SETTLE_KG;
     if (settled || round === MOST_ROUNDS)
-      return { walk, conditions, supplies, loads, rounds: round, settled, lastMoveG: Number.isFinite(move) ? move * 1000 : 0 };
+      return {
+        walk,
+        conditions,
+        supplies,
+        loads,
+        rounds: round,
+        settled,
+        lastMoveG: Number.isFinite(move) ? move * 1000 : 0,
+      };
 
     if (round > 2 && move > 0.7 * lastMove) damped = true;
     lastMove = move;

@@ -23,9 +23,7 @@ const label = z.string().max(200);
 const fraction = z.number().min(0).max(1);
 const trackM = z.number().min(0).max(MAX_TRACK_M);
 const celsius = z.number().min(-80).max(60);
-const isoDate = z
-  .string()
-  .refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD");
+const isoDate = z.string().refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD");
 const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
 
 const place = { lonDeg: z.number().min(-180).max(180).optional(), latDeg: z.number().min(-90).max(90).optional() };
@@ -111,7 +109,14 @@ export const hikerSchema = z.looseObject({
   water: waterSchema.prefault({}),
   stove: stoveSchema.prefault({}),
   /** Chosen model per question; ids of the model registry. */
-  schools: z.looseObject({ time: z.string().default("tobler"), effort: z.string().default("pandolf-santee"), resting: z.string().default("mifflin-st-jeor"), water: z.string().default("heat-and-distance") }).prefault({}),
+  schools: z
+    .looseObject({
+      time: z.string().default("tobler"),
+      effort: z.string().default("pandolf-santee"),
+      resting: z.string().default("mifflin-st-jeor"),
+      water: z.string().default("heat-and-distance"),
+    })
+    .prefault({}),
 });
 
 export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
@@ -147,7 +152,17 @@ export const sourceSchema = z.looseObject({
   offTrailM: z.number().min(0).max(20_000).default(0),
 });
 
-export const SURFACES = ["road", "trail", "light-brush", "heavy-brush", "scree", "bog", "sand", "firm-snow", "soft-snow"] as const;
+export const SURFACES = [
+  "road",
+  "trail",
+  "light-brush",
+  "heavy-brush",
+  "scree",
+  "bog",
+  "sand",
+  "firm-snow",
+  "soft-snow",
+] as const;
 
 export const stretchSchema = z.looseObject({
   id,
@@ -158,8 +173,14 @@ export const stretchSchema = z.looseObject({
   /** What is walked on, for kinds `surface` and `snow`. */
   surface: z.enum(SURFACES).optional(),
   /** Season in which the stretch applies, as month-day, inclusive; all year without. */
-  fromMonthDay: z.string().regex(/^\d{2}-\d{2}$/, "expected MM-DD").optional(),
-  toMonthDay: z.string().regex(/^\d{2}-\d{2}$/, "expected MM-DD").optional(),
+  fromMonthDay: z
+    .string()
+    .regex(/^\d{2}-\d{2}$/, "expected MM-DD")
+    .optional(),
+  toMonthDay: z
+    .string()
+    .regex(/^\d{2}-\d{2}$/, "expected MM-DD")
+    .optional(),
   rule: z.enum(["hard-canister", "fire-ban", "permit"]).optional(),
   note: z.string().max(2000).default(""),
 });

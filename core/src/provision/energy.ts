@@ -32,14 +32,29 @@ export const COLD_KCAL_PER_10K = 100;
 const OFF_TRAIL_MPS = 1.25;
 
 /** Walking energy of one day part, kcal. `loadKg` is the pack, `wornKg` what is on the body. */
-export function partWalkKcal(hiker: Hiker, profile: Profile, walk: Walk, part: DayPart, loadKg: Float64Array, wornKg: number): number {
+export function partWalkKcal(
+  hiker: Hiker,
+  profile: Profile,
+  walk: Walk,
+  part: DayPart,
+  loadKg: Float64Array,
+  wornKg: number,
+): number {
   const { cellH, surface } = walk;
   const bodyKg = hiker.bodyKg;
   const mpsTimesH = profile.cellM / 3600;
   let wattHours = 0;
   for (let c = part.startNode; c < part.endNode; c++) {
     const hours = cellH[c]!;
-    wattHours += hours * pandolfSanteeW(bodyKg, loadKg[c]! + wornKg, mpsTimesH / hours, profile.gradeFraction[c]! * 100, SURFACE_FACTORS[surface[c]!]!.terrainFactor);
+    wattHours +=
+      hours *
+      pandolfSanteeW(
+        bodyKg,
+        loadKg[c]! + wornKg,
+        mpsTimesH / hours,
+        profile.gradeFraction[c]! * 100,
+        SURFACE_FACTORS[surface[c]!]!.terrainFactor,
+      );
   }
   const atCell = Math.min(part.startNode, profile.cellCount - 1);
   wattHours += part.offTrailStartH * pandolfSanteeW(bodyKg, loadKg[atCell]! + wornKg, OFF_TRAIL_MPS, 0, 1.1);
@@ -49,12 +64,28 @@ export function partWalkKcal(hiker: Hiker, profile: Profile, walk: Walk, part: D
 }
 
 /** The day's whole need from the walking of all its parts. */
-export function dayEnergy(hiker: Hiker, day: number, legIndex: number, walkH: number, walkKcal: number, meanC: number): DayEnergy {
+export function dayEnergy(
+  hiker: Hiker,
+  day: number,
+  legIndex: number,
+  walkH: number,
+  walkKcal: number,
+  meanC: number,
+): DayEnergy {
   const perHour = mifflinStJeorKcalPerDay(hiker) / 24;
   const awakeH = Math.max(0, 24 - SLEEP_H - walkH);
   const asleepH = 24 - walkH - awakeH;
   const restKcal = perHour * (awakeH * CHORE_FACTOR + asleepH);
   const thermicKcal = THERMIC_FRACTION * (walkKcal + restKcal);
   const coldKcal = (Math.max(0, -meanC) / 10) * COLD_KCAL_PER_10K;
-  return { day, legIndex, walkH, walkKcal, restKcal, thermicKcal, coldKcal, totalKcal: walkKcal + restKcal + thermicKcal + coldKcal };
+  return {
+    day,
+    legIndex,
+    walkH,
+    walkKcal,
+    restKcal,
+    thermicKcal,
+    coldKcal,
+    totalKcal: walkKcal + restKcal + thermicKcal + coldKcal,
+  };
 }

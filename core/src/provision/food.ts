@@ -21,7 +21,8 @@ export interface PartMeals {
 
 /** `sleptAtStop` tells whether the night before was spent where breakfast is bought. */
 export function partMeals(part: DayPart, firstOfDay: boolean, sleptAtStop: boolean): PartMeals {
-  const dayFoodBy = (clockH: number): number => clamp((clockH - DAY_FOOD_FROM_H) / (DAY_FOOD_TO_H - DAY_FOOD_FROM_H), 0, 1);
+  const dayFoodBy = (clockH: number): number =>
+    clamp((clockH - DAY_FOOD_FROM_H) / (DAY_FOOD_TO_H - DAY_FOOD_FROM_H), 0, 1);
   const fromH = firstOfDay ? DAY_FOOD_FROM_H : part.startClockH;
   const toH = part.night === "camp" ? DAY_FOOD_TO_H : part.endClockH;
   return {

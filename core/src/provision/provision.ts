@@ -71,11 +71,18 @@ export function provision(input: ProvisionInput): HikerSupply {
   const legCount = halts.length - 1;
   const energies: DayEnergy[] = [];
   const parts: PartSupply[] = [];
-  const food: LegFood[] = Array.from({ length: legCount }, () => ({ needKcal: 0, menuKcal: 0, eatenKg: 0, reserveKg: 0, startKg: 0, mealDays: 0 }));
+  const food: LegFood[] = Array.from({ length: legCount }, () => ({
+    needKcal: 0,
+    menuKcal: 0,
+    eatenKg: 0,
+    reserveKg: 0,
+    startKg: 0,
+    mealDays: 0,
+  }));
   const fuel: LegFuel[] = Array.from({ length: legCount }, () => ({ boils: 0, gramsPerBoil: 0, startKg: 0 }));
 
   let sleptAtStop = true;
-  for (let first = 0; first < walk.parts.length; ) {
+  for (let first = 0; first < walk.parts.length;) {
     let end = first + 1;
     while (end < walk.parts.length && walk.parts[end]!.day === walk.parts[first]!.day) end++;
     sleptAtStop = provisionDay(input, first, end, sleptAtStop, energies, parts, food, fuel);
@@ -93,8 +100,14 @@ export function provision(input: ProvisionInput): HikerSupply {
 
 /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
 function provisionDay(
-  input: ProvisionInput, first: number, end: number, sleptAtStop: boolean,
-  energies: DayEnergy[], supplies: PartSupply[], food: LegFood[], fuel: LegFuel[],
+  input: ProvisionInput,
+  first: number,
+  end: number,
+  sleptAtStop: boolean,
+  energies: DayEnergy[],
+  supplies: PartSupply[],
+  food: LegFood[],
+  fuel: LegFuel[],
 ): boolean {
   const { hiker, profile, walk, conditions } = input;
   let walkH = 0;
@@ -120,14 +133,21 @@ function provisionDay(
     legFood.eatenKg += kilograms(share);
     legFood.mealDays += share;
 
-    const boils = hiker.stove.fuel === "none" ? 0 : (hiker.stove.boilsPerDay / 2) * (Number(meals.breakfastShare > 0) + Number(meals.dinnerShare > 0));
+    const boils =
+      hiker.stove.fuel === "none"
+        ? 0
+        : (hiker.stove.boilsPerDay / 2) * (Number(meals.breakfastShare > 0) + Number(meals.dinnerShare > 0));
     const fuelKg = (boils * plannedBoilGrams(hiker, profile.heightM[part.endNode]!)) / 1000;
     const legFuel = fuel[part.legIndex]!;
     legFuel.boils += boils;
     legFuel.startKg += fuelKg;
     supplies.push({
-      meals, fuelKg, dry: false,
-      breakfastKg: kilograms(meals.breakfastShare), dayKg: kilograms(meals.dayShare), dinnerKg: kilograms(meals.dinnerShare),
+      meals,
+      fuelKg,
+      dry: false,
+      breakfastKg: kilograms(meals.breakfastShare),
+      dayKg: kilograms(meals.dayShare),
+      dinnerKg: kilograms(meals.dinnerShare),
     });
   }
   return walk.parts[end - 1]!.night === "stop";
@@ -180,9 +200,17 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[]): { carries:
     const walkingL = wantedL[to.node]! - wantedL[from.node]! + approachL + arrivingM * perM;
     const need = carryLitres(hiker, walkingL, dryCamps);
     carries.push({
-      legIndex, fromNode: from.node, toNode: to.node, fromSourceId: from.sourceId, toSourceId: to.sourceId,
+      legIndex,
+      fromNode: from.node,
+      toNode: to.node,
+      fromSourceId: from.sourceId,
+      toSourceId: to.sourceId,
       distanceM: (to.node - from.node) * profile.cellM + leavingM + arrivingM,
-      hottestC, approachL, dryCamps, ...need, mostL: mostLitres(hiker, walkH, dryCamps),
+      hottestC,
+      approachL,
+      dryCamps,
+      ...need,
+      mostL: mostLitres(hiker, walkH, dryCamps),
     });
   }
   return { carries, wantedL };
@@ -200,7 +228,8 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
   let halt = 0;
   let part = 0;
   const takeHalts = (before: number): void => {
-    while (halt < halts.length && halts[halt]!.node <= before) points.push({ node: halts[halt++]!.node, sourceId: undefined });
+    while (halt < halts.length && halts[halt]!.node <= before)
+      points.push({ node: halts[halt++]!.node, sourceId: undefined });
   };
   for (const { source, node } of input.sources) {
     takeHalts(node);

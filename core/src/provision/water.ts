@@ -81,5 +81,8 @@ const REFERENCE_KG = 70;
 /** The most to drink in some walking hours over some days, litres. */
 export function mostLitres(hiker: Hiker, walkH: number, days: number): number {
   const scale = Math.min(1, hiker.bodyKg / REFERENCE_KG);
-  return scale * Math.min(MOST_LPH * Math.max(walkH, 0.5) + (days > 0 ? MOST_L_PER_DAY / 3 : 0) * days, MOST_L_PER_DAY * (days + 1));
+  return (
+    scale *
+    Math.min(MOST_LPH * Math.max(walkH, 0.5) + (days > 0 ? MOST_L_PER_DAY / 3 : 0) * days, MOST_L_PER_DAY * (days + 1))
+  );
 }

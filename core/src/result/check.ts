@@ -1,14 +1,51 @@
 /** What falls short, why, and what would mend it: codes and values; the interface has the words. */
 
 export type CheckCode =
-  | "load-over-comfort" | "carry-over-bottles" | "food-over-pack" | "food-over-canister" | "canister-missing" | "leg-over-ten-days"
-  | "night-below-bag" | "pad-too-thin" | "finish-late" | "food-below-resting" | "untrusted-water" | "kit-piece-twice" | "kit-piece-gap"
-  | "kit-stop-gone" | "kit-stop-unused" | "kit-role-gap" | "climate-assumed" | "heights-missing" | "not-settled" | "drink-limit";
+  | "load-over-comfort"
+  | "carry-over-bottles"
+  | "food-over-pack"
+  | "food-over-canister"
+  | "canister-missing"
+  | "leg-over-ten-days"
+  | "night-below-bag"
+  | "pad-too-thin"
+  | "finish-late"
+  | "food-below-resting"
+  | "untrusted-water"
+  | "kit-piece-twice"
+  | "kit-piece-gap"
+  | "kit-stop-gone"
+  | "kit-stop-unused"
+  | "kit-role-gap"
+  | "climate-assumed"
+  | "heights-missing"
+  | "not-settled"
+  | "drink-limit";
 
 export type MendCode =
-  | "add-stop" | "post-food" | "lighten-kit" | "stronger-pack" | "more-bottles" | "trust-source" | "split-carry" | "bigger-pack" | "bigger-canister"
-  | "carry-canister" | "warmer-bag" | "add-liner" | "add-pad" | "start-earlier" | "more-hours" | "fewer-zeros" | "less-shortfall" | "fix-span"
-  | "use-stop" | "add-piece" | "add-stations" | "walk-cool-hours" | "ask-about-source";
+  | "add-stop"
+  | "post-food"
+  | "lighten-kit"
+  | "stronger-pack"
+  | "more-bottles"
+  | "trust-source"
+  | "split-carry"
+  | "bigger-pack"
+  | "bigger-canister"
+  | "carry-canister"
+  | "warmer-bag"
+  | "add-liner"
+  | "add-pad"
+  | "start-earlier"
+  | "more-hours"
+  | "fewer-zeros"
+  | "less-shortfall"
+  | "fix-span"
+  | "use-stop"
+  | "add-piece"
+  | "add-stations"
+  | "walk-cool-hours"
+  | "ask-about-source";
 
 export type FigureUnit = "kg" | "L" | "m" | "C" | "R" | "kcal/day" | "days" | "date" | "g" | "name";
 

@@ -109,7 +109,13 @@ export interface PlanResult {
 }
 
 /** Everything but the checks, which read it. */
-export function assemble(plan: Plan, profile: Profile, halts: readonly Halt[], kit: KitPlan, settled: Settled): Omit<PlanResult, "checks"> {
+export function assemble(
+  plan: Plan,
+  profile: Profile,
+  halts: readonly Halt[],
+  kit: KitPlan,
+  settled: Settled,
+): Omit<PlanResult, "checks"> {
   const { walk, conditions, supplies, loads } = settled;
   const energyByDay = supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
@@ -131,45 +137,85 @@ export function assemble(plan: Plan, profile: Profile, halts: readonly Halt[], k
     const first = rows[0]!.part;
     const last = rows.at(-1)!.part;
     legs.push({
-      index, fromStopId: from.stopId, toStopId: to.stopId, fromNode: from.node, toNode: to.node,
-      fromM: from.node * profile.cellM, toM: to.node * profile.cellM, distanceM: (to.node - from.node) * profile.cellM,
+      index,
+      fromStopId: from.stopId,
+      toStopId: to.stopId,
+      fromNode: from.node,
+      toNode: to.node,
+      fromM: from.node * profile.cellM,
+      toM: to.node * profile.cellM,
+      distanceM: (to.node - from.node) * profile.cellM,
       offTrailM: (from.byRide ? 0 : from.offTrailM) + (to.byRide ? 0 : to.offTrailM),
-      climbM, descentM,
+      climbM,
+      descentM,
       walkH: sum(rows.map(({ part }) => part.walkH)),
       days: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
-      campNights: camps.length, zeroDays: last.zeroDays,
-      startDate: isoOfDay(first.day), endDate: isoOfDay(last.day),
+      campNights: camps.length,
+      zeroDays: last.zeroDays,
+      startDate: isoOfDay(first.day),
+      endDate: isoOfDay(last.day),
       lowC: Math.min(...nights.map(({ weather }) => weather.night.lowC)),
       highC: Math.max(...rows.map(({ weather }) => weather.walking.highC)),
       coldNightC: coldest.weather.night.coldNightC,
       hotDayC: Math.max(...rows.map(({ weather }) => weather.walking.hotDayC)),
-      coldestCampNode: coldest.part.endNode, coldestOnSnow: onSnow, padRNeeded: padRNeeded(coldest.weather.night.coldNightC, onSnow),
+      coldestCampNode: coldest.part.endNode,
+      coldestOnSnow: onSnow,
+      padRNeeded: padRNeeded(coldest.weather.night.coldNightC, onSnow),
       hikers: plan.hikers.map((hiker, h) => {
         const supply = supplies[h]!;
         const days = [...new Set(rows.map(({ part }) => part.day))].flatMap((day) => energyByDay[h]!.get(day) ?? []);
         const carries = supply.carries.filter((carry) => carry.legIndex === index);
-        const largestCarry = carries.reduce((best, carry, i) => (carry.litres > (carries[best]?.litres ?? -1) ? i : best), -1);
+        const largestCarry = carries.reduce(
+          (best, carry, i) => (carry.litres > (carries[best]?.litres ?? -1) ? i : best),
+          -1,
+        );
         const kitLeg = kit.legs[index]![h]!;
         const food = supply.food[index]!;
         const foodL = food.startKg / hiker.food.bulkKgPerL;
         return {
-          hikerId: hiker.id, ...loads[h]!.legs[index]!, kit: kitLeg, food, fuel: supply.fuel[index]!, energy: meanEnergy(days), carries, largestCarry,
+          hikerId: hiker.id,
+          ...loads[h]!.legs[index]!,
+          kit: kitLeg,
+          food,
+          fuel: supply.fuel[index]!,
+          energy: meanEnergy(days),
+          carries,
+          largestCarry,
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
         };
       }),
     });
   }
   const days: DayResult[] = walk.parts.map((part, p) => ({
-    date: isoOfDay(part.day), legIndex: part.legIndex, fromNode: part.startNode, toNode: part.endNode, walkH: part.walkH,
-    startClockH: part.startClockH, endClockH: part.endClockH, daylightH: part.daylightH, night: part.night, zeroDays: part.zeroDays,
+    date: isoOfDay(part.day),
+    legIndex: part.legIndex,
+    fromNode: part.startNode,
+    toNode: part.endNode,
+    walkH: part.walkH,
+    startClockH: part.startClockH,
+    endClockH: part.endClockH,
+    daylightH: part.daylightH,
+    night: part.night,
+    zeroDays: part.zeroDays,
     dry: supplies.some((supply) => supply.parts[p]!.dry),
-    lowC: conditions[p]!.night.lowC, highC: conditions[p]!.walking.highC, coldNightC: conditions[p]!.night.coldNightC,
+    lowC: conditions[p]!.night.lowC,
+    highC: conditions[p]!.walking.highC,
+    coldNightC: conditions[p]!.night.coldNightC,
     energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
   }));
   return {
-    legs, days, loadKg: loads.map((load) => Float32Array.from(load.loadKg)), profile, carrier: kit.carrier, kitFaults: kit.faults,
-    finishDate: days.at(-1)!.date, walkDays: new Set(days.map((day) => day.date)).size, zeroDays: sum(days.map((day) => day.zeroDays)),
-    rounds: settled.rounds, settled: settled.settled, lastMoveG: settled.lastMoveG,
+    legs,
+    days,
+    loadKg: loads.map((load) => Float32Array.from(load.loadKg)),
+    profile,
+    carrier: kit.carrier,
+    kitFaults: kit.faults,
+    finishDate: days.at(-1)!.date,
+    walkDays: new Set(days.map((day) => day.date)).size,
+    zeroDays: sum(days.map((day) => day.zeroDays)),
+    rounds: settled.rounds,
+    settled: settled.settled,
+    lastMoveG: settled.lastMoveG,
   };
 }
 
@@ -187,7 +233,11 @@ function meanEnergy(days: readonly DayEnergy[]): LegEnergy {
   const n = Math.max(1, days.length);
   const mean = (pick: (day: DayEnergy) => number): number => sum(days.map(pick)) / n;
   return {
-    walkKcal: mean((day) => day.walkKcal), restKcal: mean((day) => day.restKcal), thermicKcal: mean((day) => day.thermicKcal),
-    coldKcal: mean((day) => day.coldKcal), totalKcal: mean((day) => day.totalKcal), walkH: mean((day) => day.walkH),
+    walkKcal: mean((day) => day.walkKcal),
+    restKcal: mean((day) => day.restKcal),
+    thermicKcal: mean((day) => day.thermicKcal),
+    coldKcal: mean((day) => day.coldKcal),
+    totalKcal: mean((day) => day.totalKcal),
+    walkH: mean((day) => day.walkH),
   };
 }

@@ -54,7 +54,10 @@ export interface Climate {
 export function buildSeason(stations: readonly Station[], walkedM: (trackM: number) => number): Season {
   if (stations.length === 0) {
     const year = { lowC: yearOf(NO_STATION.lowC), highC: yearOf(NO_STATION.highC) };
-    return { assumed: true, stations: [{ walkedM: 0, heightM: NaN, ...year, lowSdK: NO_STATION.lowSdK, highSdK: NO_STATION.highSdK }] };
+    return {
+      assumed: true,
+      stations: [{ walkedM: 0, heightM: NaN, ...year, lowSdK: NO_STATION.lowSdK, highSdK: NO_STATION.highSdK }],
+    };
   }
   return {
     assumed: false,
@@ -91,7 +94,9 @@ function yearOf(monthly: readonly number[]): Float64Array {
     const p1 = monthly[month]!;
     const p2 = monthly[next]!;
     const p3 = monthly[(month + 2) % 12]!;
-    out[day] = 0.5 * (2 * p1 + (p2 - p0) * u + (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u);
+    out[day] =
+      0.5 *
+      (2 * p1 + (p2 - p0) * u + (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u);
   }
   return out;
 }

@@ -14,7 +14,9 @@ export function daylight(day: number, lonDeg: number, latDeg: number): Daylight 
   const midnightMs = day * 24 * MS_PER_HOUR - (lonDeg / 15) * MS_PER_HOUR;
   const times = getTimes(new Date(midnightMs + 12 * MS_PER_HOUR), latDeg, lonDeg);
   if (times.sunrise === null || times.sunset === null) {
-    return times.alwaysUp === true ? { sunriseH: 0, sunsetH: 24, daylightH: 24 } : { sunriseH: 12, sunsetH: 12, daylightH: 0 };
+    return times.alwaysUp === true
+      ? { sunriseH: 0, sunsetH: 24, daylightH: 24 }
+      : { sunriseH: 12, sunsetH: 12, daylightH: 0 };
   }
   const sunriseH = (times.sunrise.getTime() - midnightMs) / MS_PER_HOUR;
   const sunsetH = (times.sunset.getTime() - midnightMs) / MS_PER_HOUR;

@@ -24,7 +24,7 @@ export function distanceM(lonADeg: number, latADeg: number, lonBDeg: number, lat
   const sin = Math.sin(midLat);
   const w2 = 1 - ECC2 * sin * sin;
   const primeVertical = SEMI_MAJOR_M / Math.sqrt(w2);
-  const north = (primeVertical * (1 - ECC2) / w2) * dLat;
+  const north = ((primeVertical * (1 - ECC2)) / w2) * dLat;
   const east = primeVertical * Math.cos(midLat) * dLon;
   return Math.sqrt(north * north + east * east);
 }

@@ -71,7 +71,9 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   });
 
   parser.on("doctype", () => {
-    fail("The file declares a document type. GPX files have none, and entities defined in one are not read; remove the <!DOCTYPE …> part.");
+    fail(
+      "The file declares a document type. GPX files have none, and entities defined in one are not read; remove the <!DOCTYPE …> part.",
+    );
   });
 
   parser.on("opentag", (tag: SaxesTagPlain) => {
@@ -80,7 +82,8 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
     depth++;
     if (depth === 1) {
       sawRoot = true;
-      if (name !== "gpx") fail(`The root element is <${clip(tag.name)}>, where <gpx> is expected. Choose a GPX 1.0 or 1.1 file.`);
+      if (name !== "gpx")
+        fail(`The root element is <${clip(tag.name)}>, where <gpx> is expected. Choose a GPX 1.0 or 1.1 file.`);
       return;
     }
     switch (name) {
@@ -154,11 +157,13 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
       return;
     }
     if (kind === "wpt") {
-      if (waypoints.length < MAX_WAYPOINTS) waypoints.push({ name: waypointName || "Unnamed waypoint", lonDeg, latDeg, kind: waypointKind });
+      if (waypoints.length < MAX_WAYPOINTS)
+        waypoints.push({ name: waypointName || "Unnamed waypoint", lonDeg, latDeg, kind: waypointKind });
       return;
     }
     const into = kind === "trkpt" ? tracks : routes;
-    if (into.count >= MAX_POINTS) return fail(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
+    if (into.count >= MAX_POINTS)
+      return fail(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
     into.push(lonDeg, latDeg, heightM);
   }
 
@@ -183,8 +188,18 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
           "file",
         );
       if (failure) return { value: undefined, problems: [failure] };
-      if (badPoints > MAX_REPORTED) problems.push({ severity: "caution", place: "file", sentence: `Left out ${badPoints} points with unusable coordinates in all.` });
-      if (badHeights > 0) problems.push({ severity: "caution", place: "file", sentence: `${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.` });
+      if (badPoints > MAX_REPORTED)
+        problems.push({
+          severity: "caution",
+          place: "file",
+          sentence: `Left out ${badPoints} points with unusable coordinates in all.`,
+        });
+      if (badHeights > 0)
+        problems.push({
+          severity: "caution",
+          place: "file",
+          sentence: `${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`,
+        });
       return { value: { track: points.take(trackId, title || fileName), waypoints, from }, problems };
     },
   };

@@ -46,9 +46,8 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
     for (let i = 0; i < count; i++) {
       const lonDeg = track.lonDeg[i]!;
       const latDeg = track.latDeg[i]!;
-      let stepM = 0;
       if (n > 0) {
-        stepM = distanceM(lon[n - 1]!, lat[n - 1]!, lonDeg, latDeg);
+        const stepM = distanceM(lon[n - 1]!, lat[n - 1]!, lonDeg, latDeg);
         if (stepM < 0.05) {
           mended.doubledPoints++;
           continue;

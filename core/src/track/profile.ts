@@ -96,8 +96,24 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
     if (reversed ? step < 0 : step > 0) rawClimbM += Math.abs(step);
   }
   return {
-    cellCount, cellM, lengthM, heightM, lonDeg, latDeg, gradeFraction, climbM, descentM, totalClimbM, totalDescentM,
-    rawClimbM, heightNoiseM, highestM, lowestM, hasHeights: track.hasHeights, reversed, mended: track.mended,
+    cellCount,
+    cellM,
+    lengthM,
+    heightM,
+    lonDeg,
+    latDeg,
+    gradeFraction,
+    climbM,
+    descentM,
+    totalClimbM,
+    totalDescentM,
+    rawClimbM,
+    heightNoiseM,
+    highestM,
+    lowestM,
+    hasHeights: track.hasHeights,
+    reversed,
+    mended: track.mended,
   };
 }
 

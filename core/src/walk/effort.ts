@@ -14,7 +14,13 @@ import { clamp } from "../units/constants.ts";
 export const STEEPEST_DOWN_PERCENT = -12;
 export const STEEPEST_UP_PERCENT = 25;
 
-export function pandolfSanteeW(bodyKg: number, loadKg: number, speedMps: number, gradePercent: number, terrainFactor: number): number {
+export function pandolfSanteeW(
+  bodyKg: number,
+  loadKg: number,
+  speedMps: number,
+  gradePercent: number,
+  terrainFactor: number,
+): number {
   const grade = clamp(gradePercent, STEEPEST_DOWN_PERCENT, STEEPEST_UP_PERCENT);
   const totalKg = bodyKg + loadKg;
   const ratio = loadKg / bodyKg;
@@ -22,7 +28,9 @@ export function pandolfSanteeW(bodyKg: number, loadKg: number, speedMps: number,
   let powerW = standingW + terrainFactor * totalKg * (1.5 * speedMps * speedMps + 0.35 * speedMps * grade);
   if (grade < 0) {
     const six = grade + 6;
-    powerW -= terrainFactor * ((grade * totalKg * speedMps) / 3.5 - (totalKg * six * six) / bodyKg + (25 - speedMps * speedMps));
+    powerW -=
+      terrainFactor *
+      ((grade * totalKg * speedMps) / 3.5 - (totalKg * six * six) / bodyKg + (25 - speedMps * speedMps));
   }
   return powerW > standingW ? powerW : standingW;
 }

@@ -26,9 +26,23 @@ export function buildHalts(plan: Plan, profile: Profile): Halt[] {
   for (const { stop, node } of stops) {
     const snapped = node <= reach ? 0 : node >= profile.cellCount - reach ? profile.cellCount : node;
     if (halts.at(-1)?.node === snapped) continue;
-    halts.push({ stopId: stop.id, stop, node: snapped, nights: stop.nights, offTrailM: stop.offTrailM, byRide: stop.access === "ride" });
+    halts.push({
+      stopId: stop.id,
+      stop,
+      node: snapped,
+      nights: stop.nights,
+      offTrailM: stop.offTrailM,
+      byRide: stop.access === "ride",
+    });
   }
-  const end = (stopId: string, node: number): Halt => ({ stopId, stop: undefined, node, nights: 0, offTrailM: 0, byRide: false });
+  const end = (stopId: string, node: number): Halt => ({
+    stopId,
+    stop: undefined,
+    node,
+    nights: 0,
+    offTrailM: 0,
+    byRide: false,
+  });
   if (halts[0]?.node !== 0) halts.unshift(end(START_ID, 0));
   if (halts.at(-1)?.node !== profile.cellCount) halts.push(end(FINISH_ID, profile.cellCount));
   return halts;

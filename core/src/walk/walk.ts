@@ -65,7 +65,13 @@ const PUSH_ON_H = 1;
 const STAY_H = 0.5;
 const PASS_THROUGH_H = 1.5;
 
-export function buildGround(plan: Plan, profile: Profile, terrain: Terrain, halts: readonly Halt[], startDay: number): WalkGround {
+export function buildGround(
+  plan: Plan,
+  profile: Profile,
+  terrain: Terrain,
+  halts: readonly Halt[],
+  startDay: number,
+): WalkGround {
   const slowPerKg = new Float64Array(profile.cellCount);
   const tobler = new Float64Array(profile.cellCount);
   for (let c = 0; c < profile.cellCount; c++) {
@@ -80,10 +86,17 @@ export function buildGround(plan: Plan, profile: Profile, terrain: Terrain, halt
 }
 
 /** Hours the party takes over cell `c` on a day of the year; notes the surface it met. */
-function cellHours(ground: WalkGround, loadKg: readonly Float64Array[], surface: Uint8Array, c: number, yearDay: number): number {
+function cellHours(
+  ground: WalkGround,
+  loadKg: readonly Float64Array[],
+  surface: Uint8Array,
+  c: number,
+  yearDay: number,
+): number {
   const { terrain } = ground;
   const snow = terrain.snow[c]!;
-  const underfoot = snow >= 0 && seasonHolds(terrain.snowFromDay[c]!, terrain.snowToDay[c]!, yearDay) ? snow : terrain.bare[c]!;
+  const underfoot =
+    snow >= 0 && seasonHolds(terrain.snowFromDay[c]!, terrain.snowToDay[c]!, yearDay) ? snow : terrain.bare[c]!;
   surface[c] = underfoot;
   const slow = ground.slowPerKg[c]!;
   let slowest = Infinity;
@@ -142,8 +155,20 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
   const openPart = (legIndex: number, node: number, offTrailStartH: number): DayPart => {
     usedH += offTrailStartH;
     const part: DayPart = {
-      legIndex, day, startNode: node, endNode: node, startClockH: clockH, endClockH: clockH, walkH: offTrailStartH, offTrailStartH,
-      offTrailEndH: 0, budgetH, daylightH: sun.daylightH, sunsetH: sun.sunsetH, night: "none", zeroDays: 0,
+      legIndex,
+      day,
+      startNode: node,
+      endNode: node,
+      startClockH: clockH,
+      endClockH: clockH,
+      walkH: offTrailStartH,
+      offTrailStartH,
+      offTrailEndH: 0,
+      budgetH,
+      daylightH: sun.daylightH,
+      sunsetH: sun.sunsetH,
+      night: "none",
+      zeroDays: 0,
     };
     parts.push(part);
     return part;
@@ -194,7 +219,14 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
   return { parts, cellH, surface };
 }
 
-function stopInReach(ground: WalkGround, loadKg: readonly Float64Array[], surface: Uint8Array, c: number, to: Halt, yearDay: number): boolean {
+function stopInReach(
+  ground: WalkGround,
+  loadKg: readonly Float64Array[],
+  surface: Uint8Array,
+  c: number,
+  to: Halt,
+  yearDay: number,
+): boolean {
   let hours = offTrailHours(to);
   for (let k = c; k < to.node; k++) {
     hours += cellHours(ground, loadKg, surface, k, yearDay);

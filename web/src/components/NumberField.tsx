@@ -1,5 +1,5 @@
 /** A number typed where it stands, with units understood. Wrong text says why and changes nothing. */
-import { type KeyboardEvent, useEffect, useId, useState } from "react";
+import { type KeyboardEvent, useId, useState } from "react";
 import type { Units } from "@gepack/core";
 import { figure, parseQuantity, unitSymbol, type Parsed, type QuantityKind } from "../units/quantity.ts";
 
@@ -21,15 +21,19 @@ interface Props {
 }
 
 export function NumberField({ label, value, kind, units, min, max, digits, suffix, bare, className, onCommit }: Props) {
-  const show = (inside: number): string => (kind ? figure(kind, inside, units, digits) : String(Number(inside.toFixed(digits ?? 2))));
+  const show = (inside: number): string =>
+    kind ? figure(kind, inside, units, digits) : String(Number(inside.toFixed(digits ?? 2)));
   const [text, setText] = useState(() => show(value));
   const [error, setError] = useState<string>();
   const id = useId();
   const shown = show(value);
-  useEffect(() => {
+  // A new value from outside replaces what was typed.
+  const [known, setKnown] = useState(shown);
+  if (known !== shown) {
+    setKnown(shown);
     setText(shown);
     setError(undefined);
-  }, [shown]);
+  }
 
   const commit = (): void => {
     if (text === shown) {
@@ -39,7 +43,9 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
     const parsed: Parsed = kind ? parseQuantity(kind, text, units) : plain(text);
     if ("error" in parsed) return setError(parsed.error);
     if (parsed.value < min || parsed.value > max) {
-      const allowed = kind ? `${figure(kind, min, units)} to ${figure(kind, max, units)} ${unitSymbol(kind, units)}` : `${min} to ${max}`;
+      const allowed = kind
+        ? `${figure(kind, min, units)} to ${figure(kind, max, units)} ${unitSymbol(kind, units)}`
+        : `${min} to ${max}`;
       return setError(`Allowed: ${allowed}.`);
     }
     setError(undefined);
@@ -55,18 +61,40 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
   };
   return (
     <span className={`inline-flex flex-col ${className ?? ""}`}>
-      <label htmlFor={id} className={bare ? "sr-only" : "mb-1 text-sm font-semibold"}>{label}</label>
+      <label htmlFor={id} className={bare ? "sr-only" : "mb-1 text-sm font-semibold"}>
+        {label}
+      </label>
       <span className="inline-flex items-center gap-1">
-        <input id={id} type="text" inputMode="decimal" className={`field figure text-right ${bare ? "min-h-[24px]! px-1! py-0! text-sm!" : ""}`} value={text} aria-invalid={error !== undefined}
-          aria-describedby={error ? `${id}-error` : undefined} onChange={(event) => setText(event.target.value)} onBlur={commit} onKeyDown={keys} />
-        {!bare && <span className="min-w-6 text-sm whitespace-nowrap text-muted">{kind ? unitSymbol(kind, units) : suffix}</span>}
+        <input
+          id={id}
+          type="text"
+          inputMode="decimal"
+          className={`field figure text-right ${bare ? "min-h-[24px]! px-1! py-0! text-sm!" : ""}`}
+          value={text}
+          aria-invalid={error !== undefined}
+          aria-describedby={error ? `${id}-error` : undefined}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={commit}
+          onKeyDown={keys}
+        />
+        {!bare && (
+          <span className="min-w-6 text-sm whitespace-nowrap text-muted">
+            {kind ? unitSymbol(kind, units) : suffix}
+          </span>
+        )}
       </span>
-      {error && <span id={`${id}-error`} role="alert" className="max-w-[240px] text-xs text-danger">{error}</span>}
+      {error && (
+        <span id={`${id}-error`} role="alert" className="max-w-[240px] text-xs text-danger">
+          {error}
+        </span>
+      )}
     </span>
   );
 }
 
 function plain(text: string): Parsed {
   const value = Number(text.trim().replace("−", "-").replace(",", "."));
-  return text.trim() === "" || !Number.isFinite(value) ? { error: `“${text.trim().slice(0, 30)}” is not a number.` } : { value };
+  return text.trim() === "" || !Number.isFinite(value)
+    ? { error: `“${text.trim().slice(0, 30)}” is not a number.` }
+    : { value };
 }

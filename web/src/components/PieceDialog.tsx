@@ -1,7 +1,7 @@
 /** Adds or edits one piece of kit. */
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Dialog } from "radix-ui";
-import { Controller, useFieldArray, useForm, type Control, type FieldPath } from "react-hook-form";
+import { Controller, useFieldArray, useForm, useWatch, type Control, type FieldPath } from "react-hook-form";
 import { FINISH_ID, pieceSchema, ROLES, START_ID, type Piece, type Plan, type Span } from "@gepack/core";
 import { edit } from "../store/app.ts";
 import type { SwapPoint } from "../stations/spans.ts";
@@ -27,11 +27,21 @@ const BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 const ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 
 export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
-  const blank = pieceSchema.parse({ id: crypto.randomUUID(), name: "New piece", massG: 100, ownerId: hikerId, carrierId: hikerId, spans: [{ fromStopId: START_ID, toStopId: FINISH_ID }] });
-  const form = useForm<PieceForm>({ defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never, resolver: zodResolver(pieceSchema) as never });
+  const blank = pieceSchema.parse({
+    id: crypto.randomUUID(),
+    name: "New piece",
+    massG: 100,
+    ownerId: hikerId,
+    carrierId: hikerId,
+    spans: [{ fromStopId: START_ID, toStopId: FINISH_ID }],
+  });
+  const form = useForm<PieceForm>({
+    defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never,
+    resolver: zodResolver(pieceSchema) as never,
+  });
   const { control, register, formState } = form;
   const spans = useFieldArray({ control, name: "spans" });
-  const role = form.watch("role");
+  const role = useWatch({ control, name: "role" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
   const save = form.handleSubmit((form) => {
@@ -50,8 +60,15 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
       });
     onClose();
   };
-  const number = (name: FieldPath<PieceForm>, label: string, kind: QuantityKind | undefined, max: number, min = 0) => <FormNumber control={control} plan={plan} name={name} label={label} kind={kind} min={min} max={max} />;
-  const stopOptions = [...new Set([...points.map((point) => point.id), ...form.getValues("spans").flatMap((span) => [span.fromStopId, span.toStopId])])];
+  const number = (name: FieldPath<PieceForm>, label: string, kind: QuantityKind | undefined, max: number, min = 0) => (
+    <FormNumber control={control} plan={plan} name={name} label={label} kind={kind} min={min} max={max} />
+  );
+  const stopOptions = [
+    ...new Set([
+      ...points.map((point) => point.id),
+      ...form.getValues("spans").flatMap((span) => [span.fromStopId, span.toStopId]),
+    ]),
+  ];
 
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
@@ -61,45 +78,112 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
           <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add piece"}</Dialog.Title>
           <form onSubmit={(event) => void save(event)} noValidate>
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-              <label className="col-span-2 text-sm font-semibold">Name
-                <input className="field mt-1 font-normal" {...register("name")} autoFocus aria-invalid={formState.errors.name !== undefined} />
-                {formState.errors.name && <span role="alert" className="text-xs text-danger">Give it a name.</span>}
+              <label className="col-span-2 text-sm font-semibold">
+                Name
+                <input
+                  className="field mt-1 font-normal"
+                  {...register("name")}
+                  autoFocus
+                  aria-invalid={formState.errors.name !== undefined}
+                />
+                {formState.errors.name && (
+                  <span role="alert" className="text-xs text-danger">
+                    Give it a name.
+                  </span>
+                )}
               </label>
-              <label className="col-span-2 text-sm font-semibold">Group
+              <label className="col-span-2 text-sm font-semibold">
+                Group
                 <input className="field mt-1 font-normal" list="kit-groups" {...register("group")} />
-                <datalist id="kit-groups">{groups.map((group) => <option key={group} value={group} />)}</datalist>
+                <datalist id="kit-groups">
+                  {groups.map((group) => (
+                    <option key={group} value={group} />
+                  ))}
+                </datalist>
               </label>
               {number("massG", "Mass of one", "smallMass", 50_000)}
               {number("quantity", "How many", undefined, 200, 1)}
               <Choice label="Where" {...register("wear")} options={Object.entries(WEAR_WORDS)} />
               {number("volumeL", "Space in the pack", "volume", 150)}
-              <Choice label="Owner" {...register("ownerId")} options={plan.hikers.map((hiker) => [hiker.id, hiker.name])} />
-              <Choice label="Carried by" {...register("carrierId")} options={plan.hikers.map((hiker) => [hiker.id, hiker.name])} />
-              <Choice label="Serves as" {...register("role", { setValueAs: (value: string) => value || undefined })} options={[["", "nothing special"], ...ROLES.map((value): [string, string] => [value, ROLE_WORDS[value]])]} />
-              <label className="flex items-end gap-1.5 pb-1.5 text-sm"><input type="checkbox" {...register("shared")} /> Shared by all</label>
+              <Choice
+                label="Owner"
+                {...register("ownerId")}
+                options={plan.hikers.map((hiker) => [hiker.id, hiker.name])}
+              />
+              <Choice
+                label="Carried by"
+                {...register("carrierId")}
+                options={plan.hikers.map((hiker) => [hiker.id, hiker.name])}
+              />
+              <Choice
+                label="Serves as"
+                {...register("role", { setValueAs: (value: string) => value || undefined })}
+                options={[
+                  ["", "nothing special"],
+                  ...ROLES.map((value): [string, string] => [value, ROLE_WORDS[value]]),
+                ]}
+              />
+              <label className="flex items-end gap-1.5 pb-1.5 text-sm">
+                <input type="checkbox" {...register("shared")} /> Shared by all
+              </label>
               {(role === "bottle" || role === "hard-canister") && number("capacityL", "Holds", "volume", 150)}
               {role === "bag" && number("comfortC", "Comfort rating", "temperature", 60, -80)}
               {role === "bag" && number("limitC", "Limit rating", "temperature", 60, -80)}
               {role === "pad" && number("padR", "R-value", undefined, 20)}
-              {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds in the bag, K", undefined, 10)}
+              {role !== "bag" &&
+                role !== "pad" &&
+                role !== "bottle" &&
+                number("warmthK", "Adds in the bag, K", undefined, 10)}
             </div>
             <fieldset className="mt-4 border-0 p-0">
               <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
               {spans.fields.map((field, i) => (
                 <div key={field.id} className="mb-1.5 flex flex-wrap items-end gap-2">
-                  <Choice label="From" {...register(`spans.${i}.fromStopId`)} options={stopOptions.map((id) => [id, stopName(plan, id)])} />
-                  <Choice label="Comes" {...register(`spans.${i}.begins`)} options={BEGINS.map((value) => [value, SPAN_WORDS[value]])} />
-                  <Choice label="Until" {...register(`spans.${i}.toStopId`)} options={stopOptions.map((id) => [id, stopName(plan, id)])} />
-                  <Choice label="Then" {...register(`spans.${i}.ends`)} options={ENDS.map((value) => [value, SPAN_WORDS[value]])} />
-                  <button type="button" className="btn" onClick={() => spans.remove(i)}>Remove span</button>
+                  <Choice
+                    label="From"
+                    {...register(`spans.${i}.fromStopId`)}
+                    options={stopOptions.map((id) => [id, stopName(plan, id)])}
+                  />
+                  <Choice
+                    label="Comes"
+                    {...register(`spans.${i}.begins`)}
+                    options={BEGINS.map((value) => [value, SPAN_WORDS[value]])}
+                  />
+                  <Choice
+                    label="Until"
+                    {...register(`spans.${i}.toStopId`)}
+                    options={stopOptions.map((id) => [id, stopName(plan, id)])}
+                  />
+                  <Choice
+                    label="Then"
+                    {...register(`spans.${i}.ends`)}
+                    options={ENDS.map((value) => [value, SPAN_WORDS[value]])}
+                  />
+                  <button type="button" className="btn" onClick={() => spans.remove(i)}>
+                    Remove span
+                  </button>
                 </div>
               ))}
-              <button type="button" className="btn" onClick={() => spans.append({ fromStopId: START_ID, toStopId: FINISH_ID, begins: "from-home", ends: "kept" })}>Add span</button>
+              <button
+                type="button"
+                className="btn"
+                onClick={() =>
+                  spans.append({ fromStopId: START_ID, toStopId: FINISH_ID, begins: "from-home", ends: "kept" })
+                }
+              >
+                Add span
+              </button>
             </fieldset>
             <div className="mt-5 flex justify-end gap-2">
-              {piece && <button type="button" className="btn mr-auto text-danger" onClick={remove}>Remove {piece.name}</button>}
+              {piece && (
+                <button type="button" className="btn mr-auto text-danger" onClick={remove}>
+                  Remove {piece.name}
+                </button>
+              )}
               <Dialog.Close className="btn">Leave as it was</Dialog.Close>
-              <button type="submit" className="btn btn-strong">{piece ? "Keep changes" : "Add piece"}</button>
+              <button type="submit" className="btn btn-strong">
+                {piece ? "Keep changes" : "Add piece"}
+              </button>
             </div>
           </form>
         </Dialog.Content>
@@ -108,10 +192,39 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   );
 }
 
-function FormNumber({ control, plan, name, label, kind, min, max }: { control: Control<PieceForm>; plan: Plan; name: FieldPath<PieceForm>; label: string; kind: QuantityKind | undefined; min: number; max: number }) {
+function FormNumber({
+  control,
+  plan,
+  name,
+  label,
+  kind,
+  min,
+  max,
+}: {
+  control: Control<PieceForm>;
+  plan: Plan;
+  name: FieldPath<PieceForm>;
+  label: string;
+  kind: QuantityKind | undefined;
+  min: number;
+  max: number;
+}) {
   return (
-    <Controller control={control} name={name}
-      render={({ field }) => <NumberField label={label} kind={kind} value={Number(field.value ?? 0)} units={plan.trip.units} min={min} max={max} onCommit={field.onChange} />} />
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <NumberField
+          label={label}
+          kind={kind}
+          value={Number(field.value ?? 0)}
+          units={plan.trip.units}
+          min={min}
+          max={max}
+          onCommit={field.onChange}
+        />
+      )}
+    />
   );
 }
 
@@ -122,9 +235,14 @@ interface ChoiceProps extends React.ComponentProps<"select"> {
 
 function Choice({ label, options, ...rest }: ChoiceProps) {
   return (
-    <label className="text-sm font-semibold">{label}
+    <label className="text-sm font-semibold">
+      {label}
       <select className="field mt-1 font-normal" {...rest}>
-        {options.map(([value, text]) => <option key={value} value={value}>{text}</option>)}
+        {options.map(([value, text]) => (
+          <option key={value} value={value}>
+            {text}
+          </option>
+        ))}
       </select>
     </label>
   );

@@ -15,7 +15,9 @@ export function PlansMenu() {
     <DropdownMenu.RadioGroup value={current ?? ""} onValueChange={(id) => void openPlan(id)}>
       <DropdownMenu.Label className="px-2.5 pt-2 text-xs text-muted">Trips on this device</DropdownMenu.Label>
       {plans.map((plan) => (
-        <DropdownMenu.RadioItem key={plan.id} value={plan.id} className="menu-item data-[state=checked]:font-bold">{plan.name}</DropdownMenu.RadioItem>
+        <DropdownMenu.RadioItem key={plan.id} value={plan.id} className="menu-item data-[state=checked]:font-bold">
+          {plan.name}
+        </DropdownMenu.RadioItem>
       ))}
     </DropdownMenu.RadioGroup>
   );

@@ -17,9 +17,14 @@ async function guarded<T>(work: () => Promise<T>): Promise<T> {
     return await work();
   } catch (error) {
     const name = error instanceof Error ? `${error.name} ${(error as { inner?: Error }).inner?.name ?? ""}` : "";
-    if (/Quota/.test(name)) throw new StorageProblem("The device's storage is full, so this change was not kept. Export the plan, free some space, then try again.");
+    if (/Quota/.test(name))
+      throw new StorageProblem(
+        "The device's storage is full, so this change was not kept. Export the plan, free some space, then try again.",
+      );
     if (/MissingAPI|OpenFailed|InvalidState|Unknown|DatabaseClosed|Security/.test(name))
-      throw new StorageProblem("The browser does not let Gepack store anything here (private window, or storage switched off). Export the plan before you close the page.");
+      throw new StorageProblem(
+        "The browser does not let Gepack store anything here (private window, or storage switched off). Export the plan before you close the page.",
+      );
     throw error;
   }
 }
@@ -65,7 +70,10 @@ export interface OpenPlan {
 }
 
 /** Watches the opened plan and its undo steps, edits of other tabs included. */
-export function watchPlan(onChange: (open: OpenPlan | undefined) => void, onError: (error: unknown) => void): Subscription {
+export function watchPlan(
+  onChange: (open: OpenPlan | undefined) => void,
+  onError: (error: unknown) => void,
+): Subscription {
   return liveQuery(async () => {
     const id = (await db.settings.get(CURRENT))?.value;
     const row = id === undefined ? undefined : await db.plans.get(id);
@@ -97,7 +105,9 @@ export function storeTracks(tracks: readonly TrackPoints[]): Promise<void> {
 }
 
 export function listPlans(): Promise<{ id: string; name: string; updatedAt: number }[]> {
-  return guarded(async () => (await db.plans.toArray()).map((row) => ({ id: row.id, name: row.doc.trip.name, updatedAt: row.updatedAt })));
+  return guarded(async () =>
+    (await db.plans.toArray()).map((row) => ({ id: row.id, name: row.doc.trip.name, updatedAt: row.updatedAt })),
+  );
 }
 
 export function openPlan(id: string): Promise<void> {
@@ -114,5 +124,6 @@ export function writeSetting(key: string, value: string): Promise<void> {
 
 /** Asks the browser not to clear the data on its own. */
 export async function askToPersist(): Promise<void> {
-  if (typeof navigator.storage?.persist === "function" && !(await navigator.storage.persisted())) await navigator.storage.persist();
+  if (typeof navigator.storage?.persist === "function" && !(await navigator.storage.persisted()))
+    await navigator.storage.persist();
 }

@@ -45,44 +45,105 @@ export function Line({ plan, result }: Props) {
 
   return (
     <div className="relative border-b border-rule bg-sheet" data-testid="line">
-      <svg width={width} height={TOTAL_PX} className="block font-[family-name:var(--font-figure)]" onPointerMove={move} onPointerLeave={() => setHoverM(undefined)} role="group" aria-label="The Line: pack weight, height, legs and water along the trail">
+      <svg
+        width={width}
+        height={TOTAL_PX}
+        className="block font-[family-name:var(--font-figure)]"
+        onPointerMove={move}
+        onPointerLeave={() => setHoverM(undefined)}
+        role="group"
+        aria-label="The Line: pack weight, height, legs and water along the trail"
+      >
         <defs>
           <pattern id="dry-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <line x1="0" y1="0" x2="0" y2="6" stroke="var(--food)" strokeWidth="1.4" opacity="0.55" />
           </pattern>
         </defs>
         <Tints plan={plan} result={result} x={x} />
-        <rect x={x(leg.fromM)} y={LOAD.top - 4} width={Math.max(2, x(leg.toM) - x(leg.fromM))} height={LEGS.top - LOAD.top + 4} fill="var(--pine-wash)" opacity="0.7" />
+        <rect
+          x={x(leg.fromM)}
+          y={LOAD.top - 4}
+          width={Math.max(2, x(leg.toM) - x(leg.fromM))}
+          height={LEGS.top - LOAD.top + 4}
+          fill="var(--pine-wash)"
+          opacity="0.7"
+        />
         <path d={drawn.height} fill="var(--ground)" />
-        <line x1={x(0)} x2={x(result.profile.lengthM)} y1={drawn.comfortY} y2={drawn.comfortY} stroke="var(--danger)" strokeDasharray="4 4" strokeWidth="1" />
+        <line
+          x1={x(0)}
+          x2={x(result.profile.lengthM)}
+          y1={drawn.comfortY}
+          y2={drawn.comfortY}
+          stroke="var(--danger)"
+          strokeDasharray="4 4"
+          strokeWidth="1"
+        />
         <path d={drawn.load} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
-        <rect x={x(leg.fromM)} y={LOAD.top - 4} width={Math.max(2, x(leg.toM) - x(leg.fromM))} height={LEGS.top + LEGS.height - LOAD.top + 4} fill="none" stroke="var(--pine)" strokeWidth="1.5" pointerEvents="none" />
+        <rect
+          x={x(leg.fromM)}
+          y={LOAD.top - 4}
+          width={Math.max(2, x(leg.toM) - x(leg.fromM))}
+          height={LEGS.top + LEGS.height - LOAD.top + 4}
+          fill="none"
+          stroke="var(--pine)"
+          strokeWidth="1.5"
+          pointerEvents="none"
+        />
         <LegBlocks result={result} plan={plan} legIndex={legIndex} x={x} onKeyDown={keys} />
         <WaterTicks plan={plan} result={result} x={x} />
         <Axis result={result} plan={plan} x={x} />
         <text x={clampText(x(leg.fromM), width)} y={TITLE_Y} fontSize="13" fontWeight="700" fill="var(--pine)">
           {leg.index + 1}. {stopName(plan, leg.fromStopId)} → {stopName(plan, leg.toStopId)}
         </text>
-        {hoverM !== undefined && <line x1={x(hoverM)} x2={x(hoverM)} y1={LOAD.top - 4} y2={WATER_Y + 4} stroke="var(--muted)" strokeWidth="1" pointerEvents="none" />}
+        {hoverM !== undefined && (
+          <line
+            x1={x(hoverM)}
+            x2={x(hoverM)}
+            y1={LOAD.top - 4}
+            y2={WATER_Y + 4}
+            stroke="var(--muted)"
+            strokeWidth="1"
+            pointerEvents="none"
+          />
+        )}
         {gutterPx(width) > 100 && (
           <g fontSize="12" fill="var(--muted)">
             <text x="18" y={TITLE_Y} fontWeight="600" fill="var(--ink)">
               {hoverM === undefined ? `${hiker.name}` : readout(plan, result, hikerIndex, hoverM)}
             </text>
-            <text x="18" y={LOAD.top + 16}>Pack, at most {quantity("mass", drawn.peakKg, units)}</text>
-            <text x="18" y={LOAD.top + 33} fill="var(--danger)">– – comfort {quantity("mass", hiker.packComfortKg, units)}</text>
-            {([["cold", "var(--cold)"], ["hot", "var(--hot)"], ["dry", "url(#dry-hatch)"]] as const).map(([word, fill], i) => (
+            <text x="18" y={LOAD.top + 16}>
+              Pack, at most {quantity("mass", drawn.peakKg, units)}
+            </text>
+            <text x="18" y={LOAD.top + 33} fill="var(--danger)">
+              – – comfort {quantity("mass", hiker.packComfortKg, units)}
+            </text>
+            {(
+              [
+                ["cold", "var(--cold)"],
+                ["hot", "var(--hot)"],
+                ["dry", "url(#dry-hatch)"],
+              ] as const
+            ).map(([word, fill], i) => (
               <g key={word}>
                 <rect x={18 + i * 52} y={LOAD.top + 46} width="12" height="11" fill={fill} stroke="var(--rule)" />
-                <text x={34 + i * 52} y={LOAD.top + 56}>{word}</text>
+                <text x={34 + i * 52} y={LOAD.top + 56}>
+                  {word}
+                </text>
               </g>
             ))}
             <text x="18" y={HEIGHT.top + 32}>
-              Height, {figure("height", result.profile.lowestM, units)} to {quantity("height", result.profile.highestM, units)}
+              Height, {figure("height", result.profile.lowestM, units)} to{" "}
+              {quantity("height", result.profile.highestM, units)}
             </text>
-            <text x="18" y={LEGS.top + 15}>{result.legs.length} legs, {result.walkDays + result.zeroDays} days</text>
-            <text x="18" y={WATER_Y + 4}>Water: trusted, other</text>
-            <text x="18" y={AXIS_Y}>{unitSymbol("distance", units)} walked</text>
+            <text x="18" y={LEGS.top + 15}>
+              {result.legs.length} legs, {result.walkDays + result.zeroDays} days
+            </text>
+            <text x="18" y={WATER_Y + 4}>
+              Water: trusted, other
+            </text>
+            <text x="18" y={AXIS_Y}>
+              {unitSymbol("distance", units)} walked
+            </text>
             <text x="18" y={DATES_Y} fontWeight="600" fill="var(--pine)">
               {dayMonth(plan.trip.startDate)} to {dayMonth(result.finishDate)}
             </text>
@@ -121,8 +182,14 @@ function useLanes(result: PlanResult, hikerIndex: number, width: number, comfort
     const topKg = Math.max(peakKg, comfortKg) * 1.05;
     const loadY = (kg: number): number => LOAD.bottom - (kg / topKg) * (LOAD.bottom - LOAD.top);
     const { highestM, lowestM } = result.profile;
-    const heightY = (m: number): number => HEIGHT.bottom - 2 - ((m - lowestM) / Math.max(1, highestM - lowestM)) * (HEIGHT.bottom - HEIGHT.top - 2);
-    return { load: linePath(loads, x0, loadY), height: areaPath(heights, x0, HEIGHT.bottom, heightY), comfortY: loadY(comfortKg), peakKg };
+    const heightY = (m: number): number =>
+      HEIGHT.bottom - 2 - ((m - lowestM) / Math.max(1, highestM - lowestM)) * (HEIGHT.bottom - HEIGHT.top - 2);
+    return {
+      load: linePath(loads, x0, loadY),
+      height: areaPath(heights, x0, HEIGHT.bottom, heightY),
+      comfortY: loadY(comfortKg),
+      peakKg,
+    };
   }, [result, hikerIndex, width, comfortKg]);
 }
 
@@ -137,26 +204,71 @@ function readout(plan: Plan, result: PlanResult, hikerIndex: number, metres: num
 function Tints({ plan, result, x }: Props & { x: Scale }) {
   const { profile } = result;
   const band = (key: string, fromM: number, toM: number, fill: string) => (
-    <rect key={key} x={x(Math.min(fromM, toM))} y={LOAD.top - 4} width={Math.max(1, Math.abs(x(toM) - x(fromM)) + 0.5)} height={HEIGHT.bottom - LOAD.top + 4} fill={fill} />
+    <rect
+      key={key}
+      x={x(Math.min(fromM, toM))}
+      y={LOAD.top - 4}
+      width={Math.max(1, Math.abs(x(toM) - x(fromM)) + 0.5)}
+      height={HEIGHT.bottom - LOAD.top + 4}
+      fill={fill}
+    />
   );
   const at = (trackM: number): number => nodeAt(profile, trackM) * profile.cellM;
   const cold = result.legs.filter(isCold).map((leg) => band(`c${leg.index}`, leg.fromM, leg.toM, "var(--cold)"));
-  const hot = result.legs.filter((leg) => leg.hotDayC >= HOT_C && !isCold(leg)).map((leg) => band(`h${leg.index}`, leg.fromM, leg.toM, "var(--hot)"));
-  const dry = plan.stretches.filter((stretch) => stretch.kind === "dry").map((stretch) => band(stretch.id, at(stretch.fromM), at(stretch.toM), "url(#dry-hatch)"));
+  const hot = result.legs
+    .filter((leg) => leg.hotDayC >= HOT_C && !isCold(leg))
+    .map((leg) => band(`h${leg.index}`, leg.fromM, leg.toM, "var(--hot)"));
+  const dry = plan.stretches
+    .filter((stretch) => stretch.kind === "dry")
+    .map((stretch) => band(stretch.id, at(stretch.fromM), at(stretch.toM), "url(#dry-hatch)"));
   return <g aria-hidden="true">{[...cold, ...hot, ...dry]}</g>;
 }
 
-function LegBlocks({ plan, result, legIndex, x, onKeyDown }: Props & { legIndex: number; x: Scale; onKeyDown: (event: KeyboardEvent) => void }) {
+function LegBlocks({
+  plan,
+  result,
+  legIndex,
+  x,
+  onKeyDown,
+}: Props & { legIndex: number; x: Scale; onKeyDown: (event: KeyboardEvent) => void }) {
   return (
-    <g role="listbox" tabIndex={0} aria-label="Legs" aria-activedescendant={`leg-block-${legIndex}`} onKeyDown={onKeyDown}>
+    <g
+      role="listbox"
+      tabIndex={0}
+      aria-label="Legs"
+      aria-activedescendant={`leg-block-${legIndex}`}
+      onKeyDown={onKeyDown}
+    >
       {result.legs.map((leg) => {
         const px = Math.max(1, x(leg.toM) - x(leg.fromM) - 1);
         const chosen = leg.index === legIndex;
         return (
-          <g key={leg.index} id={`leg-block-${leg.index}`} role="option" aria-selected={chosen} aria-label={`Leg ${leg.index + 1}, ${stopName(plan, leg.fromStopId)} to ${stopName(plan, leg.toStopId)}`} onClick={() => select({ legIndex: leg.index })} className="cursor-pointer">
-            <rect x={x(leg.fromM) + 0.5} y={LEGS.top} width={px} height={LEGS.height} rx="2" fill={chosen ? "var(--pine)" : "var(--pine-wash)"} />
+          <g
+            key={leg.index}
+            id={`leg-block-${leg.index}`}
+            role="option"
+            aria-selected={chosen}
+            aria-label={`Leg ${leg.index + 1}, ${stopName(plan, leg.fromStopId)} to ${stopName(plan, leg.toStopId)}`}
+            onClick={() => select({ legIndex: leg.index })}
+            className="cursor-pointer"
+          >
+            <rect
+              x={x(leg.fromM) + 0.5}
+              y={LEGS.top}
+              width={px}
+              height={LEGS.height}
+              rx="2"
+              fill={chosen ? "var(--pine)" : "var(--pine-wash)"}
+            />
             {px > 14 && (
-              <text x={x((leg.fromM + leg.toM) / 2)} y={LEGS.top + 14} textAnchor="middle" fontSize="12" fontWeight="600" fill={chosen ? "var(--on-pine)" : "var(--ink)"}>
+              <text
+                x={x((leg.fromM + leg.toM) / 2)}
+                y={LEGS.top + 14}
+                textAnchor="middle"
+                fontSize="12"
+                fontWeight="600"
+                fill={chosen ? "var(--on-pine)" : "var(--ink)"}
+              >
                 {leg.index + 1}
               </text>
             )}
@@ -168,13 +280,25 @@ function LegBlocks({ plan, result, legIndex, x, onKeyDown }: Props & { legIndex:
 }
 
 function WaterTicks({ plan, result, x }: Props & { x: Scale }) {
-  const trusted = new Set(result.legs.flatMap((leg) => leg.hikers[0]!.carries.flatMap((carry) => [carry.fromSourceId, carry.toSourceId])));
+  const trusted = new Set(
+    result.legs.flatMap((leg) => leg.hikers[0]!.carries.flatMap((carry) => [carry.fromSourceId, carry.toSourceId])),
+  );
   return (
     <g aria-hidden="true">
       {plan.sources.map((source) => {
         const px = x(nodeAt(result.profile, source.trackM) * result.profile.cellM);
         const counts = trusted.has(source.id);
-        return <rect key={source.id} x={px - 0.75} y={WATER_Y - (counts ? 5 : 2)} width="1.5" height={counts ? 9 : 4} fill="var(--water)" opacity={counts ? 1 : 0.75} />;
+        return (
+          <rect
+            key={source.id}
+            x={px - 0.75}
+            y={WATER_Y - (counts ? 5 : 2)}
+            width="1.5"
+            height={counts ? 9 : 4}
+            fill="var(--water)"
+            opacity={counts ? 1 : 0.75}
+          />
+        );
       })}
     </g>
   );
@@ -182,24 +306,42 @@ function WaterTicks({ plan, result, x }: Props & { x: Scale }) {
 
 function Axis({ plan, result, x }: Props & { x: Scale }) {
   const perUnit = plan.trip.units.distance === "mi" ? 1609.344 : 1000;
-  const ticks = x.copy().domain([0, result.profile.lengthM / perUnit]).ticks(8);
-  let lastPx = -Infinity;
-  const months = result.days.flatMap((day, i) => {
-    const month = day.date.slice(5, 7);
-    if (i > 0 && result.days[i - 1]!.date.slice(5, 7) === month) return [];
-    const px = x(day.fromNode * result.profile.cellM);
-    if (px - lastPx < 60) return [];
-    lastPx = px;
-    return [{ px, text: dayMonth(day.date) }];
-  });
+  const ticks = x
+    .copy()
+    .domain([0, result.profile.lengthM / perUnit])
+    .ticks(8);
+  const months = monthStarts(result, x);
   return (
     <g fontSize="12" aria-hidden="true">
       {ticks.map((tick) => (
-        <text key={tick} x={x(tick * perUnit)} y={AXIS_Y} fill="var(--muted)" textAnchor={tick === 0 ? "start" : "middle"}>{tick.toLocaleString("en")}</text>
+        <text
+          key={tick}
+          x={x(tick * perUnit)}
+          y={AXIS_Y}
+          fill="var(--muted)"
+          textAnchor={tick === 0 ? "start" : "middle"}
+        >
+          {tick.toLocaleString("en")}
+        </text>
       ))}
       {months.map((month) => (
-        <text key={month.px} x={month.px} y={DATES_Y} fill="var(--pine)" fontWeight="600">{month.text}</text>
+        <text key={month.px} x={month.px} y={DATES_Y} fill="var(--pine)" fontWeight="600">
+          {month.text}
+        </text>
       ))}
     </g>
   );
+}
+
+/** The first day of each month that has room for its label. */
+function monthStarts(result: PlanResult, x: Scale): { px: number; text: string }[] {
+  const labels: { px: number; text: string }[] = [];
+  let month = "";
+  for (const day of result.days) {
+    if (day.date.slice(0, 7) === month) continue;
+    month = day.date.slice(0, 7);
+    const px = x(day.fromNode * result.profile.cellM);
+    if (px - (labels.at(-1)?.px ?? -Infinity) >= 60) labels.push({ px, text: dayMonth(day.date) });
+  }
+  return labels;
 }

@@ -15,9 +15,20 @@ export function peakPerPixel(values: ArrayLike<number>, count: number, pixels: n
 }
 
 export function linePath(values: Float64Array, x0: number, y: (value: number) => number): string {
-  return line<number>((_, i) => x0 + i, (value) => Math.round(y(value) * 10) / 10)(values as unknown as number[]) ?? "";
+  return (
+    line<number>(
+      (_, i) => x0 + i,
+      (value) => Math.round(y(value) * 10) / 10,
+    )(values as unknown as number[]) ?? ""
+  );
 }
 
 export function areaPath(values: Float64Array, x0: number, bottom: number, y: (value: number) => number): string {
-  return area<number>((_, i) => x0 + i, bottom, (value) => Math.round(y(value) * 10) / 10)(values as unknown as number[]) ?? "";
+  return (
+    area<number>(
+      (_, i) => x0 + i,
+      bottom,
+      (value) => Math.round(y(value) * 10) / 10,
+    )(values as unknown as number[]) ?? ""
+  );
 }

@@ -12,5 +12,8 @@ export function gutterPx(widthPx: number): number {
 
 /** Metres in walking order → pixels from the left edge of the window. */
 export function lineScale(lengthM: number, widthPx: number): ScaleLinear<number, number> {
-  return scaleLinear([0, Math.max(1, lengthM)], [gutterPx(widthPx), Math.max(widthPx - RIGHT_PX, gutterPx(widthPx) + 50)]);
+  return scaleLinear(
+    [0, Math.max(1, lengthM)],
+    [gutterPx(widthPx), Math.max(widthPx - RIGHT_PX, gutterPx(widthPx) + 50)],
+  );
 }

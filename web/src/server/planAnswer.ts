@@ -3,33 +3,77 @@ import type { Plan, PlanResult } from "@gepack/core";
 import { checkSentence } from "../words/checks.ts";
 import { stopName } from "../words/names.ts";
 
-
 export function planAnswer(plan: Plan, result: PlanResult): unknown {
-  const sourceName = (id: string | undefined): string | null => plan.sources.find((source) => source.id === id)?.name ?? null;
+  const sourceName = (id: string | undefined): string | null =>
+    plan.sources.find((source) => source.id === id)?.name ?? null;
   const km = (m: number): number => round(m / 1000, 3);
   return {
-    name: plan.trip.name, startDate: plan.trip.startDate, finishDate: result.finishDate, walkDays: result.walkDays, zeroDays: result.zeroDays,
-    rounds: result.rounds, settled: result.settled,
+    name: plan.trip.name,
+    startDate: plan.trip.startDate,
+    finishDate: result.finishDate,
+    walkDays: result.walkDays,
+    zeroDays: result.zeroDays,
+    rounds: result.rounds,
+    settled: result.settled,
     legs: result.legs.map((leg) => ({
       number: leg.index + 1,
       from: { name: stopName(plan, leg.fromStopId), km: km(leg.fromM) },
       to: { name: stopName(plan, leg.toStopId), km: km(leg.toM) },
-      distanceKm: km(leg.distanceM), climbM: round(leg.climbM, 0), descentM: round(leg.descentM, 0), days: round(leg.days, 2), campNights: leg.campNights, zeroDays: leg.zeroDays,
-      startDate: leg.startDate, endDate: leg.endDate, lowC: round(leg.lowC, 1), highC: round(leg.highC, 1), coldNightC: round(leg.coldNightC, 1), hotDayC: round(leg.hotDayC, 1),
+      distanceKm: km(leg.distanceM),
+      climbM: round(leg.climbM, 0),
+      descentM: round(leg.descentM, 0),
+      days: round(leg.days, 2),
+      campNights: leg.campNights,
+      zeroDays: leg.zeroDays,
+      startDate: leg.startDate,
+      endDate: leg.endDate,
+      lowC: round(leg.lowC, 1),
+      highC: round(leg.highC, 1),
+      coldNightC: round(leg.coldNightC, 1),
+      hotDayC: round(leg.hotDayC, 1),
       hikers: leg.hikers.map((row, h) => {
         const carry = row.carries[row.largestCarry];
         const longest = row.carries.reduce((a, b) => Math.max(a, b.distanceM), 0);
         return {
-          hikerId: row.hikerId, name: plan.hikers[h]!.name, energyKcalPerDay: round(row.energy.totalKcal, 0), foodKg: round(row.food.startKg, 3), mealDays: round(row.food.mealDays, 2),
+          hikerId: row.hikerId,
+          name: plan.hikers[h]!.name,
+          energyKcalPerDay: round(row.energy.totalKcal, 0),
+          foodKg: round(row.food.startKg, 3),
+          mealDays: round(row.food.mealDays, 2),
           longestDryKm: km(longest),
-          largestCarry: carry ? { litres: round(carry.litres, 2), fromKm: km(carry.fromNode * result.profile.cellM), from: sourceName(carry.fromSourceId), distanceKm: km(carry.distanceM), dryCamps: carry.dryCamps, mostL: round(carry.mostL, 1) } : null,
-          fuelG: round(row.fuel.startKg * 1000, 0), baseKg: round(row.kit.baseKg, 3), wornKg: round(row.kit.wornKg, 3), leavingKg: round(row.startKg, 3),
-          heaviestKg: round(row.heaviestKg, 3), heaviestAtKm: km(row.heaviestNode * result.profile.cellM), meanKg: round(row.meanKg, 3), arrivingKg: round(row.endKg, 3),
+          largestCarry: carry
+            ? {
+                litres: round(carry.litres, 2),
+                fromKm: km(carry.fromNode * result.profile.cellM),
+                from: sourceName(carry.fromSourceId),
+                distanceKm: km(carry.distanceM),
+                dryCamps: carry.dryCamps,
+                mostL: round(carry.mostL, 1),
+              }
+            : null,
+          fuelG: round(row.fuel.startKg * 1000, 0),
+          baseKg: round(row.kit.baseKg, 3),
+          wornKg: round(row.kit.wornKg, 3),
+          leavingKg: round(row.startKg, 3),
+          heaviestKg: round(row.heaviestKg, 3),
+          heaviestAtKm: km(row.heaviestNode * result.profile.cellM),
+          meanKg: round(row.meanKg, 3),
+          arrivingKg: round(row.endKg, 3),
         };
       }),
     })),
-    checks: result.checks.map((check) => ({ code: check.code, severity: check.severity, leg: check.legIndex === undefined ? null : check.legIndex + 1, hikerId: check.hikerId ?? null, atKm: check.atM === undefined ? null : km(check.atM), figures: check.figures, mends: check.mends, sentence: checkSentence(check, plan) })),
-    caution: "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice go first.",
+    checks: result.checks.map((check) => ({
+      code: check.code,
+      severity: check.severity,
+      leg: check.legIndex === undefined ? null : check.legIndex + 1,
+      hikerId: check.hikerId ?? null,
+      atKm: check.atM === undefined ? null : km(check.atM),
+      figures: check.figures,
+      mends: check.mends,
+      sentence: checkSentence(check, plan),
+    })),
+    caution:
+      "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice go first.",
   };
 }
 

@@ -14,9 +14,14 @@ export default function Setup() {
     <StationGate>
       {(plan, result) => (
         <div className="mx-auto grid max-w-[1240px] gap-6 bg-paper px-[18px] py-5">
-          {result.checks.filter((check) => CHECK_STATION[check.code] === "setup").map((check, i) => (
-            <p key={i} className="m-0 rounded bg-caution-wash px-3 py-2 text-sm"><b className="text-caution">{SEVERITY_WORD[check.severity]}.</b> {checkSentence(check, plan)} <span className="text-muted">{mendSentence(check)}</span></p>
-          ))}
+          {result.checks
+            .filter((check) => CHECK_STATION[check.code] === "setup")
+            .map((check, i) => (
+              <p key={i} className="m-0 rounded bg-caution-wash px-3 py-2 text-sm">
+                <b className="text-caution">{SEVERITY_WORD[check.severity]}.</b> {checkSentence(check, plan)}{" "}
+                <span className="text-muted">{mendSentence(check)}</span>
+              </p>
+            ))}
           <TripForm plan={plan} finish={dayMonth(result.finishDate)} days={result.walkDays + result.zeroDays} />
           <HikerForm plan={plan} />
           <UnitsForm plan={plan} />
@@ -40,17 +45,54 @@ function TripForm({ plan, finish, days }: { plan: Plan; finish: string; days: nu
   const { trip } = plan;
   return (
     <Section title="The trip" note={`As planned it ends on ${finish}, after ${days} days.`}>
-      <label className="text-sm font-semibold">Name
-        <input key={trip.name} className="field mt-1 font-normal" defaultValue={trip.name} maxLength={200}
+      <label className="text-sm font-semibold">
+        Name
+        <input
+          key={trip.name}
+          className="field mt-1 font-normal"
+          defaultValue={trip.name}
+          maxLength={200}
           onBlur={(event) => {
             const name = event.target.value.trim();
-            if (name && name !== trip.name) void edit(`Name ${name}`, (draft) => { draft.trip.name = name; });
-          }} />
+            if (name && name !== trip.name)
+              void edit(`Name ${name}`, (draft) => {
+                draft.trip.name = name;
+              });
+          }}
+        />
       </label>
-      <DateField label="Start" value={trip.startDate} required onCommit={(date) => void edit(`Start ${dayMonth(date)}`, (draft) => { draft.trip.startDate = date; })} />
-      <DateField label="Finish wanted by" value={trip.finishBy ?? ""} onCommit={(date) => void edit("Finish wanted by", (draft) => { if (date) draft.trip.finishBy = date; else delete draft.trip.finishBy; })} />
-      <label className="text-sm font-semibold">Direction
-        <select className="field mt-1 font-normal" value={trip.direction} onChange={(event) => void edit("Direction", (draft) => { draft.trip.direction = event.target.value as "forward" | "reverse"; draft.trip.directionName = opposite(draft.trip.directionName); })}>
+      <DateField
+        label="Start"
+        value={trip.startDate}
+        required
+        onCommit={(date) =>
+          void edit(`Start ${dayMonth(date)}`, (draft) => {
+            draft.trip.startDate = date;
+          })
+        }
+      />
+      <DateField
+        label="Finish wanted by"
+        value={trip.finishBy ?? ""}
+        onCommit={(date) =>
+          void edit("Finish wanted by", (draft) => {
+            if (date) draft.trip.finishBy = date;
+            else delete draft.trip.finishBy;
+          })
+        }
+      />
+      <label className="text-sm font-semibold">
+        Direction
+        <select
+          className="field mt-1 font-normal"
+          value={trip.direction}
+          onChange={(event) =>
+            void edit("Direction", (draft) => {
+              draft.trip.direction = event.target.value as "forward" | "reverse";
+              draft.trip.directionName = opposite(draft.trip.directionName);
+            })
+          }
+        >
           <option value="forward">as recorded</option>
           <option value="reverse">the other way</option>
         </select>
@@ -60,65 +102,124 @@ function TripForm({ plan, finish, days }: { plan: Plan; finish: string; days: nu
 }
 
 function opposite(name: string): string {
-  return { northbound: "southbound", southbound: "northbound", eastbound: "westbound", westbound: "eastbound" }[name] ?? name;
+  return (
+    { northbound: "southbound", southbound: "northbound", eastbound: "westbound", westbound: "eastbound" }[name] ?? name
+  );
 }
 
-function DateField({ label, value, required, onCommit }: { label: string; value: string; required?: boolean; onCommit: (date: string) => void }) {
+function DateField({
+  label,
+  value,
+  required,
+  onCommit,
+}: {
+  label: string;
+  value: string;
+  required?: boolean;
+  onCommit: (date: string) => void;
+}) {
   return (
-    <label className="text-sm font-semibold">{label}
-      <input key={value} type="date" className="field mt-1 font-normal" defaultValue={value} min="1970-01-01" max="2199-12-31"
+    <label className="text-sm font-semibold">
+      {label}
+      <input
+        key={value}
+        type="date"
+        className="field mt-1 font-normal"
+        defaultValue={value}
+        min="1970-01-01"
+        max="2199-12-31"
         onChange={(event) => {
           const date = event.target.value;
           // While a year is being typed the field passes through years like 0002.
           if (date === "" ? !required && value !== "" : date >= "1970-01-01" && date !== value) onCommit(date);
-        }} />
-      <span className="mt-0.5 block text-xs font-normal text-muted">{value === "" ? "any day" : format(parseISO(value), "d MMMM yyyy")}</span>
+        }}
+      />
+      <span className="mt-0.5 block text-xs font-normal text-muted">
+        {value === "" ? "any day" : format(parseISO(value), "d MMMM yyyy")}
+      </span>
     </label>
   );
 }
 
+/** A figure of the hiker: where it lives in the document, what it is called, what is allowed. */
 interface Row {
+  path: string;
   label: string;
-  kind?: QuantityKind;
-  suffix?: string;
-  /** Percent shown, fraction kept. */
-  percent?: boolean;
   min: number;
   max: number;
+  kind?: QuantityKind;
+  suffix?: string;
   digits?: number;
-  get: (hiker: Hiker) => number;
-  set: (hiker: Hiker, value: number) => void;
+  /** Shown in percent, kept as a fraction. */
+  percent?: boolean;
 }
 
+const measured = (path: string, label: string, kind: QuantityKind, min: number, max: number): Row => ({
+  path,
+  label,
+  kind,
+  min,
+  max,
+});
+const counted = (path: string, label: string, suffix: string, min: number, max: number, digits = 0): Row => ({
+  path,
+  label,
+  suffix,
+  min,
+  max,
+  digits,
+});
+const percent = (path: string, label: string, min: number, max: number): Row => ({
+  path,
+  label,
+  suffix: "%",
+  min,
+  max,
+  digits: 0,
+  percent: true,
+});
+
+// prettier-ignore
 const BODY: Row[] = [
-  { label: "Age", suffix: "y", min: 10, max: 100, digits: 0, get: (h) => h.ageY, set: (h, v) => { h.ageY = v; } },
-  { label: "Height", suffix: "cm", min: 100, max: 230, digits: 0, get: (h) => h.heightCm, set: (h, v) => { h.heightCm = v; } },
-  { label: "Body mass", kind: "mass", min: 30, max: 250, get: (h) => h.bodyKg, set: (h, v) => { h.bodyKg = v; } },
-  { label: "Pack carries in comfort", kind: "mass", min: 1, max: 60, get: (h) => h.packComfortKg, set: (h, v) => { h.packComfortKg = v; } },
-  { label: "Pack volume", kind: "volume", min: 5, max: 150, get: (h) => h.packVolumeL, set: (h, v) => { h.packVolumeL = v; } },
+  counted("ageY", "Age", "y", 10, 100),
+  counted("heightCm", "Height", "cm", 100, 230),
+  measured("bodyKg", "Body mass", "mass", 30, 250),
+  measured("packComfortKg", "Pack carries in comfort", "mass", 1, 60),
+  measured("packVolumeL", "Pack volume", "volume", 5, 150),
 ];
+// prettier-ignore
 const PACE: Row[] = [
-  { label: "Own pace, of Tobler’s", suffix: "%", percent: true, min: 30, max: 200, digits: 0, get: (h) => h.pace.speedFactor, set: (h, v) => { h.pace.speedFactor = v; } },
-  { label: "Walking hours, first day", suffix: "h", min: 1, max: 20, digits: 1, get: (h) => h.pace.hoursFreshH, set: (h, v) => { h.pace.hoursFreshH = v; } },
-  { label: "Walking hours, in form", suffix: "h", min: 1, max: 20, digits: 1, get: (h) => h.pace.hoursFitH, set: (h, v) => { h.pace.hoursFitH = v; } },
-  { label: "Days until in form", suffix: "days", min: 0, max: 120, digits: 0, get: (h) => h.pace.rampDays, set: (h, v) => { h.pace.rampDays = v; } },
-  { label: "Breaks, of walking time", suffix: "%", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.pace.breakShare, set: (h, v) => { h.pace.breakShare = v; } },
+  percent("pace.speedFactor", "Own pace, of Tobler’s", 30, 200),
+  counted("pace.hoursFreshH", "Walking hours, first day", "h", 1, 20, 1),
+  counted("pace.hoursFitH", "Walking hours, in form", "h", 1, 20, 1),
+  counted("pace.rampDays", "Days until in form", "days", 0, 120),
+  percent("pace.breakShare", "Breaks, of walking time", 0, 100),
 ];
+// prettier-ignore
 const FOOD: Row[] = [
-  { label: "Energy density", suffix: "kcal/g", min: 1, max: 9, digits: 2, get: (h) => h.food.densityKcalPerG, set: (h, v) => { h.food.densityKcalPerG = v; } },
-  { label: "Planned shortfall", suffix: "%", percent: true, min: -50, max: 70, digits: 0, get: (h) => h.food.shortfallFraction, set: (h, v) => { h.food.shortfallFraction = v; } },
-  { label: "Food reserve", suffix: "%", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.food.reserveFraction, set: (h, v) => { h.food.reserveFraction = v; } },
-  { label: "Boils a day", min: 0, max: 20, digits: 1, get: (h) => h.stove.boilsPerDay, set: (h, v) => { h.stove.boilsPerDay = v; } },
-  { label: "Water per boil", kind: "volume", min: 0, max: 5, get: (h) => h.stove.boilL, set: (h, v) => { h.stove.boilL = v; } },
+  counted("food.densityKcalPerG", "Energy density", "kcal/g", 1, 9, 2),
+  percent("food.shortfallFraction", "Planned shortfall", -50, 70),
+  percent("food.reserveFraction", "Food reserve", 0, 100),
+  counted("stove.boilsPerDay", "Boils a day", "", 0, 20, 1),
+  measured("stove.boilL", "Water per boil", "volume", 0, 5),
 ];
+// prettier-ignore
 const WATER: Row[] = [
-  { label: "Water per km below 20 °C", suffix: "L/km", min: 0, max: 1, digits: 3, get: (h) => h.water.ratePerKmL, set: (h, v) => { h.water.ratePerKmL = v; } },
-  { label: "Drunk at the source", kind: "volume", min: 0, max: 1, get: (h) => h.water.drinkAtSourceL, set: (h, v) => { h.water.drinkAtSourceL = v; } },
-  { label: "Water reserve", suffix: "%", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.water.reserveFraction, set: (h, v) => { h.water.reserveFraction = v; } },
-  { label: "Dry camp: dinner", kind: "volume", min: 0, max: 4, get: (h) => h.water.dinnerL, set: (h, v) => { h.water.dinnerL = v; } },
-  { label: "Dry camp: night", kind: "volume", min: 0, max: 4, get: (h) => h.water.nightL, set: (h, v) => { h.water.nightL = v; } },
-  { label: "Dry camp: breakfast", kind: "volume", min: 0, max: 4, get: (h) => h.water.breakfastL, set: (h, v) => { h.water.breakfastL = v; } },
+  counted("water.ratePerKmL", "Water per km below 20 °C", "L/km", 0, 1, 3),
+  measured("water.drinkAtSourceL", "Drunk at the source", "volume", 0, 1),
+  percent("water.reserveFraction", "Water reserve", 0, 100),
+  measured("water.dinnerL", "Dry camp: dinner", "volume", 0, 4),
+  measured("water.nightL", "Dry camp: night", "volume", 0, 4),
+  measured("water.breakfastL", "Dry camp: breakfast", "volume", 0, 4),
 ];
+const LEAST_CHANCE = percent("water.leastChance", "Least chance of flow", 0, 100);
+
+/** The record that holds the last key of a path, and that key. */
+function place(hiker: Hiker, path: string): [Record<string, unknown>, string] {
+  const keys = path.split(".");
+  const last = keys.pop()!;
+  return [keys.reduce((record, key) => record[key] as Record<string, unknown>, hiker as Record<string, unknown>), last];
+}
 
 function HikerForm({ plan }: { plan: Plan }) {
   const hikerIndex = useApp((state) => state.hikerIndex);
@@ -129,39 +230,111 @@ function HikerForm({ plan }: { plan: Plan }) {
       if (target) recipe(target as Hiker);
     });
   const rows = (list: Row[]): ReactNode =>
-    list.map((row) => {
-      const times = row.percent ? 100 : 1;
+    list.map(({ path, label, percent: inPercent, ...rest }) => {
+      const times = inPercent ? 100 : 1;
+      const [record, key] = place(hiker, path);
+      const commit = (value: number): void =>
+        change(label, (target) => {
+          const [into, name] = place(target, path);
+          into[name] = value / times;
+        });
       return (
-        <NumberField key={`${hiker.id} ${row.label}`} label={row.label} kind={row.kind} units={plan.trip.units} min={row.min} max={row.max} value={row.get(hiker) * times}
-          {...(row.digits === undefined ? {} : { digits: row.digits })} {...(row.suffix === undefined ? {} : { suffix: row.suffix })} onCommit={(value) => change(row.label, (target) => row.set(target, value / times))} />
+        <NumberField
+          key={`${hiker.id} ${path}`}
+          label={label}
+          value={Number(record[key]) * times}
+          units={plan.trip.units}
+          onCommit={commit}
+          {...rest}
+        />
       );
     });
-  const choice = <T extends string>(label: string, value: T, options: Record<T, string>, set: (hiker: Hiker, value: T) => void): ReactNode => (
-    <label key={label} className="text-sm font-semibold">{label}
-      <select className="field mt-1 font-normal" value={value} onChange={(event) => change(label, (target) => set(target, event.target.value as T))}>
-        {Object.entries<string>(options).map(([key, text]) => <option key={key} value={key}>{text}</option>)}
+  const choice = <T extends string>(
+    label: string,
+    value: T,
+    options: Record<T, string>,
+    set: (hiker: Hiker, value: T) => void,
+  ): ReactNode => (
+    <label key={label} className="text-sm font-semibold">
+      {label}
+      <select
+        className="field mt-1 font-normal"
+        value={value}
+        onChange={(event) => change(label, (target) => set(target, event.target.value as T))}
+      >
+        {Object.entries<string>(options).map(([key, text]) => (
+          <option key={key} value={key}>
+            {text}
+          </option>
+        ))}
       </select>
     </label>
   );
   return (
     <>
-      <Section title={hiker.name} note="Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top.">
-        <label className="text-sm font-semibold">Name
-          <input key={hiker.name} className="field mt-1 font-normal" defaultValue={hiker.name} maxLength={200} onBlur={(event) => { const name = event.target.value.trim(); if (name && name !== hiker.name) change("name", (target) => { target.name = name; }); }} />
+      <Section
+        title={hiker.name}
+        note="Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top."
+      >
+        <label className="text-sm font-semibold">
+          Name
+          <input
+            key={hiker.name}
+            className="field mt-1 font-normal"
+            defaultValue={hiker.name}
+            maxLength={200}
+            onBlur={(event) => {
+              const name = event.target.value.trim();
+              if (name && name !== hiker.name)
+                change("name", (target) => {
+                  target.name = name;
+                });
+            }}
+          />
         </label>
-        {choice("Sex, for the equations", hiker.sex, { female: "female", male: "male" }, (h, v) => { h.sex = v; })}
+        {choice("Sex, for the equations", hiker.sex, { female: "female", male: "male" }, (h, v) => {
+          h.sex = v;
+        })}
         {rows(BODY)}
-        {choice("Sleeps", hiker.sleeper, { cold: "cold: comfort rating", warm: "warm: limit rating" }, (h, v) => { h.sleeper = v; })}
+        {choice("Sleeps", hiker.sleeper, { cold: "cold: comfort rating", warm: "warm: limit rating" }, (h, v) => {
+          h.sleeper = v;
+        })}
       </Section>
       <Section title="Pace">{rows(PACE)}</Section>
-      <Section title="Food and stove" note="A shortfall means losing weight on purpose. Long ones cost muscle and warmth; take medical advice.">
+      <Section
+        title="Food and stove"
+        note="A shortfall means losing weight on purpose. Long ones cost muscle and warmth; take medical advice."
+      >
         {rows(FOOD)}
-        {choice("Cooks with", hiker.stove.fuel, { "gas-canister": "gas", "gas-heat-exchanger": "gas, heat-exchanger pot", alcohol: "alcohol", tablets: "tablets", none: "no stove" }, (h, v) => { h.stove.fuel = v; })}
+        {choice(
+          "Cooks with",
+          hiker.stove.fuel,
+          {
+            "gas-canister": "gas",
+            "gas-heat-exchanger": "gas, heat-exchanger pot",
+            alcohol: "alcohol",
+            tablets: "tablets",
+            none: "no stove",
+          },
+          (h, v) => {
+            h.stove.fuel = v;
+          },
+        )}
       </Section>
-      <Section title="Water" note="Any source may be dry today: ask locally, and treat what you drink. Drinking far beyond thirst is dangerous too.">
+      <Section
+        title="Water"
+        note="Any source may be dry today: ask locally, and treat what you drink. Drinking far beyond thirst is dangerous too."
+      >
         {rows(WATER)}
-        {choice("Counts on", hiker.water.trust, { reliable: "reliable sources only", chance: "sources likely to flow that month", all: "all sources" }, (h, v) => { h.water.trust = v; })}
-        {hiker.water.trust === "chance" && rows([{ label: "Least chance of flow", suffix: "%", percent: true, min: 0, max: 100, digits: 0, get: (h) => h.water.leastChance, set: (h, v) => { h.water.leastChance = v; } }])}
+        {choice(
+          "Counts on",
+          hiker.water.trust,
+          { reliable: "reliable sources only", chance: "sources likely to flow that month", all: "all sources" },
+          (h, v) => {
+            h.water.trust = v;
+          },
+        )}
+        {hiker.water.trust === "chance" && rows([LEAST_CHANCE])}
       </Section>
     </>
   );
@@ -172,17 +345,45 @@ const PRESETS = {
   imperial: { distance: "mi", height: "ft", mass: "lb", smallMass: "oz", temperature: "F", volume: "qt" },
   mixed: { distance: "mi", height: "ft", mass: "kg", smallMass: "g", temperature: "F", volume: "L" },
 } as const;
-const UNIT_CHOICES = { distance: ["km", "mi"], height: ["m", "ft"], mass: ["kg", "lb"], smallMass: ["g", "oz"], temperature: ["C", "F"], volume: ["L", "qt"] } as const;
-const UNIT_NAMES = { distance: "Distance", height: "Height", mass: "Pack weight", smallMass: "Kit weight", temperature: "Temperature", volume: "Water" } as const;
+const UNIT_CHOICES = {
+  distance: ["km", "mi"],
+  height: ["m", "ft"],
+  mass: ["kg", "lb"],
+  smallMass: ["g", "oz"],
+  temperature: ["C", "F"],
+  volume: ["L", "qt"],
+} as const;
+const UNIT_NAMES = {
+  distance: "Distance",
+  height: "Height",
+  mass: "Pack weight",
+  smallMass: "Kit weight",
+  temperature: "Temperature",
+  volume: "Water",
+} as const;
 
 function UnitsForm({ plan }: { plan: Plan }) {
   const { units } = plan.trip;
   const names = Object.keys(UNIT_CHOICES) as (keyof typeof UNIT_CHOICES)[];
-  const preset = (Object.keys(PRESETS) as (keyof typeof PRESETS)[]).find((key) => names.every((name) => PRESETS[key][name] === units[name]));
+  const preset = (Object.keys(PRESETS) as (keyof typeof PRESETS)[]).find((key) =>
+    names.every((name) => PRESETS[key][name] === units[name]),
+  );
   return (
-    <Section title="Units" note="Shown and typed in these; any unit may be typed behind a number: 2 lb 3 oz, 1.2 kg, 5 mi, 30C.">
-      <label className="text-sm font-semibold">All at once
-        <select className="field mt-1 font-normal" value={preset ?? "own"} onChange={(event) => void edit("Units", (draft) => { Object.assign(draft.trip.units, PRESETS[event.target.value as keyof typeof PRESETS] ?? {}); })}>
+    <Section
+      title="Units"
+      note="Shown and typed in these; any unit may be typed behind a number: 2 lb 3 oz, 1.2 kg, 5 mi, 30C."
+    >
+      <label className="text-sm font-semibold">
+        All at once
+        <select
+          className="field mt-1 font-normal"
+          value={preset ?? "own"}
+          onChange={(event) =>
+            void edit("Units", (draft) => {
+              Object.assign(draft.trip.units, PRESETS[event.target.value as keyof typeof PRESETS] ?? {});
+            })
+          }
+        >
           <option value="metric">metric</option>
           <option value="imperial">imperial</option>
           <option value="mixed">mixed: miles with grams</option>
@@ -190,9 +391,22 @@ function UnitsForm({ plan }: { plan: Plan }) {
         </select>
       </label>
       {names.map((name) => (
-        <label key={name} className="text-sm font-semibold">{UNIT_NAMES[name]}
-          <select className="field mt-1 font-normal" value={units[name]} onChange={(event) => void edit("Units", (draft) => { (draft.trip.units as Record<string, unknown>)[name] = event.target.value; })}>
-            {UNIT_CHOICES[name].map((unit) => <option key={unit} value={unit}>{name === "temperature" ? `°${unit}` : unit}</option>)}
+        <label key={name} className="text-sm font-semibold">
+          {UNIT_NAMES[name]}
+          <select
+            className="field mt-1 font-normal"
+            value={units[name]}
+            onChange={(event) =>
+              void edit("Units", (draft) => {
+                (draft.trip.units as Record<string, unknown>)[name] = event.target.value;
+              })
+            }
+          >
+            {UNIT_CHOICES[name].map((unit) => (
+              <option key={unit} value={unit}>
+                {name === "temperature" ? `°${unit}` : unit}
+              </option>
+            ))}
           </select>
         </label>
       ))}

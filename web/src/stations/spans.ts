@@ -14,6 +14,12 @@ export interface SpanEnd {
   end: "from" | "to";
 }
 
+/** An end on its way to a point, before it is let go. */
+export interface DragPreview extends SpanEnd {
+  pieceId: string;
+  pointIndex: number;
+}
+
 export function swapPoints(result: PlanResult): SwapPoint[] {
   const last = result.legs.length - 1;
   return [
@@ -34,7 +40,13 @@ export function endAtM(points: readonly SwapPoint[], plan: Plan, stopId: string)
 }
 
 /** Moves an end to a point; how the piece comes and goes follows when the old way cannot hold. */
-export async function moveSpanEnd(plan: Plan, points: readonly SwapPoint[], pieceId: string, { spanIndex, end }: SpanEnd, pointIndex: number): Promise<void> {
+export async function moveSpanEnd(
+  plan: Plan,
+  points: readonly SwapPoint[],
+  pieceId: string,
+  { spanIndex, end }: SpanEnd,
+  pointIndex: number,
+): Promise<void> {
   const piece = plan.kit.find((candidate) => candidate.id === pieceId);
   const span = piece?.spans[spanIndex];
   const point = points[pointIndex];
@@ -42,7 +54,10 @@ export async function moveSpanEnd(plan: Plan, points: readonly SwapPoint[], piec
   const otherM = endAtM(points, plan, end === "from" ? span.toStopId : span.fromStopId);
   if (end === "from" ? point.atM >= otherM : point.atM <= otherM) return;
   if (span[end === "from" ? "fromStopId" : "toStopId"] === point.id) return;
-  const label = end === "from" ? `${piece.name} from ${stopName(plan, point.id)}` : `${piece.name} until ${stopName(plan, point.id)}`;
+  const label =
+    end === "from"
+      ? `${piece.name} from ${stopName(plan, point.id)}`
+      : `${piece.name} until ${stopName(plan, point.id)}`;
   await edit(label, (draft) => {
     const target = draft.kit.find((candidate) => candidate.id === pieceId)?.spans[spanIndex];
     if (target) setEnd(target, end, point.id);

@@ -1,8 +1,29 @@
 /** What the screens share: the opened plan, its result, the selection. Edits go to the data layer. */
-import { planSchema, readPlanFile, START_ID, FINISH_ID, writePlanFile, type Plan, type PlanFile, type PlanResult, type TrackPoints } from "@gepack/core";
+import {
+  planSchema,
+  readPlanFile,
+  START_ID,
+  FINISH_ID,
+  writePlanFile,
+  type Plan,
+  type PlanFile,
+  type PlanResult,
+  type TrackPoints,
+} from "@gepack/core";
 import type { Draft } from "immer";
 import { create } from "zustand";
-import { askToPersist, change, readSetting, step, StorageProblem, storePlan, storeTracks, tracksOf, watchPlan, writeSetting } from "../data/plans.ts";
+import {
+  askToPersist,
+  change,
+  readSetting,
+  step,
+  StorageProblem,
+  storePlan,
+  storeTracks,
+  tracksOf,
+  watchPlan,
+  writeSetting,
+} from "../data/plans.ts";
 import { startCore, type CoreClient } from "../worker/client.ts";
 
 export type WhyFigure = "start" | "food" | "carry" | "energy";
@@ -29,8 +50,21 @@ export interface AppState {
 }
 
 export const useApp = create<AppState>(() => ({
-  status: "opening", failure: undefined, plan: undefined, result: undefined, before: undefined, lastLabel: undefined, computing: false,
-  undoLabel: undefined, redoLabel: undefined, legIndex: 0, hikerIndex: 0, why: "start", theme: "system", welcomed: true, notice: undefined,
+  status: "opening",
+  failure: undefined,
+  plan: undefined,
+  result: undefined,
+  before: undefined,
+  lastLabel: undefined,
+  computing: false,
+  undoLabel: undefined,
+  redoLabel: undefined,
+  legIndex: 0,
+  hikerIndex: 0,
+  why: "start",
+  theme: "system",
+  welcomed: true,
+  notice: undefined,
 }));
 
 const set = useApp.setState;
@@ -57,7 +91,10 @@ export function begin(): void {
 
 async function open(): Promise<void> {
   try {
-    set({ theme: ((await readSetting("theme")) as Theme | undefined) ?? "system", welcomed: (await readSetting("welcomed")) === "yes" });
+    set({
+      theme: ((await readSetting("theme")) as Theme | undefined) ?? "system",
+      welcomed: (await readSetting("welcomed")) === "yes",
+    });
     watchPlan(
       (opened) => {
         if (opened) void show(opened.doc, opened.undoLabel, opened.redoLabel);
@@ -76,7 +113,12 @@ async function openWithoutStorage(error: unknown): Promise<void> {
   if (get().plan) return;
   try {
     memoryOnly = await fetchDemo();
-    set({ notice: error instanceof StorageProblem ? error.message : "The browser refuses to store data; export the plan before you close the page." });
+    set({
+      notice:
+        error instanceof StorageProblem
+          ? error.message
+          : "The browser refuses to store data; export the plan before you close the page.",
+    });
     coreClient().setTracks(memoryOnly.tracks);
     await show(memoryOnly.plan, undefined, undefined);
   } catch (failure) {
@@ -96,7 +138,8 @@ async function show(plan: Plan, undoLabel: string | undefined, redoLabel: string
   const changedTrack = key !== tracksKey;
   if (changedTrack && !memoryOnly) {
     const tracks = await tracksOf(plan);
-    if (tracks.length === 0) return fail(new Error("The plan's track is missing from this device's storage. Import the plan file again."));
+    if (tracks.length === 0)
+      return fail(new Error("The plan's track is missing from this device's storage. Import the plan file again."));
     client.setTracks(tracks);
     tracksKey = key;
   }
@@ -108,8 +151,14 @@ async function show(plan: Plan, undoLabel: string | undefined, redoLabel: string
     if (!result) return;
     // Plan and result change together: no screen ever sees one without the other.
     set({
-      plan, result, computing: false, status: "ready", before: edited ? before : undefined, lastLabel: edited ? (undoLabel ?? get().lastLabel) : undefined,
-      legIndex: Math.min(get().legIndex, result.legs.length - 1), hikerIndex: Math.min(get().hikerIndex, plan.hikers.length - 1),
+      plan,
+      result,
+      computing: false,
+      status: "ready",
+      before: edited ? before : undefined,
+      lastLabel: edited ? (undoLabel ?? get().lastLabel) : undefined,
+      legIndex: Math.min(get().legIndex, result.legs.length - 1),
+      hikerIndex: Math.min(get().hikerIndex, plan.hikers.length - 1),
     });
   } catch (error) {
     set({ computing: false });
@@ -151,11 +200,17 @@ function report(error: unknown): void {
 }
 
 async function fetchDemo(): Promise<PlanFile> {
-  const [planResponse, gpxResponse] = await Promise.all([fetch("/demo/corvane.gepack.json"), fetch("/demo/corvane.gpx")]);
+  const [planResponse, gpxResponse] = await Promise.all([
+    fetch("/demo/corvane.gepack.json"),
+    fetch("/demo/corvane.gpx"),
+  ]);
   if (!planResponse.ok || !gpxResponse.ok) throw new Error("The demo's files could not be read. Reload the page.");
   const gpx = await coreClient().readTrack(await gpxResponse.blob(), "corvane.gpx", "corvane", () => {});
-  const { value, problems } = readPlanFile(await planResponse.json().then((data: object) => ({ ...data, trackIds: [] })));
-  if (gpx === "cancelled" || !gpx.value || !value) throw new Error(`The demo does not read: ${problems[0]?.sentence ?? "its track"}`);
+  const { value, problems } = readPlanFile(
+    await planResponse.json().then((data: object) => ({ ...data, trackIds: [] })),
+  );
+  if (gpx === "cancelled" || !gpx.value || !value)
+    throw new Error(`The demo does not read: ${problems[0]?.sentence ?? "its track"}`);
   return { plan: { ...value.plan, trackIds: ["corvane"] }, tracks: [gpx.value.file.track] };
 }
 
@@ -173,10 +228,16 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
 }
 
 /** A new trip on a track: one hiker, no stops yet, everything else at its defaults. */
-export async function startTrip(track: TrackPoints, places: Pick<Plan, "stops" | "sources">, startDate: string): Promise<void> {
+export async function startTrip(
+  track: TrackPoints,
+  places: Pick<Plan, "stops" | "sources">,
+  startDate: string,
+): Promise<void> {
   const units = get().plan?.trip.units;
   const plan = planSchema.parse({
-    format: "gepack-plan", version: 1, id: `trip-${crypto.randomUUID()}`,
+    format: "gepack-plan",
+    version: 1,
+    id: `trip-${crypto.randomUUID()}`,
     trip: { name: track.name || "My trip", startDate, units },
     trackIds: [track.id],
     hikers: [{ id: "me", name: "Me", ageY: 35, sex: "female", heightCm: 170, bodyKg: 68 }],
@@ -191,7 +252,16 @@ const wholeWay = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
 const STARTER_KIT = [
   { id: "k1", name: "Backpack", group: "Pack", massG: 1000, role: "pack" },
   { id: "k2", name: "Tent", group: "Shelter", massG: 1100, role: "shelter", volumeL: 4 },
-  { id: "k3", name: "Sleeping bag, comfort 0 °C", group: "Sleep", massG: 850, role: "bag", comfortC: 0, limitC: -6, volumeL: 7 },
+  {
+    id: "k3",
+    name: "Sleeping bag, comfort 0 °C",
+    group: "Sleep",
+    massG: 850,
+    role: "bag",
+    comfortC: 0,
+    limitC: -6,
+    volumeL: 7,
+  },
   { id: "k4", name: "Pad, R 3.5", group: "Sleep", massG: 420, role: "pad", padR: 3.5, volumeL: 1.5 },
   { id: "k5", name: "Clothes carried", group: "Clothes", massG: 1100, volumeL: 6 },
   { id: "k6", name: "Clothes and shoes worn", group: "Clothes", massG: 1500, wear: "worn", role: "shoes" },
@@ -255,5 +325,9 @@ function readLocation(): void {
   const query = new URLSearchParams(window.location.search);
   const whole = (name: string): number => Math.max(0, Math.floor(Number(query.get(name) ?? 1) || 1) - 1);
   const why = query.get("why");
-  set({ legIndex: whole("leg"), hikerIndex: whole("hiker"), why: why === "food" || why === "carry" || why === "energy" ? why : "start" });
+  set({
+    legIndex: whole("leg"),
+    hikerIndex: whole("hiker"),
+    why: why === "food" || why === "carry" || why === "energy" ? why : "start",
+  });
 }

@@ -73,9 +73,17 @@ export type Parsed = { value: number } | { error: string };
 
 /** Reads typed text into the inside unit; a bare number is in the hiker's own unit. */
 export function parseQuantity(kind: QuantityKind, text: string, units: Units): Parsed {
-  const tidy = text.trim().toLowerCase().replaceAll("−", "-").replaceAll("°", "").replace(/(\d),(\d{3})(?!\d)/g, "$1$2").replace(/(\d),(\d)/g, "$1.$2");
+  const tidy = text
+    .trim()
+    .toLowerCase()
+    .replaceAll("−", "-")
+    .replaceAll("°", "")
+    .replace(/(\d),(\d{3})(?!\d)/g, "$1$2")
+    .replace(/(\d),(\d)/g, "$1.$2");
   const allowed = kind === "temperature" ? "C, F" : TABLES[kind].map((unit) => unit.symbol).join(", ");
-  const bad = { error: `“${text.trim().slice(0, 30)}” is not understood. Type a number, with a unit if you like: ${allowed}.` };
+  const bad = {
+    error: `“${text.trim().slice(0, 30)}” is not understood. Type a number, with a unit if you like: ${allowed}.`,
+  };
   if (tidy === "") return { error: `Type a number, with a unit if you like: ${allowed}.` };
   if (kind === "temperature") {
     const match = /^(-?\d+(?:\.\d+)?)\s*([cf]?)$/.exec(tidy);
@@ -88,14 +96,32 @@ export function parseQuantity(kind: QuantityKind, text: string, units: Units): P
   if (parts.length === 0 || parts.map((part) => part[0]).join("") !== tidy) return bad;
   let total = 0;
   for (const [, number, name] of parts) {
-    const unit = name === "" ? (parts.length === 1 ? own : undefined) : TABLES[kind].find((candidate) => candidate.names.includes(name!));
+    const unit =
+      name === ""
+        ? parts.length === 1
+          ? own
+          : undefined
+        : TABLES[kind].find((candidate) => candidate.names.includes(name!));
     if (!unit) return bad;
     total += Number(number) * unit.size;
   }
   return { value: total };
 }
 
-const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+const MONTHS = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];
 
 /** `3 May` of an ISO date. */
 export function dayMonth(isoDate: string): string {

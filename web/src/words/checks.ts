@@ -28,18 +28,50 @@ function say(figure: Figure | undefined, units: Units): string {
 
 /** One word for a mark in a table. */
 export const CHECK_MARK: Record<Check["code"], string> = {
-  "load-over-comfort": "heavy", "carry-over-bottles": "bottles", "food-over-pack": "volume", "food-over-canister": "canister", "canister-missing": "canister",
-  "leg-over-ten-days": "long", "night-below-bag": "cold", "pad-too-thin": "ground", "finish-late": "late", "food-below-resting": "hungry",
-  "untrusted-water": "dry", "kit-piece-twice": "kit", "kit-piece-gap": "kit", "kit-stop-gone": "kit", "kit-stop-unused": "kit", "kit-role-gap": "kit",
-  "climate-assumed": "season", "heights-missing": "heights", "not-settled": "rough", "drink-limit": "drink",
+  "load-over-comfort": "heavy",
+  "carry-over-bottles": "bottles",
+  "food-over-pack": "volume",
+  "food-over-canister": "canister",
+  "canister-missing": "canister",
+  "leg-over-ten-days": "long",
+  "night-below-bag": "cold",
+  "pad-too-thin": "ground",
+  "finish-late": "late",
+  "food-below-resting": "hungry",
+  "untrusted-water": "dry",
+  "kit-piece-twice": "kit",
+  "kit-piece-gap": "kit",
+  "kit-stop-gone": "kit",
+  "kit-stop-unused": "kit",
+  "kit-role-gap": "kit",
+  "climate-assumed": "season",
+  "heights-missing": "heights",
+  "not-settled": "rough",
+  "drink-limit": "drink",
 };
 
 /** Which station a check belongs to, for the counts beside the names. */
 export const CHECK_STATION: Record<Check["code"], "legs" | "kit" | "trail" | "setup"> = {
-  "load-over-comfort": "legs", "carry-over-bottles": "legs", "food-over-pack": "legs", "food-over-canister": "legs", "canister-missing": "kit",
-  "leg-over-ten-days": "legs", "night-below-bag": "kit", "pad-too-thin": "kit", "finish-late": "setup", "food-below-resting": "setup",
-  "untrusted-water": "trail", "kit-piece-twice": "kit", "kit-piece-gap": "kit", "kit-stop-gone": "kit", "kit-stop-unused": "kit", "kit-role-gap": "kit",
-  "climate-assumed": "trail", "heights-missing": "trail", "not-settled": "legs", "drink-limit": "legs",
+  "load-over-comfort": "legs",
+  "carry-over-bottles": "legs",
+  "food-over-pack": "legs",
+  "food-over-canister": "legs",
+  "canister-missing": "kit",
+  "leg-over-ten-days": "legs",
+  "night-below-bag": "kit",
+  "pad-too-thin": "kit",
+  "finish-late": "setup",
+  "food-below-resting": "setup",
+  "untrusted-water": "trail",
+  "kit-piece-twice": "kit",
+  "kit-piece-gap": "kit",
+  "kit-stop-gone": "kit",
+  "kit-stop-unused": "kit",
+  "kit-role-gap": "kit",
+  "climate-assumed": "trail",
+  "heights-missing": "trail",
+  "not-settled": "legs",
+  "drink-limit": "legs",
 };
 
 /** What falls short, with its figures. */
@@ -92,13 +124,29 @@ export function checkSentence(check: Check, plan: Plan): string {
 }
 
 export const MEND_WORDS: Record<MendCode, string> = {
-  "add-stop": "Use another stop on the way", "post-food": "post food ahead to a stop between", "lighten-kit": "leave or send home some kit",
-  "stronger-pack": "take a pack that carries more", "more-bottles": "add a bottle or water bag for this leg", "trust-source": "ask locally about the sources passed by",
-  "split-carry": "camp at the last source and cross early", "bigger-pack": "take a larger pack", "bigger-canister": "take a larger canister",
-  "carry-canister": "add a hard canister from the stop before", "warmer-bag": "carry the warmer bag on this leg", "add-liner": "add a liner", "add-pad": "add a second pad",
-  "start-earlier": "start earlier", "more-hours": "walk more hours a day", "fewer-zeros": "take fewer zeros", "less-shortfall": "plan less shortfall",
-  "fix-span": "move the span's end", "use-stop": "stop there, or move the swap", "add-piece": "add the piece", "add-stations": "import a plan with stations",
-  "walk-cool-hours": "walk in the cool hours", "ask-about-source": "ask at the last stop whether it has water",
+  "add-stop": "Use another stop on the way",
+  "post-food": "post food ahead to a stop between",
+  "lighten-kit": "leave or send home some kit",
+  "stronger-pack": "take a pack that carries more",
+  "more-bottles": "add a bottle or water bag for this leg",
+  "trust-source": "ask locally about the sources passed by",
+  "split-carry": "camp at the last source and cross early",
+  "bigger-pack": "take a larger pack",
+  "bigger-canister": "take a larger canister",
+  "carry-canister": "add a hard canister from the stop before",
+  "warmer-bag": "carry the warmer bag on this leg",
+  "add-liner": "add a liner",
+  "add-pad": "add a second pad",
+  "start-earlier": "start earlier",
+  "more-hours": "walk more hours a day",
+  "fewer-zeros": "take fewer zeros",
+  "less-shortfall": "plan less shortfall",
+  "fix-span": "move the span's end",
+  "use-stop": "stop there, or move the swap",
+  "add-piece": "add the piece",
+  "add-stations": "import a plan with stations",
+  "walk-cool-hours": "walk in the cool hours",
+  "ask-about-source": "ask at the last stop whether it has water",
 };
 
 export function mendSentence(check: Check): string {
@@ -109,7 +157,11 @@ export function mendSentence(check: Check): string {
 }
 
 /** A sharp word for severity, never colour alone. */
-export const SEVERITY_WORD: Record<Check["severity"], string> = { blocker: "Blocker", caution: "Caution", note: "Note" };
+export const SEVERITY_WORD: Record<Check["severity"], string> = {
+  blocker: "Blocker",
+  caution: "Caution",
+  note: "Note",
+};
 
 /** One check for each sentence: what holds for both hikers alike is said once. */
 export function distinct(checks: readonly Check[], plan: Plan): Check[] {

@@ -10,7 +10,12 @@ export interface CoreClient {
   setTracks(tracks: TrackPoints[]): void;
   /** Only the newest plan is answered; older ones resolve to undefined. */
   compute(plan: Plan): Promise<PlanResult | undefined>;
-  readTrack(file: Blob, name: string, trackId: string, onProgress: Progress): Promise<Reading<TrackPreview> | "cancelled">;
+  readTrack(
+    file: Blob,
+    name: string,
+    trackId: string,
+    onProgress: Progress,
+  ): Promise<Reading<TrackPreview> | "cancelled">;
   cancelReading(): void;
   locateOn(track: TrackPoints, places: { lonDeg: number; latDeg: number }[]): Promise<Located[]>;
   readPlan(file: Blob): Promise<Reading<PlanFile>>;
@@ -81,7 +86,8 @@ export function startCore(onRestart: () => void): CoreClient {
       running = answer.catch(() => {});
       return answer;
     },
-    readTrack: (file, name, trackId, onProgress) => remote.readTrack(file, name, trackId, proxy(onProgress)) as Promise<Reading<TrackPreview> | "cancelled">,
+    readTrack: (file, name, trackId, onProgress) =>
+      remote.readTrack(file, name, trackId, proxy(onProgress)) as Promise<Reading<TrackPreview> | "cancelled">,
     locateOn: (track, places) => remote.locateOn(track, places),
     cancelReading: () => void remote.cancelReading(),
     readPlan: (file) => remote.readPlan(file) as Promise<Reading<PlanFile>>,

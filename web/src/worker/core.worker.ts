@@ -1,7 +1,21 @@
 /** The worker that holds the Session, reads files and never blocks the page. */
 import {
-  buildProfile, gpxReader, locate, mendTracks, readPlanFile, refused, Session,
-  type GpxFile, type Located, type Mended, type Plan, type PlanFile, type PlanResult, type Profile, type Reading, type TrackPoints,
+  buildProfile,
+  gpxReader,
+  locate,
+  mendTracks,
+  readPlanFile,
+  refused,
+  Session,
+  type GpxFile,
+  type Located,
+  type Mended,
+  type Plan,
+  type PlanFile,
+  type PlanResult,
+  type Profile,
+  type Reading,
+  type TrackPoints,
 } from "@gepack/core";
 import { expose } from "comlink";
 
@@ -53,10 +67,18 @@ const api = {
     return { result, profileId, profile: hasProfile === profileId ? undefined : profile };
   },
 
-  async readTrack(file: Blob, name: string, trackId: string, onProgress: Progress): Promise<Reading<TrackPreview> | "cancelled"> {
+  async readTrack(
+    file: Blob,
+    name: string,
+    trackId: string,
+    onProgress: Progress,
+  ): Promise<Reading<TrackPreview> | "cancelled"> {
     cancelled = false;
     if (file.size > MAX_FILE_BYTES)
-      return refused("file", `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`);
+      return refused(
+        "file",
+        `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
+      );
     const reader = gpxReader(trackId, name);
     const decoder = new TextDecoder();
     for (let at = 0; at < file.size && !reader.failed(); at += CHUNK_BYTES) {
@@ -70,11 +92,22 @@ const api = {
     if (!value) return { value: undefined, problems };
     const mended = mendTracks([value.track]);
     const profile = buildProfile(mended, false);
-    const outlineM = Float32Array.from({ length: OUTLINE_STEPS + 1 }, (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!);
+    const outlineM = Float32Array.from(
+      { length: OUTLINE_STEPS + 1 },
+      (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!,
+    );
     return {
       value: {
-        file: value, points: value.track.lonDeg.length, lengthM: profile.lengthM, climbM: profile.totalClimbM, rawClimbM: profile.rawClimbM,
-        highestM: profile.highestM, lowestM: profile.lowestM, hasHeights: profile.hasHeights, mended: mended.mended, outlineM,
+        file: value,
+        points: value.track.lonDeg.length,
+        lengthM: profile.lengthM,
+        climbM: profile.totalClimbM,
+        rawClimbM: profile.rawClimbM,
+        highestM: profile.highestM,
+        lowestM: profile.lowestM,
+        hasHeights: profile.hasHeights,
+        mended: mended.mended,
+        outlineM,
       },
       problems,
     };
@@ -92,13 +125,20 @@ const api = {
 
   async readPlan(file: Blob): Promise<Reading<PlanFile>> {
     if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
-    if (file.size > MAX_FILE_BYTES) return refused("file", `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`);
+    if (file.size > MAX_FILE_BYTES)
+      return refused(
+        "file",
+        `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`,
+      );
     const text = await file.text();
     let data: unknown;
     try {
       data = JSON.parse(text);
     } catch (error) {
-      return refused("file", `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`);
+      return refused(
+        "file",
+        `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
+      );
     }
     return readPlanFile(data);
   },

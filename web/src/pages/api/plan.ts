@@ -9,9 +9,11 @@ export const prerender = false;
 const MAX_BYTES = 20_000_000;
 
 export const POST: APIRoute = async ({ request }) => {
-  if (foreignOrigin(request)) return problem(403, "Not from another site", "Requests that carry the origin of another site are refused.");
+  if (foreignOrigin(request))
+    return problem(403, "Not from another site", "Requests that carry the origin of another site are refused.");
   const text = await limitedText(request, MAX_BYTES);
-  if (text === undefined) return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the most that is read.`);
+  if (text === undefined)
+    return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the most that is read.`);
   let data: unknown;
   try {
     data = JSON.parse(text);
@@ -19,8 +21,16 @@ export const POST: APIRoute = async ({ request }) => {
     return problem(400, "Not JSON", `The body is not JSON: ${error instanceof Error ? error.message : "unreadable"}.`);
   }
   const { value, problems } = readPlanFile(data);
-  if (!value) return problem(422, "Not a plan", "The document was refused; see problems for each place and reason.", problems);
-  if (value.tracks.length === 0) return problem(422, "No track", "The document has no track inside.", [{ severity: "error", place: "tracks", sentence: "Expected at least one GeoJSON feature of type MultiLineString." }]);
+  if (!value)
+    return problem(422, "Not a plan", "The document was refused; see problems for each place and reason.", problems);
+  if (value.tracks.length === 0)
+    return problem(422, "No track", "The document has no track inside.", [
+      {
+        severity: "error",
+        place: "tracks",
+        sentence: "Expected at least one GeoJSON feature of type MultiLineString.",
+      },
+    ]);
   return answer(planAnswer(value.plan, computePlan(value.plan, value.tracks)));
 };
 

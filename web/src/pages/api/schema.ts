@@ -6,4 +6,7 @@ import { answer } from "../../server/respond.ts";
 export const prerender = false;
 
 /** JSON Schema of the plan file: the document with its tracks. */
-export const GET: APIRoute = () => answer(z.toJSONSchema(planSchema.extend({ tracks: tracksSchema.optional() }), { io: "input", unrepresentable: "any" }));
+export const GET: APIRoute = () =>
+  answer(
+    z.toJSONSchema(planSchema.extend({ tracks: tracksSchema.optional() }), { io: "input", unrepresentable: "any" }),
+  );

@@ -22,14 +22,23 @@ export function ImportPanel({ plan }: { plan: Plan }) {
   const read = async (file: File): Promise<void> => {
     setPhase({ is: "reading", share: 0, points: 0, name: file.name });
     try {
-      const answer = await readTrackFile(file, file.name.replace(/\.gpx$/i, ""), `track-${crypto.randomUUID()}`, (share, points) =>
-        setPhase((now) => (now.is === "reading" ? { ...now, share, points } : now)),
+      const answer = await readTrackFile(
+        file,
+        file.name.replace(/\.gpx$/i, ""),
+        `track-${crypto.randomUUID()}`,
+        (share, points) => setPhase((now) => (now.is === "reading" ? { ...now, share, points } : now)),
       );
       if (answer === "cancelled") setPhase({ is: "idle" });
       else if (!answer.value) setPhase({ is: "refused", name: file.name, problems: answer.problems });
       else setPhase({ is: "preview", preview: answer.value, problems: answer.problems });
     } catch (error) {
-      setPhase({ is: "refused", name: file.name, problems: [{ severity: "error", place: "file", sentence: error instanceof Error ? error.message : String(error) }] });
+      setPhase({
+        is: "refused",
+        name: file.name,
+        problems: [
+          { severity: "error", place: "file", sentence: error instanceof Error ? error.message : String(error) },
+        ],
+      });
     }
   };
   const drop = (event: DragEvent): void => {
@@ -43,19 +52,51 @@ export function ImportPanel({ plan }: { plan: Plan }) {
     <section id="own" aria-label="Own track" className="mt-5">
       <h2 className="m-0 mb-1 text-base font-bold">Bring your own track</h2>
       {(phase.is === "idle" || phase.is === "refused") && (
-        <div onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={drop}
-          className={`rounded border border-dashed px-3 py-4 ${over ? "border-pine bg-pine-wash" : "border-muted"}`}>
-          Drop a GPX file here, or <button className="btn ml-1" onClick={() => input.current?.click()}>Choose a GPX file</button>
-          <p className="mt-2 mb-0 text-xs text-muted">GPX 1.0 or 1.1, tracks or routes, up to 150 MB. It stays on this device.</p>
+        <div
+          onDragOver={(event) => {
+            event.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={drop}
+          className={`rounded border border-dashed px-3 py-4 ${over ? "border-pine bg-pine-wash" : "border-muted"}`}
+        >
+          Drop a GPX file here, or{" "}
+          <button className="btn ml-1" onClick={() => input.current?.click()}>
+            Choose a GPX file
+          </button>
+          <p className="mt-2 mb-0 text-xs text-muted">
+            GPX 1.0 or 1.1, tracks or routes, up to 150 MB. It stays on this device.
+          </p>
         </div>
       )}
-      <input ref={input} type="file" accept=".gpx,application/gpx+xml" className="sr-only" tabIndex={-1} aria-label="GPX file" data-testid="gpx-file"
-        onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ""; if (file) void read(file); }} />
+      <input
+        ref={input}
+        type="file"
+        accept=".gpx,application/gpx+xml"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="GPX file"
+        data-testid="gpx-file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void read(file);
+        }}
+      />
       {phase.is === "reading" && (
         <div className="rounded border border-rule px-3 py-3" role="status">
           Reading {phase.name}: {phase.points.toLocaleString("en")} points
           <progress className="my-2 block w-full" value={phase.share} max={1} aria-label="Reading the file" />
-          <button className="btn" onClick={() => { cancelReading(); setPhase({ is: "idle" }); }}>Stop reading</button>
+          <button
+            className="btn"
+            onClick={() => {
+              cancelReading();
+              setPhase({ is: "idle" });
+            }}
+          >
+            Stop reading
+          </button>
         </div>
       )}
       {phase.is === "refused" && (
@@ -64,7 +105,14 @@ export function ImportPanel({ plan }: { plan: Plan }) {
           <ProblemList problems={phase.problems} />
         </div>
       )}
-      {phase.is === "preview" && <Preview plan={plan} preview={phase.preview} problems={phase.problems} onDone={() => setPhase({ is: "idle" })} />}
+      {phase.is === "preview" && (
+        <Preview
+          plan={plan}
+          preview={phase.preview}
+          problems={phase.problems}
+          onDone={() => setPhase({ is: "idle" })}
+        />
+      )}
     </section>
   );
 }
@@ -72,12 +120,26 @@ export function ImportPanel({ plan }: { plan: Plan }) {
 function ProblemList({ problems }: { problems: Problem[] }) {
   return (
     <ul className="my-1 list-none p-0">
-      {problems.slice(0, 8).map((problem, i) => <li key={i}><span className="text-muted">{problem.place}:</span> {problem.sentence}</li>)}
+      {problems.slice(0, 8).map((problem, i) => (
+        <li key={i}>
+          <span className="text-muted">{problem.place}:</span> {problem.sentence}
+        </li>
+      ))}
     </ul>
   );
 }
 
-function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: TrackPreview; problems: Problem[]; onDone: () => void }) {
+function Preview({
+  plan,
+  preview,
+  problems,
+  onDone,
+}: {
+  plan: Plan;
+  preview: TrackPreview;
+  problems: Problem[];
+  onDone: () => void;
+}) {
   const { waypoints, track, from } = preview.file;
   const [taken, setTaken] = useState<Taken[]>(() => waypoints.map(guess));
   const [busy, setBusy] = useState(false);
@@ -85,26 +147,47 @@ function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: Tra
   const { mended } = preview;
   const places = async (): Promise<Pick<Plan, "stops" | "sources">> => {
     const located = await locateOn(track, waypoints);
-    const rows = waypoints.map((point, i) => ({ id: crypto.randomUUID(), name: point.name, lonDeg: point.lonDeg, latDeg: point.latDeg, trackM: Math.round(located[i]!.trackM), offTrailM: Math.round(located[i]!.offM) }));
+    const rows = waypoints.map((point, i) => ({
+      id: crypto.randomUUID(),
+      name: point.name,
+      lonDeg: point.lonDeg,
+      latDeg: point.latDeg,
+      trackM: Math.round(located[i]!.trackM),
+      offTrailM: Math.round(located[i]!.offM),
+    }));
     return {
-      stops: rows.filter((_, i) => taken[i] === "stop").map((row) => stopSchema.parse({ ...row, offTrailM: row.offTrailM < 300 ? 0 : Math.min(200_000, row.offTrailM) })),
-      sources: rows.filter((_, i) => taken[i] === "source").map((row) => sourceSchema.parse({ ...row, offTrailM: Math.min(20_000, row.offTrailM) })),
+      stops: rows
+        .filter((_, i) => taken[i] === "stop")
+        .map((row) =>
+          stopSchema.parse({ ...row, offTrailM: row.offTrailM < 300 ? 0 : Math.min(200_000, row.offTrailM) }),
+        ),
+      sources: rows
+        .filter((_, i) => taken[i] === "source")
+        .map((row) => sourceSchema.parse({ ...row, offTrailM: Math.min(20_000, row.offTrailM) })),
     };
   };
   const asTrip = async (): Promise<void> => {
     setBusy(true);
-    await startTrip(track, await places(), plan.trip.startDate).catch((error: unknown) => toast.error("The trip was not begun.", { description: String(error instanceof Error ? error.message : error) }));
+    await startTrip(track, await places(), plan.trip.startDate).catch((error: unknown) =>
+      toast.error("The trip was not begun.", { description: String(error instanceof Error ? error.message : error) }),
+    );
     onDone();
   };
   const asTrack = async (): Promise<void> => {
     setBusy(true);
     const extra = await places();
-    const withPlace = [...plan.stops, ...plan.sources].filter((row) => row.lonDeg !== undefined && row.latDeg !== undefined);
-    const located = await locateOn(track, withPlace.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })));
+    const withPlace = [...plan.stops, ...plan.sources].filter(
+      (row) => row.lonDeg !== undefined && row.latDeg !== undefined,
+    );
+    const located = await locateOn(
+      track,
+      withPlace.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })),
+    );
     const byId = new Map(withPlace.map((row, i) => [row.id, located[i]!.trackM]));
     const moved = withPlace.filter((row, i) => Math.abs(row.trackM - located[i]!.trackM) > 100);
     await replaceTrack(track, (draft) => {
-      for (const row of [...draft.stops, ...draft.sources]) row.trackM = Math.min(preview.lengthM, Math.round(byId.get(row.id) ?? row.trackM));
+      for (const row of [...draft.stops, ...draft.sources])
+        row.trackM = Math.min(preview.lengthM, Math.round(byId.get(row.id) ?? row.trackM));
       for (const stretch of draft.stretches) {
         stretch.fromM = Math.min(stretch.fromM, preview.lengthM);
         stretch.toM = Math.min(stretch.toM, preview.lengthM);
@@ -112,7 +195,13 @@ function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: Tra
       draft.stops.push(...extra.stops);
       draft.sources.push(...extra.sources);
     });
-    if (moved.length > 0) toast(`${moved.length} places moved by more than 100 m on the new track.`, { description: moved.slice(0, 5).map((row) => row.name).join(", ") });
+    if (moved.length > 0)
+      toast(`${moved.length} places moved by more than 100 m on the new track.`, {
+        description: moved
+          .slice(0, 5)
+          .map((row) => row.name)
+          .join(", "),
+      });
     onDone();
   };
   return (
@@ -120,10 +209,18 @@ function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: Tra
       <b className="text-base">{track.name}</b>
       <Outline heightsM={preview.outlineM} />
       <p className="my-1">
-        {preview.points.toLocaleString("en")} {from} points, {quantity("distance", preview.lengthM, units)}, {preview.hasHeights ? `${quantity("height", preview.climbM, units)} up, highest ${quantity("height", preview.highestM, units)}` : "no heights"}.
+        {preview.points.toLocaleString("en")} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
+        {preview.hasHeights
+          ? `${quantity("height", preview.climbM, units)} up, highest ${quantity("height", preview.highestM, units)}`
+          : "no heights"}
+        .
       </p>
       <p className="my-1 text-muted">
-        {mended.gaps.length} gaps{mended.gaps.length > 0 && ` (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}; mended: {mended.doubledPoints} doubled points, {mended.flungPoints} flung points, {mended.missingHeights} missing and {mended.spikedHeights} spiked heights.
+        {mended.gaps.length} gaps
+        {mended.gaps.length > 0 &&
+          ` (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
+        ; mended: {mended.doubledPoints} doubled points, {mended.flungPoints} flung points, {mended.missingHeights}{" "}
+        missing and {mended.spikedHeights} spiked heights.
       </p>
       {problems.length > 0 && <ProblemList problems={problems} />}
       {waypoints.length > 0 && (
@@ -131,7 +228,13 @@ function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: Tra
           <legend className="px-1 font-semibold">Waypoints in the file</legend>
           {waypoints.map((point, i) => (
             <label key={i} className="flex items-center gap-2 py-0.5">
-              <select className="field w-auto! min-h-[24px]! py-0! text-sm!" value={taken[i]} onChange={(event) => setTaken(taken.map((value, k) => (k === i ? (event.target.value as Taken) : value)))}>
+              <select
+                className="field w-auto! min-h-[24px]! py-0! text-sm!"
+                value={taken[i]}
+                onChange={(event) =>
+                  setTaken(taken.map((value, k) => (k === i ? (event.target.value as Taken) : value)))
+                }
+              >
                 <option value="stop">stop</option>
                 <option value="source">water</option>
                 <option value="out">leave out</option>
@@ -142,9 +245,15 @@ function Preview({ plan, preview, problems, onDone }: { plan: Plan; preview: Tra
         </fieldset>
       )}
       <div className="mt-2 flex flex-wrap gap-2">
-        <button className="btn btn-strong" disabled={busy} onClick={() => void asTrip()}>Begin a trip on it</button>
-        <button className="btn" disabled={busy} onClick={() => void asTrack()}>Use it for this plan</button>
-        <button className="btn" disabled={busy} onClick={onDone}>Leave it</button>
+        <button className="btn btn-strong" disabled={busy} onClick={() => void asTrip()}>
+          Begin a trip on it
+        </button>
+        <button className="btn" disabled={busy} onClick={() => void asTrack()}>
+          Use it for this plan
+        </button>
+        <button className="btn" disabled={busy} onClick={onDone}>
+          Leave it
+        </button>
       </div>
     </div>
   );
@@ -162,7 +271,12 @@ function Outline({ heightsM }: { heightsM: Float32Array }) {
     low = Math.min(low, height);
     high = Math.max(high, height);
   }
-  const points = [...heightsM].map((height, i) => `${((i / (heightsM.length - 1)) * 330).toFixed(1)},${(44 - ((height - low) / Math.max(1, high - low)) * 40).toFixed(1)}`).join(" ");
+  const points = [...heightsM]
+    .map(
+      (height, i) =>
+        `${((i / (heightsM.length - 1)) * 330).toFixed(1)},${(44 - ((height - low) / Math.max(1, high - low)) * 40).toFixed(1)}`,
+    )
+    .join(" ");
   return (
     <svg viewBox="0 0 330 46" className="my-1 block w-full" role="img" aria-label="Height along the track">
       <polygon points={`0,46 ${points} 330,46`} fill="var(--ground)" />

@@ -14,7 +14,14 @@ interface Props {
   onChoose: (kind: PlaceKind, id: string) => void;
 }
 
-const STRETCH_COLOUR = { surface: "var(--kit)", snow: "var(--water)", rule: "var(--pine)", hazard: "var(--danger)", insects: "var(--food)", dry: "var(--caution)" } as const;
+const STRETCH_COLOUR = {
+  surface: "var(--kit)",
+  snow: "var(--water)",
+  rule: "var(--pine)",
+  hazard: "var(--danger)",
+  insects: "var(--food)",
+  dry: "var(--caution)",
+} as const;
 
 export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
   const width = useWidth();
@@ -25,29 +32,66 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
     const data = event.active.data.current as MarkData | undefined;
     if (data) movePlace(data.kind, data.id, data.name, data.end, profile, x.invert(x(data.walkedM) + event.delta.x));
   };
-  const mark = (kind: PlaceKind, id: string, name: string, end: PlaceEnd, trackM: number, rest: Pick<MarkProps, "look" | "faint">) => (
-    <Mark key={`${id}${end}`} data={{ kind, id, name, end, walkedM: walkedAt(profile, trackM) }} profile={profile} plan={plan} left={x(walkedAt(profile, trackM))} chosen={chosen === id} onChoose={onChoose} {...rest} />
+  const mark = (
+    kind: PlaceKind,
+    id: string,
+    name: string,
+    end: PlaceEnd,
+    trackM: number,
+    rest: Pick<MarkProps, "look" | "faint">,
+  ) => (
+    <Mark
+      key={`${id}${end}`}
+      data={{ kind, id, name, end, walkedM: walkedAt(profile, trackM) }}
+      profile={profile}
+      plan={plan}
+      left={x(walkedAt(profile, trackM))}
+      chosen={chosen === id}
+      onChoose={onChoose}
+      {...rest}
+    />
   );
   const lanes = stretchLanes(plan, profile);
   return (
     <DndContext sensors={sensors} onDragEnd={drop} autoScroll={false}>
       <div className="relative border-b border-rule" data-testid="place-lanes">
         <Lane title="Stops: used, passed by" width={width} height={26}>
-          {plan.stops.map((stop) => mark("stops", stop.id, stop.name, "trackM", stop.trackM, { look: "stop", faint: !stop.use }))}
+          {plan.stops.map((stop) =>
+            mark("stops", stop.id, stop.name, "trackM", stop.trackM, { look: "stop", faint: !stop.use }),
+          )}
         </Lane>
         <Lane title="Water: reliable, other" width={width} height={22}>
-          {plan.sources.map((source) => mark("sources", source.id, source.name, "trackM", source.trackM, { look: "source", faint: !source.reliable }))}
+          {plan.sources.map((source) =>
+            mark("sources", source.id, source.name, "trackM", source.trackM, {
+              look: "source",
+              faint: !source.reliable,
+            }),
+          )}
         </Lane>
         <Lane title="Stretches" width={width} height={Math.max(1, lanes.length) * 16 + 6}>
           {lanes.flatMap((lane, row) =>
             lane.map(({ stretch, fromM, toM }) => (
               <div key={stretch.id} className="absolute" style={{ left: 0, top: 3 + row * 16, height: 14 }}>
-                <div title={`${stretch.name} (${stretch.kind})`} onClick={() => onChoose("stretches", stretch.id)} className={`absolute h-[12px] cursor-pointer overflow-hidden rounded-[2px] px-1 text-xs leading-[12px] whitespace-nowrap ${chosen === stretch.id ? "outline-2 outline-ink" : ""}`}
-                  style={{ left: x(fromM), width: Math.max(3, x(toM) - x(fromM)), background: `color-mix(in srgb, ${STRETCH_COLOUR[stretch.kind]} 30%, var(--sheet))` }}>
+                <div
+                  title={`${stretch.name} (${stretch.kind})`}
+                  onClick={() => onChoose("stretches", stretch.id)}
+                  className={`absolute h-[12px] cursor-pointer overflow-hidden rounded-[2px] px-1 text-xs leading-[12px] whitespace-nowrap ${chosen === stretch.id ? "outline-2 outline-ink" : ""}`}
+                  style={{
+                    left: x(fromM),
+                    width: Math.max(3, x(toM) - x(fromM)),
+                    background: `color-mix(in srgb, ${STRETCH_COLOUR[stretch.kind]} 30%, var(--sheet))`,
+                  }}
+                >
                   {x(toM) - x(fromM) > 90 ? stretch.name : ""}
                 </div>
-                {mark("stretches", stretch.id, `${stretch.name}, begin`, "fromM", stretch.fromM, { look: "edge", faint: false })}
-                {mark("stretches", stretch.id, `${stretch.name}, end`, "toM", stretch.toM, { look: "edge", faint: false })}
+                {mark("stretches", stretch.id, `${stretch.name}, begin`, "fromM", stretch.fromM, {
+                  look: "edge",
+                  faint: false,
+                })}
+                {mark("stretches", stretch.id, `${stretch.name}, end`, "toM", stretch.toM, {
+                  look: "edge",
+                  faint: false,
+                })}
               </div>
             )),
           )}
@@ -74,7 +118,17 @@ function stretchLanes(plan: Plan, profile: Profile) {
   return rows;
 }
 
-function Lane({ title, width, height, children }: { title: string; width: number; height: number; children: React.ReactNode }) {
+function Lane({
+  title,
+  width,
+  height,
+  children,
+}: {
+  title: string;
+  width: number;
+  height: number;
+  children: React.ReactNode;
+}) {
   return (
     <div className="relative border-t border-rule" style={{ height }}>
       {gutterPx(width) > 100 && <span className="absolute top-[3px] left-[18px] text-xs text-muted">{title}</span>}
@@ -122,8 +176,21 @@ function Mark({ data, plan, profile, left, look, faint, chosen, onChoose }: Mark
     edge: "h-[12px] w-[7px] -ml-[3px] hover:bg-ink/40",
   }[look];
   return (
-    <span ref={setNodeRef} {...listeners} role="slider" tabIndex={0} aria-label={`${KINDS[data.kind].one} ${data.name}`} aria-valuenow={Math.round(data.walkedM / 100) / 10} aria-valuemin={0} aria-valuemax={Math.round(profile.lengthM / 1000)}
-      aria-valuetext={quantity("distance", data.walkedM, plan.trip.units)} title={`${data.name}, ${quantity("distance", data.walkedM, plan.trip.units)}`} onKeyDown={keys} onClick={() => onChoose(data.kind, data.id)}
-      className={`absolute cursor-ew-resize touch-none ${shape} ${chosen ? "outline-2 outline-offset-1 outline-ink" : ""}`} style={{ left: left + (transform?.x ?? 0) }} />
+    <span
+      ref={setNodeRef}
+      {...listeners}
+      role="slider"
+      tabIndex={0}
+      aria-label={`${KINDS[data.kind].one} ${data.name}`}
+      aria-valuenow={Math.round(data.walkedM / 100) / 10}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(profile.lengthM / 1000)}
+      aria-valuetext={quantity("distance", data.walkedM, plan.trip.units)}
+      title={`${data.name}, ${quantity("distance", data.walkedM, plan.trip.units)}`}
+      onKeyDown={keys}
+      onClick={() => onChoose(data.kind, data.id)}
+      className={`absolute cursor-ew-resize touch-none ${shape} ${chosen ? "outline-2 outline-offset-1 outline-ink" : ""}`}
+      style={{ left: left + (transform?.x ?? 0) }}
+    />
   );
 }

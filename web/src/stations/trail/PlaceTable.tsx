@@ -1,7 +1,16 @@
 /** The places of one kind as a table, edited where they stand. */
 import { Plus, X } from "lucide-react";
 import { useEffect, useState } from "react";
-import { SOURCE_KINDS, SURFACES, walkedAt, type Plan, type PlanResult, type Source, type Stop, type Stretch } from "@gepack/core";
+import {
+  SOURCE_KINDS,
+  SURFACES,
+  walkedAt,
+  type Plan,
+  type PlanResult,
+  type Source,
+  type Stop,
+  type Stretch,
+} from "@gepack/core";
 import { NumberField } from "../../components/NumberField.tsx";
 import { edit } from "../../store/app.ts";
 import { unitSymbol } from "../../units/quantity.ts";
@@ -24,41 +33,124 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
   useEffect(() => {
     if (chosen) document.getElementById(`place-${chosen}`)?.scrollIntoView({ block: "nearest" });
   }, [chosen, kind]);
-  const rows = [...plan[kind]].map((row) => ({ row, walkedM: walkedAt(profile, beginM(row)) })).sort((a, b) => a.walkedM - b.walkedM);
+  const rows = [...plan[kind]]
+    .map((row) => ({ row, walkedM: walkedAt(profile, beginM(row)) }))
+    .sort((a, b) => a.walkedM - b.walkedM);
   const shown = rows.filter(({ row }) => row.name.toLowerCase().includes(find.toLowerCase()));
   const km = (id: string, name: string, label: string, end: PlaceEnd, trackM: number) => (
-    <NumberField bare className="w-[84px]" label={`${label} of ${name}`} kind="distance" value={walkedAt(profile, trackM)} units={plan.trip.units} min={0} max={profile.lengthM} onCommit={(walkedM) => movePlace(kind, id, name, end, profile, walkedM)} />
+    <NumberField
+      bare
+      className="w-[84px]"
+      label={`${label} of ${name}`}
+      kind="distance"
+      value={walkedAt(profile, trackM)}
+      units={plan.trip.units}
+      min={0}
+      max={profile.lengthM}
+      onCommit={(walkedM) => movePlace(kind, id, name, end, profile, walkedM)}
+    />
   );
   return (
     <>
       <div className="mb-2 flex gap-2">
-        <button className="btn" onClick={() => onChoose(addPlace(kind, plan, profile, middleOf(result)))}><Plus size={15} aria-hidden="true" /> {KINDS[kind].add}</button>
-        <input className="field max-w-[220px] text-sm!" type="search" placeholder={`Find a ${KINDS[kind].one}`} aria-label={`Find a ${KINDS[kind].one}`} value={find} onChange={(event) => setFind(event.target.value)} />
+        <button className="btn" onClick={() => onChoose(addPlace(kind, plan, profile, middleOf(result)))}>
+          <Plus size={15} aria-hidden="true" /> {KINDS[kind].add}
+        </button>
+        <input
+          className="field max-w-[220px] text-sm!"
+          type="search"
+          placeholder={`Find a ${KINDS[kind].one}`}
+          aria-label={`Find a ${KINDS[kind].one}`}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
       </div>
-      {rows.length === 0 && <p className="text-muted">No {KINDS[kind].title.toLowerCase()} yet. {kind === "stops" ? "Without stops the whole trail is one leg: add the places where food can be had." : kind === "sources" ? "Without sources all water is carried from stop to stop." : "Stretches say where snow lies, rules apply or the ground is slow."}</p>}
+      {rows.length === 0 && (
+        <p className="text-muted">
+          No {KINDS[kind].title.toLowerCase()} yet.{" "}
+          {kind === "stops"
+            ? "Without stops the whole trail is one leg: add the places where food can be had."
+            : kind === "sources"
+              ? "Without sources all water is carried from stop to stop."
+              : "Stretches say where snow lies, rules apply or the ground is slow."}
+        </p>
+      )}
       <div className="overflow-x-auto">
         <table className="w-full border-collapse text-sm">
           <thead>
             <tr className="border-b border-rule">
               <th className={HEAD}>Name</th>
-              <th className={HEAD}>{kind === "stretches" ? "begins, " : "at, "}{unitSymbol("distance", plan.trip.units)}</th>
-              {kind === "stops" && <><th className={HEAD}>off trail, {unitSymbol("distance", plan.trip.units)}</th><th className={HEAD}>use</th><th className={HEAD}>nights</th><th className={HEAD}>offers</th></>}
-              {kind === "sources" && <><th className={HEAD}>kind</th><th className={HEAD}>reliable</th></>}
-              {kind === "stretches" && <><th className={HEAD}>ends, {unitSymbol("distance", plan.trip.units)}</th><th className={HEAD}>what</th><th className={HEAD}>season</th></>}
-              <th className={HEAD}><span className="sr-only">Remove</span></th>
+              <th className={HEAD}>
+                {kind === "stretches" ? "begins, " : "at, "}
+                {unitSymbol("distance", plan.trip.units)}
+              </th>
+              {kind === "stops" && (
+                <>
+                  <th className={HEAD}>off trail, {unitSymbol("distance", plan.trip.units)}</th>
+                  <th className={HEAD}>use</th>
+                  <th className={HEAD}>nights</th>
+                  <th className={HEAD}>offers</th>
+                </>
+              )}
+              {kind === "sources" && (
+                <>
+                  <th className={HEAD}>kind</th>
+                  <th className={HEAD}>reliable</th>
+                </>
+              )}
+              {kind === "stretches" && (
+                <>
+                  <th className={HEAD}>ends, {unitSymbol("distance", plan.trip.units)}</th>
+                  <th className={HEAD}>what</th>
+                  <th className={HEAD}>season</th>
+                </>
+              )}
+              <th className={HEAD}>
+                <span className="sr-only">Remove</span>
+              </th>
             </tr>
           </thead>
           <tbody>
             {shown.map(({ row }) => (
-              <tr key={row.id} id={`place-${row.id}`} className={`border-b border-rule ${chosen === row.id ? "bg-pine-wash" : ""}`} onFocus={() => onChoose(row.id)}>
+              <tr
+                key={row.id}
+                id={`place-${row.id}`}
+                className={`border-b border-rule ${chosen === row.id ? "bg-pine-wash" : ""}`}
+                onFocus={() => onChoose(row.id)}
+              >
                 <td className="py-0.5 pr-2">
-                  <input key={row.name} className={`${SMALL} min-w-[130px]`} aria-label={`Name of ${row.name}`} defaultValue={row.name} maxLength={200} onBlur={(event) => rename(kind, row.id, row.name, event.target.value)} />
+                  <input
+                    key={row.name}
+                    className={`${SMALL} min-w-[130px]`}
+                    aria-label={`Name of ${row.name}`}
+                    defaultValue={row.name}
+                    maxLength={200}
+                    onBlur={(event) => rename(kind, row.id, row.name, event.target.value)}
+                  />
                 </td>
-                <td className="pr-1">{kind === "stretches" ? km(row.id, row.name, "Begin", "fromM", beginM(row)) : km(row.id, row.name, "Place", "trackM", beginM(row))}</td>
+                <td className="pr-1">
+                  {kind === "stretches"
+                    ? km(row.id, row.name, "Begin", "fromM", beginM(row))
+                    : km(row.id, row.name, "Place", "trackM", beginM(row))}
+                </td>
                 {kind === "stops" && <StopCells stop={row as Stop} plan={plan} />}
                 {kind === "sources" && <SourceCells source={row as Source} />}
-                {kind === "stretches" && <StretchCells stretch={row as Stretch} end={km(row.id, row.name, "End", "toM", (row as Stretch).toM)} />}
-                <td className="text-right"><button className="p-1 text-muted hover:text-danger" aria-label={`Remove ${row.name}`} title={`Remove ${row.name}`} onClick={() => removePlace(kind, row.id, row.name)}><X size={15} aria-hidden="true" /></button></td>
+                {kind === "stretches" && (
+                  <StretchCells
+                    stretch={row as Stretch}
+                    end={km(row.id, row.name, "End", "toM", (row as Stretch).toM)}
+                  />
+                )}
+                <td className="text-right">
+                  <button
+                    className="p-1 text-muted hover:text-danger"
+                    aria-label={`Remove ${row.name}`}
+                    title={`Remove ${row.name}`}
+                    onClick={() => removePlace(kind, row.id, row.name)}
+                  >
+                    <X size={15} aria-hidden="true" />
+                  </button>
+                </td>
               </tr>
             ))}
           </tbody>
@@ -95,10 +187,57 @@ function StopCells({ stop, plan }: { stop: Stop; plan: Plan }) {
     });
   return (
     <>
-      <td className="pr-1"><NumberField bare className="w-[64px]" label={`Off trail at ${stop.name}`} kind="distance" value={stop.offTrailM} units={plan.trip.units} min={0} max={200_000} onCommit={(offTrailM) => change("off trail", (target) => { target.offTrailM = offTrailM; })} /></td>
-      <td><input type="checkbox" aria-label={`Use ${stop.name}`} checked={stop.use} onChange={(event) => { const use = event.target.checked; change(use ? "use it" : "pass it by", (target) => { target.use = use; if (use && target.nights === 0) target.nights = 1; }); }} /></td>
-      <td><NumberField bare className="w-[44px]" label={`Nights at ${stop.name}`} value={stop.nights} units={plan.trip.units} min={0} max={30} digits={0} onCommit={(nights) => change("nights", (target) => { target.nights = Math.round(nights); })} /></td>
-      <td className="text-xs text-muted" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>{stop.services.map((service) => service.replace("-", " ")).join(", ")}</td>
+      <td className="pr-1">
+        <NumberField
+          bare
+          className="w-[64px]"
+          label={`Off trail at ${stop.name}`}
+          kind="distance"
+          value={stop.offTrailM}
+          units={plan.trip.units}
+          min={0}
+          max={200_000}
+          onCommit={(offTrailM) =>
+            change("off trail", (target) => {
+              target.offTrailM = offTrailM;
+            })
+          }
+        />
+      </td>
+      <td>
+        <input
+          type="checkbox"
+          aria-label={`Use ${stop.name}`}
+          checked={stop.use}
+          onChange={(event) => {
+            const use = event.target.checked;
+            change(use ? "use it" : "pass it by", (target) => {
+              target.use = use;
+              if (use && target.nights === 0) target.nights = 1;
+            });
+          }}
+        />
+      </td>
+      <td>
+        <NumberField
+          bare
+          className="w-[44px]"
+          label={`Nights at ${stop.name}`}
+          value={stop.nights}
+          units={plan.trip.units}
+          min={0}
+          max={30}
+          digits={0}
+          onCommit={(nights) =>
+            change("nights", (target) => {
+              target.nights = Math.round(nights);
+            })
+          }
+        />
+      </td>
+      <td className="text-xs text-muted" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>
+        {stop.services.map((service) => service.replace("-", " ")).join(", ")}
+      </td>
     </>
   );
 }
@@ -107,11 +246,40 @@ function SourceCells({ source }: { source: Source }) {
   return (
     <>
       <td>
-        <select className={SMALL} aria-label={`Kind of ${source.name}`} value={source.kind} onChange={(event) => { const value = event.target.value as Source["kind"]; void edit(`${source.name}: ${value}`, (draft) => { const target = draft.sources.find((row) => row.id === source.id); if (target) target.kind = value; }); }}>
-          {SOURCE_KINDS.map((value) => <option key={value}>{value}</option>)}
+        <select
+          className={SMALL}
+          aria-label={`Kind of ${source.name}`}
+          value={source.kind}
+          onChange={(event) => {
+            const value = event.target.value as Source["kind"];
+            void edit(`${source.name}: ${value}`, (draft) => {
+              const target = draft.sources.find((row) => row.id === source.id);
+              if (target) target.kind = value;
+            });
+          }}
+        >
+          {SOURCE_KINDS.map((value) => (
+            <option key={value}>{value}</option>
+          ))}
         </select>
       </td>
-      <td><input type="checkbox" aria-label={`${source.name} is reliable`} checked={source.reliable} onChange={(event) => { const reliable = event.target.checked; void edit(`${source.name}: ${reliable ? "reliable" : "not reliable"}`, (draft) => { const target = draft.sources.find((row) => row.id === source.id); if (target) { target.reliable = reliable; delete target.chanceByMonth; } }); }} /></td>
+      <td>
+        <input
+          type="checkbox"
+          aria-label={`${source.name} is reliable`}
+          checked={source.reliable}
+          onChange={(event) => {
+            const reliable = event.target.checked;
+            void edit(`${source.name}: ${reliable ? "reliable" : "not reliable"}`, (draft) => {
+              const target = draft.sources.find((row) => row.id === source.id);
+              if (target) {
+                target.reliable = reliable;
+                delete target.chanceByMonth;
+              }
+            });
+          }}
+        />
+      </td>
     </>
   );
 }
@@ -131,22 +299,66 @@ function StretchCells({ stretch, end }: { stretch: Stretch; end: React.ReactNode
       <td className="pr-1">{end}</td>
       <td>
         <span className="flex gap-1">
-          <select className={SMALL} aria-label={`Kind of ${stretch.name}`} value={stretch.kind} onChange={(event) => { const kind = event.target.value as Stretch["kind"]; change(kind, (target) => { target.kind = kind; }); }}>
-            {STRETCH_KINDS.map((kind) => <option key={kind}>{kind}</option>)}
+          <select
+            className={SMALL}
+            aria-label={`Kind of ${stretch.name}`}
+            value={stretch.kind}
+            onChange={(event) => {
+              const kind = event.target.value as Stretch["kind"];
+              change(kind, (target) => {
+                target.kind = kind;
+              });
+            }}
+          >
+            {STRETCH_KINDS.map((kind) => (
+              <option key={kind}>{kind}</option>
+            ))}
           </select>
           {onGround && (
-            <select className={SMALL} aria-label={`Ground of ${stretch.name}`} value={stretch.surface ?? "trail"} onChange={(event) => { const surface = event.target.value as NonNullable<Stretch["surface"]>; change(surface, (target) => { target.surface = surface; }); }}>
-              {SURFACES.map((surface) => <option key={surface} value={surface}>{surface.replace("-", " ")}</option>)}
+            <select
+              className={SMALL}
+              aria-label={`Ground of ${stretch.name}`}
+              value={stretch.surface ?? "trail"}
+              onChange={(event) => {
+                const surface = event.target.value as NonNullable<Stretch["surface"]>;
+                change(surface, (target) => {
+                  target.surface = surface;
+                });
+              }}
+            >
+              {SURFACES.map((surface) => (
+                <option key={surface} value={surface}>
+                  {surface.replace("-", " ")}
+                </option>
+              ))}
             </select>
           )}
           {stretch.kind === "rule" && (
-            <select className={SMALL} aria-label={`Rule of ${stretch.name}`} value={stretch.rule ?? "permit"} onChange={(event) => { const rule = event.target.value as NonNullable<Stretch["rule"]>; change(rule, (target) => { target.rule = rule; }); }}>
-              {RULES.map((rule) => <option key={rule} value={rule}>{rule.replace("-", " ")}</option>)}
+            <select
+              className={SMALL}
+              aria-label={`Rule of ${stretch.name}`}
+              value={stretch.rule ?? "permit"}
+              onChange={(event) => {
+                const rule = event.target.value as NonNullable<Stretch["rule"]>;
+                change(rule, (target) => {
+                  target.rule = rule;
+                });
+              }}
+            >
+              {RULES.map((rule) => (
+                <option key={rule} value={rule}>
+                  {rule.replace("-", " ")}
+                </option>
+              ))}
             </select>
           )}
         </span>
       </td>
-      <td className="text-xs whitespace-nowrap text-muted" title={stretch.note}>{stretch.fromMonthDay && stretch.toMonthDay ? `${monthDay(stretch.fromMonthDay)} to ${monthDay(stretch.toMonthDay)}` : "all year"}</td>
+      <td className="text-xs whitespace-nowrap text-muted" title={stretch.note}>
+        {stretch.fromMonthDay && stretch.toMonthDay
+          ? `${monthDay(stretch.fromMonthDay)} to ${monthDay(stretch.toMonthDay)}`
+          : "all year"}
+      </td>
     </>
   );
 }

@@ -17,15 +17,38 @@ export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM:
   const id = crypto.randomUUID();
   const trackM = Math.round(walkedAt(profile, walkedM));
   void edit(KINDS[kind].add, (draft) => {
-    if (kind === "stops") draft.stops.push(stopSchema.parse({ id, name: `Stop ${plan.stops.length + 1}`, trackM, ...coordinates(profile, trackM) }));
-    else if (kind === "sources") draft.sources.push(sourceSchema.parse({ id, name: `Source ${plan.sources.length + 1}`, trackM, ...coordinates(profile, trackM) }));
-    else draft.stretches.push(stretchSchema.parse({ id, name: `Stretch ${plan.stretches.length + 1}`, kind: "surface", surface: "trail", fromM: trackM, toM: Math.min(profile.lengthM, trackM + 10_000) }));
+    if (kind === "stops")
+      draft.stops.push(
+        stopSchema.parse({ id, name: `Stop ${plan.stops.length + 1}`, trackM, ...coordinates(profile, trackM) }),
+      );
+    else if (kind === "sources")
+      draft.sources.push(
+        sourceSchema.parse({ id, name: `Source ${plan.sources.length + 1}`, trackM, ...coordinates(profile, trackM) }),
+      );
+    else
+      draft.stretches.push(
+        stretchSchema.parse({
+          id,
+          name: `Stretch ${plan.stretches.length + 1}`,
+          kind: "surface",
+          surface: "trail",
+          fromM: trackM,
+          toM: Math.min(profile.lengthM, trackM + 10_000),
+        }),
+      );
   });
   return id;
 }
 
 /** Moves a place to a distance in walking order, kept on the trail. */
-export function movePlace(kind: PlaceKind, id: string, name: string, end: PlaceEnd, profile: Profile, walkedM: number): void {
+export function movePlace(
+  kind: PlaceKind,
+  id: string,
+  name: string,
+  end: PlaceEnd,
+  profile: Profile,
+  walkedM: number,
+): void {
   const trackM = Math.round(walkedAt(profile, Math.max(0, Math.min(profile.lengthM, walkedM))));
   void edit(`Move ${name}`, (draft) => {
     if (kind === "stretches") {
@@ -44,7 +67,13 @@ export function removePlace(kind: PlaceKind, id: string, name: string): void {
     if (kind === "stops") {
       const gone = draft.stops.find((row) => row.id === id);
       draft.stops = draft.stops.filter((row) => row.id !== id);
-      const nearest = draft.stops.filter((row) => row.use).reduce<(typeof draft.stops)[number] | undefined>((best, row) => (gone && (!best || Math.abs(row.trackM - gone.trackM) < Math.abs(best.trackM - gone.trackM)) ? row : best), undefined);
+      const nearest = draft.stops
+        .filter((row) => row.use)
+        .reduce<(typeof draft.stops)[number] | undefined>(
+          (best, row) =>
+            gone && (!best || Math.abs(row.trackM - gone.trackM) < Math.abs(best.trackM - gone.trackM)) ? row : best,
+          undefined,
+        );
       for (const piece of draft.kit)
         for (const span of piece.spans) {
           if (span.fromStopId === id) span.fromStopId = nearest?.id ?? "@start";
