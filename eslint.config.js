@@ -52,4 +52,5 @@ export default tseslint.config(
       },
     },
   },
+  { files: ["**/*.cjs"], languageOptions: { sourceType: "commonjs", globals: { module: "readonly" } } },
 );

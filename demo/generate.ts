@@ -10,7 +10,9 @@ import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
 import { buildLine, LENGTH_M, pointAt, trueClimbM } from "./generate/terrain.ts";
 
-const here = new URL(".", import.meta.url);
+/** Another folder may be given, to compare. */
+const given = process.argv[2];
+const here = given ? new URL(`file://${given}/`) : new URL(".", import.meta.url);
 const random = seededRandom(20270329);
 const line = buildLine();
 const waypoints = STOPS.filter((stop) => !stop.use)
