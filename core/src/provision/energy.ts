@@ -74,7 +74,7 @@ export function dayEnergy(
 ): DayEnergy {
   const perHour = mifflinStJeorKcalPerDay(hiker) / 24;
   const awakeH = Math.max(0, 24 - SLEEP_H - walkH);
-  const asleepH = 24 - walkH - awakeH;
+  const asleepH = Math.max(0, 24 - walkH - awakeH);
   const restKcal = perHour * (awakeH * CHORE_FACTOR + asleepH);
   const thermicKcal = THERMIC_FRACTION * (walkKcal + restKcal);
   const coldKcal = (Math.max(0, -meanC) / 10) * COLD_KCAL_PER_10K;

@@ -1,0 +1,87 @@
+import { describe, expect, test } from "vitest";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan, type Check, type CheckCode } from "../index.ts";
+
+const flat = [trackNorth({ lengthM: 60_000 })];
+const mild = { climate: { stations: [stationOf(8, 16)] } };
+const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });
+const found = (overrides: Record<string, unknown>, tracks = flat): Check[] => computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
+const only = (checks: Check[], code: CheckCode): Check | undefined => checks.find((check) => check.code === code);
+
+test("a plain plan has nothing open", () => {
+  expect(found({})).toEqual([]);
+});
+
+describe("each check: when it holds, with its figures, and when it does not", () => {
+  test("load over the pack's comfort", () => {
+    const check = only(found({ hikers: [hikerOf({ packComfortKg: 5 })], kit: [bottles, pieceOf("anvil", 8000)] }), "load-over-comfort")!;
+    expect(check).toMatchObject({ severity: "blocker", legIndex: 0, hikerId: "a" });
+    expect(check.figures["limit"]).toEqual({ value: 5, unit: "kg" });
+    expect(check.mends.length).toBeGreaterThan(0);
+  });
+
+  test("carry over the bottles' capacity, where it begins", () => {
+    const kit = [pieceOf("bottle", 40, { role: "bottle", capacityL: 1 })];
+    const check = only(found({ kit, sources: [sourceOf("w", 10_000)] }), "carry-over-bottles")!;
+    expect(check.severity).toBe("blocker");
+    expect(check.atM).toBeCloseTo(10_000, -2);
+    expect(only(found({ kit, sources: Array.from({ length: 59 }, (_, i) => sourceOf(`w${i}`, (i + 1) * 1000)) }), "carry-over-bottles")).toBeUndefined();
+  });
+
+  test("food and kit over the pack's volume", () => {
+    expect(only(found({ kit: [bottles, pieceOf("pillow", 100, { volumeL: 70 })] }), "food-over-pack")).toBeDefined();
+  });
+
+  test("a hard canister where the rule asks for one, and large enough", () => {
+    const stretches = [{ id: "r", name: "r", fromM: 20_000, toM: 30_000, kind: "rule", rule: "hard-canister" }];
+    const canister = (capacityL: number) => pieceOf("canister", 900, { role: "hard-canister", capacityL });
+    expect(only(found({ stretches }), "canister-missing")?.severity).toBe("blocker");
+    expect(only(found({ stretches, kit: [bottles, canister(1)] }), "food-over-canister")).toBeDefined();
+    const roomy = found({ stretches, kit: [bottles, canister(30)] });
+    expect([only(roomy, "canister-missing"), only(roomy, "food-over-canister")]).toEqual([undefined, undefined]);
+  });
+
+  test("a leg over ten days of food", () => {
+    const long = [trackNorth({ lengthM: 320_000 })];
+    expect(only(found({}, long), "leg-over-ten-days")).toBeDefined();
+    expect(only(found({ stops: [stopOf("m", 160_000)] }, long), "leg-over-ten-days")).toBeUndefined();
+  });
+
+  test("a night colder than the bag with what is worn in it, and a pad too thin for the ground", () => {
+    const cold = { climate: { stations: [stationOf(-8, 6)] } };
+    const bag = (comfortC: number) => pieceOf("bag", 800, { role: "bag", comfortC });
+    expect(only(found({ ...cold, kit: [bottles, bag(-2)] }), "night-below-bag")?.severity).toBe("blocker");
+    expect(only(found({ ...cold, kit: [bottles, bag(-9)] }), "night-below-bag")?.severity).toBe("caution");
+    expect(only(found({ ...cold, kit: [bottles, bag(-9), pieceOf("liner", 100, { warmthK: 4 })] }), "night-below-bag")).toBeUndefined();
+    expect(only(found({ ...cold, kit: [bottles, pieceOf("mat", 200, { role: "pad", padR: 2 })] }), "pad-too-thin")).toBeDefined();
+    expect(only(found({ ...cold, kit: [bottles, pieceOf("mat", 600, { role: "pad", padR: 6 })] }), "pad-too-thin")).toBeUndefined();
+  });
+
+  test("arrival after the wanted day, counted", () => {
+    const trip = { name: "x", startDate: "2027-05-01", finishBy: "2027-05-02" };
+    expect(only(found({ trip }), "finish-late")?.figures["late"]).toEqual({ value: 1, unit: "days" });
+    expect(only(found({ trip: { ...trip, finishBy: "2027-05-03" } }), "finish-late")).toBeUndefined();
+  });
+
+  test("food under resting needs", () => {
+    expect(only(found({ hikers: [hikerOf({ food: { shortfallFraction: 0.7 } })] }), "food-below-resting")?.severity).toBe("blocker");
+  });
+
+  test("untrusted water inside a long dry stretch is named", () => {
+    const sources = [sourceOf("w1", 5000), sourceOf("maybe", 30_000, { reliable: false }), sourceOf("w2", 55_000)];
+    expect(only(found({ sources }), "untrusted-water")?.figures["source"]?.value).toBe("maybe");
+    expect(only(found({ sources: sources.map((source) => ({ ...source, reliable: true })) }), "untrusted-water")).toBeUndefined();
+  });
+
+  test("no stations, no heights", () => {
+    const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
+    const codes = computePlan(planOf({ kit: [bottles] }), [blind]).checks.map((check) => check.code);
+    expect(codes).toEqual(["climate-assumed", "heights-missing"]);
+  });
+
+  test("kit faults become checks with the piece's name", () => {
+    const spans = [{ fromStopId: "@start", toStopId: "gone", ends: "sent-home" }];
+    const check = only(found({ kit: [bottles, pieceOf("axe", 300, { spans })] }), "kit-stop-gone")!;
+    expect(check.figures["piece"]?.value).toBe("axe");
+  });
+});

@@ -1,0 +1,86 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, readFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { beforeAll, describe, expect, test } from "vitest";
+import { buildProfile, computePlan, mendTracks, readGpx, readPlan, type Plan, type PlanResult, type TrackPoints } from "@gepack/core";
+
+const here = import.meta.dirname;
+const read = (name: string, folder = here): string => readFileSync(join(folder, name), "utf8");
+let track: TrackPoints;
+let plan: Plan;
+let result: PlanResult;
+
+beforeAll(() => {
+  track = readGpx(read("corvane.gpx"), "corvane", "corvane").value!.track;
+  const reading = readPlan(JSON.parse(read("corvane.gepack.json")));
+  expect(reading.problems).toEqual([]);
+  plan = reading.value!;
+  result = computePlan(plan, [track]);
+});
+
+test("the generator writes the committed files byte for byte", () => {
+  const folder = mkdtempSync(join(tmpdir(), "gepack-demo-"));
+  execFileSync(process.execPath, ["--import", "tsx", join(here, "generate.ts"), folder], { cwd: join(here, "..") });
+  for (const name of ["corvane.gpx", "corvane.gepack.json", "truth.json"]) expect(read(name, folder) === read(name), name).toBe(true);
+});
+
+describe("the recorded track against the known truth", () => {
+  const truth = JSON.parse(read("truth.json")) as { lengthM: number; climbM: number; points: number };
+
+  test("about 41,000 points, length within 0.5 %, climb within 3 %", () => {
+    const profile = buildProfile(mendTracks([track]), false);
+    expect(track.lonDeg.length).toBe(truth.points);
+    expect(Math.abs(truth.points - 41_000)).toBeLessThan(500);
+    expect(Math.abs(profile.lengthM / truth.lengthM - 1)).toBeLessThan(0.005);
+    expect(Math.abs(profile.totalClimbM / truth.climbM - 1)).toBeLessThan(0.03);
+    expect(profile.rawClimbM / truth.climbM).toBeGreaterThan(1.4);
+  });
+
+  test("it has a real recorder's faults", () => {
+    const { mended } = mendTracks([track]);
+    expect(mended.gaps.length).toBe(3);
+    expect(mended.doubledPoints).toBeGreaterThan(100);
+    expect(mended.missingHeights).toBeGreaterThan(200);
+    expect(mended.spikedHeights).toBeGreaterThan(5);
+  });
+});
+
+describe("the hike", () => {
+  test("22 legs, a late July finish, settled", () => {
+    expect(result.legs).toHaveLength(22);
+    expect(result.settled).toBe(true);
+    expect(result.finishDate >= "2027-07-15" && result.finishDate <= "2027-08-05").toBe(true);
+    expect(plan.stops).toHaveLength(34);
+  });
+
+  test("the 52 km dry stretch is the longest, and asks for the largest carry", () => {
+    const all = result.legs.flatMap((leg) => leg.hikers[0]!.carries);
+    const largest = all.reduce((a, b) => (b.litres > a.litres ? b : a));
+    expect(largest.legIndex).toBe(5);
+    expect(largest.distanceM / 1000).toBeCloseTo(52, 0);
+    expect(largest.dryCamps).toBeGreaterThan(0);
+  });
+
+  test("kit of over sixty pieces, changing hands at five stops and more, never in two places", () => {
+    expect(plan.kit.length).toBeGreaterThan(60);
+    const swaps = new Set(plan.kit.flatMap((piece) => piece.spans.flatMap((span) => [span.fromStopId, span.toStopId])).filter((id) => !id.startsWith("@")));
+    expect(swaps.size).toBeGreaterThanOrEqual(5);
+    expect(result.kitFaults).toEqual([]);
+    const base = result.legs.map((leg) => leg.hikers[0]!.kit.baseKg);
+    expect(base[8]! - base[7]!).toBeGreaterThan(1.5);
+    expect(base[12]!).toBeLessThan(base[11]! - 1);
+  });
+
+  test("every place lies on the track, in the open ocean", () => {
+    for (const stop of [...plan.stops, ...plan.sources]) {
+      expect(stop.trackM).toBeLessThanOrEqual(result.profile.lengthM);
+      expect(stop.latDeg! > 37 && stop.latDeg! < 53 && stop.lonDeg! < -140 && stop.lonDeg! > -156).toBe(true);
+    }
+  });
+
+  test("starting ten days later, spring is warmer on the same leg", () => {
+    const later = computePlan({ ...plan, trip: { ...plan.trip, startDate: "2027-04-08" } }, [track]);
+    for (const i of [0, 5, 8, 12]) expect(later.legs[i]!.lowC).toBeGreaterThan(result.legs[i]!.lowC);
+  });
+});
