@@ -3,7 +3,16 @@ import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
-import { buildProfile, computePlan, mendTracks, readGpx, readPlan, type Plan, type PlanResult, type TrackPoints } from "@gepack/core";
+import {
+  buildProfile,
+  computePlan,
+  mendTracks,
+  readGpx,
+  readPlan,
+  type Plan,
+  type PlanResult,
+  type TrackPoints,
+} from "@gepack/core";
 
 const here = import.meta.dirname;
 const read = (name: string, folder = here): string => readFileSync(join(folder, name), "utf8");
@@ -22,7 +31,8 @@ beforeAll(() => {
 test("the generator writes the committed files byte for byte", () => {
   const folder = mkdtempSync(join(tmpdir(), "gepack-demo-"));
   execFileSync(process.execPath, ["--import", "tsx", join(here, "generate.ts"), folder], { cwd: join(here, "..") });
-  for (const name of ["corvane.gpx", "corvane.gepack.json", "truth.json"]) expect(read(name, folder) === read(name), name).toBe(true);
+  for (const name of ["corvane.gpx", "corvane.gepack.json", "truth.json"])
+    expect(read(name, folder) === read(name), name).toBe(true);
 });
 
 describe("the recorded track against the known truth", () => {
@@ -64,7 +74,11 @@ describe("the hike", () => {
 
   test("kit of over sixty pieces, changing hands at five stops and more, never in two places", () => {
     expect(plan.kit.length).toBeGreaterThan(60);
-    const swaps = new Set(plan.kit.flatMap((piece) => piece.spans.flatMap((span) => [span.fromStopId, span.toStopId])).filter((id) => !id.startsWith("@")));
+    const swaps = new Set(
+      plan.kit
+        .flatMap((piece) => piece.spans.flatMap((span) => [span.fromStopId, span.toStopId]))
+        .filter((id) => !id.startsWith("@")),
+    );
     expect(swaps.size).toBeGreaterThanOrEqual(5);
     expect(result.kitFaults).toEqual([]);
     const base = result.legs.map((leg) => leg.hikers[0]!.kit.baseKg);

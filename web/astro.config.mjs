@@ -5,7 +5,7 @@ import { defineConfig } from "astro/config";
 
 export default defineConfig({
   output: "static",
-  trailingSlash: "always",
+  trailingSlash: "ignore",
   adapter: node({ mode: "middleware" }),
   integrations: [react()],
   devToolbar: { enabled: false },

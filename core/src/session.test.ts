@@ -7,14 +7,19 @@ import { computePlan, explain, EXPLAINED, Session, type Derivation, type Plan, t
 const RUNS = 400;
 /** All laws are held over plans the schema accepts, however absurd; fast-check prints the seed of a failure. */
 const holds = (law: (given: PlanCase, result: PlanResult) => void, numRuns = RUNS): void =>
-  fc.assert(fc.property(arbitraryPlan, (given) => law(given, computePlan(given.plan, given.tracks))), { numRuns, endOnFailure: true });
+  fc.assert(
+    fc.property(arbitraryPlan, (given) => law(given, computePlan(given.plan, given.tracks))),
+    { numRuns, endOnFailure: true },
+  );
 
 function numbersIn(value: unknown, path = "result"): void {
   if (typeof value === "number") {
     if (!Number.isFinite(value)) throw new Error(`${path} is ${value}`);
   } else if (ArrayBuffer.isView(value)) {
-    for (const item of value as Float64Array) if (item !== item || Math.abs(item) === Infinity) throw new Error(`${path} holds ${item}`);
-  } else if (value !== null && typeof value === "object") for (const [key, child] of Object.entries(value)) numbersIn(child, `${path}.${key}`);
+    for (const item of value as Float64Array)
+      if (item !== item || Math.abs(item) === Infinity) throw new Error(`${path} holds ${item}`);
+  } else if (value !== null && typeof value === "object")
+    for (const [key, child] of Object.entries(value)) numbersIn(child, `${path}.${key}`);
 }
 
 describe("laws of every plan", () => {
@@ -24,7 +29,16 @@ describe("laws of every plan", () => {
     holds((_, { legs, loadKg }) => {
       for (const leg of legs)
         for (const row of leg.hikers) {
-          expect(Math.min(row.food.startKg, row.fuel.startKg, row.kit.baseKg, row.startKg, row.endKg + 1e-9, ...row.carries.map((carry) => carry.litres))).toBeGreaterThanOrEqual(0);
+          expect(
+            Math.min(
+              row.food.startKg,
+              row.fuel.startKg,
+              row.kit.baseKg,
+              row.startKg,
+              row.endKg + 1e-9,
+              ...row.carries.map((carry) => carry.litres),
+            ),
+          ).toBeGreaterThanOrEqual(0);
           expect(row.heaviestKg).toBeGreaterThanOrEqual(row.startKg - 1e-9);
           expect(row.meanKg).toBeLessThanOrEqual(row.heaviestKg + 1e-9);
         }
@@ -48,12 +62,20 @@ describe("laws of every plan", () => {
         expect(days[i]!.fromNode).toBe(days[i - 1]!.toNode);
         expect(days[i]!.date >= days[i - 1]!.date).toBe(true);
       }
-      expect(days.reduce((sum, day) => sum + day.walkH, 0)).toBeCloseTo(legs.reduce((sum, leg) => sum + leg.walkH, 0), 6);
+      expect(days.reduce((sum, day) => sum + day.walkH, 0)).toBeCloseTo(
+        legs.reduce((sum, leg) => sum + leg.walkH, 0),
+        6,
+      );
     }));
 
   test("a starting weight is base, consumables, food, water and fuel", () =>
     holds((_, { legs }) => {
-      for (const leg of legs) for (const row of leg.hikers) expect(row.startKg).toBeCloseTo(row.kit.baseKg + row.kit.consumableKg + row.food.startKg + row.startWaterKg + row.fuel.startKg, 9);
+      for (const leg of legs)
+        for (const row of leg.hikers)
+          expect(row.startKg).toBeCloseTo(
+            row.kit.baseKg + row.kit.consumableKg + row.food.startKg + row.startWaterKg + row.fuel.startKg,
+            9,
+          );
     }));
 
   test("carries follow each other from stop to stop, and each is walking + camps + reserve − drunk", () =>
@@ -83,7 +105,9 @@ describe("laws of every plan", () => {
       node.parts.forEach(check);
     };
     holds(({ plan }, result) => {
-      for (const leg of result.legs) for (const { hikerId } of leg.hikers) for (const figure of EXPLAINED) check(explain(plan, result, { legIndex: leg.index, hikerId, figure })!);
+      for (const leg of result.legs)
+        for (const { hikerId } of leg.hikers)
+          for (const figure of EXPLAINED) check(explain(plan, result, { legIndex: leg.index, hikerId, figure })!);
     }, 150);
   });
 
@@ -119,7 +143,19 @@ describe("worked by hand", () => {
   const even = { climate: { stations: [stationOf(5, 15)] } };
 
   test("a flat 100 km without a load: Tobler's 5.037 km/h at 80 %, six to seven and a half hours a day", () => {
-    const { legs, days, profile } = computePlan(planOf({ ...even, hikers: [hikerOf({ food: { shortfallFraction: 0.7, reserveFraction: 0, densityKcalPerG: 9 }, water: { ratePerKmL: 0, dinnerL: 0, nightL: 0, breakfastL: 0 }, stove: { fuel: "none" } })] }), flat);
+    const { legs, days, profile } = computePlan(
+      planOf({
+        ...even,
+        hikers: [
+          hikerOf({
+            food: { shortfallFraction: 0.7, reserveFraction: 0, densityKcalPerG: 9 },
+            water: { ratePerKmL: 0, dinnerL: 0, nightL: 0, breakfastL: 0 },
+            stove: { fuel: "none" },
+          }),
+        ],
+      }),
+      flat,
+    );
     // Food of about 1 kg slows by less than 1 %.
     expect(legs[0]!.walkH).toBeGreaterThan(profile.lengthM / 1000 / (5.037 * 0.8));
     expect(legs[0]!.walkH).toBeLessThan((profile.lengthM / 1000 / (5.037 * 0.8)) * 1.01);
@@ -130,7 +166,11 @@ describe("worked by hand", () => {
   });
 
   test("a leg without water of its own: litres by hand", () => {
-    const plan = planOf({ ...even, stops: [stopOf("m", 24_000)], hikers: [hikerOf({ pace: { hoursFreshH: 12, hoursFitH: 12, startClockH: 5 } })] });
+    const plan = planOf({
+      ...even,
+      stops: [stopOf("m", 24_000)],
+      hikers: [hikerOf({ pace: { hoursFreshH: 12, hoursFitH: 12, startClockH: 5 } })],
+    });
     const { legs } = computePlan(plan, flat);
     const carry = legs[0]!.hikers[0]!.carries[0]!;
     expect(carry.dryCamps).toBe(0);
@@ -139,14 +179,22 @@ describe("worked by hand", () => {
   });
 
   test("town nights, zeros and dates", () => {
-    const plan = planOf({ ...even, stops: [stopOf("m", 20_000, { nights: 3 })], hikers: [hikerOf({ pace: { hoursFreshH: 6, hoursFitH: 6 } })] });
+    const plan = planOf({
+      ...even,
+      stops: [stopOf("m", 20_000, { nights: 3 })],
+      hikers: [hikerOf({ pace: { hoursFreshH: 6, hoursFitH: 6 } })],
+    });
     const { legs } = computePlan(plan, flat);
     expect(legs[0]).toMatchObject({ startDate: "2027-05-01", endDate: "2027-05-01", zeroDays: 2, campNights: 0 });
     expect(legs[1]!.startDate).toBe("2027-05-04");
   });
 
   test("a stop passed through does not end the day", () => {
-    const plan = planOf({ ...even, stops: [stopOf("m", 10_000, { nights: 0 })], hikers: [hikerOf({ pace: { hoursFreshH: 6, hoursFitH: 6 } })] });
+    const plan = planOf({
+      ...even,
+      stops: [stopOf("m", 10_000, { nights: 0 })],
+      hikers: [hikerOf({ pace: { hoursFreshH: 6, hoursFitH: 6 } })],
+    });
     const { legs, days } = computePlan(plan, flat);
     expect(legs[1]!.startDate).toBe("2027-05-01");
     expect(days[0]!.date).toBe(days[1]!.date);
@@ -160,7 +208,8 @@ describe("worked by hand", () => {
   });
 
   test("a stop off the trail costs its way there and back", () => {
-    const at = (offTrailM: number, access = "foot") => computePlan(planOf({ ...even, stops: [stopOf("m", 50_000, { offTrailM, access })] }), flat).legs[0]!;
+    const at = (offTrailM: number, access = "foot") =>
+      computePlan(planOf({ ...even, stops: [stopOf("m", 50_000, { offTrailM, access })] }), flat).legs[0]!;
     // An hour at 4.5 km/h, and a little for the food and water that it takes.
     expect(at(4500).walkH - at(0).walkH).toBeGreaterThan(1);
     expect(at(4500).walkH - at(0).walkH).toBeLessThan(1.3);
@@ -173,19 +222,30 @@ describe("what follows from a change", () => {
   const hilly = [trackNorth({ lengthM: 150_000, heightM: (m) => 800 + 200 * Math.sin(m / 2000) })];
   const stops = [stopOf("m", 70_000)];
   const sources = [10, 22, 37, 50, 61, 80, 95, 110, 128, 140].map((km) => sourceOf(`w${km}`, km * 1000));
-  const plan = (overrides: Record<string, unknown> = {}): Plan => planOf({ stops, sources, climate: { stations: [stationOf(4, 18)] }, kit: [pieceOf("tent", 1500), pieceOf("bottle", 40, { role: "bottle", capacityL: 2 })], ...overrides });
+  const plan = (overrides: Record<string, unknown> = {}): Plan =>
+    planOf({
+      stops,
+      sources,
+      climate: { stations: [stationOf(4, 18)] },
+      kit: [pieceOf("tent", 1500), pieceOf("bottle", 40, { role: "bottle", capacityL: 2 })],
+      ...overrides,
+    });
   const start = (result: PlanResult, leg = 0): number => result.legs[leg]!.hikers[0]!.startKg;
   const normal = computePlan(plan(), hilly);
 
   test("a heavier tent weighs at least itself more: it also slows and so needs food", () => {
-    const heavier = computePlan(plan({ kit: [pieceOf("tent", 4500), pieceOf("bottle", 40, { role: "bottle", capacityL: 2 })] }), hilly);
+    const heavier = computePlan(
+      plan({ kit: [pieceOf("tent", 4500), pieceOf("bottle", 40, { role: "bottle", capacityL: 2 })] }),
+      hilly,
+    );
     expect(start(heavier) - start(normal)).toBeGreaterThan(3);
     expect(heavier.legs[0]!.walkH).toBeGreaterThan(normal.legs[0]!.walkH * 1.01);
     expect(heavier.legs[0]!.hikers[0]!.food.startKg).toBeGreaterThan(normal.legs[0]!.hikers[0]!.food.startKg);
   });
 
   test("without the sources in between, the largest carry grows", () => {
-    const largest = (result: PlanResult): number => Math.max(...result.legs[0]!.hikers[0]!.carries.map((carry) => carry.litres));
+    const largest = (result: PlanResult): number =>
+      Math.max(...result.legs[0]!.hikers[0]!.carries.map((carry) => carry.litres));
     const fewer = computePlan(plan({ sources: sources.filter((_, i) => i % 2 === 0) }), hilly);
     const none = computePlan(plan({ sources: [] }), hilly);
     expect(largest(fewer)).toBeGreaterThan(largest(normal));
@@ -193,7 +253,8 @@ describe("what follows from a change", () => {
   });
 
   test("bog is slower than trail, and snow only while it lies", () => {
-    const bog = (rest: Record<string, unknown>) => computePlan(plan({ stretches: [{ id: "x", name: "x", fromM: 0, toM: 60_000, ...rest }] }), hilly).legs[0]!.walkH;
+    const bog = (rest: Record<string, unknown>) =>
+      computePlan(plan({ stretches: [{ id: "x", name: "x", fromM: 0, toM: 60_000, ...rest }] }), hilly).legs[0]!.walkH;
     expect(bog({ kind: "surface", surface: "bog" })).toBeGreaterThan(normal.legs[0]!.walkH * 1.2);
     const snow = { kind: "snow", surface: "soft-snow", fromMonthDay: "10-01" };
     expect(bog({ ...snow, toMonthDay: "06-30" })).toBeGreaterThan(normal.legs[0]!.walkH * 1.3);
@@ -202,12 +263,15 @@ describe("what follows from a change", () => {
 
   test("the other way round: same distance, stops in the other order", () => {
     const back = computePlan(plan({ trip: { name: "x", startDate: "2027-05-01", direction: "reverse" } }), hilly);
-    expect(back.legs.map((leg) => Math.round(leg.distanceM / 1000))).toEqual(normal.legs.map((leg) => Math.round(leg.distanceM / 1000)).reverse());
+    expect(back.legs.map((leg) => Math.round(leg.distanceM / 1000))).toEqual(
+      normal.legs.map((leg) => Math.round(leg.distanceM / 1000)).reverse(),
+    );
     expect(back.legs[1]!.fromStopId).toBe("m");
   });
 
   test("a planned shortfall lightens the food in proportion", () => {
-    const food = (shortfallFraction: number): number => computePlan(plan({ hikers: [hikerOf({ food: { shortfallFraction } })] }), hilly).legs[0]!.hikers[0]!.food.startKg;
+    const food = (shortfallFraction: number): number =>
+      computePlan(plan({ hikers: [hikerOf({ food: { shortfallFraction } })] }), hilly).legs[0]!.hikers[0]!.food.startKg;
     expect(food(0.2) / food(0)).toBeCloseTo(0.8, 1);
   });
 });

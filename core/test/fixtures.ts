@@ -41,7 +41,15 @@ export function hikerOf(overrides: PlanInput = {}): PlanInput {
 }
 
 export function pieceOf(id: string, massG: number, overrides: PlanInput = {}): PlanInput {
-  return { id, name: id, massG, ownerId: "a", carrierId: "a", spans: [{ fromStopId: "@start", toStopId: "@finish" }], ...overrides };
+  return {
+    id,
+    name: id,
+    massG,
+    ownerId: "a",
+    carrierId: "a",
+    spans: [{ fromStopId: "@start", toStopId: "@finish" }],
+    ...overrides,
+  };
 }
 
 export function stopOf(id: string, trackM: number, overrides: PlanInput = {}): PlanInput {
@@ -54,5 +62,15 @@ export function sourceOf(id: string, trackM: number, overrides: PlanInput = {}):
 
 /** A station with the same figures all year. */
 export function stationOf(lowC: number, highC: number, overrides: PlanInput = {}): PlanInput {
-  return { id: "s", name: "s", trackM: 0, heightM: 100, lowC: Array(12).fill(lowC), highC: Array(12).fill(highC), lowSdK: 3, highSdK: 3, ...overrides };
+  return {
+    id: "s",
+    name: "s",
+    trackM: 0,
+    heightM: 100,
+    lowC: Array(12).fill(lowC),
+    highC: Array(12).fill(highC),
+    lowSdK: 3,
+    highSdK: 3,
+    ...overrides,
+  };
 }

@@ -5,7 +5,8 @@ import { computePlan, type Check, type CheckCode } from "../index.ts";
 const flat = [trackNorth({ lengthM: 60_000 })];
 const mild = { climate: { stations: [stationOf(8, 16)] } };
 const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });
-const found = (overrides: Record<string, unknown>, tracks = flat): Check[] => computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
+const found = (overrides: Record<string, unknown>, tracks = flat): Check[] =>
+  computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
 const only = (checks: Check[], code: CheckCode): Check | undefined => checks.find((check) => check.code === code);
 
 test("a plain plan has nothing open", () => {
@@ -14,7 +15,10 @@ test("a plain plan has nothing open", () => {
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
   test("load over the pack's comfort", () => {
-    const check = only(found({ hikers: [hikerOf({ packComfortKg: 5 })], kit: [bottles, pieceOf("anvil", 8000)] }), "load-over-comfort")!;
+    const check = only(
+      found({ hikers: [hikerOf({ packComfortKg: 5 })], kit: [bottles, pieceOf("anvil", 8000)] }),
+      "load-over-comfort",
+    )!;
     expect(check).toMatchObject({ severity: "blocker", legIndex: 0, hikerId: "a" });
     expect(check.figures["limit"]).toEqual({ value: 5, unit: "kg" });
     expect(check.mends.length).toBeGreaterThan(0);
@@ -25,7 +29,12 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     const check = only(found({ kit, sources: [sourceOf("w", 10_000)] }), "carry-over-bottles")!;
     expect(check.severity).toBe("blocker");
     expect(check.atM).toBeCloseTo(10_000, -2);
-    expect(only(found({ kit, sources: Array.from({ length: 59 }, (_, i) => sourceOf(`w${i}`, (i + 1) * 1000)) }), "carry-over-bottles")).toBeUndefined();
+    expect(
+      only(
+        found({ kit, sources: Array.from({ length: 59 }, (_, i) => sourceOf(`w${i}`, (i + 1) * 1000)) }),
+        "carry-over-bottles",
+      ),
+    ).toBeUndefined();
   });
 
   test("food and kit over the pack's volume", () => {
@@ -52,9 +61,15 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     const bag = (comfortC: number) => pieceOf("bag", 800, { role: "bag", comfortC });
     expect(only(found({ ...cold, kit: [bottles, bag(-2)] }), "night-below-bag")?.severity).toBe("blocker");
     expect(only(found({ ...cold, kit: [bottles, bag(-9)] }), "night-below-bag")?.severity).toBe("caution");
-    expect(only(found({ ...cold, kit: [bottles, bag(-9), pieceOf("liner", 100, { warmthK: 4 })] }), "night-below-bag")).toBeUndefined();
-    expect(only(found({ ...cold, kit: [bottles, pieceOf("mat", 200, { role: "pad", padR: 2 })] }), "pad-too-thin")).toBeDefined();
-    expect(only(found({ ...cold, kit: [bottles, pieceOf("mat", 600, { role: "pad", padR: 6 })] }), "pad-too-thin")).toBeUndefined();
+    expect(
+      only(found({ ...cold, kit: [bottles, bag(-9), pieceOf("liner", 100, { warmthK: 4 })] }), "night-below-bag"),
+    ).toBeUndefined();
+    expect(
+      only(found({ ...cold, kit: [bottles, pieceOf("mat", 200, { role: "pad", padR: 2 })] }), "pad-too-thin"),
+    ).toBeDefined();
+    expect(
+      only(found({ ...cold, kit: [bottles, pieceOf("mat", 600, { role: "pad", padR: 6 })] }), "pad-too-thin"),
+    ).toBeUndefined();
   });
 
   test("arrival after the wanted day, counted", () => {
@@ -64,13 +79,17 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("food under resting needs", () => {
-    expect(only(found({ hikers: [hikerOf({ food: { shortfallFraction: 0.7 } })] }), "food-below-resting")?.severity).toBe("blocker");
+    expect(
+      only(found({ hikers: [hikerOf({ food: { shortfallFraction: 0.7 } })] }), "food-below-resting")?.severity,
+    ).toBe("blocker");
   });
 
   test("untrusted water inside a long dry stretch is named", () => {
     const sources = [sourceOf("w1", 5000), sourceOf("maybe", 30_000, { reliable: false }), sourceOf("w2", 55_000)];
     expect(only(found({ sources }), "untrusted-water")?.figures["source"]?.value).toBe("maybe");
-    expect(only(found({ sources: sources.map((source) => ({ ...source, reliable: true })) }), "untrusted-water")).toBeUndefined();
+    expect(
+      only(found({ sources: sources.map((source) => ({ ...source, reliable: true })) }), "untrusted-water"),
+    ).toBeUndefined();
   });
 
   test("no stations, no heights", () => {

@@ -6,48 +6,89 @@ import { buildHalts } from "../walk/halts.ts";
 import { buildKit, type KitPlan } from "./kit.ts";
 import { padRNeeded } from "./warmth.ts";
 
-const STOPS = [stopOf("one", 25_000), stopOf("two", 50_000), stopOf("three", 75_000), stopOf("passed", 60_000, { use: false })];
+const STOPS = [
+  stopOf("one", 25_000),
+  stopOf("two", 50_000),
+  stopOf("three", 75_000),
+  stopOf("passed", 60_000, { use: false }),
+];
 
 function kitOf(kit: unknown[], overrides: Record<string, unknown> = {}): KitPlan {
   const plan = planOf({ stops: STOPS, kit, ...overrides });
   const profile = buildProfile(mendTracks([trackNorth()]), plan.trip.direction === "reverse");
   return buildKit(plan, profile, buildHalts(plan, profile));
 }
-const span = (fromStopId: string, toStopId: string, rest: Record<string, unknown> = {}) => ({ fromStopId, toStopId, begins: fromStopId === "@start" ? "from-home" : "posted", ends: toStopId === "@finish" ? "kept" : "sent-home", ...rest });
+const span = (fromStopId: string, toStopId: string, rest: Record<string, unknown> = {}) => ({
+  fromStopId,
+  toStopId,
+  begins: fromStopId === "@start" ? "from-home" : "posted",
+  ends: toStopId === "@finish" ? "kept" : "sent-home",
+  ...rest,
+});
 const base = (kit: KitPlan): number[] => kit.legs.map((leg) => Math.round(leg[0]!.baseKg * 1000));
 
 describe("spans", () => {
   test("a piece counts on the legs of its span, times its quantity", () => {
-    expect(base(kitOf([pieceOf("axe", 300, { spans: [span("one", "three")] }), pieceOf("stakes", 10, { quantity: 8 })]))).toEqual([80, 380, 380, 80]);
+    expect(
+      base(kitOf([pieceOf("axe", 300, { spans: [span("one", "three")] }), pieceOf("stakes", 10, { quantity: 8 })])),
+    ).toEqual([80, 380, 380, 80]);
   });
 
   test("worn and consumables are apart from the base", () => {
-    const { legs } = kitOf([pieceOf("shirt", 200, { wear: "worn" }), pieceOf("cream", 60, { wear: "consumable" }), pieceOf("tent", 900)]);
+    const { legs } = kitOf([
+      pieceOf("shirt", 200, { wear: "worn" }),
+      pieceOf("cream", 60, { wear: "consumable" }),
+      pieceOf("tent", 900),
+    ]);
     expect(legs[0]![0]).toMatchObject({ baseKg: 0.9, wornKg: 0.2, consumableKg: 0.06 });
   });
 
   test("walked the other way, a span holds the same ground", () => {
     const kit = [pieceOf("axe", 300, { spans: [span("one", "two")] })];
-    expect(base(kitOf(kit, { trip: { name: "x", startDate: "2027-05-01", direction: "reverse" } }))).toEqual([0, 0, 300, 0]);
+    expect(base(kitOf(kit, { trip: { name: "x", startDate: "2027-05-01", direction: "reverse" } }))).toEqual([
+      0, 0, 300, 0,
+    ]);
   });
 
   test("the carrier has the mass, the owner the use", () => {
     const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
-    const { legs } = kitOf([pieceOf("bag", 800, { role: "bag", comfortC: -5, carrierId: "b" }), pieceOf("pad", 400, { role: "pad", padR: 3, shared: true })], { hikers });
+    const { legs } = kitOf(
+      [
+        pieceOf("bag", 800, { role: "bag", comfortC: -5, carrierId: "b" }),
+        pieceOf("pad", 400, { role: "pad", padR: 3, shared: true }),
+      ],
+      { hikers },
+    );
     expect(legs[0]![0]).toMatchObject({ baseKg: 0.4, bagC: -5, padR: 3 });
     expect(legs[0]![1]).toMatchObject({ baseKg: 0.8, bagC: undefined, padR: 3 });
   });
 
   test("a span may change the carrier", () => {
     const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
-    const { legs, faults } = kitOf([pieceOf("bank", 200, { spans: [span("@start", "two", { ends: "handed-over" }), span("two", "@finish", { begins: "handed-over", carrierId: "b" })] })], { hikers });
-    expect(legs.map((leg) => leg.map((row) => row.baseKg))).toEqual([[0.2, 0], [0.2, 0], [0, 0.2], [0, 0.2]]);
+    const { legs, faults } = kitOf(
+      [
+        pieceOf("bank", 200, {
+          spans: [
+            span("@start", "two", { ends: "handed-over" }),
+            span("two", "@finish", { begins: "handed-over", carrierId: "b" }),
+          ],
+        }),
+      ],
+      { hikers },
+    );
+    expect(legs.map((leg) => leg.map((row) => row.baseKg))).toEqual([
+      [0.2, 0],
+      [0.2, 0],
+      [0, 0.2],
+      [0, 0.2],
+    ]);
     expect(faults).toEqual([]);
   });
 });
 
 describe("every piece in exactly one place", () => {
-  const faultsOf = (...spans: unknown[]): string[] => kitOf([pieceOf("x", 100, { spans })]).faults.map((fault) => fault.kind);
+  const faultsOf = (...spans: unknown[]): string[] =>
+    kitOf([pieceOf("x", 100, { spans })]).faults.map((fault) => fault.kind);
 
   test("posted there and sent home after is in order", () => {
     expect(faultsOf(span("one", "two"))).toEqual([]);
@@ -75,7 +116,10 @@ describe("every piece in exactly one place", () => {
   });
 
   test("a leg without shoes is found, when there are shoes elsewhere", () => {
-    const { faults } = kitOf([pieceOf("p1", 600, { role: "shoes", spans: [span("@start", "one", { ends: "discarded" })] }), pieceOf("p2", 600, { role: "shoes", spans: [span("two", "@finish")] })]);
+    const { faults } = kitOf([
+      pieceOf("p1", 600, { role: "shoes", spans: [span("@start", "one", { ends: "discarded" })] }),
+      pieceOf("p2", 600, { role: "shoes", spans: [span("two", "@finish")] }),
+    ]);
     expect(faults).toEqual([{ kind: "role-gap", role: "shoes", hikerId: "a", legIndex: 1 }]);
   });
 });
@@ -83,14 +127,20 @@ describe("every piece in exactly one place", () => {
 describe("warmth", () => {
   test("pads stack; what is worn in the bag adds at most 8 K", () => {
     const { legs } = kitOf([
-      pieceOf("p", 300, { role: "pad", padR: 3 }), pieceOf("q", 100, { role: "pad", padR: 2 }),
-      pieceOf("l", 100, { warmthK: 4 }), pieceOf("m", 100, { warmthK: 3 }), pieceOf("n", 100, { warmthK: 3 }),
+      pieceOf("p", 300, { role: "pad", padR: 3 }),
+      pieceOf("q", 100, { role: "pad", padR: 2 }),
+      pieceOf("l", 100, { warmthK: 4 }),
+      pieceOf("m", 100, { warmthK: 3 }),
+      pieceOf("n", 100, { warmthK: 3 }),
     ]);
     expect(legs[0]![0]).toMatchObject({ padR: 5, bagExtraK: 8 });
   });
 
   test("cold sleepers go by comfort, warm ones by limit, and the warmest bag counts", () => {
-    const bags = [pieceOf("b", 700, { role: "bag", comfortC: 2, limitC: -4 }), pieceOf("c", 900, { role: "bag", comfortC: -3 })];
+    const bags = [
+      pieceOf("b", 700, { role: "bag", comfortC: 2, limitC: -4 }),
+      pieceOf("c", 900, { role: "bag", comfortC: -3 }),
+    ];
     expect(kitOf(bags).legs[0]![0]!.bagC).toBe(-3);
     expect(kitOf(bags, { hikers: [hikerOf({ sleeper: "warm" })] }).legs[0]![0]!.bagC).toBe(-4);
   });
@@ -101,5 +151,7 @@ describe("warmth", () => {
     [-5, true, 4.315],
     [-10, false, 4.315],
     [-20, true, 6.019],
-  ])("coldest night %i °C, on snow %s: R %f", (celsius, onSnow, r) => expect(padRNeeded(celsius, onSnow)).toBeCloseTo(r, 2));
+  ])("coldest night %i °C, on snow %s: R %f", (celsius, onSnow, r) =>
+    expect(padRNeeded(celsius, onSnow)).toBeCloseTo(r, 2),
+  );
 });

@@ -3,7 +3,11 @@ import { describe, expect, test } from "vitest";
 import { pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, readPlan, readPlanFile, writePlanFile } from "../index.ts";
 
-const good = (): Record<string, unknown> => JSON.parse(JSON.stringify(planOf({ stops: [stopOf("m", 40_000)], kit: [pieceOf("tent", 900)] }))) as Record<string, unknown>;
+const good = (): Record<string, unknown> =>
+  JSON.parse(JSON.stringify(planOf({ stops: [stopOf("m", 40_000)], kit: [pieceOf("tent", 900)] }))) as Record<
+    string,
+    unknown
+  >;
 const told = (data: unknown): { place: string; sentence: string } => {
   const { value, problems } = readPlan(data);
   expect(value).toBeUndefined();
@@ -20,14 +24,42 @@ describe("refused with a place and a sentence", () => {
     ["no version", { format: "gepack-plan" }, "version", /whole number/],
     ["a missing part", { ...good(), hikers: undefined }, "hikers", /missing/],
     ["a missing name", withPart("trip", { startDate: "2027-05-01" }), "trip.name", /missing/],
-    ["a day that does not exist", withPart("trip", { name: "x", startDate: "2027-02-30" }), "trip.startDate", /YYYY-MM-DD/],
+    [
+      "a day that does not exist",
+      withPart("trip", { name: "x", startDate: "2027-02-30" }),
+      "trip.startDate",
+      /YYYY-MM-DD/,
+    ],
     ["a negative weight", withPart("kit", [pieceOf("tent", -5)]), "kit[0].massG", />=0|greater than or equal to 0/],
     ["a weight that is no number", withPart("kit", [pieceOf("tent", "5" as never)]), "kit[0].massG", /number/],
-    ["a span to a stop that is gone", withPart("kit", [pieceOf("axe", 300, { spans: [{ fromStopId: "@start", toStopId: "lost" }] })]), "kit[0].spans[0].toStopId", /"lost", which is not in stops/],
+    [
+      "a span to a stop that is gone",
+      withPart("kit", [pieceOf("axe", 300, { spans: [{ fromStopId: "@start", toStopId: "lost" }] })]),
+      "kit[0].spans[0].toStopId",
+      /"lost", which is not in stops/,
+    ],
     ["an owner who is not there", withPart("kit", [pieceOf("axe", 300, { ownerId: "z" })]), "kit[0].ownerId", /"z"/],
     ["one id for two stops", withPart("stops", [stopOf("m", 1), stopOf("m", 2)]), "stops[1].id", /used twice/],
     ["a place beyond any trail", withPart("stops", [stopOf("m", 1e9)]), "stops[0].trackM", /40000000/],
-    ["eleven months", withPart("climate", { stations: [{ id: "s", name: "s", trackM: 0, heightM: 0, lowC: Array(11).fill(0), highC: Array(12).fill(9), lowSdK: 1, highSdK: 1 }] }), "climate.stations[0].lowC", /12/],
+    [
+      "eleven months",
+      withPart("climate", {
+        stations: [
+          {
+            id: "s",
+            name: "s",
+            trackM: 0,
+            heightM: 0,
+            lowC: Array(11).fill(0),
+            highC: Array(12).fill(9),
+            lowSdK: 1,
+            highSdK: 1,
+          },
+        ],
+      }),
+      "climate.stations[0].lowC",
+      /12/,
+    ],
   ])("%s", (_, data, place, sentence) => {
     const problem = told(data);
     expect(problem.place).toBe(place);
@@ -35,29 +67,47 @@ describe("refused with a place and a sentence", () => {
   });
 
   test("a long list of faults is cut and counted", () => {
-    const { problems } = readPlan(withPart("kit", Array.from({ length: 50 }, (_, i) => pieceOf(`p${i}`, -1))));
+    const { problems } = readPlan(
+      withPart(
+        "kit",
+        Array.from({ length: 50 }, (_, i) => pieceOf(`p${i}`, -1)),
+      ),
+    );
     expect(problems).toHaveLength(13);
     expect(problems.at(-1)!.sentence).toContain("38 more");
   });
 
   test("whatever JSON comes, it is read or refused, never thrown", () => {
-    fc.assert(fc.property(fc.jsonValue(), fc.constantFrom("trip", "hikers", "stops", "kit", "climate", "sources"), (junk, part) => {
-      const { value, problems } = readPlan(withPart(part, junk));
-      expect(value !== undefined || problems.length > 0).toBe(true);
-      expect(readPlan(junk).problems.length).toBeGreaterThan(0);
-    }), { numRuns: 500 });
+    fc.assert(
+      fc.property(
+        fc.jsonValue(),
+        fc.constantFrom("trip", "hikers", "stops", "kit", "climate", "sources"),
+        (junk, part) => {
+          const { value, problems } = readPlan(withPart(part, junk));
+          expect(value !== undefined || problems.length > 0).toBe(true);
+          expect(readPlan(junk).problems.length).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 500 },
+    );
   });
 });
 
 describe("accepted", () => {
   test("unknown keys are kept, deep ones too", () => {
-    const plan = readPlan({ ...good(), weather: { mood: "fair" }, stops: [{ ...stopOf("m", 1), baker: "early" }] }).value!;
+    const plan = readPlan({
+      ...good(),
+      weather: { mood: "fair" },
+      stops: [{ ...stopOf("m", 1), baker: "early" }],
+    }).value!;
     expect(plan["weather"]).toEqual({ mood: "fair" });
     expect(plan.stops[0]!["baker"]).toBe("early");
   });
 
   test("markup in a name is only a name", () => {
-    expect(readPlan(withPart("stops", [stopOf("m", 1, { name: "<script>alert(1)</script>" })])).value!.stops[0]!.name).toBe("<script>alert(1)</script>");
+    expect(
+      readPlan(withPart("stops", [stopOf("m", 1, { name: "<script>alert(1)</script>" })])).value!.stops[0]!.name,
+    ).toBe("<script>alert(1)</script>");
   });
 
   test("what is left out gets its default", () => {
@@ -79,19 +129,71 @@ describe("the one file", () => {
   });
 
   test("any 32-bit height survives", () => {
-    fc.assert(fc.property(fc.float({ min: -500, max: 9000, noNaN: true }), (height) => {
-      const one = { ...track, heightM: track.heightM.slice() };
-      one.heightM[0] = height;
-      const back = readPlanFile(JSON.parse(JSON.stringify(writePlanFile(planOf(), [one])))).value!;
-      expect(back.tracks[0]!.heightM[0]! - height).toBe(0);
-    }));
+    fc.assert(
+      fc.property(fc.float({ min: -500, max: 9000, noNaN: true }), (height) => {
+        const one = { ...track, heightM: track.heightM.slice() };
+        one.heightM[0] = height;
+        const back = readPlanFile(JSON.parse(JSON.stringify(writePlanFile(planOf(), [one])))).value!;
+        expect(back.tracks[0]!.heightM[0]! - height).toBe(0);
+      }),
+    );
   });
 
   test.each([
     ["a track that is no feature", { tracks: [{ type: "Point" }] }, /tracks\[0\]/],
-    ["a coordinate out of range", { tracks: [{ type: "Feature", id: "t", properties: {}, geometry: { type: "MultiLineString", coordinates: [[[0, 95], [0, 1]]] } }] }, /coordinates\[0\]\[0\]/],
-    ["a track of one point", { tracks: [{ type: "Feature", id: "t", properties: {}, geometry: { type: "MultiLineString", coordinates: [[[0, 1]]] } }] }, /tracks\[0\]/],
-    ["a track the plan does not have", { tracks: [{ type: "Feature", id: "u", properties: {}, geometry: { type: "MultiLineString", coordinates: [[[0, 1], [0, 2]]] } }] }, /trackIds/],
+    [
+      "a coordinate out of range",
+      {
+        tracks: [
+          {
+            type: "Feature",
+            id: "t",
+            properties: {},
+            geometry: {
+              type: "MultiLineString",
+              coordinates: [
+                [
+                  [0, 95],
+                  [0, 1],
+                ],
+              ],
+            },
+          },
+        ],
+      },
+      /coordinates\[0\]\[0\]/,
+    ],
+    [
+      "a track of one point",
+      {
+        tracks: [
+          { type: "Feature", id: "t", properties: {}, geometry: { type: "MultiLineString", coordinates: [[[0, 1]]] } },
+        ],
+      },
+      /tracks\[0\]/,
+    ],
+    [
+      "a track the plan does not have",
+      {
+        tracks: [
+          {
+            type: "Feature",
+            id: "u",
+            properties: {},
+            geometry: {
+              type: "MultiLineString",
+              coordinates: [
+                [
+                  [0, 1],
+                  [0, 2],
+                ],
+              ],
+            },
+          },
+        ],
+      },
+      /trackIds/,
+    ],
   ])("refused: %s", (_, part, place) => {
     const { value, problems } = readPlanFile({ ...good(), ...part });
     expect(value).toBeUndefined();

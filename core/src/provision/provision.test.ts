@@ -37,9 +37,24 @@ describe("energy of a day", () => {
 
 describe("meals out of the bag", () => {
   const part = (overrides: Partial<DayPart>): DayPart => ({
-    legIndex: 0, day: 0, startNode: 0, endNode: 10, startClockH: 7, endClockH: 16, walkH: 7, offTrailStartH: 0, offTrailEndH: 0, budgetH: 7, daylightH: 13, sunsetH: 19, night: "camp", zeroDays: 0, ...overrides,
+    legIndex: 0,
+    day: 0,
+    startNode: 0,
+    endNode: 10,
+    startClockH: 7,
+    endClockH: 16,
+    walkH: 7,
+    offTrailStartH: 0,
+    offTrailEndH: 0,
+    budgetH: 7,
+    daylightH: 13,
+    sunsetH: 19,
+    night: "camp",
+    zeroDays: 0,
+    ...overrides,
   });
-  const total = (meals: { breakfastShare: number; dayShare: number; dinnerShare: number }): number => meals.breakfastShare + meals.dayShare + meals.dinnerShare;
+  const total = (meals: { breakfastShare: number; dayShare: number; dinnerShare: number }): number =>
+    meals.breakfastShare + meals.dayShare + meals.dinnerShare;
 
   test("a day from camp to camp is a whole day's food", () => {
     expect(total(partMeals(part({}), true, false))).toBeCloseTo(1, 9);
@@ -81,7 +96,9 @@ describe("fuel", () => {
     ["gas-heat-exchanger", 13.09],
     ["alcohol", 34.63],
     ["tablets", 39.61],
-  ] as const)("%s: %f g for a litre from 10 °C at sea level", (fuel, grams) => expect(boilGrams(fuel, 1, 0)).toBeCloseTo(grams, 1));
+  ] as const)("%s: %f g for a litre from 10 °C at sea level", (fuel, grams) =>
+    expect(boilGrams(fuel, 1, 0)).toBeCloseTo(grams, 1),
+  );
 
   test("own measured grams replace the model; no stove burns nothing", () => {
     expect(plannedBoilGrams(hiker({ stove: { fuel: "alcohol", gramsPerBoil: 11 } }), 3000)).toBe(11);
@@ -132,7 +149,15 @@ describe("water", () => {
   });
 
   test("trust: reliable only, by the month's chance, or all", () => {
-    const source = { id: "w", name: "w", trackM: 0, kind: "creek" as const, reliable: false, offTrailM: 0, chanceByMonth: [0.9, 0.9, 0.9, 0.9, 0.7, 0.5, 0.2, 0.1, 0.2, 0.5, 0.8, 0.9] };
+    const source = {
+      id: "w",
+      name: "w",
+      trackM: 0,
+      kind: "creek" as const,
+      reliable: false,
+      offTrailM: 0,
+      chanceByMonth: [0.9, 0.9, 0.9, 0.9, 0.7, 0.5, 0.2, 0.1, 0.2, 0.5, 0.8, 0.9],
+    };
     const by = (trust: string, month: number): boolean => trusted(source, hiker({ water: { trust } }), month);
     expect([by("reliable", 0), by("all", 7), by("chance", 4), by("chance", 5)]).toEqual([false, true, true, false]);
     const { chanceByMonth: _, ...plain } = source;

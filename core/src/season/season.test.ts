@@ -30,7 +30,11 @@ describe("normals along the year", () => {
 
   test("in spring a later start is never colder at the same place", () => {
     fc.assert(
-      fc.property(fc.integer({ min: day("2027-02-15"), max: day("2027-06-20") }), fc.integer({ min: 1, max: 25 }), (start, later) => climateAt(one, 5000, 900, start + later).lowC >= climateAt(one, 5000, 900, start).lowC),
+      fc.property(
+        fc.integer({ min: day("2027-02-15"), max: day("2027-06-20") }),
+        fc.integer({ min: 1, max: 25 }),
+        (start, later) => climateAt(one, 5000, 900, start + later).lowC >= climateAt(one, 5000, 900, start).lowC,
+      ),
     );
   });
 });
@@ -43,7 +47,9 @@ describe("normals brought to the place", () => {
     [1200, 3000, 5, -3.1],
     [2000, 1200, 2, 7.2],
   ])("station %i m, camp %i m, %f °C gives %f °C", (stationM, campM, stationC, campC) => {
-    expect(climateAt(season(stationOf(stationC, 30, { heightM: stationM })), 0, campM, day("2027-05-05")).lowC).toBeCloseTo(campC, 6);
+    expect(
+      climateAt(season(stationOf(stationC, 30, { heightM: stationM })), 0, campM, day("2027-05-05")).lowC,
+    ).toBeCloseTo(campC, 6);
   });
 
   test("day highs fall 6.5 K per km both ways", () => {
@@ -62,7 +68,12 @@ describe("normals brought to the place", () => {
   });
 
   test("one night in ten is 1.2816 deviations below the mean", () => {
-    const { lowC, coldNightC, highC, hotDayC } = climateAt(season(stationOf(4, 20, { lowSdK: 3, highSdK: 2 })), 0, 100, day("2027-05-05"));
+    const { lowC, coldNightC, highC, hotDayC } = climateAt(
+      season(stationOf(4, 20, { lowSdK: 3, highSdK: 2 })),
+      0,
+      100,
+      day("2027-05-05"),
+    );
     expect(lowC - coldNightC).toBeCloseTo(3.8448, 4);
     expect(hotDayC - highC).toBeCloseTo(2.5632, 4);
   });
@@ -98,7 +109,8 @@ describe("daylight", () => {
   });
 
   test("the clock is the place's own, whatever its longitude", () => {
-    for (const lonDeg of [-179, -148, 0, 90, 179]) expect(Math.abs(daylight(day("2026-06-21"), lonDeg, 45).sunriseH - clock("04:13"))).toBeLessThan(0.1);
+    for (const lonDeg of [-179, -148, 0, 90, 179])
+      expect(Math.abs(daylight(day("2026-06-21"), lonDeg, 45).sunriseH - clock("04:13"))).toBeLessThan(0.1);
   });
 
   test("midnight sun and polar night", () => {

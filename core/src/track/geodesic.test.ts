@@ -4,7 +4,8 @@ import { describe, expect, test } from "vitest";
 import { distanceM } from "./geodesic.ts";
 
 const WGS84 = geographiclib.Geodesic.WGS84;
-const exact = (lonA: number, latA: number, lonB: number, latB: number): number => WGS84.Inverse(latA, lonA, latB, lonB).s12!;
+const exact = (lonA: number, latA: number, lonB: number, latB: number): number =>
+  WGS84.Inverse(latA, lonA, latB, lonB).s12!;
 
 describe("distance on the ellipsoid", () => {
   test("one degree of latitude at the equator and at 60° N", () => {
@@ -16,10 +17,16 @@ describe("distance on the ellipsoid", () => {
   test("steps up to 60 km agree with Karney's geodesics within 0.05 %", () => {
     const step = fc.double({ min: -0.5, max: 0.5, noNaN: true });
     fc.assert(
-      fc.property(fc.double({ min: -180, max: 180, noNaN: true }), fc.double({ min: -79, max: 79, noNaN: true }), step, step, (lon, lat, dLon, dLat) => {
-        const want = exact(lon, lat, lon + dLon, lat + dLat);
-        return want < 0.001 || Math.abs(distanceM(lon, lat, lon + dLon, lat + dLat) - want) / want < 5e-4;
-      }),
+      fc.property(
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.double({ min: -79, max: 79, noNaN: true }),
+        step,
+        step,
+        (lon, lat, dLon, dLat) => {
+          const want = exact(lon, lat, lon + dLon, lat + dLat);
+          return want < 0.001 || Math.abs(distanceM(lon, lat, lon + dLon, lat + dLat) - want) / want < 5e-4;
+        },
+      ),
       { numRuns: 2000 },
     );
   });

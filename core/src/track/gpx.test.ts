@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { gpxReader, readGpx } from "./gpx.ts";
 
-const GPX = (body: string): string => `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${body}</gpx>`;
+const GPX = (body: string): string =>
+  `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${body}</gpx>`;
 const POINTS = '<trkpt lat="40" lon="-150"><ele>10</ele></trkpt><trkpt lat="40.001" lon="-150"><ele>12.5</ele></trkpt>';
 const TRACK = GPX(`<trk><name>A walk</name><trkseg>${POINTS}</trkseg></trk>`);
 
@@ -17,7 +18,9 @@ describe("what is read", () => {
   });
 
   test("several tracks and segments become one run with segment starts; empty segments leave no trace", () => {
-    const { value } = readGpx(GPX(`<trk><trkseg>${POINTS}</trkseg><trkseg></trkseg></trk><trk><trkseg>${POINTS}</trkseg></trk>`));
+    const { value } = readGpx(
+      GPX(`<trk><trkseg>${POINTS}</trkseg><trkseg></trkseg></trk><trk><trkseg>${POINTS}</trkseg></trk>`),
+    );
     expect(value!.track.lonDeg.length).toBe(4);
     expect([...value!.track.segmentStarts]).toEqual([0, 2]);
   });
@@ -29,19 +32,24 @@ describe("what is read", () => {
   });
 
   test("a track goes before a route", () => {
-    const { value } = readGpx(GPX(`<rte><rtept lat="1" lon="2"/><rtept lat="1.1" lon="2"/></rte><trk><trkseg>${POINTS}</trkseg></trk>`));
+    const { value } = readGpx(
+      GPX(`<rte><rtept lat="1" lon="2"/><rtept lat="1.1" lon="2"/></rte><trk><trkseg>${POINTS}</trkseg></trk>`),
+    );
     expect(value!.from).toBe("track");
   });
 
   test("GPX 1.0, namespace prefixes, CDATA, comments and a byte-order mark", () => {
-    const text = '\uFEFF<?xml version="1.0"?><g:gpx version="1.0" xmlns:g="x"><!-- c --><g:trk><g:name><![CDATA[A & B]]></g:name><g:trkseg><g:trkpt lat="1" lon="2"><g:ele>5</g:ele></g:trkpt><g:trkpt lat="1.1" lon="2"/></g:trkseg></g:trk></g:gpx>';
+    const text =
+      '\uFEFF<?xml version="1.0"?><g:gpx version="1.0" xmlns:g="x"><!-- c --><g:trk><g:name><![CDATA[A & B]]></g:name><g:trkseg><g:trkpt lat="1" lon="2"><g:ele>5</g:ele></g:trkpt><g:trkpt lat="1.1" lon="2"/></g:trkseg></g:trk></g:gpx>';
     const { value } = readGpx(text);
     expect(value!.track.name).toBe("A & B");
     expect(value!.track.heightM[1]).toBeNaN();
   });
 
   test("waypoints with name and kind", () => {
-    const { value } = readGpx(GPX(`<wpt lat="40" lon="-150"><name>Spring</name><type>water</type></wpt><trk><trkseg>${POINTS}</trkseg></trk>`));
+    const { value } = readGpx(
+      GPX(`<wpt lat="40" lon="-150"><name>Spring</name><type>water</type></wpt><trk><trkseg>${POINTS}</trkseg></trk>`),
+    );
     expect(value!.waypoints).toEqual([{ name: "Spring", lonDeg: -150, latDeg: 40, kind: "water" }]);
   });
 
@@ -75,13 +83,17 @@ describe("what is left out, and said", () => {
   });
 
   test.each(["9001", "-501", "Infinity", "high", "NaN"])("height %s counts as missing", (height) => {
-    const { value, problems } = readGpx(GPX(`<trk><trkseg>${POINTS}<trkpt lat="40.002" lon="-150"><ele>${height}</ele></trkpt></trkseg></trk>`));
+    const { value, problems } = readGpx(
+      GPX(`<trk><trkseg>${POINTS}<trkpt lat="40.002" lon="-150"><ele>${height}</ele></trkpt></trkseg></trk>`),
+    );
     expect(value!.track.heightM[2]).toBeNaN();
     expect(problems[0]!.sentence).toContain("count as missing");
   });
 
   test("many bad points are counted, not listed one by one", () => {
-    const { problems } = readGpx(GPX(`<trk><trkseg>${POINTS}${'<trkpt lat="99" lon="0"/>'.repeat(500)}</trkseg></trk>`));
+    const { problems } = readGpx(
+      GPX(`<trk><trkseg>${POINTS}${'<trkpt lat="99" lon="0"/>'.repeat(500)}</trkseg></trk>`),
+    );
     expect(problems.length).toBeLessThan(30);
     expect(problems.at(-1)!.sentence).toContain("500 points");
   });
@@ -99,7 +111,11 @@ describe("what is refused, with a sentence", () => {
     ["only bad points", GPX('<trk><trkseg><trkpt lat="99" lon="1"/></trkseg></trk>'), /None of the file's 1 points/],
     ["a file cut short", TRACK.slice(0, -40), /cut short/],
     ["an entity bomb", '<!DOCTYPE gpx [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]><gpx>&b;</gpx>', /document type/],
-    ["an external entity", '<!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx><trk><name>&x;</name></trk></gpx>', /document type/],
+    [
+      "an external entity",
+      '<!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx><trk><name>&x;</name></trk></gpx>',
+      /document type/,
+    ],
     ["an undefined entity", GPX("<trk><name>&lol;</name></trk>"), /not well-formed/],
   ])("%s", (_, text, sentence) => {
     const { value, problems } = readGpx(text);
@@ -110,10 +126,32 @@ describe("what is refused, with a sentence", () => {
   });
 
   test("no text whatever makes it throw", () => {
-    const pieces = fc.constantFrom("<gpx>", "</gpx>", "<trk>", "<trkseg>", '<trkpt lat="1" lon="1">', "</trkpt>", "<ele>", "5", "</ele>", "<![CDATA[", "]]>", "<!--", "&amp;", "&#x0;", "<?x?>", "\u0000", '"', "<");
-    fc.assert(fc.property(fc.array(fc.oneof(pieces, fc.string({ maxLength: 6 })), { maxLength: 30 }), (parts) => {
-      const { value, problems } = readGpx(parts.join(""));
-      expect(value !== undefined || problems.length > 0).toBe(true);
-    }), { numRuns: 1000 });
+    const pieces = fc.constantFrom(
+      "<gpx>",
+      "</gpx>",
+      "<trk>",
+      "<trkseg>",
+      '<trkpt lat="1" lon="1">',
+      "</trkpt>",
+      "<ele>",
+      "5",
+      "</ele>",
+      "<![CDATA[",
+      "]]>",
+      "<!--",
+      "&amp;",
+      "&#x0;",
+      "<?x?>",
+      "\u0000",
+      '"',
+      "<",
+    );
+    fc.assert(
+      fc.property(fc.array(fc.oneof(pieces, fc.string({ maxLength: 6 })), { maxLength: 30 }), (parts) => {
+        const { value, problems } = readGpx(parts.join(""));
+        expect(value !== undefined || problems.length > 0).toBe(true);
+      }),
+      { numRuns: 1000 },
+    );
   });
 });

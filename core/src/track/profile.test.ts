@@ -64,18 +64,24 @@ describe("profile", () => {
     expect(profile.lengthM).toBeCloseTo(12_340, -2);
   });
 
-  test.each([0, 1, 3, 5])("climb of known hills within 4 %% under noise of %i m, where raw sums overestimate", (deviationM) => {
-    const random = noise(11);
-    const track = trackNorth({ lengthM: 60_000, spacingM: 40, heightM: (m) => hills(m) + deviationM * random() });
-    const profile = buildProfile(mendTracks([track]), false);
-    expect(Math.abs(profile.totalClimbM / trueClimb(60_000) - 1)).toBeLessThan(0.04);
-    expect(profile.heightNoiseM).toBeCloseTo(deviationM, deviationM === 0 ? 0 : -0.3);
-    if (deviationM >= 3) expect(profile.rawClimbM).toBeGreaterThan(1.25 * trueClimb(60_000));
-  });
+  test.each([0, 1, 3, 5])(
+    "climb of known hills within 4 %% under noise of %i m, where raw sums overestimate",
+    (deviationM) => {
+      const random = noise(11);
+      const track = trackNorth({ lengthM: 60_000, spacingM: 40, heightM: (m) => hills(m) + deviationM * random() });
+      const profile = buildProfile(mendTracks([track]), false);
+      expect(Math.abs(profile.totalClimbM / trueClimb(60_000) - 1)).toBeLessThan(0.04);
+      expect(profile.heightNoiseM).toBeCloseTo(deviationM, deviationM === 0 ? 0 : -0.3);
+      if (deviationM >= 3) expect(profile.rawClimbM).toBeGreaterThan(1.25 * trueClimb(60_000));
+    },
+  );
 
   test("phantom climb on the flat is a small part of the raw sum (N − 1)·s/√π", () => {
     const random = noise(5);
-    const profile = buildProfile(mendTracks([trackNorth({ lengthM: 40_000, spacingM: 40, heightM: () => 100 + 3 * random() })]), false);
+    const profile = buildProfile(
+      mendTracks([trackNorth({ lengthM: 40_000, spacingM: 40, heightM: () => 100 + 3 * random() })]),
+      false,
+    );
     expect(profile.rawClimbM).toBeGreaterThan(0.9 * 1000 * (3 / Math.sqrt(Math.PI)));
     expect(profile.totalClimbM).toBeLessThan(0.05 * profile.rawClimbM);
   });

@@ -13,9 +13,12 @@ describe("day numbers", () => {
     expect(isoOfDay(day)).toBe(iso);
   });
 
-  test.each(["2027-02-29", "2027-13-01", "2027-04-31", "27-04-01", "2027-4-1", "", "tomorrow", "2027-03-29T00:00"])("%s is no day", (text) => {
-    expect(dayNumber(text)).toBeUndefined();
-  });
+  test.each(["2027-02-29", "2027-13-01", "2027-04-31", "27-04-01", "2027-4-1", "", "tomorrow", "2027-03-29T00:00"])(
+    "%s is no day",
+    (text) => {
+      expect(dayNumber(text)).toBeUndefined();
+    },
+  );
 
   test("a leap day exists in a leap year", () => {
     expect(dayNumber("2028-02-29")).toBeDefined();

@@ -8,7 +8,8 @@ import { monthDayIndex, seasonHolds } from "./terrain.ts";
 
 /** Relative tolerance for regression values of four significant figures. */
 const FOUR_FIGURES = 5e-4;
-const near = (got: number, want: number, tolerance = FOUR_FIGURES): void => expect(Math.abs(got - want)).toBeLessThanOrEqual(tolerance * Math.abs(want));
+const near = (got: number, want: number, tolerance = FOUR_FIGURES): void =>
+  expect(Math.abs(got - want)).toBeLessThanOrEqual(tolerance * Math.abs(want));
 
 describe("Tobler 1993", () => {
   test.each([
@@ -47,7 +48,14 @@ describe("load and speed", () => {
   });
 
   test("more load is never faster", () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true }), (kg, more, grade) => loadSpeedFactor(kg + more, grade) <= loadSpeedFactor(kg, grade)));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (kg, more, grade) => loadSpeedFactor(kg + more, grade) <= loadSpeedFactor(kg, grade),
+      ),
+    );
   });
 });
 
@@ -61,7 +69,9 @@ describe("Pandolf, Givoni & Goldman 1977", () => {
     [60, 30, 0.8, 15, 1.2, 692.3],
     [70, 10, 1.5, 20, 1.0, 1218],
     [70, 20, 0.8, 5, 1.0, 332.1],
-  ])("%i + %i kg, %f m/s, %i %%, η %f: %f W", (body, load, speed, grade, eta, watts) => near(pandolfSanteeW(body, load, speed, grade, eta), watts));
+  ])("%i + %i kg, %f m/s, %i %%, η %f: %f W", (body, load, speed, grade, eta, watts) =>
+    near(pandolfSanteeW(body, load, speed, grade, eta), watts),
+  );
 
   test("traps: grade in percent, load term squared, terrain factor on locomotion only", () => {
     near(pandolfSanteeW(70, 20, 1.2, 10, 1), 692.1);
@@ -81,7 +91,9 @@ describe("downhill correction, Santee and others 2003", () => {
     [70, 0, 0.8, -10, 127.8],
     [70, 10, 1.5, -5, 318.1],
     [70, 20, 0.8, -5, 159.9],
-  ])("%i + %i kg, %f m/s, %i %%: %f W", (body, load, speed, grade, watts) => near(pandolfSanteeW(body, load, speed, grade, 1), watts));
+  ])("%i + %i kg, %f m/s, %i %%: %f W", (body, load, speed, grade, watts) =>
+    near(pandolfSanteeW(body, load, speed, grade, 1), watts),
+  );
 
   test("beyond −12 % the grade is clamped: the correction is extrapolation there", () => {
     expect(pandolfSanteeW(70, 20, 1.2, -30, 1)).toBe(pandolfSanteeW(70, 20, 1.2, -12, 1));
@@ -90,15 +102,28 @@ describe("downhill correction, Santee and others 2003", () => {
   test("never below standing, and never a wrong sign (−63.91 W uncorrected, −369.5 W with the sign turned)", () => {
     const weight = fc.double({ min: 30, max: 150, noNaN: true });
     fc.assert(
-      fc.property(weight, fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0, max: 2.2, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: 1, max: 3, noNaN: true }), (body, load, speed, grade, eta) => {
-        const standing = 1.5 * body + 2 * (body + load) * (load / body) ** 2;
-        return pandolfSanteeW(body, load, speed, grade, eta) >= standing - 1e-9;
-      }),
+      fc.property(
+        weight,
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        fc.double({ min: 0, max: 2.2, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (body, load, speed, grade, eta) => {
+          const standing = 1.5 * body + 2 * (body + load) * (load / body) ** 2;
+          return pandolfSanteeW(body, load, speed, grade, eta) >= standing - 1e-9;
+        },
+      ),
     );
   });
 
   test("uphill, steeper never costs less", () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 25, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (grade, more) => pandolfSanteeW(70, 15, 1.1, grade + more, 1.1) >= pandolfSanteeW(70, 15, 1.1, grade, 1.1)));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 25, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (grade, more) => pandolfSanteeW(70, 15, 1.1, grade + more, 1.1) >= pandolfSanteeW(70, 15, 1.1, grade, 1.1),
+      ),
+    );
   });
 });
 
@@ -118,7 +143,9 @@ describe("Mifflin, St Jeor and others 1990", () => {
 describe("surfaces and seasons underfoot", () => {
   test("published terrain factors", () => {
     const eta = (id: string): number => SURFACE_FACTORS.find((row) => row.id === id)!.terrainFactor;
-    expect([eta("road"), eta("trail"), eta("light-brush"), eta("heavy-brush"), eta("bog"), eta("sand")]).toEqual([1.0, 1.1, 1.2, 1.5, 1.8, 2.1]);
+    expect([eta("road"), eta("trail"), eta("light-brush"), eta("heavy-brush"), eta("bog"), eta("sand")]).toEqual([
+      1.0, 1.1, 1.2, 1.5, 1.8, 2.1,
+    ]);
     // 1.30 + 0.082 per cm of footprint; tabulated 2.5 at 15 cm.
     expect(eta("soft-snow")).toBeCloseTo(2.94, 6);
   });

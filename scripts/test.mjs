@@ -1,0 +1,44 @@
+/** `npm test`: installs what is missing, then types, lint, walls, unit tests, build and end-to-end tests. */
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { check } from "./check.mjs";
+import { build, chromium, install, ROOT, run } from "./lib.mjs";
+
+const REPORTS = join(ROOT, "test-results");
+
+await install();
+await chromium();
+rmSync(REPORTS, { recursive: true, force: true });
+mkdirSync(REPORTS, { recursive: true });
+
+const total = await check();
+const add = (passed, failed) => {
+  total.passed += passed;
+  total.failed += failed;
+};
+
+const unitReport = join(REPORTS, "unit.json");
+const unit = await run("npx", [
+  "vitest",
+  "run",
+  "--reporter=dot",
+  "--reporter=json",
+  `--outputFile.json=${unitReport}`,
+]);
+if (existsSync(unitReport)) {
+  const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unitReport, "utf8"));
+  add(numPassedTests, Math.max(numFailedTests, unit === 0 ? 0 : 1));
+} else add(0, 1);
+
+await build();
+const endReport = join(REPORTS, "end-to-end.json");
+const end = await run("npx", ["playwright", "test", "--config", "web/e2e/playwright.config.ts"], {
+  env: { PLAYWRIGHT_JSON_OUTPUT_FILE: endReport },
+});
+if (existsSync(endReport)) {
+  const { stats } = JSON.parse(readFileSync(endReport, "utf8"));
+  add(stats.expected, Math.max(stats.unexpected + stats.flaky, end === 0 ? 0 : 1));
+} else add(0, 1);
+
+console.log(`${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed === 0 ? 0 : 1);

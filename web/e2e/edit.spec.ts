@@ -1,0 +1,164 @@
+import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
+
+test("a heavier piece shows at once, old beside new, and undo survives a reload", async ({ page }) => {
+  await openDemo(page);
+  const before = await startingWeights(page);
+  await station(page, "Kit");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await expect(mass).toHaveValue("986");
+  await mass.fill("1.986kg");
+  await mass.press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("Backpack: 1,986 g");
+  await expect(page.getByTestId("effect").locator("s").first()).toBeVisible();
+  await station(page, "Legs");
+  const after = await startingWeights(page);
+  expect(Number(after[0]) - Number(before[0])).toBeCloseTo(1, 0);
+
+  await page.reload();
+  await expect(page.getByTestId("line")).toBeVisible();
+  expect(await startingWeights(page)).toEqual(after);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(() => startingWeights(page)).toEqual(before);
+  await page.getByRole("button", { name: "Redo" }).click();
+  await expect.poll(() => startingWeights(page)).toEqual(after);
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => startingWeights(page)).toEqual(before);
+});
+
+test("a span's end moves from stop to stop by key and by pointer", async ({ page }) => {
+  await openDemo(page, "/kit/?leg=9");
+  const end = page.getByRole("slider", { name: "Ice axe: carried until" });
+  const base = (leg: number) => page.getByRole("button", { name: new RegExp(`^Base weight leg ${leg}:`) });
+  await expect(end).toHaveAttribute("aria-valuetext", "Tarn Junction");
+  const before = await base(13).innerText();
+  await end.press("ArrowRight");
+  await expect(end).toHaveAttribute("aria-valuetext", "Sael");
+  await expect(base(13)).not.toHaveText(before);
+  await end.press("ArrowLeft");
+  await expect(base(13)).toHaveText(before);
+
+  await end.scrollIntoViewIfNeeded();
+  const box = (await end.boundingBox())!;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + 5, y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 30, y, { steps: 4 });
+  await page.mouse.move(box.x + 5 + 81, y, { steps: 6 });
+  await page.mouse.up();
+  await expect(end).toHaveAttribute("aria-valuetext", "Upper Sael");
+});
+
+test("a piece is added, edited and removed", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const count = page.getByText(/pieces\. Drag the end/);
+  const pieces = parseInt((await count.innerText()).split(": ")[1]!);
+  await page.getByRole("button", { name: "Add piece" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByRole("button", { name: "Add piece" }).click();
+  await expect(dialog.getByText("Give it a name.")).toBeVisible();
+  await dialog.getByLabel("Name").fill("Folding stool");
+  await dialog.getByLabel("Mass of one").fill("1 lb 2 oz");
+  await dialog.getByLabel("Mass of one").press("Tab");
+  await dialog.getByRole("button", { name: "Add piece" }).click();
+  await expect(page.getByLabel("Mass of Folding stool")).toHaveValue("510");
+  await expect(count).toContainText(`${pieces + 1} pieces`);
+  await page.getByRole("button", { name: "Folding stool" }).click();
+  await page.getByRole("button", { name: "Remove Folding stool" }).click();
+  await expect(count).toContainText(`${pieces} pieces`);
+});
+
+test("wrong text says why and changes nothing", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("heavy");
+  await mass.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "not understood" })).toBeVisible();
+  await mass.press("Escape");
+  await expect(mass).toHaveValue("986");
+  await mass.fill("-5");
+  await mass.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "Allowed: 0 to" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
+});
+
+test("a later start makes warmer nights, dates and finish follow", async ({ page }) => {
+  await openDemo(page, "/setup/");
+  await page.getByLabel("Start", { exact: true }).fill("2027-05-10");
+  await expect(page.getByTestId("effect")).toContainText("Start 10 May");
+  await expect(page.getByText(/As planned it ends on/)).toContainText(/Aug|Sep/);
+  await expect(page.getByText(/after the wanted/)).toBeVisible();
+  await station(page, "Legs");
+  await expect(page.locator("#leg-row-0")).toContainText("10 May");
+});
+
+test("units: imperial shows pounds and miles, and typed metric is still understood", async ({ page }) => {
+  await openDemo(page, "/setup/");
+  await page.getByLabel("All at once").selectOption("imperial");
+  await expect(page.getByLabel("Body mass")).toHaveValue("136.7");
+  await page.getByLabel("Body mass").fill("60 kg");
+  await page.getByLabel("Body mass").press("Enter");
+  await expect(page.getByLabel("Body mass")).toHaveValue("132.3");
+  await station(page, "Legs");
+  await expect(page.getByRole("columnheader", { name: "mi", exact: true })).toBeVisible();
+  await expect(page.locator("#leg-row-0")).toContainText("60");
+});
+
+test("two tabs agree", async ({ page, context }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await openDemo(other, "/kit/");
+  const mass = other.getByLabel("Mass of Backpack").first();
+  const before = await startingWeights(page);
+  await mass.fill("3000");
+  await mass.press("Enter");
+  await expect.poll(() => startingWeights(page)).not.toEqual(before);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(mass).toHaveValue("986");
+});
+
+test("stops are added, moved and removed by key; a stop passed by joins its legs", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  const legs = page.getByRole("listbox", { name: "Legs" }).getByRole("option");
+  await expect(legs).toHaveCount(22);
+  await page.getByRole("button", { name: "Add stop" }).click();
+  await expect(legs).toHaveCount(23);
+  await page.getByRole("checkbox", { name: "Use Stop 35" }).uncheck();
+  await expect(legs).toHaveCount(22);
+  const mark = page.getByRole("slider", { name: "stop Stop 35" });
+  const place = Number(await mark.getAttribute("aria-valuenow"));
+  await mark.press("Shift+ArrowRight");
+  await expect.poll(async () => Number(await mark.getAttribute("aria-valuenow"))).toBeCloseTo(place + 1, 0);
+  await mark.press("Delete");
+  await expect(mark).toHaveCount(0);
+});
+
+test("a source is dragged along the Line, and the way can be walked backwards", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  const mark = page.getByRole("slider", { name: "source Hask trough" });
+  const place = Number(await mark.getAttribute("aria-valuenow"));
+  const box = (await mark.boundingBox())!;
+  await page.mouse.move(box.x + 3, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 30, box.y + 8, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await mark.getAttribute("aria-valuenow"))).toBeGreaterThan(place + 30);
+  await page.getByRole("button", { name: "Walk it the other way" }).click();
+  await expect(page.getByRole("option", { name: "Leg 1, Cape Ferrin to Skerry Pass" })).toBeAttached();
+});
+
+test("starting again from the demo asks first", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2222");
+  await mass.press("Enter");
+  await expect(page.getByRole("button", { name: "Undo" })).toBeEnabled();
+  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
+  await page.getByRole("button", { name: "Keep my plan" }).click();
+  await expect(mass).toHaveValue("2,222");
+  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
+  await page.getByRole("button", { name: "Start again from the demo" }).click();
+  await expect(mass).toHaveValue("986");
+  await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
+});

@@ -1,0 +1,176 @@
+import { readFileSync } from "node:fs";
+import { asFile, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import type { Page } from "@playwright/test";
+
+const offer = (page: Page, name: string, text: string | Buffer) =>
+  page.getByTestId("gpx-file").setInputFiles(asFile(name, text));
+const importPlan = (page: Page, name: string, text: string) =>
+  page.getByTestId("plan-file").setInputFiles(asFile(name, text, "application/json"));
+
+async function exported(page: Page): Promise<Record<string, unknown>> {
+  await page.getByRole("button", { name: "Plan" }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/\.gepack\.json$/);
+  return JSON.parse(readFileSync(await download.path(), "utf8")) as Record<string, unknown>;
+}
+
+test("an own track: previewed, begun as a trip, planned, kept over a reload", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await offer(
+    page,
+    "north.gpx",
+    gpxOf(
+      900,
+      '<wpt lat="40.2" lon="-150"><name>Cold spring</name></wpt><wpt lat="40.4" lon="-150.01"><name>Halfway store</name></wpt>',
+    ),
+  );
+  const preview = page.getByTestId("preview");
+  await expect(preview).toContainText("900 track points, 89.8 km");
+  await expect(preview.getByRole("combobox").first()).toHaveValue("source");
+  await preview.getByRole("button", { name: "Begin a trip on it" }).click();
+  await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+  await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(2);
+  await expect(page.getByRole("slider", { name: "source Cold spring" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+  await station(page, "Legs");
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Halfway store");
+  // The demo is still there.
+  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
+  await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
+});
+
+test("another track for the same plan is one undoable edit", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await offer(page, "north.gpx", gpxOf(900));
+  await page.getByRole("button", { name: "Use it for this plan" }).click();
+  await expect(page.getByText("89.8 km", { exact: false }).first()).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("2,050.6 km", { exact: false }).first()).toBeVisible();
+});
+
+test("a route dropped on the page is read", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  const text = '<gpx version="1.0"><rte><rtept lat="40" lon="-150"/><rtept lat="40.3" lon="-150"/></rte></gpx>';
+  const transfer = await page.evaluateHandle((body) => {
+    const data = new DataTransfer();
+    data.items.add(new File([body], "route.gpx"));
+    return data;
+  }, text);
+  await page.getByText("Drop a GPX file here").dispatchEvent("drop", { dataTransfer: transfer });
+  await expect(page.getByTestId("preview")).toContainText("2 route points");
+  await expect(page.getByTestId("preview")).toContainText("no heights");
+});
+
+test("a large track is read with progress and can be stopped; the page stays awake", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await offer(page, "long.gpx", Buffer.from(gpxOf(250_000)));
+  await page.getByRole("button", { name: "Stop reading" }).click();
+  await expect(page.getByText("Drop a GPX file here")).toBeVisible();
+  await page.getByRole("listbox", { name: "Legs" }).focus();
+  await page.keyboard.press("End");
+  await expect(page.getByRole("option", { name: /^Leg 22/ })).toHaveAttribute("aria-selected", "true");
+});
+
+const bomb =
+  '<!DOCTYPE gpx [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><gpx><trk><name>&b;</name></trk></gpx>';
+for (const [what, text, sentence] of [
+  ["an empty file", "", "The file is empty"],
+  ["no XML", "a,b\n1,2", "not an XML file"],
+  ["XML that is not GPX", "<kml></kml>", "The root element is <kml>"],
+  ["a track of one point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "a track of one point"],
+  ["an entity bomb", bomb, "document type"],
+  ["an external entity", bomb.replace('"aaaaaaaaaa"', 'SYSTEM "file:///etc/passwd"'), "document type"],
+  [
+    "only coordinates out of range",
+    '<gpx><trk><trkseg><trkpt lat="99" lon="NaN"/><trkpt lat="1" lon="1e9"/></trkseg></trk></gpx>',
+    "None of the file's 2 points",
+  ],
+  ["a track cut short", gpxOf(30).slice(0, -60), "cut short"],
+] as const) {
+  test(`refused with a sentence, nothing lost: ${what}`, async ({ page }) => {
+    await openDemo(page, "/trail/");
+    await offer(page, "bad.gpx", text);
+    const alert = page.getByRole("alert").filter({ hasText: "bad.gpx was not read; your plan is as it was." });
+    await expect(alert).toContainText(sentence);
+    await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+    await offer(page, "good.gpx", gpxOf(200));
+    await expect(page.getByTestId("preview")).toContainText("200 track points");
+  });
+}
+
+test("a file too large is refused before it is read", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.evaluate(() => {
+    const input = document.querySelector<HTMLInputElement>('[data-testid="gpx-file"]')!;
+    const data = new DataTransfer();
+    data.items.add(new File([new Uint8Array(200_000_000)], "huge.gpx"));
+    input.files = data.files;
+    input.dispatchEvent(new Event("change", { bubbles: true }));
+  });
+  await expect(page.getByRole("alert").filter({ hasText: "huge.gpx" })).toContainText(
+    "The file is 200 MB; up to 150 MB is read.",
+  );
+});
+
+test("export and import give the same plan, to the gram", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("radio", { name: "Jory" }).click();
+  const before = await startingWeights(page);
+  const file = await exported(page);
+  await station(page, "Kit");
+  await page.getByLabel("Mass of Backpack").first().fill("4000");
+  await page.getByLabel("Mass of Backpack").first().press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("Backpack");
+  await importPlan(page, "back.gepack.json", JSON.stringify(file));
+  await expect(page.getByText("Imported Corvane Traverse.")).toBeVisible();
+  await station(page, "Legs");
+  expect(await startingWeights(page)).toEqual(before);
+  const again = await exported(page);
+  expect(again).toEqual(file);
+});
+
+test("plan files that are refused say where and why", async ({ page }) => {
+  await openDemo(page);
+  const file = await exported(page);
+  const cases: [string, string, RegExp][] = [
+    ["empty", "", /The file is empty/],
+    ["no JSON", "{", /not a plan file/],
+    ["newer", JSON.stringify({ ...file, version: 9 }), /newer Gepack/],
+    ["without hikers", JSON.stringify({ ...file, hikers: undefined }), /hikers: This part is missing/],
+    ["with a span to nowhere", JSON.stringify({ ...file, stops: [] }), /which is not in stops/],
+    [
+      "with a negative weight",
+      JSON.stringify({
+        ...file,
+        kit: [{ id: "x", name: "x", massG: -1, ownerId: "jory", carrierId: "jory", spans: [] }],
+      }),
+      /kit\[0\]\.massG/,
+    ],
+    ["without its track", JSON.stringify({ ...file, tracks: undefined }), /no track inside/],
+  ];
+  for (const [what, text, sentence] of cases) {
+    await importPlan(page, "bad.gepack.json", text);
+    await expect(page.getByText(sentence), what).toBeVisible();
+  }
+  await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+  expect(await startingWeights(page)).toHaveLength(22);
+});
+
+test("markup in names stays text", async ({ page }) => {
+  await openDemo(page);
+  const file = (await exported(page)) as { stops: { name: string }[]; trip: { name: string }; kit: { name: string }[] };
+  const evil = '<img src=x onerror="window.broken=1"><script>window.broken=1</script>';
+  file.trip.name = evil;
+  file.stops[1]!.name = evil;
+  file.kit[0]!.name = evil;
+  await importPlan(page, "evil.gepack.json", JSON.stringify(file));
+  await expect(page.getByRole("heading", { name: evil })).toBeVisible();
+  await station(page, "Kit");
+  await expect(page.getByText("Shelter").first()).toBeVisible();
+  expect(await page.evaluate(() => "broken" in window)).toBe(false);
+});

@@ -1,0 +1,66 @@
+/** A page that watches itself: console errors, failures and requests to other hosts fail the test. */
+import { test as base, expect, type Page } from "@playwright/test";
+
+interface Watched {
+  /** Console errors that a test provokes on purpose. */
+  allow: RegExp[];
+}
+
+export const test = base.extend<Watched>({
+  allow: [async ({}, use) => use([]), { option: true }],
+  page: async ({ page, baseURL, allow }, use) => {
+    const faults: string[] = [];
+    const note = (text: string): void => {
+      if (!allow.some((pattern) => pattern.test(text))) faults.push(text);
+    };
+    page.on("console", (message) => message.type() === "error" && note(`console: ${message.text()}`));
+    page.on("pageerror", (error) => note(`error: ${error.message}`));
+    page.on("request", (request) => {
+      const url = new URL(request.url());
+      if (/^https?:$/.test(url.protocol) && url.origin !== baseURL) note(`request to ${url.origin}`);
+    });
+    await use(page);
+    expect(faults).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Opens a station with the demo computed and the welcome put away. */
+export async function openDemo(page: Page, path = "/"): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByTestId("line")).toBeVisible();
+  const look = page.getByRole("button", { name: "Look around the demo" });
+  if (await look.isVisible()) await look.click();
+}
+
+/** Goes to another station as a hiker does. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();
+  await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name })).toHaveAttribute(
+    "aria-current",
+    "page",
+  );
+}
+
+/** All starting weights of the table, as shown. */
+export async function startingWeights(page: Page): Promise<string[]> {
+  await expect(page.getByRole("row").nth(2)).toBeVisible();
+  return page.getByTitle("Why this weight").allInnerTexts();
+}
+
+/** A GPX text along a straight line north. */
+export function gpxOf(points: number, extra = ""): string {
+  const rows = Array.from(
+    { length: points },
+    (_, i) =>
+      `<trkpt lat="${(40 + i * 0.0009).toFixed(6)}" lon="-150"><ele>${(300 + 80 * Math.sin(i / 9)).toFixed(1)}</ele></trkpt>`,
+  );
+  return `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${extra}<trk><name>North walk</name><trkseg>${rows.join("")}</trkseg></trk></gpx>`;
+}
+
+export const asFile = (name: string, text: string | Buffer, mimeType = "application/gpx+xml") => ({
+  name,
+  mimeType,
+  buffer: Buffer.from(text),
+});

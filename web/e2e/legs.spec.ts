@@ -1,0 +1,102 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
+
+test("the first visit opens the made-up trail, computed", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+  await expect(page.getByText("This trail is made up.")).toBeVisible();
+  await expect(page.getByRole("link", { name: "Begin an own trip" })).toBeVisible();
+  expect(await startingWeights(page)).toHaveLength(22);
+  await expect(page.getByRole("option", { name: /^Leg 22/ })).toBeAttached();
+});
+
+test("a leg selected anywhere is selected everywhere, on the next station and in the address", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("row", { name: /Hask Tank to Dry Fork/ }).click();
+  await expect(page.getByTestId("why").getByRole("heading", { level: 2 })).toHaveText("6. Hask Tank to Dry Fork");
+  await expect(page.getByRole("option", { name: /^Leg 6,/ })).toHaveAttribute("aria-selected", "true");
+  expect(new URL(page.url()).searchParams.get("leg")).toBe("6");
+  await station(page, "Kit");
+  await expect(page.getByRole("option", { name: /^Leg 6,/ })).toHaveAttribute("aria-selected", "true");
+  await page.getByRole("option", { name: /^Leg 9,/ }).click();
+  await page.reload();
+  await station(page, "Legs");
+  await expect(page.getByRole("row", { name: /Ivory Gate to Pell Hut Road/ })).toHaveAttribute("aria-selected", "true");
+});
+
+test("arrow keys move along the legs on the Line and in the table", async ({ page }) => {
+  await openDemo(page, "/?leg=3");
+  await page.getByRole("listbox", { name: "Legs" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByTestId("why").getByRole("heading", { level: 2 })).toContainText("4. Red Stair");
+  await page.locator("#leg-row-3").focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByTestId("why").getByRole("heading", { level: 2 })).toContainText("5. Canner");
+  await page.getByRole("listbox", { name: "Legs" }).focus();
+  await page.keyboard.press("End");
+  await expect(page.getByTestId("why").getByRole("heading", { level: 2 })).toContainText("22.");
+});
+
+test("any figure answers why, and its parts add up to what is shown", async ({ page }) => {
+  await openDemo(page, "/?leg=6");
+  const why = page.getByTestId("why");
+  const top = Number((await why.getByTestId("why-value").innerText()).replace(" kg", ""));
+  const part = async (name: string): Promise<number> =>
+    parseFloat(
+      await why.getByRole("listitem").filter({ hasText: name }).first().locator(".figure").first().innerText(),
+    );
+  const parts = await Promise.all(
+    ["Base weight", "Consumables", "Food", "Water to the first source", "Fuel"].map(part),
+  );
+  expect(parts.reduce((a, b) => a + b, 0)).toBeCloseTo(top, 1);
+
+  await page.locator("#leg-row-5").getByTitle("Why this carry").click();
+  await expect(why.getByTestId("why-value")).toContainText(" L");
+  await expect(why.getByText("Nights without a source")).toBeVisible();
+  await expect(why.getByText(/Drinking far beyond thirst is dangerous/)).toBeVisible();
+  await page.locator("#leg-row-5").getByTitle("Why this energy").click();
+  await expect(why.getByText(/Mifflin/)).toBeVisible();
+});
+
+test("the other hiker has another pack", async ({ page }) => {
+  await openDemo(page);
+  const tamsin = await startingWeights(page);
+  await page.getByRole("radio", { name: "Jory" }).click();
+  expect(await startingWeights(page)).not.toEqual(tamsin);
+});
+
+test("what falls short stands beside the leg, with what would mend it", async ({ page }) => {
+  await openDemo(page, "/?leg=6");
+  await expect(page.locator("#leg-row-5").getByText("bottles")).toBeVisible();
+  await expect(page.getByTestId("why").getByText(/the bottles hold/)).toContainText("Add a bottle");
+});
+
+for (const path of ["/", "/kit/", "/trail/", "/setup/"]) {
+  for (const scheme of ["light", "dark"] as const) {
+    test(`no serious finding of axe on ${path} in ${scheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
+      await openDemo(page, path);
+      await expect(page.locator("html")).toHaveAttribute("data-theme", scheme);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations
+          .filter(({ impact }) => impact === "serious" || impact === "critical")
+          .map(
+            ({ id, nodes }) =>
+              `${id}: ${nodes
+                .slice(0, 3)
+                .map((node) => node.html.slice(0, 140))
+                .join(" | ")}`,
+          ),
+      ).toEqual([]);
+    });
+  }
+}
+
+test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  for (const path of ["/", "/kit/", "/trail/", "/setup/"]) {
+    await openDemo(page, path);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
+  }
+});

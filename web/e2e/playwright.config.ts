@@ -1,0 +1,38 @@
+import { defineConfig } from "@playwright/test";
+
+const PORT = 4398;
+
+export default defineConfig({
+  testDir: ".",
+  outputDir: "../../test-results/end-to-end",
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  reporter: [["line"], ["json"]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: "off",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: "node ../../scripts/serve.mjs",
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    reuseExistingServer: false,
+  },
+});

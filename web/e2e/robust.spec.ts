@@ -1,0 +1,68 @@
+import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
+
+test("a worker that dies is started again, and the edit is kept", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const worker = page.workers().find((candidate) => candidate.url().includes("core.worker"))!;
+  await worker.evaluate(() => self.close());
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await mass.press("Enter");
+  await expect(page.getByText("The calculation stopped and was started again. Your edit is kept.")).toBeVisible({
+    timeout: 20_000,
+  });
+  await expect(page.getByTestId("effect")).toContainText("Backpack: 2,500 g");
+});
+
+test("a full disk: the sentence says so, and what was there stays", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.add = function () {
+      throw new DOMException("full", "QuotaExceededError");
+    };
+  });
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await mass.press("Enter");
+  await expect(page.getByText(/storage is full, so this change was not kept/)).toBeVisible();
+  await page.reload();
+  await expect(mass).toHaveValue("986");
+});
+
+test("storage refused: the demo still opens and can be changed, and the page says so", async ({ page }) => {
+  await page.addInitScript(() => Object.defineProperty(window, "indexedDB", { value: undefined }));
+  await openDemo(page, "/kit/");
+  await expect(page.getByText(/Export the plan before you close the page|export the plan/i).first()).toBeVisible();
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await mass.press("Enter");
+  await expect(mass).toHaveValue("2,500");
+  await page.getByRole("button", { name: "Plan" }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toContain("corvane");
+});
+
+test.describe("without a network", () => {
+  test.use({ allow: [/ERR_INTERNET_DISCONNECTED|Failed to fetch|ERR_FAILED/] });
+
+  test("after the first visit every station opens and computes", async ({ page, context }) => {
+    await openDemo(page);
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+      if (!navigator.serviceWorker.controller)
+        await new Promise((done) => navigator.serviceWorker.addEventListener("controllerchange", done, { once: true }));
+    });
+    await context.setOffline(true);
+    for (const path of ["/kit/", "/trail/", "/setup/", "/"]) {
+      await page.goto(path);
+      await expect(page.getByTestId("line")).toBeVisible();
+    }
+    expect(await startingWeights(page)).toHaveLength(22);
+    await station(page, "Kit");
+    await page.getByLabel("Mass of Backpack").first().fill("1500");
+    await page.getByLabel("Mass of Backpack").first().press("Enter");
+    await expect(page.getByTestId("effect")).toContainText("Backpack: 1,500 g");
+  });
+});

@@ -1,0 +1,101 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { expect, test, type APIRequestContext } from "@playwright/test";
+
+const demo = JSON.parse(readFileSync(join(import.meta.dirname, "../../demo/corvane.gepack.json"), "utf8")) as Record<
+  string,
+  unknown
+>;
+const track = {
+  type: "Feature",
+  id: "corvane",
+  properties: { name: "short" },
+  geometry: {
+    type: "MultiLineString",
+    coordinates: [Array.from({ length: 3000 }, (_, i) => [-148, 38.1 + i * 0.0004, 20 + (i % 300)])],
+  },
+};
+const post = (request: APIRequestContext, data: unknown, headers: Record<string, string> = {}) =>
+  request.post("/api/plan", {
+    data: typeof data === "string" ? data : JSON.stringify(data),
+    headers: { "content-type": "application/json", ...headers },
+  });
+
+test("POST /api/plan answers legs, hikers and checks", async ({ request }) => {
+  const response = await post(request, { ...demo, tracks: [track] });
+  expect(response.status()).toBe(200);
+  const body = (await response.json()) as {
+    legs: { from: { name: string; km: number }; distanceKm: number; hikers: Record<string, unknown>[] }[];
+    checks: { sentence: string }[];
+  };
+  expect(body.legs[0]!.from).toEqual({ name: "Port Osk", km: 0 });
+  expect(body.legs.reduce((sum, leg) => sum + leg.distanceKm, 0)).toBeCloseTo(133.2, 0);
+  for (const key of [
+    "energyKcalPerDay",
+    "foodKg",
+    "longestDryKm",
+    "largestCarry",
+    "fuelG",
+    "baseKg",
+    "wornKg",
+    "leavingKg",
+    "heaviestKg",
+    "meanKg",
+  ])
+    expect(body.legs[0]!.hikers[0]).toHaveProperty(key);
+  expect(body.checks.every((check) => check.sentence.length > 10)).toBe(true);
+});
+
+test("refusals are problem+json and name the path", async ({ request }) => {
+  const cases: [unknown, number, string | undefined][] = [
+    ["{", 400, undefined],
+    ["", 400, undefined],
+    [{}, 422, "format"],
+    [{ ...demo, version: 99 }, 422, "version"],
+    [{ ...demo, tracks: [track], hikers: [] }, 422, "hikers"],
+    [
+      {
+        ...demo,
+        tracks: [track],
+        kit: [{ id: "x", name: "x", massG: -3, ownerId: "tamsin", carrierId: "tamsin", spans: [] }],
+      },
+      422,
+      "kit[0].massG",
+    ],
+    [demo, 422, "tracks"],
+    [[1, 2, 3], 422, "file"],
+  ];
+  for (const [data, status, path] of cases) {
+    const response = await post(request, data);
+    expect(response.status()).toBe(status);
+    expect(response.headers()["content-type"]).toContain("application/problem+json");
+    const body = (await response.json()) as { title: string; problems: { path: string }[] };
+    if (path) expect(body.problems[0]!.path).toBe(path);
+  }
+});
+
+test("a body over 20 MB is refused", async ({ request }) => {
+  const response = await post(request, `"${"x".repeat(20_500_000)}"`);
+  expect(response.status()).toBe(413);
+});
+
+test("a page of another site may not post", async ({ request }) => {
+  expect((await post(request, demo, { origin: "https://elsewhere.example" })).status()).toBe(403);
+});
+
+test("health, schema, wrong method, unknown page", async ({ request }) => {
+  expect(await (await request.get("/api/health")).json()).toMatchObject({ status: "ok" });
+  const schema = (await (await request.get("/api/schema")).json()) as { properties: Record<string, unknown> };
+  expect(Object.keys(schema.properties)).toEqual(expect.arrayContaining(["trip", "hikers", "stops", "kit", "tracks"]));
+  expect((await request.get("/api/plan")).status()).toBe(405);
+  expect((await request.get("/nowhere/")).status()).toBe(404);
+});
+
+test("a strict content security policy on pages and answers", async ({ request }) => {
+  for (const path of ["/", "/kit/", "/api/health"]) {
+    const csp = (await request.get(path)).headers()["content-security-policy"]!;
+    expect(csp).toContain("default-src 'none'");
+    expect(csp).toContain("connect-src 'self'");
+    expect(csp).not.toMatch(/script-src[^;]*unsafe/);
+  }
+});
