@@ -8,7 +8,7 @@ const importPlan = (page: Page, name: string, text: string) =>
   page.getByTestId("plan-file").setInputFiles(asFile(name, text, "application/json"));
 
 async function exported(page: Page): Promise<Record<string, unknown>> {
-  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
@@ -39,7 +39,7 @@ test("an own track: previewed, begun as a trip, planned, kept over a reload", as
   await station(page, "Legs");
   await expect(page.locator("#leg-row-0")).toContainText("Start to Halfway store");
   // The demo is still there.
-  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
   await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
 });

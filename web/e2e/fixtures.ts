@@ -7,7 +7,7 @@ interface Watched {
 }
 
 export const test = base.extend<Watched>({
-  allow: [async ({}, use) => use([]), { option: true }],
+  allow: [[], { option: true }],
   page: async ({ page, baseURL, allow }, use) => {
     const faults: string[] = [];
     const note = (text: string): void => {

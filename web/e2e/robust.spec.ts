@@ -36,7 +36,7 @@ test("storage refused: the demo still opens and can be changed, and the page say
   await mass.fill("2500");
   await mass.press("Enter");
   await expect(mass).toHaveValue("2,500");
-  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),

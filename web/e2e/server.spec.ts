@@ -17,7 +17,7 @@ const track = {
 };
 const post = (request: APIRequestContext, data: unknown, headers: Record<string, string> = {}) =>
   request.post("/api/plan", {
-    data: typeof data === "string" ? data : JSON.stringify(data),
+    data: Buffer.from(typeof data === "string" ? data : JSON.stringify(data)),
     headers: { "content-type": "application/json", ...headers },
   });
 

@@ -32,14 +32,12 @@ export function KitLane({ plan, piece, points, x, preview }: Props) {
         return (
           <div
             key={spanIndex}
-            className="absolute top-[3px] h-[17px] rounded-[2px] text-xs text-white"
+            className="absolute top-[3px] h-[17px] max-[719px]:top-[26px] rounded-[2px] text-xs text-on-pine"
             title={describe(plan, span)}
             style={{
               left,
               width,
-              background: whole
-                ? "color-mix(in srgb, var(--kit) 45%, var(--sheet))"
-                : "color-mix(in srgb, var(--kit) 92%, black)",
+              background: whole ? "color-mix(in srgb, var(--kit) 45%, var(--sheet))" : "var(--span)",
             }}
           >
             {!whole && width > 150 && (

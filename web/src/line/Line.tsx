@@ -309,7 +309,7 @@ function Axis({ plan, result, x }: Props & { x: Scale }) {
   const ticks = x
     .copy()
     .domain([0, result.profile.lengthM / perUnit])
-    .ticks(8);
+    .ticks(x.range()[1]! < 720 ? 4 : 8);
   const months = monthStarts(result, x);
   return (
     <g fontSize="12" aria-hidden="true">

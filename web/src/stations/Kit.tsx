@@ -103,9 +103,9 @@ function KitStation({ plan, result }: { plan: Plan; result: PlanResult }) {
                   </span>
                 </h3>
                 {pieces.map((piece) => (
-                  <div key={piece.id} className="relative h-[23px] max-[719px]:h-auto" data-piece={piece.name}>
+                  <div key={piece.id} className="relative h-[23px] max-[719px]:h-[48px]" data-piece={piece.name}>
                     <div
-                      className="absolute inset-y-0 left-0 flex items-center gap-1 pl-[18px] max-[719px]:static"
+                      className="absolute top-0 left-0 flex h-[23px] items-center gap-1 pl-[18px]"
                       style={{ width: Math.max(gutterPx(width), 200) - 6 }}
                     >
                       <button
@@ -213,6 +213,10 @@ function BaseWeights({
       <span className="absolute left-[18px] top-1 font-bold max-[719px]:hidden">
         Base weight, {unitSymbol("mass", units)}
       </span>
+      <span className="absolute left-[18px] top-1 font-bold min-[720px]:hidden">
+        Base weight, leg {legIndex + 1}:{" "}
+        {quantity("mass", result.legs[legIndex]!.hikers[hikerIndex]!.kit.baseKg, units)}
+      </span>
       {result.legs.map((leg, i) => {
         const text = figure("mass", leg.hikers[hikerIndex]!.kit.baseKg, units);
         const changed = i > 0 && text !== figure("mass", result.legs[i - 1]!.hikers[hikerIndex]!.kit.baseKg, units);
@@ -221,7 +225,7 @@ function BaseWeights({
             key={leg.index}
             onClick={() => select({ legIndex: leg.index })}
             aria-label={`Base weight leg ${leg.index + 1}: ${text}`}
-            className={`figure absolute top-1 -translate-x-1/2 text-center ${changed ? "font-bold text-ink" : "text-muted"} ${leg.index === legIndex ? "text-pine! underline" : ""}`}
+            className={`figure absolute top-1 -translate-x-1/2 max-[719px]:hidden text-center ${changed ? "font-bold text-ink" : "text-muted"} ${leg.index === legIndex ? "text-pine! underline" : ""}`}
             style={{ left: x((leg.fromM + leg.toM) / 2) }}
           >
             {text}

@@ -1,12 +1,14 @@
 /** Start, hikers, pace, packs, food, water and units: what the rest follows from. */
 import { format, parseISO } from "date-fns";
-import type { ReactNode } from "react";
+import { type ReactNode, useId } from "react";
 import type { Hiker, Plan } from "@gepack/core";
 import { NumberField } from "../components/NumberField.tsx";
+import { Pick } from "../components/Pick.tsx";
 import { edit, useApp } from "../store/app.ts";
 import type { QuantityKind } from "../units/quantity.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { CHECK_STATION, checkSentence, mendSentence, SEVERITY_WORD } from "../words/checks.ts";
+import { turnRound } from "./direction.ts";
 import { StationGate } from "./StationGate.tsx";
 
 export default function Setup() {
@@ -81,29 +83,16 @@ function TripForm({ plan, finish, days }: { plan: Plan; finish: string; days: nu
           })
         }
       />
-      <label className="text-sm font-semibold">
-        Direction
-        <select
-          className="field mt-1 font-normal"
-          value={trip.direction}
-          onChange={(event) =>
-            void edit("Direction", (draft) => {
-              draft.trip.direction = event.target.value as "forward" | "reverse";
-              draft.trip.directionName = opposite(draft.trip.directionName);
-            })
-          }
-        >
-          <option value="forward">as recorded</option>
-          <option value="reverse">the other way</option>
-        </select>
-      </label>
+      <Pick
+        label="Direction"
+        value={trip.direction}
+        options={[
+          ["forward", "as recorded"],
+          ["reverse", "the other way"],
+        ]}
+        onPick={turnRound}
+      />
     </Section>
-  );
-}
-
-function opposite(name: string): string {
-  return (
-    { northbound: "southbound", southbound: "northbound", eastbound: "westbound", westbound: "eastbound" }[name] ?? name
   );
 }
 
@@ -118,26 +107,31 @@ function DateField({
   required?: boolean;
   onCommit: (date: string) => void;
 }) {
+  const id = useId();
   return (
-    <label className="text-sm font-semibold">
-      {label}
+    <div>
+      <label htmlFor={id} className="text-sm font-semibold">
+        {label}
+      </label>
       <input
+        id={id}
         key={value}
         type="date"
-        className="field mt-1 font-normal"
+        className="field mt-1"
         defaultValue={value}
         min="1970-01-01"
         max="2199-12-31"
+        aria-describedby={`${id}-long`}
         onChange={(event) => {
           const date = event.target.value;
           // While a year is being typed the field passes through years like 0002.
           if (date === "" ? !required && value !== "" : date >= "1970-01-01" && date !== value) onCommit(date);
         }}
       />
-      <span className="mt-0.5 block text-xs font-normal text-muted">
+      <span id={`${id}-long`} className="mt-0.5 block text-xs text-muted">
         {value === "" ? "any day" : format(parseISO(value), "d MMMM yyyy")}
       </span>
-    </label>
+    </div>
   );
 }
 
@@ -254,21 +248,13 @@ function HikerForm({ plan }: { plan: Plan }) {
     value: T,
     options: Record<T, string>,
     set: (hiker: Hiker, value: T) => void,
-  ): ReactNode => (
-    <label key={label} className="text-sm font-semibold">
-      {label}
-      <select
-        className="field mt-1 font-normal"
-        value={value}
-        onChange={(event) => change(label, (target) => set(target, event.target.value as T))}
-      >
-        {Object.entries<string>(options).map(([key, text]) => (
-          <option key={key} value={key}>
-            {text}
-          </option>
-        ))}
-      </select>
-    </label>
+  ) => (
+    <Pick
+      label={label}
+      value={value}
+      options={Object.entries(options) as [T, string][]}
+      onPick={(picked) => change(label, (target) => set(target, picked))}
+    />
   );
   return (
     <>
@@ -373,42 +359,29 @@ function UnitsForm({ plan }: { plan: Plan }) {
       title="Units"
       note="Shown and typed in these; any unit may be typed behind a number: 2 lb 3 oz, 1.2 kg, 5 mi, 30C."
     >
-      <label className="text-sm font-semibold">
-        All at once
-        <select
-          className="field mt-1 font-normal"
-          value={preset ?? "own"}
-          onChange={(event) =>
-            void edit("Units", (draft) => {
-              Object.assign(draft.trip.units, PRESETS[event.target.value as keyof typeof PRESETS] ?? {});
-            })
-          }
-        >
-          <option value="metric">metric</option>
-          <option value="imperial">imperial</option>
-          <option value="mixed">mixed: miles with grams</option>
-          {!preset && <option value="own">own mix</option>}
-        </select>
-      </label>
+      <Pick
+        label="All at once"
+        value={preset ?? "own"}
+        options={[
+          ["metric", "metric"],
+          ["imperial", "imperial"],
+          ["mixed", "mixed: miles with grams"],
+          ...(preset ? [] : [["own", "own mix"] as const]),
+        ]}
+        onPick={(picked) =>
+          void edit("Units", (draft) => {
+            if (picked !== "own") Object.assign(draft.trip.units, PRESETS[picked]);
+          })
+        }
+      />
       {names.map((name) => (
-        <label key={name} className="text-sm font-semibold">
-          {UNIT_NAMES[name]}
-          <select
-            className="field mt-1 font-normal"
-            value={units[name]}
-            onChange={(event) =>
-              void edit("Units", (draft) => {
-                (draft.trip.units as Record<string, unknown>)[name] = event.target.value;
-              })
-            }
-          >
-            {UNIT_CHOICES[name].map((unit) => (
-              <option key={unit} value={unit}>
-                {name === "temperature" ? `°${unit}` : unit}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Pick<string>
+          key={name}
+          label={UNIT_NAMES[name]}
+          value={units[name]}
+          options={UNIT_CHOICES[name].map((unit) => [unit, name === "temperature" ? `°${unit}` : unit])}
+          onPick={(unit) => void edit("Units", (draft) => void Object.assign(draft.trip.units, { [name]: unit }))}
+        />
       ))}
     </Section>
   );

@@ -2,9 +2,9 @@
 import { useState } from "react";
 import { ToggleGroup } from "radix-ui";
 import type { Plan, PlanResult } from "@gepack/core";
-import { edit } from "../store/app.ts";
 import { quantity } from "../units/quantity.ts";
 import { CHECK_STATION, checkSentence, distinct, mendSentence, SEVERITY_WORD } from "../words/checks.ts";
+import { turnRound } from "./direction.ts";
 import { StationGate } from "./StationGate.tsx";
 import { ImportPanel } from "./trail/ImportPanel.tsx";
 import { PlaceLanes } from "./trail/PlaceLanes.tsx";
@@ -40,7 +40,7 @@ function TrailStation({ plan, result }: { plan: Plan; result: PlanResult }) {
         }}
       />
       <div className="grid grid-cols-1 gap-x-8 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,1fr)_370px]">
-        <section aria-label="Places">
+        <section aria-label="Places" className="min-w-0">
           <div className="mb-2 flex flex-wrap items-center gap-3">
             <ToggleGroup.Root
               type="single"
@@ -77,14 +77,7 @@ function TrailStation({ plan, result }: { plan: Plan; result: PlanResult }) {
             </p>
           )}
           {faults.length > 0 && <p className="my-1 text-muted">Mended: {faults.join(", ")}.</p>}
-          <button
-            className="btn mt-1"
-            onClick={() =>
-              void edit("Direction", (draft) => {
-                draft.trip.direction = draft.trip.direction === "forward" ? "reverse" : "forward";
-              })
-            }
-          >
+          <button className="btn mt-1" onClick={turnRound}>
             Walk it the other way
           </button>
           {distinct(

@@ -12,6 +12,7 @@ import {
   type Stretch,
 } from "@gepack/core";
 import { NumberField } from "../../components/NumberField.tsx";
+import { Pick } from "../../components/Pick.tsx";
 import { edit } from "../../store/app.ts";
 import { unitSymbol } from "../../units/quantity.ts";
 import { addPlace, KINDS, movePlace, removePlace, type PlaceEnd, type PlaceKind } from "./places.ts";
@@ -243,25 +244,21 @@ function StopCells({ stop, plan }: { stop: Stop; plan: Plan }) {
 }
 
 function SourceCells({ source }: { source: Source }) {
+  const change = (label: string, recipe: (target: Source) => void): void =>
+    void edit(`${source.name}: ${label}`, (draft) => {
+      const target = draft.sources.find((row) => row.id === source.id);
+      if (target) recipe(target as Source);
+    });
   return (
     <>
       <td>
-        <select
-          className={SMALL}
-          aria-label={`Kind of ${source.name}`}
+        <Pick
+          bare
+          label={`Kind of ${source.name}`}
           value={source.kind}
-          onChange={(event) => {
-            const value = event.target.value as Source["kind"];
-            void edit(`${source.name}: ${value}`, (draft) => {
-              const target = draft.sources.find((row) => row.id === source.id);
-              if (target) target.kind = value;
-            });
-          }}
-        >
-          {SOURCE_KINDS.map((value) => (
-            <option key={value}>{value}</option>
-          ))}
-        </select>
+          options={SOURCE_KINDS.map((kind) => [kind, kind])}
+          onPick={(kind) => change(kind, (target) => void (target.kind = kind))}
+        />
       </td>
       <td>
         <input
@@ -270,12 +267,9 @@ function SourceCells({ source }: { source: Source }) {
           checked={source.reliable}
           onChange={(event) => {
             const reliable = event.target.checked;
-            void edit(`${source.name}: ${reliable ? "reliable" : "not reliable"}`, (draft) => {
-              const target = draft.sources.find((row) => row.id === source.id);
-              if (target) {
-                target.reliable = reliable;
-                delete target.chanceByMonth;
-              }
+            change(reliable ? "reliable" : "not reliable", (target) => {
+              target.reliable = reliable;
+              delete target.chanceByMonth;
             });
           }}
         />
@@ -286,6 +280,8 @@ function SourceCells({ source }: { source: Source }) {
 
 const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry"] as const;
 const RULES = ["hard-canister", "fire-ban", "permit"] as const;
+const spoken = <T extends string>(values: readonly T[]) =>
+  values.map((value) => [value, value.replace("-", " ")] as const);
 
 function StretchCells({ stretch, end }: { stretch: Stretch; end: React.ReactNode }) {
   const change = (label: string, recipe: (target: Stretch) => void): void =>
@@ -293,64 +289,35 @@ function StretchCells({ stretch, end }: { stretch: Stretch; end: React.ReactNode
       const target = draft.stretches.find((row) => row.id === stretch.id);
       if (target) recipe(target as Stretch);
     });
-  const onGround = stretch.kind === "surface" || stretch.kind === "snow";
   return (
     <>
       <td className="pr-1">{end}</td>
       <td>
         <span className="flex gap-1">
-          <select
-            className={SMALL}
-            aria-label={`Kind of ${stretch.name}`}
+          <Pick
+            bare
+            label={`Kind of ${stretch.name}`}
             value={stretch.kind}
-            onChange={(event) => {
-              const kind = event.target.value as Stretch["kind"];
-              change(kind, (target) => {
-                target.kind = kind;
-              });
-            }}
-          >
-            {STRETCH_KINDS.map((kind) => (
-              <option key={kind}>{kind}</option>
-            ))}
-          </select>
-          {onGround && (
-            <select
-              className={SMALL}
-              aria-label={`Ground of ${stretch.name}`}
+            options={spoken(STRETCH_KINDS)}
+            onPick={(kind) => change(kind, (target) => void (target.kind = kind))}
+          />
+          {(stretch.kind === "surface" || stretch.kind === "snow") && (
+            <Pick
+              bare
+              label={`Ground of ${stretch.name}`}
               value={stretch.surface ?? "trail"}
-              onChange={(event) => {
-                const surface = event.target.value as NonNullable<Stretch["surface"]>;
-                change(surface, (target) => {
-                  target.surface = surface;
-                });
-              }}
-            >
-              {SURFACES.map((surface) => (
-                <option key={surface} value={surface}>
-                  {surface.replace("-", " ")}
-                </option>
-              ))}
-            </select>
+              options={spoken(SURFACES)}
+              onPick={(surface) => change(surface, (target) => void (target.surface = surface))}
+            />
           )}
           {stretch.kind === "rule" && (
-            <select
-              className={SMALL}
-              aria-label={`Rule of ${stretch.name}`}
+            <Pick
+              bare
+              label={`Rule of ${stretch.name}`}
               value={stretch.rule ?? "permit"}
-              onChange={(event) => {
-                const rule = event.target.value as NonNullable<Stretch["rule"]>;
-                change(rule, (target) => {
-                  target.rule = rule;
-                });
-              }}
-            >
-              {RULES.map((rule) => (
-                <option key={rule} value={rule}>
-                  {rule.replace("-", " ")}
-                </option>
-              ))}
-            </select>
+              options={spoken(RULES)}
+              onPick={(rule) => change(rule, (target) => void (target.rule = rule))}
+            />
           )}
         </span>
       </td>
