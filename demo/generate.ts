@@ -26,7 +26,7 @@ const profile = buildProfile(mendTracks([read.track]), false);
 const round6 = (degrees: number): number => Math.round(degrees * 1e6) / 1e6;
 const onTrack = (km: number): { trackM: number; lonDeg: number; latDeg: number } => {
   const { lonDeg, latDeg } = pointAt(line, km * 1000);
-  return { trackM: Math.round(locate(profile, lonDeg, latDeg).trackM), lonDeg: round6(lonDeg), latDeg: round6(latDeg) };
+  return { trackM: Math.floor(locate(profile, lonDeg, latDeg).trackM), lonDeg: round6(lonDeg), latDeg: round6(latDeg) };
 };
 const atM = (km: number): number => onTrack(km).trackM;
 

@@ -5,10 +5,11 @@
  */
 import { findChecks } from "./checks/checks.ts";
 import { buildKit, type KitPlan } from "./kit/kit.ts";
-import { settle } from "./load/settle.ts";
+import { settleTwice } from "./load/settle.ts";
 import type { Plan } from "./plan/schema.ts";
 import type { PlacedSource } from "./provision/provision.ts";
 import { assemble, type PlanResult } from "./result/result.ts";
+import { DaylightTable } from "./season/sun.ts";
 import { buildSeason, type Season } from "./season/season.ts";
 import { mendTracks } from "./track/mend.ts";
 import { nodeAt, walkedAt } from "./track/place.ts";
@@ -16,6 +17,7 @@ import type { TrackPoints } from "./track/points.ts";
 import { buildProfile, type Profile } from "./track/profile.ts";
 import { dayNumber } from "./units/day.ts";
 import { buildHalts, type Halt } from "./walk/halts.ts";
+import { coarseGround, type CoarseGround } from "./walk/coarse.ts";
 import { buildTerrain, type Terrain } from "./walk/terrain.ts";
 import { buildGround, type WalkGround } from "./walk/walk.ts";
 
@@ -41,7 +43,8 @@ export class Session {
   private readonly season = new Kept<Season>();
   private readonly halts = new Kept<Halt[]>();
   private readonly sources = new Kept<PlacedSource[]>();
-  private readonly ground = new Kept<WalkGround>();
+  private readonly ground = new Kept<{ fine: WalkGround; coarse: CoarseGround | undefined }>();
+  private readonly sun = new DaylightTable();
   private readonly kit = new Kept<KitPlan>();
 
   setTracks(tracks: readonly TrackPoints[]): void {
@@ -67,14 +70,15 @@ export class Session {
     const sources = this.sources.get(`${trackKey} ${JSON.stringify(plan.sources)}`, () => placeSources(plan, profile));
     const startDay = dayNumber(plan.trip.startDate) ?? 0;
     const hikersKey = JSON.stringify(plan.hikers);
-    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () =>
-      buildGround(plan, profile, terrain, halts, startDay),
-    );
+    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () => {
+      const fine = buildGround(plan, profile, terrain, halts, startDay, this.sun);
+      return { fine, coarse: coarseGround(fine) };
+    });
     const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () =>
       buildKit(plan, profile, halts),
     );
 
-    const settled = settle(plan, ground, season, kit, sources);
+    const settled = settleTwice(plan, ground.fine, ground.coarse, season, kit, sources);
     const result = assemble(plan, profile, halts, kit, settled);
     return { ...result, checks: findChecks(plan, result, sources, season.assumed) };
   }

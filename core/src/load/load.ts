@@ -5,7 +5,6 @@
 import type { Hiker } from "../plan/schema.ts";
 import type { KitLeg } from "../kit/kit.ts";
 import type { HikerSupply } from "../provision/provision.ts";
-import type { Profile } from "../track/profile.ts";
 import type { DayPart } from "../walk/walk.ts";
 
 /** Kilograms; the parts add up to `startKg`. */
@@ -20,20 +19,20 @@ export interface LegLoad {
 
 export interface HikerLoad {
   loadKg: Float64Array;
-  /** The part of it that is water. */
-  waterKg: Float64Array;
   legs: LegLoad[];
 }
 
 export function hikerLoad(
   hiker: Hiker,
-  profile: Profile,
   parts: readonly DayPart[],
   supply: HikerSupply,
   kitLegs: readonly KitLeg[],
+  heatM: Float64Array,
+  /** Working arrays with an element for each cell; all are filled. */
+  into: { loadKg: Float64Array; waterKg: Float64Array },
 ): HikerLoad {
-  const loadKg = new Float64Array(profile.cellCount);
-  const waterKg = waterLeft(profile, parts, supply);
+  const { loadKg } = into;
+  const waterKg = waterLeft(hiker, parts, supply, heatM, into.waterKg);
   const legs: LegLoad[] = [];
   const keeps = hiker.food.wrapperFraction;
   let legIndex = -1;
@@ -96,26 +95,36 @@ export function hikerLoad(
     fuelKg = Math.max(0, fuelKg - supplied.fuelKg);
     if (cells > 0) leg.meanKg = sumKg / cells;
   }
-  return { loadKg, waterKg, legs };
+  return { loadKg, legs };
 }
 
 /** Water in the pack on every cell, one litre one kilogram; the reserve comes through undrunk. */
-function waterLeft(profile: Profile, parts: readonly DayPart[], supply: HikerSupply): Float64Array {
-  const left = new Float64Array(profile.cellCount);
+function waterLeft(
+  hiker: Hiker,
+  parts: readonly DayPart[],
+  supply: HikerSupply,
+  heatM: Float64Array,
+  left: Float64Array,
+): Float64Array {
+  const perHeatM = hiker.water.ratePerKmL / 1000;
   let p = 0;
   for (const carry of supply.carries) {
     while (p + 1 < parts.length && parts[p]!.endNode <= carry.fromNode) p++;
     const perCampL = carry.dryCamps > 0 ? carry.campL / carry.dryCamps : 0;
     let usedL = carry.approachL - carry.drunkL;
     let q = p;
-    for (let c = carry.fromNode; c < carry.toNode; c++) {
-      while (q + 1 < parts.length && parts[q]!.endNode <= c) {
-        if (supply.parts[q]!.dry && parts[q]!.endNode > carry.fromNode) usedL += perCampL;
-        q++;
+    for (let from = carry.fromNode; from < carry.toNode; q++) {
+      const to = q + 1 < parts.length ? Math.min(carry.toNode, parts[q]!.endNode) : carry.toNode;
+      // Nothing is in use until what was drunk at the source is used up.
+      const atZeroL = heatM[carry.fromNode]! * perHeatM - usedL;
+      const { litres } = carry;
+      for (let c = from; c < to; c++) {
+        const since = heatM[c]! * perHeatM - atZeroL;
+        const here = since > 0 ? litres - since : litres;
+        left[c] = here > 0 ? here : 0;
       }
-      const walkedL = supply.wantedL[c]! - supply.wantedL[carry.fromNode]!;
-      const litres = carry.litres - Math.max(0, usedL + walkedL);
-      left[c] = litres > 0 ? litres : 0;
+      if (supply.parts[q]!.dry && to === parts[q]!.endNode) usedL += perCampL;
+      from = to;
     }
   }
   return left;

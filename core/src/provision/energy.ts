@@ -6,7 +6,7 @@
 import type { Hiker } from "../plan/schema.ts";
 import type { Profile } from "../track/profile.ts";
 import { JOULE_PER_KCAL } from "../units/constants.ts";
-import { pandolfSanteeW } from "../walk/effort.ts";
+import { HEAVIEST_LOAD_KG, pandolfSanteeW, STEEPEST_DOWN_PERCENT, STEEPEST_UP_PERCENT } from "../walk/effort.ts";
 import { mifflinStJeorKcalPerDay } from "../walk/resting.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import type { DayPart, Walk } from "../walk/walk.ts";
@@ -24,6 +24,8 @@ export interface DayEnergy {
   totalKcal: number;
 }
 
+const TERRAIN = Float64Array.from(SURFACE_FACTORS, (row) => row.terrainFactor);
+const PER_SANTEE = 1 / 3.5;
 const SLEEP_H = 8;
 export const CHORE_FACTOR = 1.2;
 export const THERMIC_FRACTION = 0.1;
@@ -41,20 +43,30 @@ export function partWalkKcal(
   wornKg: number,
 ): number {
   const { cellH, surface } = walk;
-  const bodyKg = hiker.bodyKg;
+  const { gradeFraction } = profile;
+  const { bodyKg } = hiker;
   const mpsTimesH = profile.cellM / 3600;
+  const perBody = 1 / bodyKg;
   let wattHours = 0;
+  // pandolfSanteeW written out with its divisions taken out of the loop; tested to agree with it.
   for (let c = part.startNode; c < part.endNode; c++) {
     const hours = cellH[c]!;
-    wattHours +=
-      hours *
-      pandolfSanteeW(
-        bodyKg,
-        loadKg[c]! + wornKg,
-        mpsTimesH / hours,
-        profile.gradeFraction[c]! * 100,
-        SURFACE_FACTORS[surface[c]!]!.terrainFactor,
-      );
+    const mps = mpsTimesH / hours;
+    const carried = loadKg[c]! + wornKg;
+    const load = carried < HEAVIEST_LOAD_KG ? carried : HEAVIEST_LOAD_KG;
+    const total = bodyKg + load;
+    const ratio = load * perBody;
+    const eta = TERRAIN[surface[c]!]!;
+    const raw = gradeFraction[c]! * 100;
+    const grade =
+      raw < STEEPEST_DOWN_PERCENT ? STEEPEST_DOWN_PERCENT : raw > STEEPEST_UP_PERCENT ? STEEPEST_UP_PERCENT : raw;
+    const standing = 1.5 * bodyKg + 2 * total * ratio * ratio;
+    let bracket = total * mps * (1.5 * mps + 0.35 * grade);
+    if (grade < 0) {
+      const six = grade + 6;
+      bracket -= total * (grade * mps * PER_SANTEE - six * six * perBody) + 25 - mps * mps;
+    }
+    wattHours += hours * (bracket > 0 ? standing + eta * bracket : standing);
   }
   const atCell = Math.min(part.startNode, profile.cellCount - 1);
   wattHours += part.offTrailStartH * pandolfSanteeW(bodyKg, loadKg[atCell]! + wornKg, OFF_TRAIL_MPS, 0, 1.1);

@@ -2,10 +2,14 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
 import { hikerOf } from "../../test/fixtures.ts";
-import { dayEnergy } from "./energy.ts";
+import type { Profile } from "../track/profile.ts";
+import { cellHighC, type PartConditions } from "../walk/conditions.ts";
+import { pandolfSanteeW } from "../walk/effort.ts";
+import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, partMeals } from "./food.ts";
 import { boilGrams, boilingPointC, plannedBoilGrams } from "./fuel.ts";
-import { carryLitres, heatFactor, mostLitres, trusted } from "./water.ts";
+import { carryLitres, heatFactor, heatMetres, mostLitres, trusted } from "./water.ts";
 import type { DayPart } from "../walk/walk.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
@@ -162,5 +166,50 @@ describe("water", () => {
     expect([by("reliable", 0), by("all", 7), by("chance", 4), by("chance", 5)]).toEqual([false, true, true, false]);
     const plain = { ...source, chanceByMonth: undefined };
     expect(trusted({ ...plain, reliable: true }, hiker(), 7)).toBe(true);
+  });
+});
+
+describe("fast paths against the plain way", () => {
+  const cells = 120;
+  const random = (seed: number) => {
+    let state = seed;
+    return (): number => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+  };
+
+  test("the energy loop agrees with the effort model cell by cell", () => {
+    const next = random(77);
+    const profile = {
+      cellM: 100,
+      cellCount: cells,
+      gradeFraction: Float64Array.from({ length: cells }, () => (next() - 0.5) * 0.9),
+    } as Profile;
+    const walk = {
+      parts: [],
+      cellH: Float64Array.from({ length: cells }, () => 0.015 + next() * 0.1),
+      surface: Uint8Array.from({ length: cells }, () => Math.floor(next() * SURFACE_FACTORS.length)),
+    };
+    const load = Float64Array.from({ length: cells }, () => next() * 90);
+    const part = { startNode: 0, endNode: cells, offTrailStartH: 0, offTrailEndH: 0 } as DayPart;
+    let slow = 0;
+    for (let c = 0; c < cells; c++) {
+      const hours = walk.cellH[c]!;
+      const eta = SURFACE_FACTORS[walk.surface[c]!]!.terrainFactor;
+      slow += hours * pandolfSanteeW(70, load[c]! + 1.5, 0.1 / 3.6 / hours, profile.gradeFraction[c]! * 100, eta);
+    }
+    const fast = partWalkKcal(hiker(), profile, walk, part, load, 1.5);
+    expect(Math.abs(fast / ((slow * 3600) / 4184) - 1)).toBeLessThan(1e-9);
+  });
+
+  test("heat metres are the sum of every cell's heat factor", () => {
+    const next = random(5);
+    const heightM = Float64Array.from({ length: cells + 1 }, () => next() * 3000);
+    const parts = [0, 50].map((startNode, i) => ({ startNode, endNode: [50, cells][i]! }) as DayPart);
+    const conditions = [28, 41].map((highC) => ({ midHeightM: 800, walking: { highC } }) as PartConditions);
+    const got = heatMetres({ heightM, cellM: 100 } as Profile, parts, conditions, new Float64Array(cells + 1));
+    let want = 0;
+    for (let c = 0; c < cells; c++) {
+      want += 100 * heatFactor(cellHighC(conditions[c < 50 ? 0 : 1]!, heightM[c]!));
+      expect(got[c + 1]).toBeCloseTo(want, 6);
+    }
   });
 });

@@ -4,7 +4,7 @@ import type { Profile } from "../track/profile.ts";
 import { monthOfDay } from "../units/day.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { Walk } from "../walk/walk.ts";
-import { cellHighC, type PartConditions } from "../walk/conditions.ts";
+import type { PartConditions } from "../walk/conditions.ts";
 import { dayEnergy, partWalkKcal, type DayEnergy } from "./energy.ts";
 import { appetite, foodKg, partMeals, type PartMeals } from "./food.ts";
 import { plannedBoilGrams } from "./fuel.ts";
@@ -50,8 +50,6 @@ export interface HikerSupply {
   food: LegFood[];
   fuel: LegFuel[];
   carries: Carry[];
-  /** Litres wanted while walking, summed from the start to each node. */
-  wantedL: Float64Array;
 }
 
 export interface ProvisionInput {
@@ -63,6 +61,8 @@ export interface ProvisionInput {
   sources: readonly PlacedSource[];
   startDay: number;
   loadKg: Float64Array;
+  /** Metres walked to each node, those in the heat counted more; see `heatMetres`. */
+  heatM: Float64Array;
   wornKgByLeg: readonly number[];
 }
 
@@ -94,8 +94,7 @@ export function provision(input: ProvisionInput): HikerSupply {
     const burn = fuel[leg]!;
     burn.gramsPerBoil = burn.boils > 0 ? (burn.startKg * 1000) / burn.boils : 0;
   }
-  const { carries, wantedL } = waterCarries(input, parts);
-  return { energies, parts, food, fuel, carries, wantedL };
+  return { energies, parts, food, fuel, carries: waterCarries(input, parts) };
 }
 
 /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
@@ -153,20 +152,10 @@ function provisionDay(
   return walk.parts[end - 1]!.night === "stop";
 }
 
-function waterCarries(input: ProvisionInput, supplies: PartSupply[]): { carries: Carry[]; wantedL: Float64Array } {
+function waterCarries(input: ProvisionInput, supplies: PartSupply[]): Carry[] {
   const { hiker, profile, walk, halts } = input;
-  const wantedL = new Float64Array(profile.cellCount + 1);
-  const perCellL = (hiker.water.ratePerKmL * profile.cellM) / 1000;
-  let p = 0;
-  for (const part of walk.parts) {
-    const conditions = input.conditions[p++]!;
-    let sumL = wantedL[part.startNode]!;
-    for (let c = part.startNode; c < part.endNode; c++) {
-      sumL += perCellL * heatFactor(cellHighC(conditions, profile.heightM[c]!));
-      wantedL[c + 1] = sumL;
-    }
-  }
-
+  const { heatM } = input;
+  const perHeatM = hiker.water.ratePerKmL / 1000;
   const carries: Carry[] = [];
   const points = waterPoints(input);
   const campReach = Math.round(CAMP_REACH_M / profile.cellM);
@@ -193,11 +182,11 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[]): { carries:
       }
     }
     // The way between a stop and the trail is walked on town water too.
-    const perM = (hiker.water.ratePerKmL / 1000) * heatFactor(hottestC);
+    const perM = perHeatM * heatFactor(hottestC);
     const leavingM = onFootM(halts[legIndex]!, from.node);
     const arrivingM = onFootM(halts[legIndex + 1]!, to.node);
     const approachL = leavingM * perM;
-    const walkingL = wantedL[to.node]! - wantedL[from.node]! + approachL + arrivingM * perM;
+    const walkingL = (heatM[to.node]! - heatM[from.node]!) * perHeatM + approachL + arrivingM * perM;
     const need = carryLitres(hiker, walkingL, dryCamps);
     carries.push({
       legIndex,
@@ -213,7 +202,7 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[]): { carries:
       mostL: mostLitres(hiker, walkH, dryCamps),
     });
   }
-  return { carries, wantedL };
+  return carries;
 }
 
 /** Metres walked between the trail and a stop, when the point is that stop. */

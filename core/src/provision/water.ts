@@ -6,16 +6,46 @@
  * the source needs no carrying. A plan says what to carry, not what flows: any source may be dry.
  */
 import type { Hiker, Source } from "../plan/schema.ts";
+import { HIGH_LAPSE_K_PER_M } from "../season/season.ts";
+import type { Profile } from "../track/profile.ts";
 import { clamp } from "../units/constants.ts";
+import { cellHighC, type PartConditions } from "../walk/conditions.ts";
+import type { DayPart } from "../walk/walk.ts";
 
 /** A camp this close to a trusted source is not dry. */
 export const CAMP_REACH_M = 500;
 const WARM_C = 20;
 const HOT_C = 32;
+const PER_HEAT_K = 1 / (HOT_C - WARM_C);
 
 /** Factor on the rate at an air temperature. */
 export function heatFactor(temperatureC: number): number {
   return 1 + clamp((temperatureC - WARM_C) / (HOT_C - WARM_C), 0, 1);
+}
+
+/**
+ * Distance from the start to each node with every metre times its heat factor: litres drunk while
+ * walking are this times the hiker's rate, so that one pass serves all hikers.
+ */
+export function heatMetres(
+  profile: Profile,
+  parts: readonly DayPart[],
+  conditions: readonly PartConditions[],
+  into: Float64Array,
+): Float64Array {
+  const { heightM, cellM } = profile;
+  into[0] = 0;
+  for (const [p, part] of parts.entries()) {
+    const seaLevelC = cellHighC(conditions[p]!, 0);
+    const cooler = HIGH_LAPSE_K_PER_M;
+    let sum = into[part.startNode]!;
+    for (let c = part.startNode; c < part.endNode; c++) {
+      const over = (seaLevelC - heightM[c]! * cooler - WARM_C) * PER_HEAT_K;
+      sum += over <= 0 ? cellM : over >= 1 ? 2 * cellM : (1 + over) * cellM;
+      into[c + 1] = sum;
+    }
+  }
+  return into;
 }
 
 /** Does this hiker count on the source in a month (0 = January)? */

@@ -206,7 +206,7 @@ export function assemble(
   return {
     legs,
     days,
-    loadKg: loads.map((load) => Float32Array.from(load.loadKg)),
+    loadKg: loads.map((load) => toFloat32(load.loadKg)),
     profile,
     carrier: kit.carrier,
     kitFaults: kit.faults,
@@ -217,6 +217,13 @@ export function assemble(
     settled: settled.settled,
     lastMoveG: settled.lastMoveG,
   };
+}
+
+/** Plain loop: several times faster here than the typed array's own conversion. */
+function toFloat32(values: Float64Array): Float32Array {
+  const out = new Float32Array(values.length);
+  for (let i = 0; i < out.length; i++) out[i] = values[i]!;
+  return out;
 }
 
 function isSnow(surface: number): boolean {

@@ -1,6 +1,25 @@
 /** Daylight from the suncalc package, on the clock of local mean time (UTC + longitude / 15°). */
 import { getTimes } from "suncalc";
 
+/** Latitude is rounded to this many degrees, 11 km: less than a minute of light, and a day can be remembered. */
+const LATITUDE_STEP_DEG = 0.1;
+
+/** Remembers days it has worked out; the answer depends on day and rounded latitude alone. */
+export class DaylightTable {
+  private readonly known = new Map<number, Daylight>();
+
+  at(day: number, latDeg: number): Daylight {
+    const step = Math.round(latDeg / LATITUDE_STEP_DEG);
+    const key = day * 2000 + step + 1000;
+    let found = this.known.get(key);
+    if (!found) {
+      found = daylight(day, 0, step * LATITUDE_STEP_DEG);
+      this.known.set(key, found);
+    }
+    return found;
+  }
+}
+
 export interface Daylight {
   sunriseH: number;
   sunsetH: number;

@@ -6,9 +6,10 @@
  * stop within an hour's walk of the day's end is still reached. Clock: hours of local mean time.
  */
 import type { Hiker, Plan } from "../plan/schema.ts";
-import { daylight } from "../season/sun.ts";
+import { DaylightTable } from "../season/sun.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayOfYear } from "../units/day.ts";
+import { Scratch } from "../units/scratch.ts";
 import type { Halt } from "./halts.ts";
 import { SLOWEST_BY_LOAD, slowdownPerKg, toblerMps } from "./pace.ts";
 import { SURFACE_FACTORS } from "./surfaces.ts";
@@ -55,6 +56,8 @@ export interface WalkGround {
   baseMps: readonly Float64Array[];
   /** Share of speed lost per kilogram on every cell. */
   slowPerKg: Float64Array;
+  sun: DaylightTable;
+  scratch: Scratch;
 }
 
 const SLOWEST_MPS = 0.15;
@@ -71,6 +74,7 @@ export function buildGround(
   terrain: Terrain,
   halts: readonly Halt[],
   startDay: number,
+  sun: DaylightTable,
 ): WalkGround {
   const slowPerKg = new Float64Array(profile.cellCount);
   const tobler = new Float64Array(profile.cellCount);
@@ -80,32 +84,65 @@ export function buildGround(
   }
   const baseMps = plan.hikers.map((hiker) => {
     const factor = hiker.pace.speedFactor;
-    return tobler.map((mps) => Math.max(SLOWEST_MPS, mps * factor));
+    const own = new Float64Array(profile.cellCount);
+    for (let c = 0; c < own.length; c++) own[c] = Math.max(SLOWEST_MPS, tobler[c]! * factor);
+    return own;
   });
-  return { profile, terrain, halts, startDay, hikers: plan.hikers, baseMps, slowPerKg };
+  return { profile, terrain, halts, startDay, hikers: plan.hikers, baseMps, slowPerKg, sun, scratch: new Scratch() };
 }
 
-/** Hours the party takes over cell `c` on a day of the year; notes the surface it met. */
-function cellHours(
-  ground: WalkGround,
-  loadKg: readonly Float64Array[],
-  surface: Uint8Array,
-  c: number,
-  yearDay: number,
-): number {
-  const { terrain } = ground;
-  const snow = terrain.snow[c]!;
-  const underfoot =
-    snow >= 0 && seasonHolds(terrain.snowFromDay[c]!, terrain.snowToDay[c]!, yearDay) ? snow : terrain.bare[c]!;
-  surface[c] = underfoot;
-  const slow = ground.slowPerKg[c]!;
-  let slowest = Infinity;
-  for (let h = 0; h < loadKg.length; h++) {
-    const byLoad = 1 - slow * loadKg[h]![c]!;
-    const mps = ground.baseMps[h]![c]! * (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD);
-    if (mps < slowest) slowest = mps;
+/** Hours the party takes over every cell as if all were plain trail: the slowest hiker's at the load carried. */
+function partyHours(ground: WalkGround, loadKg: readonly Float64Array[]): Float64Array {
+  const { slowPerKg, baseMps } = ground;
+  const n = ground.profile.cellCount;
+  const hoursPerMps = ground.profile.cellM / 3600;
+  const hours = ground.scratch.float64("plain hours", n).fill(0);
+  for (const [h, base] of baseMps.entries()) {
+    const load = loadKg[h]!;
+    for (let c = 0; c < n; c++) {
+      const byLoad = 1 - slowPerKg[c]! * load[c]!;
+      const own = hoursPerMps / (base[c]! * (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD));
+      if (own > hours[c]!) hours[c] = own;
+    }
   }
-  return ground.profile.cellM / (3600 * slowest * SURFACE_FACTORS[underfoot]!.speedFactor);
+  return hours;
+}
+
+/**
+ * Walks cells on one day, at least one, until `roomH` hours are used up or `lastNode` is reached: fills `cellH` and `surface`, and answers the node where it stands. Kept free of closures: it is the hot loop.
+ */
+function advance(
+  ground: WalkGround,
+  plainH: Float64Array,
+  cellH: Float64Array,
+  surface: Uint8Array,
+  fromNode: number,
+  lastNode: number,
+  yearDay: number,
+  roomH: number,
+): number {
+  const { bare, snow, snowFromDay, snowToDay } = ground.terrain;
+  let usedH = 0;
+  let c = fromNode;
+  for (; c < lastNode; c++) {
+    const coat = snow[c]!;
+    const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
+    const hours = plainH[c]! * SLOWNESS[underfoot]!;
+    usedH += hours;
+    if (usedH > roomH && c > fromNode) break;
+    surface[c] = underfoot;
+    cellH[c] = hours;
+  }
+  return c;
+}
+
+/** Time over a surface as a multiple of plain trail's. */
+const SLOWNESS = Float64Array.from(SURFACE_FACTORS, (row) => 1 / row.speedFactor);
+
+function sumHours(cellH: Float64Array, fromNode: number, toNode: number): number {
+  let hours = 0;
+  for (let c = fromNode; c < toNode; c++) hours += cellH[c]!;
+  return hours;
 }
 
 /** Walking hours of the n-th day of the trip, before daylight has its say. */
@@ -129,8 +166,9 @@ export function offTrailHours(halt: Halt): number {
  */
 export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], frozen?: readonly DayPart[]): Walk {
   const { profile, halts, hikers } = ground;
-  const cellH = new Float64Array(profile.cellCount);
+  const cellH = ground.scratch.float64("hours", profile.cellCount);
   const surface = new Uint8Array(profile.cellCount);
+  const plainH = partyHours(ground, loadKg);
   const parts: DayPart[] = [];
   const breakShare = Math.max(...hikers.map((hiker) => hiker.pace.breakShare));
   const wantedStartH = Math.max(...hikers.map((hiker) => hiker.pace.startClockH));
@@ -143,7 +181,7 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
   let yearDay = 0;
 
   const beginDay = (node: number): void => {
-    sun = daylight(day, profile.lonDeg[node]!, profile.latDeg[node]!);
+    sun = ground.sun.at(day, profile.latDeg[node]!);
     yearDay = dayOfYear(day);
     clockH = Math.min(12, Math.max(wantedStartH, sun.sunriseH));
     // In the high-latitude winter there is no light to keep to: four hours are walked regardless.
@@ -186,20 +224,20 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
     const from = halts[legIndex]!;
     const to = halts[legIndex + 1]!;
     let part = openPart(legIndex, from.node, offTrailHours(from));
-    for (let c = from.node; c < to.node; c++) {
-      const hours = cellHours(ground, loadKg, surface, c, yearDay);
-      const ended = frozen
-        ? frozen[parts.length - 1]?.endNode === c && c > part.startNode
-        : usedH + hours > budgetH && c > part.startNode && !stopInReach(ground, loadKg, surface, c, to, yearDay);
-      if (ended) {
-        closePart(part, c, "camp");
-        day++;
-        beginDay(c);
-        part = openPart(legIndex, c, 0);
-      }
-      cellH[c] = hours;
+    for (let node = from.node; ;) {
+      const begun = node;
+      const lastNode = frozen ? Math.min(to.node, frozen[parts.length - 1]?.endNode ?? to.node) : to.node;
+      node = advance(ground, plainH, cellH, surface, begun, lastNode, yearDay, frozen ? Infinity : budgetH - usedH);
+      if (!frozen && node < to.node && stopInReach(ground, plainH, node, to, yearDay))
+        node = advance(ground, plainH, cellH, surface, node, to.node, yearDay, Infinity);
+      const hours = sumHours(cellH, begun, node);
       usedH += hours;
       part.walkH += hours;
+      if (node >= to.node) break;
+      closePart(part, node, "camp");
+      day++;
+      beginDay(node);
+      part = openPart(legIndex, node, 0);
     }
     part.offTrailEndH = offTrailHours(to);
     part.walkH += part.offTrailEndH;
@@ -219,18 +257,14 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
   return { parts, cellH, surface };
 }
 
-function stopInReach(
-  ground: WalkGround,
-  loadKg: readonly Float64Array[],
-  surface: Uint8Array,
-  c: number,
-  to: Halt,
-  yearDay: number,
-): boolean {
+/** Is the stop within an hour's walk of this node? */
+function stopInReach(ground: WalkGround, plainH: Float64Array, fromNode: number, to: Halt, yearDay: number): boolean {
+  const { bare, snow, snowFromDay, snowToDay } = ground.terrain;
   let hours = offTrailHours(to);
-  for (let k = c; k < to.node; k++) {
-    hours += cellHours(ground, loadKg, surface, k, yearDay);
-    if (hours > PUSH_ON_H) return false;
+  for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
+    const coat = snow[c]!;
+    hours +=
+      plainH[c]! * SLOWNESS[coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!]!;
   }
   return hours <= PUSH_ON_H;
 }

@@ -1,0 +1,70 @@
+/**
+ * A sample of the ground, every eighth cell standing for eight: the weights settle on it for an eighth
+ * of the cost, and the whole ground then starts from weights that are right to some grams. Sampled,
+ * not averaged: the mean of an up and a down is no climb, but costs one.
+ */
+import type { Profile } from "../track/profile.ts";
+import { clamp } from "../units/constants.ts";
+import { Scratch } from "../units/scratch.ts";
+import type { Halt } from "./halts.ts";
+import type { WalkGround } from "./walk.ts";
+
+const CELLS_PER_SAMPLE = 8;
+/** Shorter legs than this many samples say too little. */
+const LEAST_SAMPLES = 12;
+
+export interface CoarseGround {
+  ground: WalkGround;
+  /** Sampled cell under each cell of the whole ground. */
+  sampleOf: Uint32Array;
+  /** Node of the sampled ground nearest to a node of the whole. */
+  nodeOf: (node: number) => number;
+}
+
+/** Undefined where a leg is too short to be sampled. */
+export function coarseGround(ground: WalkGround): CoarseGround | undefined {
+  const { profile, terrain } = ground;
+  const count = Math.max(1, Math.round(profile.cellCount / CELLS_PER_SAMPLE));
+  const ratio = profile.cellCount / count;
+  const nodeOf = (node: number): number => clamp(Math.round(node / ratio), 0, count);
+  const halts: Halt[] = ground.halts.map((halt) => ({ ...halt, node: nodeOf(halt.node) }));
+  for (let i = 1; i < halts.length; i++) if (halts[i]!.node - halts[i - 1]!.node < LEAST_SAMPLES) return undefined;
+
+  const cells = Uint32Array.from({ length: count }, (_, k) =>
+    Math.min(profile.cellCount - 1, Math.floor((k + 0.5) * ratio)),
+  );
+  const nodes = Uint32Array.from({ length: count + 1 }, (_, k) => Math.round(k * ratio));
+  const at = <T extends { [index: number]: number; length: number }>(from: T, into: T, where: Uint32Array): T => {
+    for (let k = 0; k < where.length; k++) into[k] = from[where[k]!]!;
+    return into;
+  };
+  const sampled: Profile = {
+    ...profile,
+    cellCount: count,
+    cellM: profile.lengthM / count,
+    heightM: at(profile.heightM, new Float64Array(count + 1), nodes),
+    lonDeg: at(profile.lonDeg, new Float64Array(count + 1), nodes),
+    latDeg: at(profile.latDeg, new Float64Array(count + 1), nodes),
+    gradeFraction: at(profile.gradeFraction, new Float64Array(count), cells),
+    climbM: at(profile.climbM, new Float64Array(count), cells),
+    descentM: at(profile.descentM, new Float64Array(count), cells),
+  };
+  return {
+    nodeOf,
+    sampleOf: Uint32Array.from({ length: profile.cellCount }, (_, c) => Math.min(count - 1, Math.floor(c / ratio))),
+    ground: {
+      ...ground,
+      scratch: new Scratch(),
+      profile: sampled,
+      halts,
+      terrain: {
+        bare: at(terrain.bare, new Uint8Array(count), cells),
+        snow: at(terrain.snow, new Int8Array(count), cells),
+        snowFromDay: at(terrain.snowFromDay, new Int16Array(count), cells),
+        snowToDay: at(terrain.snowToDay, new Int16Array(count), cells),
+      },
+      baseMps: ground.baseMps.map((mps) => at(mps, new Float64Array(count), cells)),
+      slowPerKg: at(ground.slowPerKg, new Float64Array(count), cells),
+    },
+  };
+}
