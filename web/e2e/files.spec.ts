@@ -169,7 +169,7 @@ test("markup in names stays text", async ({ page }) => {
   file.stops[1]!.name = evil;
   file.kit[0]!.name = evil;
   await importPlan(page, "evil.gepack.json", JSON.stringify(file));
-  await expect(page.getByRole("heading", { name: evil })).toBeVisible();
+  await expect(page.getByRole("heading", { level: 1, name: evil })).toBeVisible();
   await station(page, "Kit");
   await expect(page.getByText("Shelter").first()).toBeVisible();
   expect(await page.evaluate(() => "broken" in window)).toBe(false);

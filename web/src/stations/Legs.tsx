@@ -38,7 +38,7 @@ function LegTable({ plan, result }: { plan: Plan; result: PlanResult }) {
     document.getElementById(`leg-row-${next}`)?.focus();
   };
   return (
-    <div className="overflow-x-auto bg-sheet">
+    <div className="relative overflow-x-auto bg-sheet">
       <Key />
       <table className="w-full border-collapse text-sm" onKeyDown={keys}>
         <caption className="sr-only">

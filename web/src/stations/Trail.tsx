@@ -62,7 +62,7 @@ function TrailStation({ plan, result }: { plan: Plan; result: PlanResult }) {
           </div>
           <PlaceTable kind={kind} plan={plan} result={result} chosen={chosen} onChoose={setChosen} />
         </section>
-        <aside aria-label="Track" className="text-sm">
+        <aside aria-label="Track" className="min-w-0 text-sm">
           <h2 className="m-0 mb-1 text-base font-bold">The recorded track</h2>
           <p className="my-1">
             {quantity("distance", profile.lengthM, units)}, {quantity("height", profile.totalClimbM, units)} up,{" "}

@@ -76,7 +76,7 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
               : "Stretches say where snow lies, rules apply or the ground is slow."}
         </p>
       )}
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="w-full border-collapse text-sm">
           <thead>
             <tr className="border-b border-rule">
