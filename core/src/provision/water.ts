@@ -12,8 +12,8 @@ import { clamp } from "../units/constants.ts";
 import { cellHighC, type PartConditions } from "../walk/conditions.ts";
 import type { DayPart } from "../walk/walk.ts";
 
-/** A camp this close to a trusted source is not dry. */
-export const CAMP_REACH_M = 500;
+/** A camp this close to a trusted source is not dry: one walks on to it, or goes back with the bottles. */
+export const CAMP_REACH_M = 1000;
 const WARM_C = 20;
 const HOT_C = 32;
 const PER_HEAT_K = 1 / (HOT_C - WARM_C);
