@@ -64,8 +64,7 @@ function node(
 }
 
 function explainStart(hiker: Hiker, row: LegHiker): Derivation {
-  const first = row.carries.findIndex((carry) => carry.litres === row.startWaterKg);
-  const water = first >= 0 ? explainCarry(hiker, row, first) : leaf("carry", 0, "L");
+  const water = explainCarry(hiker, row, 0);
   return node("start", row.startKg, "kg", "sum", [
     leaf("base", row.kit.baseKg, "kg"),
     leaf("consumables", row.kit.consumableKg, "kg"),

@@ -1,6 +1,6 @@
 /** Plan files out of and into the browser. */
 import { toast } from "sonner";
-import { exportText, readPlanBlob, takePlan, useApp } from "../store/app.ts";
+import { exportText, readPlanBlob, takeImport, useApp } from "../store/app.ts";
 
 export async function savePlanFile(): Promise<void> {
   const text = await exportText();
@@ -41,7 +41,7 @@ export async function importPlanFile(file: Blob): Promise<void> {
       });
       return;
     }
-    await takePlan(value);
+    await takeImport(value);
     toast.success(`Imported ${value.plan.trip.name}.`);
   } catch (error) {
     toast.error("Not imported; your plan is as it was.", {

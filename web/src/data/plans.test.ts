@@ -2,7 +2,7 @@ import "fake-indexeddb/auto";
 import { planSchema, type Plan } from "@gepack/core";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { db } from "./db.ts";
-import { change, step, storePlan, StorageProblem, tracksOf, watchPlan } from "./plans.ts";
+import { change, importPlan, step, storePlan, StorageProblem, tracksOf, watchPlan } from "./plans.ts";
 
 const plan = (id = "p"): Plan =>
   planSchema.parse({
@@ -107,5 +107,35 @@ describe("storing", () => {
     put.mockRestore();
     expect(await nameNow()).toBe("Test");
     expect(await db.history.count()).toBe(0);
+  });
+});
+
+describe("importing a file", () => {
+  const imported = (): Plan => ({ ...plan(), trip: { ...plan().trip, name: "From the file" } });
+
+  test("a plan that is here already is changed by one step that can be undone", async () => {
+    await rename("mine");
+    await importPlan(imported(), [track]);
+    expect(await nameNow()).toBe("From the file");
+    expect(await step("p", "undo")).toBe("Import From the file");
+    expect(await nameNow()).toBe("mine");
+    expect(await step("p", "undo")).toBe("Name mine");
+  });
+
+  test("a plan that is new is simply stored", async () => {
+    await importPlan({ ...imported(), id: "fresh" }, [track]);
+    expect(await nameNow("fresh")).toBe("From the file");
+    expect(await step("fresh", "undo")).toBeUndefined();
+  });
+
+  test("the same track is kept, another of the same id does not overwrite it", async () => {
+    await importPlan(imported(), [track]);
+    expect((await db.plans.get("p"))!.doc.trackIds).toEqual(["t"]);
+    const other = { ...track, latDeg: new Float64Array([5, 6]) };
+    await importPlan(imported(), [other]);
+    const { trackIds } = (await db.plans.get("p"))!.doc;
+    expect(trackIds[0]).not.toBe("t");
+    expect([...(await db.tracks.get("t"))!.latDeg]).toEqual([0, 1]);
+    expect([...(await tracksOf((await db.plans.get("p"))!.doc))[0]!.latDeg]).toEqual([5, 6]);
   });
 });

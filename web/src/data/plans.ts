@@ -30,12 +30,12 @@ async function guarded<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** One labelled edit: the document and its undo step in one transaction. */
-export function change(planId: string, label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
+export function change(planId: string, label: string, recipe: (draft: Draft<Plan>) => void | Plan): Promise<void> {
   return guarded(() =>
     db.transaction("rw", db.plans, db.history, async () => {
       const row = await db.plans.get(planId);
       if (!row) throw new Error(`change: no plan "${planId}"`);
-      const [doc, forward, inverse] = produceWithPatches(row.doc, recipe);
+      const [doc, forward, inverse] = produceWithPatches(row.doc, recipe as (draft: Draft<Plan>) => void);
       if (forward.length === 0) return;
       await db.history.where({ planId, undone: 1 }).delete();
       await db.history.add({ planId, label, forward, inverse, undone: 0 });
@@ -97,6 +97,41 @@ export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<v
       await db.plans.put({ id: plan.id, doc: plan, updatedAt: Date.now() });
       await db.settings.put({ key: CURRENT, value: plan.id });
     }),
+  );
+}
+
+/**
+ * Takes a plan from a file. A plan of the same id on this device is changed by one step that can be
+ * undone; a stored track of the same id but other points keeps its place, and the file's gets a new id.
+ */
+export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<void> {
+  return guarded(async () => {
+    const renamed = new Map<string, string>();
+    for (const track of tracks) {
+      const stored = await db.tracks.get(track.id);
+      if (stored && !sameTrack(stored, track)) renamed.set(track.id, `${track.id}-${crypto.randomUUID()}`);
+    }
+    const idNow = (id: string): string => renamed.get(id) ?? id;
+    const doc = { ...plan, trackIds: plan.trackIds.map(idNow) };
+    const kept = tracks.map((track) => ({ ...track, id: idNow(track.id) }));
+    if ((await db.plans.get(plan.id)) === undefined) return storePlan(doc, kept);
+    await db.tracks.bulkPut(kept);
+    await change(plan.id, `Import ${plan.trip.name}`, () => doc);
+    await openPlan(plan.id);
+  });
+}
+
+function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
+  const same = (x: ArrayLike<number>, y: ArrayLike<number>): boolean => {
+    if (x.length !== y.length) return false;
+    for (let i = 0; i < x.length; i++) if (!Object.is(x[i], y[i])) return false;
+    return true;
+  };
+  return (
+    same(a.lonDeg, b.lonDeg) &&
+    same(a.latDeg, b.latDeg) &&
+    same(a.heightM, b.heightM) &&
+    same(a.segmentStarts, b.segmentStarts)
   );
 }
 

@@ -15,6 +15,7 @@ import { create } from "zustand";
 import {
   askToPersist,
   change,
+  importPlan,
   readSetting,
   step,
   StorageProblem,
@@ -225,6 +226,16 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   tracksKey = "";
   if (get().plan) set({ result: undefined, before: undefined, lastLabel: undefined, legIndex: 0 });
   await storePlan(plan, tracks);
+}
+
+/** Takes a plan from a file: a step of its own when the plan is here already, a new trip otherwise. */
+export async function takeImport({ plan, tracks }: PlanFile): Promise<void> {
+  if (memoryOnly) {
+    memoryOnly = { plan, tracks };
+    coreClient().setTracks(tracks);
+    return show(plan, undefined, undefined);
+  }
+  await importPlan(plan, tracks);
 }
 
 /** A new trip on a track: one hiker, no stops yet, everything else at its defaults. */
