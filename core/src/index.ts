@@ -18,6 +18,7 @@ export {
   planSchema,
   hikerSchema,
   pieceSchema,
+  stationSchema,
   stopSchema,
   sourceSchema,
   stretchSchema,

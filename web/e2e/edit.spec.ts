@@ -162,3 +162,29 @@ test("starting again from the demo asks first", async ({ page }) => {
   await expect(mass).toHaveValue("986");
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
 });
+
+test("weather is typed in, and the plan follows", async ({ page }) => {
+  await openDemo(page, "/setup/?leg=6");
+  const weather = page.getByRole("region", { name: "Weather" });
+  await weather.locator("summary", { hasText: "Hask Plateau middle" }).click();
+  await weather.getByLabel("Hask Plateau middle, Apr, low").fill("-20");
+  await weather.getByLabel("Hask Plateau middle, Apr, low").press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("Apr low");
+  await station(page, "Legs");
+  await expect(page.locator("#leg-row-5").getByText("cold")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.locator("#leg-row-5").getByText("cold")).toHaveCount(0);
+});
+
+test("a hiker joins and leaves; what the party shares stays", async ({ page }) => {
+  await openDemo(page, "/setup/");
+  await page.getByRole("button", { name: "Add hiker" }).click();
+  await expect(page.getByRole("radio", { name: "Hiker" })).toBeVisible();
+  await page.getByRole("button", { name: "Remove Tamsin Okafor" }).click();
+  await expect(page.getByRole("radio", { name: "Tamsin" })).toHaveCount(0);
+  await station(page, "Kit");
+  await expect(page.getByLabel("Mass of Stakes, 8")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Gas burner", exact: true })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("radio", { name: "Tamsin" })).toBeVisible();
+});

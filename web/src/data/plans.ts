@@ -124,7 +124,8 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
 function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
   const same = (x: ArrayLike<number>, y: ArrayLike<number>): boolean => {
     if (x.length !== y.length) return false;
-    for (let i = 0; i < x.length; i++) if (!Object.is(x[i], y[i])) return false;
+    // NaN is a missing height, and equals another; −0 and 0 are one height.
+    for (let i = 0; i < x.length; i++) if (x[i] !== y[i] && !(Number.isNaN(x[i]) && Number.isNaN(y[i]))) return false;
     return true;
   };
   return (

@@ -9,6 +9,8 @@ import type { QuantityKind } from "../units/quantity.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { CHECK_STATION, checkSentence, mendSentence, SEVERITY_WORD } from "../words/checks.ts";
 import { turnRound } from "./direction.ts";
+import { addHiker, MOST_HIKERS, removeHiker } from "./setup/party.ts";
+import { Weather } from "./setup/Weather.tsx";
 import { StationGate } from "./StationGate.tsx";
 
 export default function Setup() {
@@ -27,6 +29,7 @@ export default function Setup() {
           <TripForm plan={plan} finish={dayMonth(result.finishDate)} days={result.walkDays + result.zeroDays} />
           <HikerForm plan={plan} />
           <UnitsForm plan={plan} />
+          <Weather plan={plan} result={result} />
         </div>
       )}
     </StationGate>
@@ -286,6 +289,16 @@ function HikerForm({ plan }: { plan: Plan }) {
           h.sleeper = v;
         })}
       </Section>
+      <div className="-mt-3 flex gap-2">
+        <button className="btn" disabled={plan.hikers.length >= MOST_HIKERS} onClick={() => addHiker(plan)}>
+          Add hiker
+        </button>
+        {plan.hikers.length > 1 && (
+          <button className="btn" onClick={() => removeHiker(plan, hiker.id)}>
+            Remove {hiker.name}
+          </button>
+        )}
+      </div>
       <Section title="Pace">{rows(PACE)}</Section>
       <Section
         title="Food and stove"

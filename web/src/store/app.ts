@@ -336,9 +336,11 @@ function readLocation(): void {
   const query = new URLSearchParams(window.location.search);
   const whole = (name: string): number => Math.max(0, Math.floor(Number(query.get(name) ?? 1) || 1) - 1);
   const why = query.get("why");
+  // Before there is a result nothing can be told; `show` keeps both within the plan.
+  const { result, plan } = get();
   set({
-    legIndex: whole("leg"),
-    hikerIndex: whole("hiker"),
+    legIndex: Math.min(whole("leg"), (result?.legs.length ?? Infinity) - 1),
+    hikerIndex: Math.min(whole("hiker"), (plan?.hikers.length ?? Infinity) - 1),
     why: why === "food" || why === "carry" || why === "energy" ? why : "start",
   });
 }
