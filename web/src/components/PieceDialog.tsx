@@ -74,7 +74,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="overlay" />
-        <Dialog.Content className="dialog max-w-[680px]" aria-describedby={undefined}>
+        <Dialog.Content className="dialog max-w-[820px]" aria-describedby={undefined}>
           <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add piece"}</Dialog.Title>
           <form onSubmit={(event) => void save(event)} noValidate>
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
@@ -138,7 +138,10 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
             <fieldset className="mt-4 border-0 p-0">
               <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
               {spans.fields.map((field, i) => (
-                <div key={field.id} className="mb-1.5 flex flex-wrap items-end gap-2">
+                <div
+                  key={field.id}
+                  className="mb-1.5 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]"
+                >
                   <Choice
                     label="From"
                     {...register(`spans.${i}.fromStopId`)}

@@ -51,7 +51,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
           <p className="mt-1 mb-2 text-sm text-muted">
             {why === "start"
               ? `Leaving ${stopName(plan, leg.fromStopId)}. At most ${quantity("mass", row.heaviestKg, units)} at ${quantity("distance", row.heaviestNode * result.profile.cellM, units, 0)}, on average ${quantity("mass", row.meanKg, units)}, arriving with ${quantity("mass", row.endKg, units)}. Worn beside it ${quantity("mass", row.kit.wornKg, units)}.`
-              : label(tree)}
+              : `${label(tree)}.`}
             {why === "start" && overKg > 0.05 && (
               <b className="text-danger"> {quantity("mass", overKg, units)} over your pack’s comfort.</b>
             )}

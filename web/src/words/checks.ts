@@ -68,7 +68,7 @@ export const CHECK_STATION: Record<Check["code"], "legs" | "kit" | "trail" | "se
   "kit-stop-gone": "kit",
   "kit-stop-unused": "kit",
   "kit-role-gap": "kit",
-  "climate-assumed": "trail",
+  "climate-assumed": "setup",
   "heights-missing": "trail",
   "not-settled": "legs",
   "drink-limit": "legs",
@@ -144,7 +144,7 @@ export const MEND_WORDS: Record<MendCode, string> = {
   "fix-span": "move the span's end",
   "use-stop": "stop there, or move the swap",
   "add-piece": "add the piece",
-  "add-stations": "import a plan with stations",
+  "add-stations": "add a weather station in Setup",
   "walk-cool-hours": "walk in the cool hours",
   "ask-about-source": "ask at the last stop whether it has water",
 };
