@@ -34,14 +34,7 @@ const rangeAndSael = [span("ivory-gate", "sael")];
 
 export function buildKit(): PieceOut[] {
   const pieces: PieceOut[] = [];
-  const add = (
-    who: string,
-    name: string,
-    group: string,
-    massG: number,
-    extra: Record<string, unknown> = {},
-    spans: object[] = whole,
-  ): void => {
+  const add = (who: string, name: string, group: string, massG: number, extra: Record<string, unknown> = {}, spans: object[] = whole): void => {
     pieces.push({
       id: `${who}-${pieces.length + 1}`,
       name,
@@ -54,14 +47,7 @@ export function buildKit(): PieceOut[] {
       spans,
     });
   };
-  const both = (
-    name: string,
-    group: string,
-    massT: number,
-    massJ: number,
-    extra: Record<string, unknown> = {},
-    spans: object[] = whole,
-  ): void => {
+  const both = (name: string, group: string, massT: number, massJ: number, extra: Record<string, unknown> = {}, spans: object[] = whole): void => {
     add(T, name, group, massT, extra, spans);
     add(J, name, group, massJ, extra, spans);
   };
@@ -78,37 +64,20 @@ export function buildKit(): PieceOut[] {
 
   both("Backpack", "Pack", 986, 1092, { role: "pack" });
   both("Pack liner", "Pack", 42, 42, { volumeL: 0.1 });
-  add(T, "Quilt, comfort −9 °C", "Sleep", 692, { role: "bag", comfortC: -9, limitC: -15, volumeL: 7.5 }, [
-    span(start, "sael"),
-  ]);
-  add(T, "Quilt, comfort 4 °C", "Sleep", 431, { role: "bag", comfortC: 4, limitC: -1, volumeL: 4.5 }, [
-    span("sael", finish),
-  ]);
-  add(J, "Sleeping bag, comfort −7 °C", "Sleep", 874, { role: "bag", comfortC: -7, limitC: -13, volumeL: 8.5 }, [
-    span(start, "sael"),
-  ]);
-  add(J, "Sleeping bag, comfort 5 °C", "Sleep", 562, { role: "bag", comfortC: 5, limitC: 0, volumeL: 5 }, [
-    span("sael", finish),
-  ]);
+  add(T, "Quilt, comfort −9 °C", "Sleep", 692, { role: "bag", comfortC: -9, limitC: -15, volumeL: 7.5 }, [span(start, "sael")]);
+  add(T, "Quilt, comfort 4 °C", "Sleep", 431, { role: "bag", comfortC: 4, limitC: -1, volumeL: 4.5 }, [span("sael", finish)]);
+  add(J, "Sleeping bag, comfort −7 °C", "Sleep", 874, { role: "bag", comfortC: -7, limitC: -13, volumeL: 8.5 }, [span(start, "sael")]);
+  add(J, "Sleeping bag, comfort 5 °C", "Sleep", 562, { role: "bag", comfortC: 5, limitC: 0, volumeL: 5 }, [span("sael", finish)]);
   both("Inflatable pad, R 4.5", "Sleep", 392, 448, { role: "pad", padR: 4.5, volumeL: 1.4 });
   both("Foam sheet, R 1", "Sleep", 128, 128, { role: "pad", padR: 1, volumeL: 0 }, [span("ivory-gate", "sael")]);
-  add(T, "Silk liner", "Sleep", 122, { warmthK: 2, volumeL: 0.4 }, [
-    span(start, "lanner-rest"),
-    span("orrin-mill", finish),
-  ]);
+  add(T, "Silk liner", "Sleep", 122, { warmthK: 2, volumeL: 0.4 }, [span(start, "lanner-rest"), span("orrin-mill", finish)]);
   add(T, "Fleece liner", "Sleep", 318, { warmthK: 4, volumeL: 2.1 }, [span("ivory-gate", "tarn-junction")]);
   add(J, "Inflatable pillow", "Sleep", 68, { volumeL: 0.2 });
 
-  both("Down jacket", "Layers", 312, 356, { role: "layer", warmthK: 3, volumeL: 3 }, [
-    span(start, "sael"),
-    span("grayle", finish),
-  ]);
+  both("Down jacket", "Layers", 312, 356, { role: "layer", warmthK: 3, volumeL: 3 }, [span(start, "sael"), span("grayle", finish)]);
   both("Fleece", "Layers", 241, 286, { role: "layer", volumeL: 1.8 });
   both("Rain jacket", "Layers", 216, 258, { volumeL: 1 });
-  both("Rain trousers", "Layers", 158, 184, { volumeL: 0.8 }, [
-    span("ivory-gate", "upper-sael"),
-    span("grayle", finish),
-  ]);
+  both("Rain trousers", "Layers", 158, 184, { volumeL: 0.8 }, [span("ivory-gate", "upper-sael"), span("grayle", finish)]);
   both("Wind shirt", "Layers", 102, 118, { volumeL: 0.4 }, [span(start, "ivory-gate"), span("sael", finish)]);
   both("Waterproof mitts", "Layers", 61, 67, { volumeL: 0.2 }, rangeAndSael);
   both("Liner gloves", "Layers", 34, 38, { volumeL: 0.1 });
@@ -128,26 +97,17 @@ export function buildKit(): PieceOut[] {
     [T, 564, "ivory-gate", "upper-sael"],
     [J, 702, "ivory-gate", "birkenhol"],
   ] as const) {
-    add(who, "Shoes, pair 1", "Shoes", grams, { wear: "worn", role: "shoes" }, [
-      span(start, to1, { ends: "discarded" }),
-    ]);
+    add(who, "Shoes, pair 1", "Shoes", grams, { wear: "worn", role: "shoes" }, [span(start, to1, { ends: "discarded" })]);
     add(who, "Shoes, pair 2", "Shoes", grams, { wear: "worn", role: "shoes" }, [span(to1, to2, { ends: "discarded" })]);
     add(who, "Shoes, pair 3", "Shoes", grams, { wear: "worn", role: "shoes" }, [span(to2, finish)]);
   }
 
   both("Ice axe", "Snow and hazard", 312, 348, { volumeL: 0 }, range);
   both("Micro spikes", "Snow and hazard", 338, 364, { volumeL: 0.8 }, range);
-  both("Hard food canister", "Food storage", 982, 1164, { role: "hard-canister", capacityL: 11.5, volumeL: 13 }, [
-    span("ivory-gate", "tarn-junction"),
-  ]);
-  both("Odour-proof food sack", "Food storage", 46, 46, { volumeL: 0.05 }, [
-    span(start, "ivory-gate"),
-    span("tarn-junction", finish, { begins: "posted" }),
-  ]);
+  both("Hard food canister", "Food storage", 982, 1164, { role: "hard-canister", capacityL: 11.5, volumeL: 13 }, [span("ivory-gate", "tarn-junction")]);
+  both("Odour-proof food sack", "Food storage", 46, 46, { volumeL: 0.05 }, [span(start, "ivory-gate"), span("tarn-junction", finish, { begins: "posted" })]);
   add(J, "Hanging line, 15 m", "Food storage", 72, { volumeL: 0.1, shared: true }, [span("tarn-junction", finish)]);
-  add(J, "Animal spray", "Snow and hazard", 326, { volumeL: 0.5, shared: true }, [
-    span("orrin-mill", "fennet", { begins: "bought", ends: "discarded" }),
-  ]);
+  add(J, "Animal spray", "Snow and hazard", 326, { volumeL: 0.5, shared: true }, [span("orrin-mill", "fennet", { begins: "bought", ends: "discarded" })]);
 
   both("Bottle, 1 L", "Water", 38, 38, { role: "bottle", capacityL: 1, quantity: 2 });
   both("Soft flask, 2 L", "Water", 37, 37, { role: "bottle", capacityL: 2 });
@@ -163,9 +123,7 @@ export function buildKit(): PieceOut[] {
 
   both("Phone", "Electronics", 196, 221, { volumeL: 0.1 });
   add(J, "Power bank, 10 000 mAh", "Electronics", 208, { shared: true, volumeL: 0.15 });
-  add(J, "Second power bank, 5 000 mAh", "Electronics", 116, { shared: true, volumeL: 0.1 }, [
-    span("ivory-gate", "colm-harbour"),
-  ]);
+  add(J, "Second power bank, 5 000 mAh", "Electronics", 116, { shared: true, volumeL: 0.1 }, [span("ivory-gate", "colm-harbour")]);
   add(T, "Satellite messenger", "Electronics", 102, { shared: true, volumeL: 0.1 });
   both("Headlamp", "Electronics", 58, 64, { volumeL: 0.1 });
   both("Cables and plug", "Electronics", 74, 81, { volumeL: 0.15 });
@@ -176,9 +134,7 @@ export function buildKit(): PieceOut[] {
   both("Wash bag", "Repair and care", 118, 104, { volumeL: 0.4 });
   both("Trowel", "Repair and care", 17, 17);
   both("Sun cream", "Repair and care", 64, 64, { wear: "consumable", volumeL: 0.1 }, [span(start, "sael")]);
-  add(T, "Insect repellent", "Repair and care", 58, { wear: "consumable", shared: true, volumeL: 0.1 }, [
-    span("tarn-junction", "fennet", { begins: "bought", ends: "discarded" }),
-  ]);
+  add(T, "Insect repellent", "Repair and care", 58, { wear: "consumable", shared: true, volumeL: 0.1 }, [span("tarn-junction", "fennet", { begins: "bought", ends: "discarded" })]);
   add(J, "Notebook and pencil", "Papers", 88, { volumeL: 0.1 });
   both("Papers and permit", "Papers", 38, 38);
   both("Umbrella for sun", "Layers", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);

@@ -21,17 +21,7 @@ const TOWN: Service[] = ["shop-full", "post", "bed", "laundry", "socket"];
 const VILLAGE: Service[] = ["shop-small", "post", "bed", "socket"];
 const OUTPOST: Service[] = ["shop-small", "socket"];
 
-const row = (
-  id: string,
-  name: string,
-  km: number,
-  offTrailM: number,
-  services: Service[],
-  nights: number,
-  hours = "",
-  note = "",
-  access: "foot" | "ride" = "foot",
-): StopRow => ({
+const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: "foot" | "ride" = "foot"): StopRow => ({
   id,
   name,
   km,
@@ -43,15 +33,7 @@ const row = (
   hours,
   note,
 });
-const passed = (
-  id: string,
-  name: string,
-  km: number,
-  offTrailM: number,
-  services: Service[],
-  note: string,
-  access: "foot" | "ride" = "foot",
-): StopRow => ({
+const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot"): StopRow => ({
   ...row(id, name, km, offTrailM, services, 0, "", note, access),
   use: false,
 });
@@ -67,37 +49,9 @@ export const STOPS: readonly StopRow[] = [
   row("hask-tank", "Hask Tank", 471, 0, OUTPOST, 1, "", "A ranch store by the stock tank; bottled gas on some days."),
   row("dry-fork", "Dry Fork", 595, 900, VILLAGE, 2, WEEKDAYS),
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
-  row(
-    "ivory-gate",
-    "Ivory Gate",
-    774,
-    0,
-    [...TOWN, "outfitter"],
-    2,
-    WEEKDAYS,
-    "Last full shop before the range; canisters for hire.",
-  ),
-  row(
-    "pell-hut-road",
-    "Pell Hut Road",
-    892,
-    1200,
-    OUTPOST,
-    1,
-    "",
-    "Road head with a kiosk; the hut above it opens in June.",
-  ),
-  row(
-    "overlook",
-    "Overlook",
-    1023,
-    11_000,
-    VILLAGE,
-    1,
-    "Post counter closed until 15 May; then Monday to Saturday",
-    "Valley village, reached by ride from the pass.",
-    "ride",
-  ),
+  row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
+  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June."),
+  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride"),
   row("colm-harbour", "Colm Harbour", 1111, 0, TOWN, 1, WEEKDAYS, "Lake steamer landing."),
   row("tarn-junction", "Tarn Junction", 1204, 0, VILLAGE, 1, WEEKDAYS),
   row("sael", "Sael", 1280, 0, [...TOWN, "outfitter"], 2, WEEKDAYS),
@@ -111,15 +65,7 @@ export const STOPS: readonly StopRow[] = [
   row("skerry-pass", "Skerry Pass", 1974, 0, OUTPOST, 1),
   row("cape-ferrin", "Cape Ferrin", 2050, 0, ["shop-small", "bed", "socket"], 1),
   passed("flats-landing", "Flats Landing", 52, 2300, ["shop-small"], "A jetty with a kiosk."),
-  passed(
-    "stair-filling",
-    "Stair petrol station",
-    318,
-    14_000,
-    ["shop-small"],
-    "14 km off the trail along a hot road.",
-    "ride",
-  ),
+  passed("stair-filling", "Stair petrol station", 318, 14_000, ["shop-small"], "14 km off the trail along a hot road.", "ride"),
   passed("brandt-ranch", "Brandt ranch", 529, 3400, ["post"], "Holds boxes for walkers; ring first."),
   passed("kestrel-pumps", "Kestrel pumps", 638, 5200, ["shop-small"], "Petrol and ice."),
   passed("pell-ski-hut", "Pell ski hut", 905, 2500, ["bed"], "Open from June."),
@@ -172,28 +118,7 @@ const SPACING_KM: Record<string, number> = {
   northmoor: 6,
   ferrin: 9,
 };
-const FIRST = [
-  "Upper",
-  "Lower",
-  "Old",
-  "Cold",
-  "Grey",
-  "Long",
-  "North",
-  "South",
-  "Stone",
-  "Alder",
-  "Willow",
-  "Raven",
-  "Otter",
-  "Heron",
-  "Amber",
-  "Moss",
-  "Thorn",
-  "Lark",
-  "Slate",
-  "Fern",
-];
+const FIRST = ["Upper", "Lower", "Old", "Cold", "Grey", "Long", "North", "South", "Stone", "Alder", "Willow", "Raven", "Otter", "Heron", "Amber", "Moss", "Thorn", "Lark", "Slate", "Fern"];
 /** No trusted water for 52 km in the leg from Hask Tank; only a cache that somebody may have filled. */
 const DRY_KM = [512, 564] as const;
 
@@ -399,8 +324,7 @@ export function buildStations(): {
       const [seaC, yearK, dayK, spreadK] = CLIMATE[region.id]!;
       // Weather huts stand below the trail, in the valleys.
       const stationM = Math.round(Math.max(4, heightM(Math.min(LENGTH_M, km * 1000)) - 0.18 * heightM(km * 1000)));
-      const monthMean = (m: number): number =>
-        seaC - 0.0058 * stationM - yearK * Math.cos((2 * Math.PI * (m - 0.6)) / 12);
+      const monthMean = (m: number): number => seaC - 0.0058 * stationM - yearK * Math.cos((2 * Math.PI * (m - 0.6)) / 12);
       const months = Array.from({ length: 12 }, (_, m) => monthMean(m));
       return {
         id: `${region.id}-${place}`,

@@ -1,0 +1,161 @@
+import { computePlan, planSchema, type TrackPoints } from "@gepack/core";
+import { describe, expect, test } from "vitest";
+import { planAnswer } from "./planAnswer.ts";
+import { answer, foreignOrigin, limitedText, problem } from "./respond.ts";
+
+const post = (body: BodyInit | null, headers: Record<string, string> = {}): Request =>
+  new Request("http://127.0.0.1:4321/api/plan", { method: "POST", body, headers, duplex: "half" } as RequestInit);
+
+/** A body that comes in pieces and would never end by itself. */
+function endless(pieceBytes: number): { body: ReadableStream<Uint8Array>; sent: () => number } {
+  let sent = 0;
+  const body = new ReadableStream<Uint8Array>({
+    pull(controller) {
+      sent += pieceBytes;
+      controller.enqueue(new Uint8Array(pieceBytes).fill(97));
+    },
+  });
+  return { body, sent: () => sent };
+}
+
+describe("reading a body", () => {
+  test("text, also across pieces that cut a letter in two", async () => {
+    const bytes = new TextEncoder().encode('{"name":"Süd"}');
+    const pieces = new ReadableStream<Uint8Array>({
+      start(controller) {
+        controller.enqueue(bytes.slice(0, 10));
+        controller.enqueue(bytes.slice(10));
+        controller.close();
+      },
+    });
+    expect(await limitedText(post(pieces), 1000)).toBe('{"name":"Süd"}');
+  });
+
+  test("no body is an empty text", async () => {
+    expect(await limitedText(post(null), 1000)).toBe("");
+  });
+
+  test("a body announced as too large is not read", async () => {
+    expect(await limitedText(post("{}", { "content-length": "5000" }), 1000)).toBeUndefined();
+  });
+
+  test("a body that proves too large is given up at once, whatever it announced", async () => {
+    const { body, sent } = endless(400);
+    expect(await limitedText(post(body), 1000)).toBeUndefined();
+    expect(sent()).toBeLessThan(3000);
+  });
+
+  test("exactly as much as allowed is read", async () => {
+    expect(await limitedText(post("x".repeat(1000)), 1000)).toHaveLength(1000);
+  });
+});
+
+describe("whose page posts", () => {
+  test.each([
+    [{}, false, "a script sends no origin"],
+    [{ origin: "http://127.0.0.1:4321" }, false, "our own page"],
+    [{ origin: "http://plan.example", host: "plan.example" }, false, "our own page behind a proxy"],
+    [{ origin: "https://elsewhere.example" }, true, "another site"],
+    [{ origin: "http://127.0.0.1:9999" }, true, "another port"],
+  ])("%j: refused %s (%s)", (headers, refused) => {
+    expect(foreignOrigin(post("{}", headers as unknown as Record<string, string>))).toBe(refused);
+  });
+});
+
+describe("answers", () => {
+  test("JSON is never kept by a cache", async () => {
+    const response = answer({ a: 1 });
+    expect(response.headers.get("cache-control")).toBe("no-store");
+    expect(await response.json()).toEqual({ a: 1 });
+  });
+
+  test("a problem names each path", async () => {
+    const response = problem(422, "Not a plan", "See problems.", [
+      { severity: "error", place: "kit[0].massG", sentence: "Too small." },
+    ]);
+    expect(response.status).toBe(422);
+    expect(response.headers.get("content-type")).toContain("application/problem+json");
+    expect(await response.json()).toMatchObject({
+      title: "Not a plan",
+      status: 422,
+      problems: [{ path: "kit[0].massG", detail: "Too small." }],
+    });
+  });
+});
+
+describe("a plan in the words of the endpoint", () => {
+  const points = 400;
+  const track: TrackPoints = {
+    id: "t",
+    name: "t",
+    lonDeg: new Float64Array(points).fill(-150),
+    latDeg: Float64Array.from({ length: points }, (_, i) => 40 + i * 0.001),
+    heightM: Float32Array.from({ length: points }, (_, i) => 200 + 60 * Math.sin(i / 7)),
+    segmentStarts: new Uint32Array([0]),
+  };
+  const plan = planSchema.parse({
+    format: "gepack-plan",
+    version: 1,
+    id: "p",
+    trip: { name: "Short", startDate: "2027-06-01" },
+    trackIds: ["t"],
+    hikers: [{ id: "a", name: "A", ageY: 30, sex: "female", heightCm: 165, bodyKg: 60 }],
+    stops: [{ id: "m", name: "Mill", trackM: 20_000 }],
+    sources: [{ id: "w", name: "Well", trackM: 30_000 }],
+    kit: [
+      {
+        id: "k",
+        name: "All",
+        massG: 5000,
+        ownerId: "a",
+        carrierId: "a",
+        spans: [{ fromStopId: "@start", toStopId: "@finish" }],
+      },
+    ],
+  });
+  const result = computePlan(plan, [track]);
+  const body = planAnswer(plan, result) as {
+    legs: {
+      number: number;
+      from: { name: string; km: number };
+      to: { name: string; km: number };
+      distanceKm: number;
+      hikers: Record<string, number | { from: string | null }>[];
+    }[];
+    checks: { code: string; sentence: string; leg: number | null }[];
+    caution: string;
+  };
+
+  test("legs are named, numbered from 1, and join up", () => {
+    expect(body.legs.map((leg) => [leg.number, leg.from.name, leg.to.name])).toEqual([
+      [1, "Start", "Mill"],
+      [2, "Mill", "Finish"],
+    ]);
+    expect(body.legs[0]!.to.km).toBe(body.legs[1]!.from.km);
+  });
+
+  test("figures are the result's, rounded to grams and metres", () => {
+    const row = body.legs[1]!.hikers[0]!;
+    const computed = result.legs[1]!.hikers[0]!;
+    expect(row["leavingKg"]).toBeCloseTo(computed.startKg, 3);
+    expect(row["foodKg"]).toBeCloseTo(computed.food.startKg, 3);
+    expect(row["baseKg"]).toBe(5);
+    expect(Number(row["longestDryKm"])).toBeGreaterThan(9);
+  });
+
+  test("the largest carry says from where", () => {
+    const names = body.legs.map((leg) => (leg.hikers[0]!["largestCarry"] as { from: string | null }).from);
+    expect(names[0]).toBeNull();
+    expect(["Well", null]).toContain(names[1]);
+  });
+
+  test("checks come with a sentence, and the whole with its caution", () => {
+    expect(body.checks.map((check) => check.code)).toContain("climate-assumed");
+    expect(body.checks.every((check) => check.sentence.endsWith("."))).toBe(true);
+    expect(body.caution).toMatch(/not a forecast/);
+  });
+
+  test("it survives the way through JSON unchanged: no NaN, no undefined", () => {
+    expect(JSON.parse(JSON.stringify(body))).toEqual(body);
+  });
+});
