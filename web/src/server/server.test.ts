@@ -51,14 +51,14 @@ describe("reading a body", () => {
 });
 
 describe("whose page posts", () => {
-  test.each([
+  test.each<[Record<string, string>, boolean, string]>([
     [{}, false, "a script sends no origin"],
     [{ origin: "http://127.0.0.1:4321" }, false, "our own page"],
     [{ origin: "http://plan.example", host: "plan.example" }, false, "our own page behind a proxy"],
     [{ origin: "https://elsewhere.example" }, true, "another site"],
     [{ origin: "http://127.0.0.1:9999" }, true, "another port"],
   ])("%j: refused %s (%s)", (headers, refused) => {
-    expect(foreignOrigin(post("{}", headers as unknown as Record<string, string>))).toBe(refused);
+    expect(foreignOrigin(post("{}", headers))).toBe(refused);
   });
 });
 

@@ -2,6 +2,7 @@
 import { format, parseISO } from "date-fns";
 import { type ReactNode, useId } from "react";
 import type { Hiker, Plan } from "@gepack/core";
+import { NameField } from "../components/NameField.tsx";
 import { NumberField } from "../components/NumberField.tsx";
 import { Pick } from "../components/Pick.tsx";
 import { edit, useApp } from "../store/app.ts";
@@ -50,22 +51,11 @@ function TripForm({ plan, finish, days }: { plan: Plan; finish: string; days: nu
   const { trip } = plan;
   return (
     <Section title="The trip" note={`As planned it ends on ${finish}, after ${days} days.`}>
-      <label className="text-sm font-semibold">
-        Name
-        <input
-          key={trip.name}
-          className="field mt-1 font-normal"
-          defaultValue={trip.name}
-          maxLength={200}
-          onBlur={(event) => {
-            const name = event.target.value.trim();
-            if (name && name !== trip.name)
-              void edit(`Name ${name}`, (draft) => {
-                draft.trip.name = name;
-              });
-          }}
-        />
-      </label>
+      <NameField
+        label="Name"
+        value={trip.name}
+        onCommit={(name) => void edit(`Name ${name}`, (draft) => void (draft.trip.name = name))}
+      />
       <DateField
         label="Start"
         value={trip.startDate}
@@ -265,22 +255,11 @@ function HikerForm({ plan }: { plan: Plan }) {
         title={hiker.name}
         note="Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top."
       >
-        <label className="text-sm font-semibold">
-          Name
-          <input
-            key={hiker.name}
-            className="field mt-1 font-normal"
-            defaultValue={hiker.name}
-            maxLength={200}
-            onBlur={(event) => {
-              const name = event.target.value.trim();
-              if (name && name !== hiker.name)
-                change("name", (target) => {
-                  target.name = name;
-                });
-            }}
-          />
-        </label>
+        <NameField
+          label="Name"
+          value={hiker.name}
+          onCommit={(name) => change("name", (target) => void (target.name = name))}
+        />
         {choice("Sex, for the equations", hiker.sex, { female: "female", male: "male" }, (h, v) => {
           h.sex = v;
         })}

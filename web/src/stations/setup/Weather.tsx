@@ -1,6 +1,7 @@
 /** Stations with monthly normals: what the season of an own trip is worked out from. */
 import { Plus, X } from "lucide-react";
 import { stationSchema, walkedAt, type Plan, type PlanResult, type Station } from "@gepack/core";
+import { NameField } from "../../components/NameField.tsx";
 import { NumberField } from "../../components/NumberField.tsx";
 import { edit } from "../../store/app.ts";
 import { unitSymbol } from "../../units/quantity.ts";
@@ -83,19 +84,11 @@ function StationRow({ station, plan, result }: { station: Station; plan: Plan; r
         </span>
       </summary>
       <div className="my-2 flex flex-wrap items-end gap-4">
-        <label className="text-sm font-semibold">
-          Name
-          <input
-            key={station.name}
-            className="field mt-1 font-normal"
-            defaultValue={station.name}
-            maxLength={200}
-            onBlur={(event) => {
-              const name = event.target.value.trim();
-              if (name && name !== station.name) change("name", (target) => void (target.name = name));
-            }}
-          />
-        </label>
+        <NameField
+          label="Name"
+          value={station.name}
+          onCommit={(name) => change("name", (target) => void (target.name = name))}
+        />
         <NumberField
           className="w-[130px]"
           label="Nearest place on the trail"

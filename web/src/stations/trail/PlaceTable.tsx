@@ -11,6 +11,7 @@ import {
   type Stop,
   type Stretch,
 } from "@gepack/core";
+import { NameField } from "../../components/NameField.tsx";
 import { NumberField } from "../../components/NumberField.tsx";
 import { Pick } from "../../components/Pick.tsx";
 import { edit } from "../../store/app.ts";
@@ -26,7 +27,6 @@ interface Props {
 }
 
 const HEAD = "px-1.5 py-1 text-left text-xs font-medium text-muted";
-const SMALL = "field min-h-[24px]! px-1! py-0! text-sm!";
 
 export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
   const { profile } = result;
@@ -120,13 +120,11 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
                 onFocus={() => onChoose(row.id)}
               >
                 <td className="py-0.5 pr-2">
-                  <input
-                    key={row.name}
-                    className={`${SMALL} min-w-[130px]`}
-                    aria-label={`Name of ${row.name}`}
-                    defaultValue={row.name}
-                    maxLength={200}
-                    onBlur={(event) => rename(kind, row.id, row.name, event.target.value)}
+                  <NameField
+                    bare
+                    label={`Name of ${row.name}`}
+                    value={row.name}
+                    onCommit={(name) => rename(kind, row.id, name)}
                   />
                 </td>
                 <td className="pr-1">
@@ -171,9 +169,7 @@ function middleOf(result: PlanResult): number {
   return (longest.fromM + longest.toM) / 2;
 }
 
-function rename(kind: PlaceKind, id: string, was: string, typed: string): void {
-  const name = typed.trim();
-  if (name === "" || name === was) return;
+function rename(kind: PlaceKind, id: string, name: string): void {
   void edit(`Name ${name}`, (draft) => {
     const row = draft[kind].find((candidate) => candidate.id === id);
     if (row) row.name = name;
