@@ -23,7 +23,7 @@ function astroImports() {
 
 const CHECKS = [
   ["types of the core, without DOM or Node", () => run("npx", ["tsc", "-p", "core/tsconfig.json"])],
-  ["types of the core's tests", () => run("npx", ["tsc", "-p", "core/tsconfig.test.json"])],
+  ["types of the core's tests, the demo and the bench", () => run("npx", ["tsc", "-p", "core/tsconfig.test.json"])],
   ["types of the web", () => run("npx", ["astro", "check", "--root", "web", "--minimumSeverity", "warning"])],
   ["types of the end-to-end tests", () => run("npx", ["tsc", "-p", "web/e2e/tsconfig.json"])],
   ["lint", () => run("npx", ["eslint", ".", "--max-warnings", "0"])],
