@@ -2,6 +2,7 @@
 const STAGES = [
   "units",
   "plan",
+  "models",
   "track",
   "season",
   "walk",

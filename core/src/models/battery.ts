@@ -1,0 +1,56 @@
+/** Electrical energy from cells, in watt hours. */
+
+/** Nominal lithium cell; the 5 V of the socket is not the cell's. */
+export const CELL_V = 3.7;
+/** From the cells to the socket, and from there into the device's own battery. */
+export const DELIVERED = 0.85;
+export const DEVICE_ACCEPTS = 0.85;
+/** Below freezing lithium cells may be used but must not be charged: plating. */
+export const LEAST_CHARGING_C = 0;
+/** Air transport without asking. */
+export const AIR_LIMIT_WH = 100;
+
+export function bankWh(mAh: number, cellV = CELL_V): number {
+  return (mAh * cellV) / 1000;
+}
+
+/**
+ * Share of capacity that is there at a temperature, moderate rate: 1 at 20 °C, 0.85 at 0, 0.70 at −10, 0.55 at
+ * −20, straight between. Ranges 0.80–0.90, 0.65–0.80, 0.45–0.65 after Zhang, Xu & Jow 2003, J Power Sources
+ * 115:137 and later reviews. Most of it returns on warming.
+ */
+export function coldCapacity(temperatureC: number): number {
+  const points = [
+    [-20, 0.55],
+    [-10, 0.7],
+    [0, 0.85],
+    [20, 1],
+  ] as const;
+  if (temperatureC >= 20) return 1;
+  for (let i = points.length - 1; i > 0; i--) {
+    const [fromC, from] = points[i - 1]!;
+    const [toC, to] = points[i]!;
+    if (temperatureC >= fromC) return from + ((to - from) * (temperatureC - fromC)) / (toC - fromC);
+  }
+  return Math.max(0.3, 0.55 + 0.015 * (temperatureC + 20));
+}
+
+/** What comes out of a bank's socket, Wh. */
+export function deliveredWh(mAh: number, temperatureC = 20, cellV = CELL_V): number {
+  return bankWh(mAh, cellV) * DELIVERED * coldCapacity(temperatureC);
+}
+
+/** What a device's own battery gains from it. */
+export function intoDeviceWh(mAh: number, temperatureC = 20): number {
+  return deliveredWh(mAh, temperatureC) * DEVICE_ACCEPTS;
+}
+
+/**
+ * Wh a panel gives in a day: rated watts × hours of daylight × a daily mean of sun height and aim (0.3) × what
+ * cloud leaves (70 % lost under full cover) × charging. Engineering; a pack in forest sees far less.
+ */
+export function solarWh(ratedW: number, daylightH: number, cloudCover: number): number {
+  const MEAN_AIM = 0.3;
+  const CLOUD_TAKES = 0.7;
+  return ratedW * daylightH * MEAN_AIM * (1 - CLOUD_TAKES * cloudCover) * DELIVERED;
+}

@@ -1,0 +1,72 @@
+/** Cold: nights at height, wind on skin, what bag and pad hold against. Temperatures in °C, heights in m. */
+
+export const LOW_LAPSE_UP_K_PER_M = 0.0045;
+export const LOW_LAPSE_DOWN_K_PER_M = 0.0065;
+export const HIGH_LAPSE_K_PER_M = 0.0065;
+/** What cold air pooling takes off a night low in a hollow or on a valley floor; engineering, 3 to 5 K. */
+export const POOLING_K = 4;
+/** Standard normal quantile of nine in ten. */
+export const ONE_IN_TEN = 1.2816;
+
+/**
+ * A station's night low brought to a camp: 4.5 K/km up, 6.5 K/km down, the cautious way for each (ISA free
+ * air; Rolland 2003, J Clim 16:1032; Minder and others 2010, JGR 115:D14122).
+ */
+export function campLowC(stationLowC: number, stationM: number, campM: number, hollow = false): number {
+  const riseM = campM - stationM;
+  return stationLowC - riseM * (riseM > 0 ? LOW_LAPSE_UP_K_PER_M : LOW_LAPSE_DOWN_K_PER_M) - (hollow ? POOLING_K : 0);
+}
+
+/** Mean low less 1.2816 standard deviations: one night in ten is colder. */
+export function coldestInTenC(meanLowC: number, sdK: number): number {
+  return meanLowC - ONE_IN_TEN * sdK;
+}
+
+/**
+ * Wind chill of the 2001 index: Osczevski & Bluestein 2005, BAMS 86:1453. Wind in km/h at 10 m. Undefined
+ * above 10 °C or below 4.8 km/h. For a bare walking face: it cools no water, no gear and no sheltered sleeper.
+ */
+export function windChillC(temperatureC: number, windKmh: number): number | undefined {
+  if (temperatureC > 10 || windKmh <= 4.8) return undefined;
+  const v = windKmh ** 0.16;
+  return 13.12 + 0.6215 * temperatureC - 11.37 * v + 0.3965 * temperatureC * v;
+}
+
+/** R in ft²·h·°F/BTU for one m²K/W. */
+export const R_PER_RSI = 5.678;
+
+/** Heat through a pad, W: 0.4 m² of contact, 33 °C skin. */
+export function padLossW(r: number, groundC: number, contactM2 = 0.4): number {
+  return (contactM2 * (33 - groundC)) / (r / R_PER_RSI);
+}
+
+/** Pads in series add. */
+export function stackedR(layers: readonly number[]): number {
+  return layers.reduce((sum, r) => sum + r, 0);
+}
+
+/** W/m² let into the ground: the least warmth, our default, and the pad that bags are tested on. */
+export const GROUND_FLUX = { minimum: 62.5, planned: 50, testPad: 39 } as const;
+
+/** R = 5.678 (33 − T_ground) / q; engineering, no standard gives it. */
+export function padRFor(groundC: number, fluxWPerM2: number = GROUND_FLUX.planned): number {
+  return Math.max(0, (R_PER_RSI * (33 - groundC)) / fluxWPerM2);
+}
+
+/** As cold as the air on snow and frozen ground, 5 K warmer otherwise. */
+export function groundC(airLowC: number, onSnow: boolean): number {
+  return onSnow ? airLowC : airLowC + 5;
+}
+
+/** Pad R wanted on the coldest night in ten. */
+export function padRNeeded(coldNightC: number, onSnow: boolean): number {
+  return padRFor(groundC(coldNightC, onSnow));
+}
+
+/** What liners, covers and clothes worn in a bag may add in all, kelvin. */
+export const MOST_EXTRA_K = 8;
+
+/** Kelvin to spare on a night; negative is too cold. Bags as rated by ISO 23537-1: comfort, or limit for warm sleepers. */
+export function warmthMarginK(nightC: number, bagC: number, extraK: number): number {
+  return nightC - (bagC - Math.min(MOST_EXTRA_K, extraK));
+}

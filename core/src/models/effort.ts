@@ -1,0 +1,211 @@
+/**
+ * Metabolic power of walking with a load, in watts, the resting part included: whoever adds resting
+ * metabolism to these hours counts it twice.
+ *
+ * Letters follow the papers: W body kg, L load kg, V m/s, G grade in percent (signed, uphill positive),
+ * i grade as a fraction, η terrain factor. 1 ml of oxygen is 20.92 J (5 kcal per litre).
+ * Every school is clamped to the grades it was measured on and never falls below standing. Loads are
+ * clamped to 70 kg: a plan that asks for more is told so by a check, not by a number without end.
+ */
+import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+
+export interface EffortInput {
+  bodyKg: number;
+  loadKg: number;
+  speedMps: number;
+  gradePercent: number;
+  /** Terrain factor η: 1 on blacktop; see the table of surfaces. */
+  terrain: number;
+}
+
+/** Figures in the order of `EffortInput`, for loops over many thousand cells. */
+export type EffortWatts = (W: number, L: number, V: number, G: number, eta: number) => number;
+
+export interface EffortSchool extends School<EffortInput, number> {
+  powerW: (input: EffortInput) => number;
+  watts: EffortWatts;
+}
+
+export const HEAVIEST_LOAD_KG = 70;
+export const J_PER_ML_OXYGEN = 20.92;
+const MINUTE_S = 60;
+
+// --- Pandolf, Givoni & Goldman 1977, J Appl Physiol 43(4):577-581, eq. 1 -----------------------------
+
+/** The equation as printed: no limits, and nonsense downhill. M = 1.5 W + 2 (W+L)(L/W)² + η (W+L)(1.5 V² + 0.35 V G). */
+export function pandolfRawW(W: number, L: number, V: number, G: number, eta: number): number {
+  const ratio = L / W;
+  return 1.5 * W + 2 * (W + L) * ratio * ratio + eta * (W + L) * (1.5 * V * V + 0.35 * V * G);
+}
+
+/**
+ * Correction to take off Pandolf's figure downhill, G negative: itself negative on descents, so that
+ * taking it off adds. Santee, Blanchard, Speckman, Gonzalez & Wallace 2003, USARIEM TN03-3.
+ */
+export function santeeCorrectionW(W: number, L: number, V: number, G: number, eta: number): number {
+  const six = G + 6;
+  return eta * ((G * (W + L) * V) / 3.5 - ((W + L) * six * six) / W + (25 - V * V));
+}
+
+/** Beyond −12 % the correction extrapolates steeply. */
+export const PANDOLF_GRADES = [-12, 25] as const;
+
+const pandolfSantee: EffortWatts = (W, load, V, grade, eta) => {
+  const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;
+  const G = grade < -12 ? -12 : grade > 25 ? 25 : grade;
+  const total = W + L;
+  const ratio = L / W;
+  const standing = 1.5 * W + 2 * total * ratio * ratio;
+  let moving = total * V * (1.5 * V + 0.35 * G);
+  if (G < 0) {
+    const six = G + 6;
+    moving -= total * ((G * V) / 3.5 - (six * six) / W) + 25 - V * V;
+  }
+  return moving > 0 ? standing + eta * moving : standing;
+};
+
+// --- Looney, Santee, Hansen, Bonventre, Chalmers & Potter 2019, Med Sci Sports Exerc 51(9):1954-1960 ---
+
+/** Unloaded, W/kg: 1.44 + 1.94 S^0.43 + 0.24 S⁴ + 0.34 S G (1 − 1.05^(1 − 1.1^(G+32))). */
+export function lcdaWPerKg(S: number, G: number): number {
+  return 1.44 + 1.94 * S ** 0.43 + 0.24 * S ** 4 + 0.34 * S * G * (1 - 1.05 ** (1 - 1.1 ** (G + 32)));
+}
+
+/**
+ * With a load: M = 1.44 W + 2 (W+L)(L/W)² + η (W+L)(LCDA − 1.44); downhill η holds for the level part
+ * alone. The load terms are ours (engineering): they lie within the published models' spread.
+ */
+const lcda: EffortWatts = (W, load, V, grade, eta) => {
+  const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;
+  const G = grade < -40 ? -40 : grade > 45 ? 45 : grade;
+  const total = W + L;
+  const ratio = L / W;
+  const standing = 1.44 * W + 2 * total * ratio * ratio;
+  const square = V * V;
+  const level = 1.94 * V ** 0.43 + 0.24 * square * square;
+  const slope = G === 0 ? 0 : 0.34 * V * G * (1 - 1.05 ** (1 - 1.1 ** (G + 32)));
+  const moving = total * (G < 0 ? eta * level + slope : eta * (level + slope));
+  return moving > 0 ? standing + moving : standing;
+};
+
+// --- Minetti, Moia, Roi, Susta & Ferretti 2002, J Appl Physiol 93:1039-1046 ---------------------------
+
+/** Walking, J per kg and metre along the slope, net of standing; i a signed fraction. */
+export function minettiJPerKgM(i: number): number {
+  return ((((280.5 * i - 58.7) * i - 76.8) * i + 51.9) * i + 19.6) * i + 2.5;
+}
+
+const minetti: EffortWatts = (W, load, V, grade, eta) => {
+  const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;
+  const i = (grade < -45 ? -45 : grade > 45 ? 45 : grade) / 100;
+  return 1.44 * W + eta * (W + L) * V * minettiJPerKgM(i);
+};
+
+// --- ACSM, Guidelines for Exercise Testing and Prescription -------------------------------------------
+
+/** Walking, ml O₂ per kg and minute; S in metres a MINUTE, i a fraction: 3.5 + 0.1 S + 1.8 S i. */
+export function acsmVo2(speedMPerMin: number, i: number): number {
+  return 3.5 + 0.1 * speedMPerMin + 1.8 * speedMPerMin * i;
+}
+
+const acsm: EffortWatts = (W, load, V, grade, eta) => {
+  const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;
+  const i = (grade < 0 ? 0 : grade > 25 ? 25 : grade) / 100;
+  return ((W + L) * (3.5 + eta * (acsmVo2(V * MINUTE_S, i) - 3.5)) * J_PER_ML_OXYGEN) / MINUTE_S;
+};
+
+// --- Ludlow & Weyand 2017, J Appl Physiol 123:1288-1302 -----------------------------------------------
+
+/** Minimum mechanics, ml O₂ per kg of body and load and minute, resting 3.5; V m/s, G percent ≥ 0. */
+export function ludlowWeyandVo2(V: number, G: number): number {
+  return 3.5 + 3.28 + 0.32 * G + (1 + 0.19 * G) * 2.66 * V * V;
+}
+
+const ludlowWeyand: EffortWatts = (W, load, V, grade, eta) => {
+  const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;
+  const G = grade < 0 ? 0 : grade > 25 ? 25 : grade;
+  return ((W + L) * (3.5 + eta * (ludlowWeyandVo2(V, G) - 3.5)) * J_PER_ML_OXYGEN) / MINUTE_S;
+};
+
+function school(
+  id: string,
+  name: string,
+  source: string,
+  confidence: EffortSchool["confidence"],
+  validity: Validity,
+  watts: EffortWatts,
+): EffortSchool {
+  const powerW = (input: EffortInput): number =>
+    watts(input.bodyKg, input.loadKg, input.speedMps, input.gradePercent, input.terrain);
+  return {
+    id,
+    name,
+    source,
+    confidence,
+    validity,
+    watts,
+    powerW,
+    compute: powerW,
+    outside: outsideOf(validity.ranges),
+  };
+}
+
+export const effort = registryOf<EffortSchool>("effort", [
+  school(
+    "pandolf-santee",
+    "Pandolf with Santee downhill",
+    "Pandolf, Givoni & Goldman 1977, J Appl Physiol 43:577; downhill Santee and others 2003, USARIEM TN03-3",
+    "high",
+    {
+      words:
+        "Loads to 70 kg, to 2.2 m/s, −12 to +25 %; measured cost is often 10 to 30 % higher. Young men, treadmill and field.",
+      ranges: { speedMps: [0, 2.2], gradePercent: PANDOLF_GRADES, loadKg: [0, HEAVIEST_LOAD_KG] },
+    },
+    pandolfSantee,
+  ),
+  school(
+    "lcda",
+    "LCDA graded walking, load added",
+    "Looney and others 2019, Med Sci Sports Exerc 51:1954 and 51:346; load terms ours",
+    "high",
+    {
+      words: "Measured without a load, to 2 m/s, −40 to +45 %; the load terms are an engineering addition, ±15 %.",
+      ranges: { speedMps: [0, 2], gradePercent: [-40, 45], loadKg: [0, 30] },
+    },
+    lcda,
+  ),
+  school(
+    "minetti",
+    "Minetti slope cost",
+    "Minetti and others 2002, J Appl Physiol 93:1039; standing 1.44 W/kg added",
+    "high",
+    {
+      words: "Unloaded mountain runners on a treadmill, −45 to +45 %; reads high on the level.",
+      ranges: { gradePercent: [-45, 45], loadKg: [0, 10] },
+    },
+    minetti,
+  ),
+  school(
+    "acsm",
+    "ACSM walking equation",
+    "ACSM, Guidelines for Exercise Testing and Prescription",
+    "high",
+    {
+      words: "50 to 100 m a minute, level and uphill, no load term; descents count as level, which is too much.",
+      ranges: { speedMps: [50 / MINUTE_S, 100 / MINUTE_S], gradePercent: [0, 25], loadKg: [0, 10] },
+    },
+    acsm,
+  ),
+  school(
+    "ludlow-weyand",
+    "Ludlow & Weyand minimum mechanics",
+    "Ludlow & Weyand 2017, J Appl Physiol 123:1288",
+    "medium",
+    {
+      words:
+        "Level and uphill to 1.6 m/s, loads counted as body mass; the published factor for descents is left out, so they count as level.",
+      ranges: { speedMps: [0.4, 1.6], gradePercent: [0, 25], loadKg: [0, 30] },
+    },
+    ludlowWeyand,
+  ),
+]);

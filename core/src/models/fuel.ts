@@ -1,0 +1,180 @@
+/**
+ * Stove fuel from the heat that goes into water and pot: E = (m·4.19 + pot·0.897)(Tb − T0) kJ, pot 150 g
+ * of aluminium; snow is warmed from −10 °C and melted first. Lower heating values from standard
+ * enthalpies of combustion; planning efficiencies with a lid. Field efficiencies vary by half either way.
+ */
+import { clamp } from "../units/constants.ts";
+import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+
+export interface FuelInput {
+  volumeL: number;
+  startC: number;
+  heightM: number;
+  /** 0 sheltered and still, 1 open to wind: twice the fuel. */
+  windExposure: number;
+  /** The water is melted from snow. */
+  snow: boolean;
+}
+
+export interface FuelSchool extends School<FuelInput, number> {
+  gramsPerBoil: (input: FuelInput) => number;
+  lowerHeatingMJPerKg: number;
+  /** Lowest to highest seen in the field, and what is planned with. */
+  efficiency: { low: number; planned: number; high: number };
+  /** What the fuel comes in: net and empty mass, and the stove's own. `netG` 0 is bought by the gram. */
+  container: { netG: number; emptyG: number };
+  hardwareG: number;
+}
+
+const WATER_KJ_PER_KG_K = 4.19;
+const ICE_KJ_PER_KG_K = 2.09;
+const FUSION_KJ_PER_KG = 334;
+const SNOW_C = -10;
+const POT_KG = 0.15;
+const ALUMINIUM_KJ_PER_KG_K = 0.897;
+
+/** Air pressure, kPa, International Standard Atmosphere to 11 km. Weather shifts it by about 3 %. */
+export function pressureKPa(heightM: number): number {
+  return 101.325 * (1 - 2.25577e-5 * clamp(heightM, -500, 9000)) ** 5.25588;
+}
+
+const MMHG_PER_KPA = 7.50062;
+
+/** Boiling point of water, °C: Antoine's equation turned round, 1 to 100 °C. */
+export function boilingPointC(heightM: number): number {
+  return 1730.63 / (8.07131 - Math.log10(pressureKPa(heightM) * MMHG_PER_KPA)) - 233.426;
+}
+
+/** Heat into water (and the pot, unless it is left out) until it boils, kJ. */
+export function boilHeatKJ(input: Pick<FuelInput, "volumeL" | "startC" | "heightM" | "snow">, withPot = true): number {
+  const boilC = boilingPointC(input.heightM);
+  const potKJ = withPot ? POT_KG * ALUMINIUM_KJ_PER_KG_K : 0;
+  if (input.snow) {
+    const perKg = -SNOW_C * ICE_KJ_PER_KG_K + FUSION_KJ_PER_KG + WATER_KJ_PER_KG_K * boilC;
+    return input.volumeL * perKg + potKJ * (boilC - SNOW_C);
+  }
+  return (input.volumeL * WATER_KJ_PER_KG_K + potKJ) * (boilC - input.startC);
+}
+
+function school(
+  id: string,
+  name: string,
+  lowerHeatingMJPerKg: number,
+  efficiency: FuelSchool["efficiency"],
+  container: FuelSchool["container"],
+  hardwareG: number,
+  validity: Validity,
+): FuelSchool {
+  const gramsPerBoil = (input: FuelInput): number =>
+    (boilHeatKJ(input) / (lowerHeatingMJPerKg * efficiency.planned)) * (1 + clamp(input.windExposure, 0, 1));
+  return {
+    id,
+    name,
+    source: "Enthalpies of combustion (lower heating value); efficiency from field ranges",
+    confidence: "medium",
+    validity,
+    lowerHeatingMJPerKg,
+    efficiency,
+    container,
+    hardwareG,
+    gramsPerBoil,
+    compute: gramsPerBoil,
+    outside: outsideOf(validity.ranges),
+  };
+}
+
+const inTheField = { heightM: [0, 5500], volumeL: [0.2, 3] } as const;
+
+export const fuel = registryOf<FuelSchool>("fuel", [
+  school(
+    "gas-canister",
+    "Gas, open burner",
+    45.73,
+    { low: 0.4, planned: 0.5, high: 0.6 },
+    { netG: 230, emptyG: 150 },
+    85,
+    {
+      words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
+      ranges: inTheField,
+    },
+  ),
+  school(
+    "gas-heat-exchanger",
+    "Gas, heat-exchanger pot",
+    45.73,
+    { low: 0.6, planned: 0.65, high: 0.75 },
+    { netG: 230, emptyG: 150 },
+    370,
+    { words: "The pot weighs more and holds better in wind.", ranges: inTheField },
+  ),
+  school("alcohol", "Alcohol, 95 %", 24.98, { low: 0.35, planned: 0.45, high: 0.55 }, { netG: 400, emptyG: 25 }, 20, {
+    words: "Hard to light below about 0 °C; many fire bans forbid it.",
+    ranges: inTheField,
+  }),
+  school("tablets", "Solid tablets", 28.08, { low: 0.25, planned: 0.35, high: 0.45 }, { netG: 0, emptyG: 0 }, 12, {
+    words: "Slow, sooty, weak in wind.",
+    ranges: inTheField,
+  }),
+  school(
+    "liquid-fuel",
+    "White gas, pumped",
+    44.5,
+    { low: 0.4, planned: 0.5, high: 0.6 },
+    { netG: 600, emptyG: 130 },
+    320,
+    {
+      words: "Works to about −30 °C; priming not counted.",
+      ranges: inTheField,
+    },
+  ),
+  {
+    ...school("none", "No stove", 1, { low: 1, planned: 1, high: 1 }, { netG: 0, emptyG: 0 }, 0, {
+      words: "Cold meals and cold soaking.",
+      ranges: {},
+    }),
+    source: "Nothing burns",
+    confidence: "high",
+    gramsPerBoil: () => 0,
+    compute: () => 0,
+  },
+]);
+
+/** Antoine constants (°C, mmHg) and molar mass of what canisters hold. */
+const GASES = {
+  propane: { a: 6.80398, b: 803.81, c: 246.99, molar: 44.097 },
+  isobutane: { a: 6.74808, b: 882.8, c: 240.0, molar: 58.123 },
+  butane: { a: 6.80896, b: 935.86, c: 238.73, molar: 58.123 },
+} as const;
+export type Gas = keyof typeof GASES;
+
+/** Vapour pressure over a mix given by mass, kPa; Raoult's law. */
+export function canisterKPa(massFractions: Partial<Record<Gas, number>>, temperatureC: number): number {
+  let moles = 0;
+  let pressure = 0;
+  for (const [name, fraction] of Object.entries(massFractions) as [Gas, number][]) {
+    const { a, b, c, molar } = GASES[name];
+    moles += fraction / molar;
+    pressure += (fraction / molar) * 10 ** (a - b / (c + temperatureC));
+  }
+  return moles > 0 ? pressure / moles / MMHG_PER_KPA : 0;
+}
+
+/** Overpressure a burner wants before it runs well; assumed. */
+export const BURNER_KPA = 50;
+
+/** Liquid temperature at which a canister still gives that much over the air, °C; found by halving. */
+export function coldestCanisterC(
+  massFractions: Partial<Record<Gas, number>>,
+  heightM: number,
+  overKPa = BURNER_KPA,
+): number {
+  const wantedKPa = pressureKPa(heightM) + overKPa;
+  let low = -60;
+  let high = 40;
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (canisterKPa(massFractions, middle) < wantedKPa) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
