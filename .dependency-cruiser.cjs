@@ -9,9 +9,11 @@ const STAGES = [
   "provision",
   "kit",
   "load",
+  "power",
   "result",
   "checks",
   "explain",
+  "compare",
   "file",
 ];
 

@@ -1,14 +1,15 @@
 /** The map of @gepack/core: everything the interface, the server and scripts may use. */
 export { computePlan, Session } from "./session.ts";
-export {
-  explain,
-  EXPLAINED,
-  type Derivation,
-  type DerivationUnit,
-  type Explained,
-  type ExplainPath,
-} from "./explain/explain.ts";
-export type { PlanResult, LegResult, LegHiker, LegEnergy, DayResult } from "./result/result.ts";
+export { explain, EXPLAINED, type Explained, type ExplainPath } from "./explain/explain.ts";
+export type { Derivation, DerivationUnit } from "./explain/derivation.ts";
+export { models, type Question } from "./models/index.ts";
+export type { Confidence, Reason, School, Validity } from "./models/school.ts";
+export { estimatedFatFraction } from "./models/resting.ts";
+export { fluidAdvice, drinkLimits, wbgtC } from "./models/heat.ts";
+export { compareFuels, type FuelComparison } from "./compare/fuels.ts";
+export { compareSchools, type SchoolFigures } from "./compare/schools.ts";
+export type { Power, PowerDay, PowerLeg } from "./power/power.ts";
+export type { PlanResult, LegResult, LegHiker, LegEnergy, LegWarmth, DayResult, Schools } from "./result/result.ts";
 export type { Check, CheckCode, Figure, FigureUnit, MendCode } from "./result/check.ts";
 export type { Carry } from "./provision/water.ts";
 export {
@@ -18,6 +19,8 @@ export {
   planSchema,
   hikerSchema,
   pieceSchema,
+  deviceSchema,
+  DEVICE_KINDS,
   stationSchema,
   stopSchema,
   sourceSchema,
@@ -27,6 +30,9 @@ export {
   SOURCE_KINDS,
   START_ID,
   SURFACES,
+  type Camp,
+  type DayRules,
+  type Device,
   type Hiker,
   type Piece,
   type Plan,

@@ -5,9 +5,8 @@
  */
 import { findChecks } from "./checks/checks.ts";
 import { buildKit, type KitPlan } from "./kit/kit.ts";
-import { settleTwice } from "./load/settle.ts";
+import { BlockMemory, solveTrip } from "./load/trip.ts";
 import type { Plan } from "./plan/schema.ts";
-import type { PlacedSource } from "./provision/provision.ts";
 import { assemble, type PlanResult } from "./result/result.ts";
 import { DaylightTable } from "./season/sun.ts";
 import { buildSeason, type Season } from "./season/season.ts";
@@ -16,10 +15,12 @@ import { nodeAt, walkedAt } from "./track/place.ts";
 import type { TrackPoints } from "./track/points.ts";
 import { buildProfile, type Profile } from "./track/profile.ts";
 import { dayNumber } from "./units/day.ts";
-import { buildHalts, type Halt } from "./walk/halts.ts";
+import { baseHours } from "./walk/baseHours.ts";
+import { buildCamps, type CampGround, type PlacedSource } from "./walk/camps.ts";
 import { coarseGround, type CoarseGround } from "./walk/coarse.ts";
+import { buildGround, type WalkGround } from "./walk/ground.ts";
+import { buildHalts, type Halt } from "./walk/halts.ts";
 import { buildTerrain, type Terrain } from "./walk/terrain.ts";
-import { buildGround, type WalkGround } from "./walk/walk.ts";
 
 /** One remembered answer, kept while its key stays the same. */
 class Kept<T> {
@@ -43,7 +44,11 @@ export class Session {
   private readonly season = new Kept<Season>();
   private readonly halts = new Kept<Halt[]>();
   private readonly sources = new Kept<PlacedSource[]>();
-  private readonly ground = new Kept<{ fine: WalkGround; coarse: CoarseGround | undefined }>();
+  private readonly camps = new Kept<CampGround>();
+  private readonly pace: Kept<Float64Array>[] = [];
+  private readonly ground = new Kept<{ fine: WalkGround; coarse: CoarseGround; serial: string }>();
+  private readonly blocks = new BlockMemory();
+  private grounds = 0;
   private readonly sun = new DaylightTable();
   private readonly kit = new Kept<KitPlan>();
 
@@ -62,7 +67,8 @@ export class Session {
     );
     const terrainKey = `${trackKey} ${JSON.stringify(plan.stretches)}`;
     const terrain = this.terrain.get(terrainKey, () => buildTerrain(profile, plan.stretches));
-    const season = this.season.get(`${trackKey} ${JSON.stringify(plan.climate)}`, () =>
+    const seasonKey = `${trackKey} ${JSON.stringify(plan.climate)}`;
+    const season = this.season.get(seasonKey, () =>
       buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)),
     );
     const stopsKey = `${trackKey} ${JSON.stringify(plan.stops)}`;
@@ -70,16 +76,26 @@ export class Session {
     const sources = this.sources.get(`${trackKey} ${JSON.stringify(plan.sources)}`, () => placeSources(plan, profile));
     const startDay = dayNumber(plan.trip.startDate) ?? 0;
     const hikersKey = JSON.stringify(plan.hikers);
-    const ground = this.ground.get(`${terrainKey} ${stopsKey} ${startDay} ${hikersKey}`, () => {
-      const fine = buildGround(plan, profile, terrain, halts, startDay, this.sun);
-      return { fine, coarse: coarseGround(fine) };
+    const sourcesKey = JSON.stringify(plan.sources);
+    const campsKey = `${stopsKey} ${terrainKey} ${sourcesKey} ${JSON.stringify([plan.camps, plan.days, plan.hikers.map((hiker) => hiker.water)])}`;
+    const camps = this.camps.get(campsKey, () => buildCamps(plan, profile, sources));
+    const baseH = plan.hikers.map((hiker, h) => {
+      this.pace[h] ??= new Kept();
+      const { pace, schools, sex } = hiker;
+      const key = `${trackKey} ${schools.time} ${pace.speedFactor} ${pace.ownFlatKmh} ${pace.ownClimbMPerH} ${sex}`;
+      return this.pace[h].get(key, () => baseHours(hiker, profile));
+    });
+    const groundKey = `${campsKey} ${startDay} ${hikersKey} ${seasonKey}`;
+    const ground = this.ground.get(groundKey, () => {
+      const fine = buildGround({ plan, profile, terrain, halts, startDay, season, sun: this.sun, camps, baseH });
+      return { fine, coarse: coarseGround(fine), serial: String(++this.grounds) };
     });
     const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () =>
       buildKit(plan, profile, halts),
     );
 
-    const settled = settleTwice(plan, ground.fine, ground.coarse, season, kit, sources);
-    const result = assemble(plan, profile, halts, kit, settled);
+    const trip = solveTrip(ground.fine, ground.coarse, kit, sources, this.blocks, ground.serial);
+    const result = assemble(plan, profile, season, halts, kit, trip);
     return { ...result, checks: findChecks(plan, result, sources, season.assumed) };
   }
 }

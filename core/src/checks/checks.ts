@@ -1,13 +1,15 @@
 /** Reads a computed plan and says what falls short on which leg for whom. */
 import { FINISH_ID, type Hiker, type Plan, type Source } from "../plan/schema.ts";
-import type { PlacedSource } from "../provision/provision.ts";
-import { trusted } from "../provision/water.ts";
-import type { Check, CheckCode, Figure, MendCode } from "../result/check.ts";
+import { restingKcalPerDay } from "../provision/energy.ts";
+import { trusted, type PlacedSource } from "../walk/camps.ts";
+import type { Check, Figure } from "../result/check.ts";
 import type { LegHiker, LegResult, PlanResult } from "../result/result.ts";
 import { dayNumber, monthOfDay } from "../units/day.ts";
-import { mifflinStJeorKcalPerDay } from "../walk/resting.ts";
 import type { KitFault } from "../kit/kit.ts";
 import { nodeAt } from "../track/place.ts";
+import type { Add } from "./add.ts";
+import { availabilityCheck, bodyChecks } from "./body.ts";
+import { campChecks, heatCheck, powerChecks, stoveCheck, validityChecks } from "./gear.ts";
 
 const LONGEST_LEG_DAYS = 10;
 /** A dry stretch this long that has untrusted water in it is worth saying so. */
@@ -22,13 +24,7 @@ export function findChecks(
   climateAssumed: boolean,
 ): Check[] {
   const checks: Check[] = [];
-  const add = (
-    code: CheckCode,
-    severity: Check["severity"],
-    where: Partial<Pick<Check, "legIndex" | "hikerId" | "atM">>,
-    figures: Record<string, Figure>,
-    mends: MendCode[],
-  ): void => {
+  const add: Add = (code, severity, where, figures, mends) => {
     checks.push({ code, severity, legIndex: where.legIndex, hikerId: where.hikerId, atM: where.atM, figures, mends });
   };
 
@@ -43,7 +39,14 @@ export function findChecks(
         ["add-stop", "post-food"],
       );
     for (const [h, row] of leg.hikers.entries()) hikerChecks(plan.hikers[h]!, leg, row, result, plan, sources, add);
+    campChecks(leg, result, add);
+    heatCheck(leg, add);
   }
+  for (const [h, hiker] of plan.hikers.entries()) {
+    bodyChecks(hiker, h, result, add);
+    validityChecks(hiker, h, result, add);
+  }
+  powerChecks(plan, result, add);
   for (const fault of result.kitFaults) kitCheck(plan, fault, add);
 
   const wanted = plan.trip.finishBy;
@@ -67,14 +70,6 @@ export function findChecks(
   if (!result.settled) add("not-settled", "note", {}, { move: { value: result.lastMoveG, unit: "g" } }, []);
   return checks;
 }
-
-type Add = (
-  code: CheckCode,
-  severity: Check["severity"],
-  where: Partial<Pick<Check, "legIndex" | "hikerId" | "atM">>,
-  figures: Record<string, Figure>,
-  mends: MendCode[],
-) => void;
 
 function hikerChecks(
   hiker: Hiker,
@@ -163,7 +158,7 @@ function hikerChecks(
       );
   }
 
-  const resting = mifflinStJeorKcalPerDay(hiker);
+  const resting = restingKcalPerDay(hiker, row.body.bodyKg);
   const menuPerDay = row.food.mealDays > 0 ? row.food.menuKcal / row.food.mealDays : Infinity;
   if (menuPerDay < resting)
     add(
@@ -173,6 +168,8 @@ function hikerChecks(
       { have: { value: menuPerDay, unit: "kcal/day" }, limit: { value: resting, unit: "kcal/day" } },
       ["less-shortfall"],
     );
+  availabilityCheck(hiker, leg, row, add);
+  stoveCheck(hiker, leg, row, result, add);
 }
 
 /** The largest dry stretch of the leg, when it holds water the hiker does not count on. */

@@ -5,6 +5,7 @@
  * Mass counts for the carrier, use (sleeping, drinking) for the owner, or for all when shared.
  */
 import { FINISH_ID, START_ID, type Hiker, type Piece, type Plan, type Span } from "../plan/schema.ts";
+import { MOST_EXTRA_K } from "../models/cold.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import type { Halt } from "../walk/halts.ts";
@@ -39,9 +40,6 @@ export interface KitPlan {
   carrier: Int8Array;
   faults: KitFault[];
 }
-
-/** Warmth that liners, covers and clothes may add in all, kelvin. */
-const MOST_EXTRA_K = 8;
 
 export function buildKit(plan: Plan, profile: Profile, halts: readonly Halt[]): KitPlan {
   const legCount = halts.length - 1;

@@ -1,10 +1,10 @@
 /**
- * The pack of one hiker at every cell, kilograms: base, consumables, food left and wrappers, water
- * carried, fuel left. Within a day part food goes evenly; breakfast and dinner go at the camps.
+ * The pack of one hiker at every cell of a block, kilograms: base, consumables, food left and wrappers,
+ * water carried, fuel left and what it is in. Within a day part food goes evenly; breakfast and dinner go at the camps.
  */
 import type { Hiker } from "../plan/schema.ts";
 import type { KitLeg } from "../kit/kit.ts";
-import type { HikerSupply } from "../provision/provision.ts";
+import { CAMPS_PER_ZERO, type HikerSupply } from "../provision/provision.ts";
 import type { DayPart } from "../walk/walk.ts";
 
 /** Kilograms; the parts add up to `startKg`. */
@@ -18,7 +18,9 @@ export interface LegLoad {
 }
 
 export interface HikerLoad {
+  /** On the cells of the block; elsewhere whatever the working array held. */
   loadKg: Float64Array;
+  /** By leg of the block. */
   legs: LegLoad[];
 }
 
@@ -26,13 +28,13 @@ export function hikerLoad(
   hiker: Hiker,
   parts: readonly DayPart[],
   supply: HikerSupply,
+  /** By leg of the block. */
   kitLegs: readonly KitLeg[],
-  heatM: Float64Array,
-  /** Working arrays with an element for each cell; all are filled. */
+  /** Working arrays with an element for each cell. */
   into: { loadKg: Float64Array; waterKg: Float64Array },
 ): HikerLoad {
   const { loadKg } = into;
-  const waterKg = waterLeft(hiker, parts, supply, heatM, into.waterKg);
+  const waterKg = waterLeft(parts, supply, into.waterKg);
   const legs: LegLoad[] = [];
   const keeps = hiker.food.wrapperFraction;
   let legIndex = -1;
@@ -52,10 +54,11 @@ export function hikerLoad(
     const opensLeg = part.legIndex !== legIndex;
     if (opensLeg) {
       legIndex = part.legIndex;
-      const kit = kitLegs[legIndex]!;
-      fixedKg = kit.baseKg + kit.consumableKg;
-      foodKg = supply.food[legIndex]!.startKg;
-      fuelKg = supply.fuel[legIndex]!.startKg;
+      const leg = legIndex - parts[0]!.legIndex;
+      const kit = kitLegs[leg]!;
+      fixedKg = kit.baseKg + kit.consumableKg + supply.fuel[leg]!.containerKg;
+      foodKg = supply.food[leg]!.startKg;
+      fuelKg = supply.fuel[leg]!.startKg;
       wrapperKg = 0;
       sumKg = 0;
       cells = 0;
@@ -99,14 +102,8 @@ export function hikerLoad(
 }
 
 /** Water in the pack on every cell, one litre one kilogram; the reserve comes through undrunk. */
-function waterLeft(
-  hiker: Hiker,
-  parts: readonly DayPart[],
-  supply: HikerSupply,
-  heatM: Float64Array,
-  left: Float64Array,
-): Float64Array {
-  const perHeatM = hiker.water.ratePerKmL / 1000;
+function waterLeft(parts: readonly DayPart[], supply: HikerSupply, left: Float64Array): Float64Array {
+  const { drinkL } = supply;
   let p = 0;
   for (const carry of supply.carries) {
     while (p + 1 < parts.length && parts[p]!.endNode <= carry.fromNode) p++;
@@ -116,14 +113,15 @@ function waterLeft(
     for (let from = carry.fromNode; from < carry.toNode; q++) {
       const to = q + 1 < parts.length ? Math.min(carry.toNode, parts[q]!.endNode) : carry.toNode;
       // Nothing is in use until what was drunk at the source is used up.
-      const atZeroL = heatM[carry.fromNode]! * perHeatM - usedL;
+      const atZeroL = drinkL[carry.fromNode]! - usedL;
       const { litres } = carry;
       for (let c = from; c < to; c++) {
-        const since = heatM[c]! * perHeatM - atZeroL;
+        const since = drinkL[c]! - atZeroL;
         const here = since > 0 ? litres - since : litres;
         left[c] = here > 0 ? here : 0;
       }
-      if (supply.parts[q]!.dry && to === parts[q]!.endNode) usedL += perCampL;
+      if (supply.parts[q]!.dry && to === parts[q]!.endNode)
+        usedL += perCampL * (1 + CAMPS_PER_ZERO * parts[q]!.zeroDays);
       from = to;
     }
   }

@@ -1,27 +1,45 @@
 /**
- * The feedback solved: load slows the walk, a slower walk needs more food and water, and they are
- * load. Repeated until no leg's starting weight moves by more than 10 g, at most twelve rounds.
- * Steps back are halved when the moves stop shrinking; from the seventh round on days keep their ends.
+ * The feedback solved: load slows the walk, a slower walk needs more food and water, and they are load.
+ *
+ * Nothing later on the trail bears on what is earlier, so blocks of legs are settled one after the
+ * other: first on a sample of the cells, then on all, until no leg's starting weight moves by more than
+ * 10 g, at most twelve rounds. Steps back are halved when the moves stop shrinking; from the seventh
+ * round on days keep their ends.
  */
-import type { KitPlan } from "../kit/kit.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { KitLeg, KitPlan } from "../kit/kit.ts";
+import { provision, type HikerSupply, type SupplyState } from "../provision/provision.ts";
+import type { PlacedSource } from "../walk/camps.ts";
+import { samples, type CoarseGround } from "../walk/coarse.ts";
 import { partConditions, type PartConditions } from "../walk/conditions.ts";
-import { heatMetres } from "../provision/water.ts";
-import { provision, type HikerSupply, type PlacedSource } from "../provision/provision.ts";
-import type { Season } from "../season/season.ts";
-import type { CoarseGround } from "../walk/coarse.ts";
-import { walkDays, type DayPart, type Walk, type WalkGround } from "../walk/walk.ts";
+import type { WalkGround } from "../walk/ground.ts";
+import { walkBlock, type Block, type DayPart, type Walk, type WalkState } from "../walk/walk.ts";
 import { hikerLoad, type HikerLoad } from "./load.ts";
+
+/** The party between two blocks. */
+export interface TripState {
+  walk: WalkState;
+  /** By hiker. */
+  supply: SupplyState[];
+}
 
 export interface Settled {
   walk: Walk;
   conditions: PartConditions[];
   supplies: HikerSupply[];
   loads: HikerLoad[];
+  after: TripState;
   rounds: number;
   settled: boolean;
   /** Largest move of a starting weight in the last round, grams. */
   lastMoveG: number;
+}
+
+export interface SettleInput {
+  block: Block;
+  before: TripState;
+  /** By leg of the block, then by hiker. */
+  kit: readonly (readonly KitLeg[])[];
+  sources: readonly PlacedSource[];
 }
 
 export const SETTLE_KG = 0.01;
@@ -32,51 +50,52 @@ const GUESS_M_PER_DAY = 20_000;
 const GUESS_FOOD_KG_PER_DAY = 0.7;
 const GUESS_WATER_KG = 1;
 
+export function kitOf(kit: KitPlan, block: Block): KitLeg[][] {
+  return kit.legs.slice(block.firstLeg, block.endLeg);
+}
+
 export function settle(
-  plan: Plan,
   ground: WalkGround,
-  season: Season,
-  kit: KitPlan,
-  sources: readonly PlacedSource[],
-  guessKg: readonly Float64Array[] = firstGuess(plan, ground, kit),
+  input: SettleInput,
+  guessKg: readonly Float64Array[] = firstGuess(ground, input),
   toleranceKg = SETTLE_KG,
 ): Settled {
+  const { block, before, kit, sources } = input;
+  const { scratch, hikers } = ground;
+  const { cellCount } = ground.profile;
+  const from = ground.halts[block.firstLeg]!.node;
+  const to = ground.halts[block.endLeg]!.node;
+  const kitOfHiker = hikers.map((_, h) => kit.map((leg) => leg[h]!));
+  const wornKg = kitOfHiker.map((legs) => legs.map((leg) => leg.wornKg));
   let loadKg = guessKg;
   let starts: number[] | undefined;
   let lastMove = Infinity;
   let frozen: DayPart[] | undefined;
   let damped = false;
-  const { scratch } = ground;
-  const { cellCount } = ground.profile;
 
   for (let round = 1; ; round++) {
-    const walk = walkDays(ground, loadKg, frozen);
-    const conditions = partConditions(ground.profile, season, walk.parts);
-    const heatM = heatMetres(ground.profile, walk.parts, conditions, scratch.float64("heat", cellCount + 1));
-    const supplies = plan.hikers.map((hiker, h) =>
+    const walk = walkBlock(ground, block, before.walk, loadKg, frozen);
+    const conditions = partConditions(ground, walk.parts);
+    const supplies = hikers.map((hiker, h) =>
       provision({
         hiker,
-        profile: ground.profile,
+        ground,
+        block,
         walk,
-        halts: ground.halts,
         conditions,
         sources,
-        startDay: ground.startDay,
         loadKg: loadKg[h]!,
-        heatM,
-        wornKgByLeg: kit.legs.map((leg) => leg[h]!.wornKg),
+        wornKg: wornKg[h]!,
+        before: before.supply[h]!,
+        drinkL: scratch.float64(`drink ${h}`, cellCount + 1),
       }),
     );
-    const loads = plan.hikers.map((hiker, h) =>
-      hikerLoad(
-        hiker,
-        walk.parts,
-        supplies[h]!,
-        kit.legs.map((leg) => leg[h]!),
-        heatM,
+    const loads = hikers.map((hiker, h) =>
+      hikerLoad(hiker, walk.parts, supplies[h]!, kitOfHiker[h]!, {
         // Two sets of loads in turn: this round's answer must not overwrite what it was made from.
-        { loadKg: scratch.float64(`load ${h} ${round % 2}`, cellCount), waterKg: scratch.float64("water", cellCount) },
-      ),
+        loadKg: scratch.float64(`load ${h} ${round % 2}`, cellCount),
+        waterKg: scratch.float64("water", cellCount),
+      }),
     );
     const nextStarts = loads.flatMap((load) => load.legs.map((leg) => leg.startKg));
     let move = Infinity;
@@ -91,6 +110,7 @@ export function settle(
         conditions,
         supplies,
         loads,
+        after: { walk: walk.after, supply: supplies.map((supply) => supply.after) },
         rounds: round,
         settled,
         lastMoveG: Number.isFinite(move) ? move * 1000 : 0,
@@ -102,44 +122,52 @@ export function settle(
     if (round === FREEZE_AFTER) frozen = walk.parts;
     loadKg = loads.map((load, h) => {
       if (!damped) return load.loadKg;
-      const before = loadKg[h]!;
+      const was = loadKg[h]!;
       const now = load.loadKg;
-      for (let c = 0; c < now.length; c++) now[c] = (now[c]! + before[c]!) / 2;
+      for (let c = from; c < to; c++) now[c] = (now[c]! + was[c]!) / 2;
       return now;
     });
   }
 }
 
-/** Settles on the sampled ground first, where there is one, and from its weights on the whole. */
+/** Settles on the sampled ground first, where the block is long enough, and from its weights on the whole. */
 export function settleTwice(
-  plan: Plan,
   fine: WalkGround,
-  coarse: CoarseGround | undefined,
-  season: Season,
-  kit: KitPlan,
-  sources: readonly PlacedSource[],
+  coarse: CoarseGround,
+  input: SettleInput,
+  coarseSources: readonly PlacedSource[],
 ): Settled {
-  if (!coarse) return settle(plan, fine, season, kit, sources);
-  const sampledSources = sources.map(({ source, node }) => ({ source, node: coarse.nodeOf(node) }));
-  const { loads } = settle(plan, coarse.ground, season, kit, sampledSources, undefined, COARSE_SETTLE_KG);
+  const { block } = input;
+  if (!samples(coarse, block.firstLeg, block.endLeg)) return settle(fine, input);
+  const { loads } = settle(coarse.ground, { ...input, sources: coarseSources }, undefined, COARSE_SETTLE_KG);
+  const { sampleOf } = coarse;
+  const from = fine.halts[block.firstLeg]!.node;
+  const to = fine.halts[block.endLeg]!.node;
+  const firstSample = coarse.ground.halts[block.firstLeg]!.node;
+  const lastSample = coarse.ground.halts[block.endLeg]!.node - 1;
   const guessKg = loads.map(({ loadKg }, h) => {
     const spread = fine.scratch.float64(`guess ${h}`, fine.profile.cellCount);
-    for (let c = 0; c < spread.length; c++) spread[c] = loadKg[coarse.sampleOf[c]!]!;
+    for (let c = from; c < to; c++) {
+      const sample = sampleOf[c]!;
+      // Rounding may put the block's ends on a neighbour's sample, whose weights are not this block's.
+      spread[c] = loadKg[sample < firstSample ? firstSample : sample > lastSample ? lastSample : sample]!;
+    }
     return spread;
   });
-  return settle(plan, fine, season, kit, sources, guessKg);
+  return settle(fine, input, guessKg);
 }
 
 /** Base weight, food falling evenly over each leg, a litre of water. */
-function firstGuess(plan: Plan, ground: WalkGround, kit: KitPlan): Float64Array[] {
+function firstGuess(ground: WalkGround, { block, kit }: SettleInput): Float64Array[] {
   const { profile, halts } = ground;
-  return plan.hikers.map((_, h) => {
+  return ground.hikers.map((_, h) => {
     const load = ground.scratch.float64(`guess ${h}`, profile.cellCount);
-    for (let leg = 0; leg + 1 < halts.length; leg++) {
+    for (let leg = block.firstLeg; leg < block.endLeg; leg++) {
       const from = halts[leg]!.node;
       const to = halts[leg + 1]!.node;
       const foodKg = (((to - from) * profile.cellM) / GUESS_M_PER_DAY) * GUESS_FOOD_KG_PER_DAY;
-      const fixedKg = kit.legs[leg]![h]!.baseKg + kit.legs[leg]![h]!.consumableKg + GUESS_WATER_KG;
+      const { baseKg, consumableKg } = kit[leg - block.firstLeg]![h]!;
+      const fixedKg = baseKg + consumableKg + GUESS_WATER_KG;
       for (let c = from; c < to; c++) load[c] = fixedKg + (foodKg * (to - c)) / (to - from);
     }
     return load;

@@ -21,8 +21,9 @@ export interface FuelSchool extends School<FuelInput, number> {
   lowerHeatingMJPerKg: number;
   /** Lowest to highest seen in the field, and what is planned with. */
   efficiency: { low: number; planned: number; high: number };
-  /** What the fuel comes in: net and empty mass, and the stove's own. `netG` 0 is bought by the gram. */
-  container: { netG: number; emptyG: number };
+  /** What the fuel comes in: net and empty mass; `exact` is filled by need, `netG` 0 comes in no container. */
+  container: { netG: number; emptyG: number; exact: boolean };
+  /** Stove, pot and stand. */
   hardwareG: number;
 }
 
@@ -91,7 +92,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
     "Gas, open burner",
     45.73,
     { low: 0.4, planned: 0.5, high: 0.6 },
-    { netG: 230, emptyG: 150 },
+    { netG: 230, emptyG: 150, exact: false },
     85,
     {
       words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
@@ -103,24 +104,40 @@ export const fuel = registryOf<FuelSchool>("fuel", [
     "Gas, heat-exchanger pot",
     45.73,
     { low: 0.6, planned: 0.65, high: 0.75 },
-    { netG: 230, emptyG: 150 },
+    { netG: 230, emptyG: 150, exact: false },
     370,
     { words: "The pot weighs more and holds better in wind.", ranges: inTheField },
   ),
-  school("alcohol", "Alcohol, 95 %", 24.98, { low: 0.35, planned: 0.45, high: 0.55 }, { netG: 400, emptyG: 25 }, 20, {
-    words: "Hard to light below about 0 °C; many fire bans forbid it.",
-    ranges: inTheField,
-  }),
-  school("tablets", "Solid tablets", 28.08, { low: 0.25, planned: 0.35, high: 0.45 }, { netG: 0, emptyG: 0 }, 12, {
-    words: "Slow, sooty, weak in wind.",
-    ranges: inTheField,
-  }),
+  school(
+    "alcohol",
+    "Alcohol, 95 %",
+    24.98,
+    { low: 0.35, planned: 0.45, high: 0.55 },
+    { netG: 400, emptyG: 25, exact: true },
+    20,
+    {
+      words: "Hard to light below about 0 °C; many fire bans forbid it.",
+      ranges: inTheField,
+    },
+  ),
+  school(
+    "tablets",
+    "Solid tablets",
+    28.08,
+    { low: 0.25, planned: 0.35, high: 0.45 },
+    { netG: 0, emptyG: 0, exact: true },
+    12,
+    {
+      words: "Slow, sooty, weak in wind.",
+      ranges: inTheField,
+    },
+  ),
   school(
     "liquid-fuel",
     "White gas, pumped",
     44.5,
     { low: 0.4, planned: 0.5, high: 0.6 },
-    { netG: 600, emptyG: 130 },
+    { netG: 600, emptyG: 130, exact: true },
     320,
     {
       words: "Works to about −30 °C; priming not counted.",
@@ -128,7 +145,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
     },
   ),
   {
-    ...school("none", "No stove", 1, { low: 1, planned: 1, high: 1 }, { netG: 0, emptyG: 0 }, 0, {
+    ...school("none", "No stove", 1, { low: 1, planned: 1, high: 1 }, { netG: 0, emptyG: 0, exact: true }, 0, {
       words: "Cold meals and cold soaking.",
       ranges: {},
     }),

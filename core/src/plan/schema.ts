@@ -59,6 +59,14 @@ export const paceSchema = z.looseObject({
   /** Time standing or sitting, as a share of walking time. */
   breakShare: z.number().min(0).max(1).default(0.2),
   startClockH: z.number().min(3).max(12).default(7),
+  /** Walking hours by stage: from the first row's day on, straight between rows. Replaces fresh and fit when given. */
+  ramp: z
+    .array(z.looseObject({ tripDay: z.number().min(0).max(2000), hoursH: z.number().min(1).max(20) }))
+    .max(12)
+    .default([]),
+  /** Measured on oneself; for the time school `own-pace`. */
+  ownFlatKmh: z.number().min(1).max(10).optional(),
+  ownClimbMPerH: z.number().min(100).max(2000).optional(),
 });
 
 export const foodSchema = z.looseObject({
@@ -71,11 +79,22 @@ export const foodSchema = z.looseObject({
   wrapperFraction: z.number().min(0).max(0.3).default(0.03),
   /** Share of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
   appetiteByWeek: z.array(z.number().min(0.3).max(1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
+  /** Share of the menu's energy that is protein. */
+  proteinFraction: fraction.default(0.13),
+  /** Allowance per 10 K that the day's mean is below freezing. */
+  coldKcalPer10K: z.number().min(0).max(1000).default(100),
+  /** Own measured need of a walking day; replaces the energy models when given. */
+  measuredKcalPerDay: z.number().min(1000).max(10_000).optional(),
 });
 
 export const waterSchema = z.looseObject({
   /** Litres per kilometre below 20 °C. 0.125 is 1 L per 8 km. */
   ratePerKmL: z.number().min(0).max(1).default(0.125),
+  /** Litres per walking hour below 20 °C, for the school that counts hours. */
+  ratePerHourL: z.number().min(0).max(2).default(0.4),
+  clothing: z.enum(["light", "covered"]).default("light"),
+  /** Own measured litres per walking hour; replaces the water models when given. */
+  measuredLph: z.number().min(0).max(2).optional(),
   drinkAtSourceL: z.number().min(0).max(1).default(0.5),
   reserveFraction: fraction.default(0.15),
   dinnerL: z.number().min(0).max(4).default(0.5),
@@ -87,11 +106,19 @@ export const waterSchema = z.looseObject({
 });
 
 export const stoveSchema = z.looseObject({
-  fuel: z.enum(["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "none"]).default("gas-canister"),
+  fuel: z
+    .enum(["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"])
+    .default("gas-canister"),
   boilsPerDay: z.number().min(0).max(20).default(2),
   boilL: z.number().min(0).max(5).default(0.5),
+  /** 0 sheltered and still, 1 open to wind; the planned fifth covers wind and spill behind a shield. */
+  windExposure: fraction.default(0.2),
+  waterC: z.number().min(0).max(40).default(10),
   /** Own measured figure; replaces the model when given. */
   gramsPerBoil: z.number().min(0).max(500).optional(),
+  /** What the fuel is carried in, net and empty; the model's own where missing. */
+  containerNetG: z.number().min(20).max(2000).optional(),
+  containerEmptyG: z.number().min(0).max(1000).optional(),
 });
 
 export const hikerSchema = z.looseObject({
@@ -101,6 +128,8 @@ export const hikerSchema = z.looseObject({
   sex: z.enum(["female", "male"]),
   heightCm: z.number().min(100).max(230),
   bodyKg: z.number().min(30).max(250),
+  /** Estimated from build where missing. */
+  bodyFatFraction: z.number().min(0.03).max(0.6).optional(),
   sleeper: z.enum(["cold", "warm"]).default("cold"),
   packComfortKg: z.number().min(1).max(60).default(15),
   packVolumeL: z.number().min(5).max(150).default(55),
@@ -115,6 +144,7 @@ export const hikerSchema = z.looseObject({
       effort: z.string().default("pandolf-santee"),
       resting: z.string().default("mifflin-st-jeor"),
       water: z.string().default("heat-and-distance"),
+      bodyMass: z.string().default("forbes-dynamic"),
     })
     .prefault({}),
 });
@@ -135,6 +165,9 @@ export const stopSchema = z.looseObject({
   /** Nights spent here: 0 passes through, 2 is one zero day. */
   nights: z.number().int().min(0).max(30).default(1),
   hours: label.default(""),
+  /** Hours of the day between which there is somebody; any time where missing. */
+  opensH: z.number().min(0).max(24).optional(),
+  closesH: z.number().min(0).max(24).optional(),
   note: z.string().max(2000).default(""),
 });
 
@@ -181,7 +214,7 @@ export const stretchSchema = z.looseObject({
     .string()
     .regex(/^\d{2}-\d{2}$/, "expected MM-DD")
     .optional(),
-  rule: z.enum(["hard-canister", "fire-ban", "permit"]).optional(),
+  rule: z.enum(["hard-canister", "fire-ban", "permit", "no-camping"]).optional(),
   note: z.string().max(2000).default(""),
 });
 
@@ -196,6 +229,64 @@ export const stationSchema = z.looseObject({
   /** Spread of single nights and days about those means. */
   lowSdK: z.number().min(0).max(20),
   highSdK: z.number().min(0).max(20),
+  /** Afternoon humidity and cloud cover of each month, 0 to 1; wind at the walker. */
+  humidity: monthly(fraction).optional(),
+  cloud: monthly(fraction).optional(),
+  windMps: z.number().min(0).max(20).default(1.5),
+});
+
+export const campSchema = z.looseObject({
+  id,
+  name: label.min(1),
+  trackM,
+  ...place,
+  /** In a hollow or on a valley floor, where cold air pools. */
+  hollow: z.boolean().default(false),
+  note: z.string().max(2000).default(""),
+});
+
+/** The party's rules for a day: everybody walks together. */
+export const daysSchema = z.looseObject({
+  startRule: z.enum(["clock", "sunrise"]).default("clock"),
+  /** Share of the wanted hours that may be walked in the dark. */
+  darkShare: fraction.default(0),
+  /** `camp` ends up to the window earlier where water or a listed camp is. */
+  endRule: z.enum(["hours", "camp"]).default("camp"),
+  campWindowH: z.number().min(0).max(5).default(1),
+  sleepAt: z.enum(["anywhere", "camps", "beds"]).default("anywhere"),
+  /** Reach a stop before it closes, or camp before it and come in the morning. */
+  arriveByClosing: z.boolean().default(false),
+  /** Hours walked on the day of leaving a stop slept at; the usual ones where missing. */
+  neroOutH: z.number().min(0.5).max(20).optional(),
+  /** A rest day after so many days of walking; 0 for none but the stops' own. */
+  restEveryDays: z.number().int().min(0).max(60).default(0),
+  nightSpeedFactor: z.number().min(0.2).max(1).default(0.8),
+  heatSlowFromC: z.number().min(0).max(45).default(25),
+  /** Share of speed lost per kelvin above that, at most 30 %. */
+  heatSlowPerK: z.number().min(0).max(0.1).default(0.01),
+  /** Multiplies what the load takes off the speed. */
+  loadSlowness: z.number().min(0).max(3).default(1),
+  /** Own speed factors of surfaces, over those of the table. */
+  surfaceSpeed: z.partialRecord(z.enum(SURFACES), z.number().min(0.1).max(1.5)).default({}),
+});
+
+export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
+
+export const deviceSchema = z.looseObject({
+  id,
+  name: label.min(1),
+  ownerId: id,
+  kind: z.enum(DEVICE_KINDS),
+  count: z.number().int().min(1).max(20).default(1),
+  /** Rechargeable: what it takes, a day. */
+  whPerDay: z.number().min(0).max(500).default(0),
+  /** Rechargeable and bank: cells. */
+  mAh: z.number().min(0).max(200_000).default(0),
+  /** Spare cells: days one set lasts, and sets carried from each stop. */
+  daysPerSet: z.number().min(0.1).max(1000).default(10),
+  spareSets: z.number().int().min(0).max(50).default(0),
+  /** Bank: what it takes from the wall. Solar: rated panel. */
+  watts: z.number().min(0).max(200).default(0),
 });
 
 export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;
@@ -245,6 +336,9 @@ export const planSchema = z.looseObject({
   stretches: z.array(stretchSchema).max(2000).default([]),
   climate: z.looseObject({ stations: z.array(stationSchema).max(200).default([]) }).prefault({}),
   kit: z.array(pieceSchema).max(2000).default([]),
+  camps: z.array(campSchema).max(5000).default([]),
+  days: daysSchema.prefault({}),
+  devices: z.array(deviceSchema).max(60).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;
@@ -255,5 +349,8 @@ export type Stretch = z.infer<typeof stretchSchema>;
 export type Station = z.infer<typeof stationSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;
+export type Camp = z.infer<typeof campSchema>;
+export type DayRules = z.infer<typeof daysSchema>;
+export type Device = z.infer<typeof deviceSchema>;
 export type Units = z.infer<typeof unitsSchema>;
 export type Surface = (typeof SURFACES)[number];

@@ -1,49 +1,90 @@
-/**
- * Fuel per boil from the heat that goes into water and pot.
- *
- * E = m·4.19·(Tb − T0) + pot·0.897·(Tb − T0) kJ, pot 150 g aluminium; Tb from pressure at height
- * (ISA, Antoine). Lower heating values from standard enthalpies; planning efficiencies for a lid and
- * still air; a fifth on top for wind, spill and priming. Field efficiencies vary by half either way:
- * a measured figure of one's own replaces the model.
- */
+/** Fuel by leg: boils, grams, and what it is carried in. Containers are bought, or posted, at the stops. */
+import { models } from "../models/index.ts";
+import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker } from "../plan/schema.ts";
 
-interface FuelSystem {
-  lowerHeatingMJPerKg: number;
-  efficiency: number;
-}
-
-const SYSTEMS: Record<Exclude<Hiker["stove"]["fuel"], "none">, FuelSystem> = {
-  "gas-canister": { lowerHeatingMJPerKg: 45.73, efficiency: 0.5 },
-  "gas-heat-exchanger": { lowerHeatingMJPerKg: 45.73, efficiency: 0.65 },
-  alcohol: { lowerHeatingMJPerKg: 24.98, efficiency: 0.45 },
-  tablets: { lowerHeatingMJPerKg: 28.08, efficiency: 0.35 },
-};
-
-const WATER_KJ_PER_KG_K = 4.19;
-const POT_KG = 0.15;
-const ALUMINIUM_KJ_PER_KG_K = 0.897;
-const SOURCE_WATER_C = 10;
-export const FIELD_MARGIN = 1.2;
-
-/** Boiling point of water, °C, by height in metres: ISA pressure, Antoine inverted; 0 to 6,000 m. */
-export function boilingPointC(heightM: number): number {
-  const pascal = 101_325 * (1 - 2.25577e-5 * Math.max(-500, Math.min(9000, heightM))) ** 5.25588;
-  return 1730.63 / (8.07131 - Math.log10(pascal / 133.322)) - 233.426;
-}
-
-/** Grams for one boil in still air, without the field margin. */
-export function boilGrams(fuel: Hiker["stove"]["fuel"], volumeL: number, heightM: number): number {
-  if (fuel === "none") return 0;
-  const system = SYSTEMS[fuel];
-  const riseK = boilingPointC(heightM) - SOURCE_WATER_C;
-  const heatKJ = (volumeL * WATER_KJ_PER_KG_K + POT_KG * ALUMINIUM_KJ_PER_KG_K) * riseK;
-  return heatKJ / (system.lowerHeatingMJPerKg * system.efficiency);
-}
-
-/** Grams to plan for one boil at a height. */
+/** Grams to plan for one boil at a height. A measured figure of one's own replaces the model. */
 export function plannedBoilGrams(hiker: Hiker, heightM: number): number {
   const { stove } = hiker;
   if (stove.fuel === "none") return 0;
-  return stove.gramsPerBoil ?? boilGrams(stove.fuel, stove.boilL, heightM) * FIELD_MARGIN;
+  if (stove.gramsPerBoil !== undefined) return stove.gramsPerBoil;
+  return models.fuel.orDefault(stove.fuel).gramsPerBoil({
+    volumeL: stove.boilL,
+    startC: stove.waterC,
+    heightM,
+    windExposure: stove.windExposure,
+    snow: false,
+  });
+}
+
+/** What fuel comes in, grams; `exact` is filled by need, the rest is bought whole. */
+export interface Container {
+  netG: number;
+  emptyG: number;
+  exact: boolean;
+}
+
+export function containerOf(hiker: Hiker, school: FuelSchool = models.fuel.orDefault(hiker.stove.fuel)): Container {
+  return {
+    netG: hiker.stove.containerNetG ?? school.container.netG,
+    emptyG: hiker.stove.containerEmptyG ?? school.container.emptyG,
+    exact: school.container.exact,
+  };
+}
+
+export interface LegFuel {
+  boils: number;
+  /** Burnt on the leg, grams. */
+  needG: number;
+  gramsPerBoil: number;
+  /** Left from the leg before, in the open container. */
+  openG: number;
+  /** Full containers added at the stop. */
+  bought: number;
+  /** Containers in the pack on leaving, and what they weigh empty. */
+  containers: number;
+  containerKg: number;
+  /** Fuel in them on leaving. */
+  startKg: number;
+  /** Left on arriving, grams. */
+  endG: number;
+  /** The open container alone was enough. */
+  openLasts: boolean;
+}
+
+/** Less than this is a container taken for empty. */
+const EMPTY_G = 3;
+/** Of exact fuel this much is taken beyond the need. */
+const EXACT_RESERVE = 0.1;
+
+export function legFuel(container: Container, boils: number, needG: number, openG: number): LegFuel {
+  const { netG, emptyG, exact } = container;
+  const missingG = Math.max(0, needG - openG);
+  const openLasts = missingG === 0 && needG > 0;
+  let bought = 0;
+  let startG = openG;
+  let containers = 0;
+  if (exact || netG <= 0) {
+    // Topped up to the need and a reserve; what is left stays in the bottle.
+    startG = needG > 0 ? Math.max(openG, needG * (1 + EXACT_RESERVE)) : openG;
+    containers = startG > 0 && netG > 0 ? Math.ceil(startG / netG) : 0;
+    bought = containers;
+  } else {
+    bought = Math.ceil(missingG / netG);
+    startG = openG + bought * netG;
+    containers = bought + (openG > 0 ? 1 : 0);
+  }
+  const leftG = startG - needG;
+  return {
+    boils,
+    needG,
+    gramsPerBoil: boils > 0 ? needG / boils : 0,
+    openG,
+    bought,
+    containers,
+    containerKg: (containers * emptyG) / 1000,
+    startKg: startG / 1000,
+    endG: leftG > EMPTY_G ? leftG : 0,
+    openLasts,
+  };
 }

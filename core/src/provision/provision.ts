@@ -1,24 +1,21 @@
-/** Everything one hiker uses up, for all legs: energy, food, water and fuel, from the days walked. */
-import type { Hiker, Source } from "../plan/schema.ts";
-import type { Profile } from "../track/profile.ts";
+/** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
+import { models } from "../models/index.ts";
+import type { MassState } from "../models/bodyMass.ts";
+import type { Hiker } from "../plan/schema.ts";
 import { monthOfDay } from "../units/day.ts";
-import type { Halt } from "../walk/halts.ts";
-import type { Walk } from "../walk/walk.ts";
+import { CAMP_REACH_M, trusted, type PlacedSource } from "../walk/camps.ts";
 import type { PartConditions } from "../walk/conditions.ts";
-import { dayEnergy, partWalkKcal, type DayEnergy } from "./energy.ts";
+import type { WalkGround } from "../walk/ground.ts";
+import type { Halt } from "../walk/halts.ts";
+import type { Block, DayPart, Walk } from "../walk/walk.ts";
+import { dayEnergy, partWalkKcal, restingKcalPerDay, type DayEnergy } from "./energy.ts";
 import { appetite, foodKg, partMeals, type PartMeals } from "./food.ts";
-import { plannedBoilGrams } from "./fuel.ts";
-import { CAMP_REACH_M, carryLitres, heatFactor, mostLitres, trusted, type Carry, type WaterPoint } from "./water.ts";
-
-/** A source with its place in walking order. */
-export interface PlacedSource {
-  source: Source;
-  node: number;
-}
+import { containerOf, legFuel, plannedBoilGrams, type LegFuel } from "./fuel.ts";
+import { carryLitres, drunkLitres, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
 export interface PartSupply {
   meals: PartMeals;
-  /** Eaten out of the bag, kilograms: before setting out, on the way, at camp. */
+  /** Eaten out of the bag, kilograms: before setting out, on the way, at camp (rest days there too). */
   breakfastKg: number;
   dayKg: number;
   dinnerKg: number;
@@ -37,125 +34,205 @@ export interface LegFood {
   mealDays: number;
 }
 
-export interface LegFuel {
-  boils: number;
-  gramsPerBoil: number;
-  startKg: number;
+/** What a hiker takes from one block into the next. Kept round, so that a like state is the same state. */
+export interface SupplyState extends MassState {
+  /** Fuel left in the open container, grams. */
+  openFuelG: number;
+  /** Deficits added up since the start, kcal. */
+  deficitKcal: number;
 }
 
 export interface HikerSupply {
   energies: DayEnergy[];
   /** Parallel to the walk's parts. */
   parts: PartSupply[];
+  /** By leg of the block. */
   food: LegFood[];
   fuel: LegFuel[];
+  /** Body at the start of every leg. */
+  body: MassState[];
   carries: Carry[];
+  /** Litres drunk from the block's start to each node of the trail's ground. */
+  drinkL: Float64Array;
+  after: SupplyState;
 }
 
 export interface ProvisionInput {
   hiker: Hiker;
-  profile: Profile;
+  ground: WalkGround;
+  block: Block;
   walk: Walk;
-  halts: readonly Halt[];
   conditions: readonly PartConditions[];
+  /** In walking order; those on the block are picked out. */
   sources: readonly PlacedSource[];
-  startDay: number;
   loadKg: Float64Array;
-  /** Metres walked to each node, those in the heat counted more; see `heatMetres`. */
-  heatM: Float64Array;
-  wornKgByLeg: readonly number[];
+  /** By leg of the block. */
+  wornKg: readonly number[];
+  before: SupplyState;
+  /** Working array with an element for each node. */
+  drinkL: Float64Array;
 }
 
-export function provision(input: ProvisionInput): HikerSupply {
-  const { walk, halts } = input;
-  const legCount = halts.length - 1;
-  const energies: DayEnergy[] = [];
-  const parts: PartSupply[] = [];
-  const food: LegFood[] = Array.from({ length: legCount }, () => ({
-    needKcal: 0,
-    menuKcal: 0,
-    eatenKg: 0,
-    reserveKg: 0,
-    startKg: 0,
-    mealDays: 0,
-  }));
-  const fuel: LegFuel[] = Array.from({ length: legCount }, () => ({ boils: 0, gramsPerBoil: 0, startKg: 0 }));
+const round = (value: number, to: number): number => Math.round(value / to) * to;
 
+export function provision(input: ProvisionInput): HikerSupply {
+  const { walk, block, hiker, before } = input;
+  const legCount = block.endLeg - block.firstLeg;
+  const supply: Omit<HikerSupply, "carries" | "drinkL" | "after"> = {
+    energies: [],
+    parts: [],
+    food: Array.from({ length: legCount }, () => ({
+      needKcal: 0,
+      menuKcal: 0,
+      eatenKg: 0,
+      reserveKg: 0,
+      startKg: 0,
+      mealDays: 0,
+    })),
+    fuel: [],
+    body: [],
+  };
+  const tally = new Tally(input, supply, { bodyKg: before.bodyKg, fatKg: before.fatKg });
   let sleptAtStop = true;
   for (let first = 0; first < walk.parts.length;) {
     let end = first + 1;
     while (end < walk.parts.length && walk.parts[end]!.day === walk.parts[first]!.day) end++;
-    sleptAtStop = provisionDay(input, first, end, sleptAtStop, energies, parts, food, fuel);
+    sleptAtStop = tally.day(first, end, sleptAtStop);
     first = end;
   }
-  for (const [leg, need] of food.entries()) {
-    need.reserveKg = need.eatenKg * input.hiker.food.reserveFraction;
+  for (const need of supply.food) {
+    need.reserveKg = need.eatenKg * hiker.food.reserveFraction;
     need.startKg = need.eatenKg + need.reserveKg;
-    const burn = fuel[leg]!;
-    burn.gramsPerBoil = burn.boils > 0 ? (burn.startKg * 1000) / burn.boils : 0;
   }
-  return { energies, parts, food, fuel, carries: waterCarries(input, parts) };
+  let openG = before.openFuelG;
+  const container = containerOf(hiker);
+  for (let leg = 0; leg < legCount; leg++) {
+    const burn = legFuel(container, tally.boils[leg]!, tally.fuelG[leg]!, openG);
+    supply.fuel.push(burn);
+    openG = burn.endG;
+  }
+  const drinkL = drunkLitres(input.ground, hiker, walk, input.loadKg, before.bodyKg, input.drinkL);
+  return {
+    ...supply,
+    carries: waterCarries(input, supply.parts, drinkL),
+    drinkL,
+    after: {
+      bodyKg: round(tally.mass.bodyKg, 0.01),
+      fatKg: round(tally.mass.fatKg, 0.01),
+      openFuelG: round(openG, 1),
+      deficitKcal: round(before.deficitKcal + tally.deficitKcal, 1),
+    },
+  };
 }
 
-/** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
-function provisionDay(
-  input: ProvisionInput,
-  first: number,
-  end: number,
-  sleptAtStop: boolean,
-  energies: DayEnergy[],
-  supplies: PartSupply[],
-  food: LegFood[],
-  fuel: LegFuel[],
-): boolean {
-  const { hiker, profile, walk, conditions } = input;
-  let walkH = 0;
-  let walkKcal = 0;
-  for (let p = first; p < end; p++) {
-    const part = walk.parts[p]!;
-    walkH += part.walkH;
-    walkKcal += partWalkKcal(hiker, profile, walk, part, input.loadKg, input.wornKgByLeg[part.legIndex]!);
-  }
-  const firstPart = walk.parts[first]!;
-  const energy = dayEnergy(hiker, firstPart.day, firstPart.legIndex, walkH, walkKcal, conditions[end - 1]!.meanC);
-  energies.push(energy);
+/** Adds up a hiker's days, one after the other: the body that walks them changes on the way. */
+class Tally {
+  readonly boils: number[];
+  readonly fuelG: number[];
+  deficitKcal = 0;
+  private readonly watts;
+  private readonly massSchool;
 
-  const menuFactor = appetite(hiker, firstPart.day - input.startDay) * (1 - hiker.food.shortfallFraction);
-  for (let p = first; p < end; p++) {
-    const part = walk.parts[p]!;
-    const meals = partMeals(part, p === first, sleptAtStop);
-    const kilograms = (share: number): number => foodKg(hiker, energy.totalKcal * share * menuFactor);
+  constructor(
+    private readonly input: ProvisionInput,
+    private readonly supply: Pick<HikerSupply, "energies" | "parts" | "food" | "body">,
+    public mass: MassState,
+  ) {
+    const { schools } = input.hiker;
+    this.watts = models.effort.orDefault(schools.effort).watts;
+    this.massSchool = models.bodyMass.orDefault(schools.bodyMass);
+    this.boils = supply.food.map(() => 0);
+    this.fuelG = supply.food.map(() => 0);
+  }
+
+  /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
+  day(first: number, end: number, sleptAtStop: boolean): boolean {
+    const { hiker, ground, walk, conditions, block } = this.input;
+    const { bodyKg } = this.mass;
+    let walkH = 0;
+    let walkKcal = 0;
+    for (let p = first; p < end; p++) {
+      const part = walk.parts[p]!;
+      const leg = part.legIndex - block.firstLeg;
+      this.supply.body[leg] ??= this.mass;
+      walkH += part.walkH;
+      walkKcal += partWalkKcal(
+        this.watts,
+        bodyKg,
+        ground.profile,
+        walk,
+        part,
+        this.input.loadKg,
+        this.input.wornKg[leg]!,
+      );
+    }
+    const part = walk.parts[first]!;
+    const restingKcal = restingKcalPerDay(hiker, bodyKg);
+    const { meanC } = conditions[end - 1]!;
+    const energy = dayEnergy(hiker, restingKcal, part.day, part.legIndex, walkH, walkKcal, meanC, part.budgetH);
+    this.supply.energies.push(energy);
+    const menuFactor = appetite(hiker, part.day - ground.startDay) * (1 - hiker.food.shortfallFraction);
+    let share = 0;
+    let restNeedKcal = 0;
+    for (let p = first; p < end; p++) {
+      const zeros = walk.parts[p]!.night === "camp" ? walk.parts[p]!.zeroDays : 0;
+      const restDayKcal =
+        zeros > 0 ? zeros * dayEnergy(hiker, restingKcal, part.day, part.legIndex, 0, 0, meanC, 1).totalKcal : 0;
+      restNeedKcal += restDayKcal;
+      share += this.part(walk.parts[p]!, p === first, sleptAtStop, energy.totalKcal, menuFactor, zeros, restDayKcal);
+    }
+    // Of what is eaten out of the bag, so much is missing; in town nobody goes short.
+    const missingKcal = (energy.totalKcal * share + restNeedKcal) * (1 - menuFactor);
+    this.deficitKcal += missingKcal;
+    this.mass = this.massSchool.step(this.mass, -missingKcal);
+    return walk.parts[end - 1]!.night === "stop";
+  }
+
+  /** Answers the share of the day's meals that came out of the bag. */
+  private part(
+    part: DayPart,
+    firstOfDay: boolean,
+    sleptAtStop: boolean,
+    dayKcal: number,
+    menuFactor: number,
+    zeros: number,
+    zerosKcal: number,
+  ): number {
+    const { hiker, ground, block } = this.input;
+    const leg = part.legIndex - block.firstLeg;
+    const meals = partMeals(part, firstOfDay, sleptAtStop);
+    const kilograms = (kcal: number): number => foodKg(hiker, kcal * menuFactor);
     const share = meals.breakfastShare + meals.dayShare + meals.dinnerShare;
-    const legFood = food[part.legIndex]!;
-    legFood.needKcal += energy.totalKcal * share;
-    legFood.menuKcal += energy.totalKcal * share * menuFactor;
-    legFood.eatenKg += kilograms(share);
-    legFood.mealDays += share;
+    const needKcal = dayKcal * share + zerosKcal;
+    const legFood = this.supply.food[leg]!;
+    legFood.needKcal += needKcal;
+    legFood.menuKcal += needKcal * menuFactor;
+    legFood.eatenKg += kilograms(needKcal);
+    legFood.mealDays += share + zeros;
 
-    const boils =
-      hiker.stove.fuel === "none"
-        ? 0
-        : (hiker.stove.boilsPerDay / 2) * (Number(meals.breakfastShare > 0) + Number(meals.dinnerShare > 0));
-    const fuelKg = (boils * plannedBoilGrams(hiker, profile.heightM[part.endNode]!)) / 1000;
-    const legFuel = fuel[part.legIndex]!;
-    legFuel.boils += boils;
-    legFuel.startKg += fuelKg;
-    supplies.push({
+    const halfDays = Number(meals.breakfastShare > 0) + Number(meals.dinnerShare > 0) + 2 * zeros;
+    const boils = hiker.stove.fuel === "none" ? 0 : (hiker.stove.boilsPerDay / 2) * halfDays;
+    const fuelG = boils === 0 ? 0 : boils * plannedBoilGrams(hiker, ground.profile.heightM[part.endNode]!);
+    this.boils[leg]! += boils;
+    this.fuelG[leg]! += fuelG;
+    this.supply.parts.push({
       meals,
-      fuelKg,
+      fuelKg: fuelG / 1000,
       dry: false,
-      breakfastKg: kilograms(meals.breakfastShare),
-      dayKg: kilograms(meals.dayShare),
-      dinnerKg: kilograms(meals.dinnerShare),
+      breakfastKg: kilograms(dayKcal * meals.breakfastShare),
+      dayKg: kilograms(dayKcal * meals.dayShare),
+      dinnerKg: kilograms(dayKcal * meals.dinnerShare + zerosKcal),
     });
+    return share;
   }
-  return walk.parts[end - 1]!.night === "stop";
 }
 
-function waterCarries(input: ProvisionInput, supplies: PartSupply[]): Carry[] {
-  const { hiker, profile, walk, halts } = input;
-  const { heatM } = input;
-  const perHeatM = hiker.water.ratePerKmL / 1000;
+/** Meals of a rest day at a dry camp count as a further camp's water each: two for every day. */
+export const CAMPS_PER_ZERO = 2;
+
+function waterCarries(input: ProvisionInput, supplies: PartSupply[], drinkL: Float64Array): Carry[] {
+  const { hiker, ground, walk } = input;
+  const { profile } = ground;
   const carries: Carry[] = [];
   const points = waterPoints(input);
   const campReach = Math.round(CAMP_REACH_M / profile.cellM);
@@ -165,67 +242,80 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[]): Carry[] {
     const to = points[i + 1]!;
     if (to.node === from.node) continue;
     while (walk.parts[part]!.endNode <= from.node) part++;
-    const legIndex = walk.parts[part]!.legIndex;
     let dryCamps = 0;
     let walkH = 0;
-    let hottestC = -Infinity;
+    let hottestC = -99;
     for (let k = part; k < walk.parts.length && walk.parts[k]!.startNode < to.node; k++) {
       const piece = walk.parts[k]!;
       const within = Math.min(piece.endNode, to.node) - Math.max(piece.startNode, from.node);
       walkH += (piece.walkH * within) / Math.max(1, piece.endNode - piece.startNode);
-      const conditions = input.conditions[k]!;
-      hottestC = Math.max(hottestC, conditions.walking.highC);
+      hottestC = Math.max(hottestC, input.conditions[k]!.walking.highC);
       const camp = piece.endNode;
       if (piece.night === "camp" && camp - from.node > campReach && to.node - camp > campReach && camp < to.node) {
-        dryCamps++;
+        dryCamps += 1 + CAMPS_PER_ZERO * piece.zeroDays;
         supplies[k]!.dry = true;
       }
     }
-    // The way between a stop and the trail is walked on town water too.
-    const perM = perHeatM * heatFactor(hottestC);
-    const leavingM = onFootM(halts[legIndex]!, from.node);
-    const arrivingM = onFootM(halts[legIndex + 1]!, to.node);
-    const approachL = leavingM * perM;
-    const walkingL = (heatM[to.node]! - heatM[from.node]!) * perHeatM + approachL + arrivingM * perM;
-    const need = carryLitres(hiker, walkingL, dryCamps);
+    // The way between the water and the trail is walked on this water too, at the thirst of its cell.
+    const perM = (cell: number): number => (drinkL[cell + 1]! - drinkL[cell]!) / profile.cellM;
+    const approachL = from.offTrailM * perM(from.node);
+    const walkingL = drinkL[to.node]! - drinkL[from.node]! + approachL + to.offTrailM * perM(to.node - 1);
     carries.push({
-      legIndex,
+      legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
       toNode: to.node,
       fromSourceId: from.sourceId,
       toSourceId: to.sourceId,
-      distanceM: (to.node - from.node) * profile.cellM + leavingM + arrivingM,
-      hottestC,
+      distanceM: (to.node - from.node) * profile.cellM + from.offTrailM + to.offTrailM,
+      walkH,
       approachL,
       dryCamps,
-      ...need,
+      hottestC,
+      ...carryLitres(hiker, walkingL, dryCamps),
       mostL: mostLitres(hiker, walkH, dryCamps),
     });
   }
   return carries;
 }
 
-/** Metres walked between the trail and a stop, when the point is that stop. */
-function onFootM(halt: Halt, node: number): number {
-  return halt.node === node && !halt.byRide ? halt.offTrailM : 0;
-}
-
-/** Stops and the sources this hiker trusts in the month of passage, in walking order. */
+/** Stops and the sources this hiker trusts in the month of passage, in walking order, on the block. */
 function waterPoints(input: ProvisionInput): WaterPoint[] {
-  const { walk, halts, hiker } = input;
+  const { walk, hiker, ground, block, sources } = input;
+  const { halts } = ground;
+  const lastNode = halts[block.endLeg]!.node;
   const points: WaterPoint[] = [];
-  let halt = 0;
+  let halt = block.firstLeg;
   let part = 0;
   const takeHalts = (before: number): void => {
-    while (halt < halts.length && halts[halt]!.node <= before)
-      points.push({ node: halts[halt++]!.node, sourceId: undefined });
+    while (halt <= block.endLeg && halts[halt]!.node <= before) points.push(tap(halts[halt++]!));
   };
-  for (const { source, node } of input.sources) {
+  for (let s = firstAfter(sources, halts[block.firstLeg]!.node); s < sources.length; s++) {
+    const { source, node } = sources[s]!;
+    if (node >= lastNode) break;
     takeHalts(node);
     while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
     if (points.at(-1)?.node === node) continue;
-    if (trusted(source, hiker, monthOfDay(walk.parts[part]!.day))) points.push({ node, sourceId: source.id });
+    if (trusted(source, hiker, monthOfDay(walk.parts[part]!.day)))
+      points.push({ node, sourceId: source.id, offTrailM: source.offTrailM });
   }
   takeHalts(Infinity);
   return points;
+}
+
+const tap = (halt: Halt): WaterPoint => ({
+  node: halt.node,
+  sourceId: undefined,
+  offTrailM: halt.byRide ? 0 : halt.offTrailM,
+});
+
+/** Index of the first source beyond a node. */
+function firstAfter(sources: readonly PlacedSource[], node: number): number {
+  let low = 0;
+  let high = sources.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sources[middle]!.node <= node) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }

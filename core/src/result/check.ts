@@ -20,7 +20,18 @@ export type CheckCode =
   | "climate-assumed"
   | "heights-missing"
   | "not-settled"
-  | "drink-limit";
+  | "drink-limit"
+  | "deficit-adds-up"
+  | "fat-too-low"
+  | "food-too-dense"
+  | "protein-low"
+  | "energy-availability"
+  | "battery-flat"
+  | "spare-cells-short"
+  | "camp-forbidden"
+  | "heat-stress"
+  | "stove-too-cold"
+  | "outside-model";
 
 export type MendCode =
   | "add-stop"
@@ -45,9 +56,34 @@ export type MendCode =
   | "add-piece"
   | "add-stations"
   | "walk-cool-hours"
-  | "ask-about-source";
+  | "ask-about-source"
+  | "own-menu"
+  | "more-protein"
+  | "bigger-bank"
+  | "use-less-power"
+  | "more-cells"
+  | "warm-canister"
+  | "other-school";
 
-export type FigureUnit = "kg" | "L" | "m" | "C" | "R" | "kcal/day" | "days" | "date" | "g" | "name";
+export type FigureUnit =
+  | "kg"
+  | "L"
+  | "m"
+  | "C"
+  | "R"
+  | "kcal/day"
+  | "kcal"
+  | "kcal/kg"
+  | "kcal/g"
+  | "g/kg"
+  | "days"
+  | "date"
+  | "g"
+  | "%"
+  | "Wh"
+  | "min"
+  | "count"
+  | "name";
 
 export interface Figure {
   value: number | string;

@@ -1,26 +1,55 @@
 /** What `computePlan` answers: plain data, numbers with their unit in the name. */
 import type { KitFault, KitLeg, KitPlan } from "../kit/kit.ts";
-import { padRNeeded } from "../kit/warmth.ts";
 import type { LegLoad } from "../load/load.ts";
-import type { Settled } from "../load/settle.ts";
-import type { Plan } from "../plan/schema.ts";
-import type { Carry } from "../provision/water.ts";
+import type { SolvedBlock, Trip } from "../load/trip.ts";
+import type { MassState } from "../models/bodyMass.ts";
+import { padRNeeded, warmthMarginK } from "../models/cold.ts";
+import { models } from "../models/index.ts";
+import type { Hiker, Plan } from "../plan/schema.ts";
+import { powerOf, type Power } from "../power/power.ts";
 import type { DayEnergy } from "../provision/energy.ts";
-import type { LegFood, LegFuel } from "../provision/provision.ts";
+import type { LegFuel } from "../provision/fuel.ts";
+import type { LegFood } from "../provision/provision.ts";
+import type { Carry } from "../provision/water.ts";
+import type { Season } from "../season/season.ts";
 import type { Profile } from "../track/profile.ts";
 import { isoOfDay } from "../units/day.ts";
+import type { PartConditions } from "../walk/conditions.ts";
 import type { Halt } from "../walk/halts.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import type { DayPart } from "../walk/walk.ts";
 import type { Check } from "./check.ts";
 
-/** Means over the leg's days; the four parts add up to `totalKcal`. */
+/** Means over the leg's days; the five parts add up to `totalKcal`. */
 export interface LegEnergy {
   walkKcal: number;
   restKcal: number;
   thermicKcal: number;
   coldKcal: number;
+  /** What an own measured day differs from the models'. */
+  measuredKcal: number;
   totalKcal: number;
   walkH: number;
+}
+
+/** The night of the leg with least warmth to spare. */
+export interface LegWarmth {
+  marginK: number;
+  /** Coldest night in ten at that camp, what the bag is rated for, and what is worn in it. */
+  nightC: number;
+  bagC: number;
+  extraK: number;
+  node: number;
+}
+
+/** Ids of the schools that the figures come from. */
+export interface Schools {
+  time: string;
+  effort: string;
+  resting: string;
+  water: string;
+  bodyMass: string;
+  fuel: string;
 }
 
 export interface LegHiker extends LegLoad {
@@ -35,6 +64,10 @@ export interface LegHiker extends LegLoad {
   largestCarry: number;
   /** Space wanted in the pack at the start of the leg, litres. */
   volumeL: number;
+  /** Body on leaving, and deficits added up until then. */
+  body: MassState;
+  /** Undefined without a camp or a bag. */
+  warmth: LegWarmth | undefined;
 }
 
 export interface LegResult {
@@ -52,6 +85,8 @@ export interface LegResult {
   climbM: number;
   descentM: number;
   walkH: number;
+  /** Of those, on the trail itself. */
+  trailH: number;
   /** Walking days, the unfinished ones as shares of their hours. */
   days: number;
   /** Nights on the trail, between the stops. */
@@ -79,7 +114,11 @@ export interface DayResult {
   walkH: number;
   startClockH: number;
   endClockH: number;
+  sunriseH: number;
+  sunsetH: number;
   daylightH: number;
+  budgetH: number;
+  forbiddenCamp: boolean;
   night: "camp" | "stop" | "none";
   zeroDays: number;
   /** Whether the night is dry for some hiker. */
@@ -89,6 +128,8 @@ export interface DayResult {
   coldNightC: number;
   /** Per hiker, parallel to the plan's. */
   energyKcal: number[];
+  /** Kelvin to spare in the bag, per hiker; undefined without a camp or a bag. */
+  warmthMarginK: (number | undefined)[];
 }
 
 export interface PlanResult {
@@ -96,6 +137,16 @@ export interface PlanResult {
   days: DayResult[];
   /** Pack on every cell, per hiker, parallel to the plan's. */
   loadKg: Float32Array[];
+  /** Party's hours, air temperature at that hour, and surface on every cell. */
+  cellH: Float32Array;
+  cellC: Float32Array;
+  surface: Uint8Array;
+  /** Per hiker. */
+  schools: Schools[];
+  /** Per hiker, at the finish. */
+  finish: { body: MassState; deficitKcal: number }[];
+  /** Undefined without devices. */
+  power: Power | undefined;
   profile: Profile;
   checks: Check[];
   carrier: Int8Array;
@@ -112,17 +163,80 @@ export interface PlanResult {
 export function assemble(
   plan: Plan,
   profile: Profile,
+  season: Season,
   halts: readonly Halt[],
   kit: KitPlan,
-  settled: Settled,
+  trip: Trip,
 ): Omit<PlanResult, "checks"> {
-  const { walk, conditions, supplies, loads } = settled;
-  const energyByDay = supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
+  const parts = trip.blocks.flatMap((block) => block.parts);
+  const conditions = trip.blocks.flatMap((block) => block.conditions);
+  const legs = trip.blocks.flatMap((block) => blockLegs(plan, profile, halts, kit, block));
+  const days = trip.blocks.flatMap((block) => blockDays(plan, kit, block));
+  const last = trip.blocks.at(-1)!.after;
+  return {
+    legs,
+    days,
+    loadKg: plan.hikers.map((_, h) =>
+      joined(
+        trip.blocks.map((block) => block.loadKg[h]!),
+        new Float32Array(profile.cellCount),
+      ),
+    ),
+    cellH: joined(
+      trip.blocks.map((block) => block.cellH),
+      new Float32Array(profile.cellCount),
+    ),
+    cellC: joined(
+      trip.blocks.map((block) => block.cellC),
+      new Float32Array(profile.cellCount),
+    ),
+    surface: joined(
+      trip.blocks.map((block) => block.surface),
+      new Uint8Array(profile.cellCount),
+    ),
+    schools: plan.hikers.map(schoolsOf),
+    finish: last.supply.map(({ bodyKg, fatKg, deficitKcal }) => ({ body: { bodyKg, fatKg }, deficitKcal })),
+    power: powerOf({ plan, profile, season, halts, parts, conditions }),
+    profile,
+    carrier: kit.carrier,
+    kitFaults: kit.faults,
+    finishDate: days.at(-1)!.date,
+    walkDays: new Set(days.map((day) => day.date)).size,
+    zeroDays: sum(days.map((day) => day.zeroDays)),
+    rounds: trip.rounds,
+    settled: trip.settled,
+    lastMoveG: trip.lastMoveG,
+  };
+}
+
+/** The schools that answered: an id that this version does not know has become the default. */
+function schoolsOf({ schools, stove }: Hiker): Schools {
+  return {
+    time: models.time.orDefault(schools.time).id,
+    effort: models.effort.orDefault(schools.effort).id,
+    resting: models.resting.orDefault(schools.resting).id,
+    water: models.water.orDefault(schools.water).id,
+    bodyMass: models.bodyMass.orDefault(schools.bodyMass).id,
+    fuel: stove.fuel,
+  };
+}
+
+function blockLegs(
+  plan: Plan,
+  profile: Profile,
+  halts: readonly Halt[],
+  kit: KitPlan,
+  block: SolvedBlock,
+): LegResult[] {
+  const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
-  for (let index = 0; index + 1 < halts.length; index++) {
+  for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
+    const inBlock = index - block.block.firstLeg;
     const from = halts[index]!;
     const to = halts[index + 1]!;
-    const rows = walk.parts.flatMap((part, p) => (part.legIndex === index ? [{ part, weather: conditions[p]! }] : []));
+    const rows = block.parts.flatMap((part, p) =>
+      part.legIndex === index ? [{ part, weather: block.conditions[p]! }] : [],
+    );
     let climbM = 0;
     let descentM = 0;
     for (let c = from.node; c < to.node; c++) {
@@ -133,7 +247,7 @@ export function assemble(
     // A leg walked in a day has no camp; the weather at its end stands in.
     const nights = camps.length > 0 ? camps : rows.slice(-1);
     const coldest = nights.reduce((a, b) => (b.weather.night.coldNightC < a.weather.night.coldNightC ? b : a));
-    const onSnow = isSnow(walk.surface[Math.max(0, coldest.part.endNode - 1)]!);
+    const onSnow = isSnow(block.surface[Math.max(0, coldest.part.endNode - 1 - block.fromNode)]!);
     const first = rows[0]!.part;
     const last = rows.at(-1)!.part;
     legs.push({
@@ -149,9 +263,10 @@ export function assemble(
       climbM,
       descentM,
       walkH: sum(rows.map(({ part }) => part.walkH)),
+      trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH)),
       days: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
-      campNights: camps.length,
-      zeroDays: last.zeroDays,
+      campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
+      zeroDays: sum(rows.map(({ part }) => part.zeroDays)),
       startDate: isoOfDay(first.day),
       endDate: isoOfDay(last.day),
       lowC: Math.min(...nights.map(({ weather }) => weather.night.lowC)),
@@ -162,7 +277,7 @@ export function assemble(
       coldestOnSnow: onSnow,
       padRNeeded: padRNeeded(coldest.weather.night.coldNightC, onSnow),
       hikers: plan.hikers.map((hiker, h) => {
-        const supply = supplies[h]!;
+        const supply = block.supplies[h]!;
         const days = [...new Set(rows.map(({ part }) => part.day))].flatMap((day) => energyByDay[h]!.get(day) ?? []);
         const carries = supply.carries.filter((carry) => carry.legIndex === index);
         const largestCarry = carries.reduce(
@@ -170,60 +285,78 @@ export function assemble(
           -1,
         );
         const kitLeg = kit.legs[index]![h]!;
-        const food = supply.food[index]!;
+        const food = supply.food[inBlock]!;
         const foodL = food.startKg / hiker.food.bulkKgPerL;
         return {
           hikerId: hiker.id,
-          ...loads[h]!.legs[index]!,
+          ...block.loads[h]![inBlock]!,
           kit: kitLeg,
           food,
-          fuel: supply.fuel[index]!,
+          fuel: supply.fuel[inBlock]!,
           energy: meanEnergy(days),
           carries,
           largestCarry,
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
+          body: supply.body[inBlock]!,
+          warmth: camps.length > 0 ? legWarmth(kitLeg, coldest.part, coldest.weather) : undefined,
         };
       }),
     });
   }
-  const days: DayResult[] = walk.parts.map((part, p) => ({
-    date: isoOfDay(part.day),
-    legIndex: part.legIndex,
-    fromNode: part.startNode,
-    toNode: part.endNode,
-    walkH: part.walkH,
-    startClockH: part.startClockH,
-    endClockH: part.endClockH,
-    daylightH: part.daylightH,
-    night: part.night,
-    zeroDays: part.zeroDays,
-    dry: supplies.some((supply) => supply.parts[p]!.dry),
-    lowC: conditions[p]!.night.lowC,
-    highC: conditions[p]!.walking.highC,
-    coldNightC: conditions[p]!.night.coldNightC,
-    energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
-  }));
+  return legs;
+}
+
+function legWarmth(kit: KitLeg, part: DayPart, weather: PartConditions): LegWarmth | undefined {
+  if (kit.bagC === undefined) return undefined;
+  const nightC = weather.night.coldNightC;
   return {
-    legs,
-    days,
-    loadKg: loads.map((load) => toFloat32(load.loadKg)),
-    profile,
-    carrier: kit.carrier,
-    kitFaults: kit.faults,
-    finishDate: days.at(-1)!.date,
-    walkDays: new Set(days.map((day) => day.date)).size,
-    zeroDays: sum(days.map((day) => day.zeroDays)),
-    rounds: settled.rounds,
-    settled: settled.settled,
-    lastMoveG: settled.lastMoveG,
+    marginK: warmthMarginK(nightC, kit.bagC, kit.bagExtraK),
+    nightC,
+    bagC: kit.bagC,
+    extraK: kit.bagExtraK,
+    node: part.endNode,
   };
 }
 
-/** Plain loop: several times faster here than the typed array's own conversion. */
-function toFloat32(values: Float64Array): Float32Array {
-  const out = new Float32Array(values.length);
-  for (let i = 0; i < out.length; i++) out[i] = values[i]!;
-  return out;
+function blockDays(plan: Plan, kit: KitPlan, block: SolvedBlock): DayResult[] {
+  const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
+  return block.parts.map((part, p) => {
+    const weather = block.conditions[p]!;
+    return {
+      date: isoOfDay(part.day),
+      legIndex: part.legIndex,
+      fromNode: part.startNode,
+      toNode: part.endNode,
+      walkH: part.walkH,
+      startClockH: part.startClockH,
+      endClockH: part.endClockH,
+      sunriseH: part.sunriseH,
+      sunsetH: part.sunsetH,
+      daylightH: part.daylightH,
+      budgetH: part.budgetH,
+      forbiddenCamp: part.forbiddenCamp,
+      night: part.night,
+      zeroDays: part.zeroDays,
+      dry: block.supplies.some((supply) => supply.parts[p]!.dry),
+      lowC: weather.night.lowC,
+      highC: weather.walking.highC,
+      coldNightC: weather.night.coldNightC,
+      energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
+      warmthMarginK: plan.hikers.map((_, h) =>
+        part.night === "camp" ? legWarmth(kit.legs[part.legIndex]![h]!, part, weather)?.marginK : undefined,
+      ),
+    };
+  });
+}
+
+/** One array after the other: the blocks lie end to end. */
+function joined<T extends Float32Array | Uint8Array>(pieces: readonly T[], into: T): T {
+  let at = 0;
+  for (const piece of pieces) {
+    into.set(piece, at);
+    at += piece.length;
+  }
+  return into;
 }
 
 function isSnow(surface: number): boolean {
@@ -244,6 +377,7 @@ function meanEnergy(days: readonly DayEnergy[]): LegEnergy {
     restKcal: mean((day) => day.restKcal),
     thermicKcal: mean((day) => day.thermicKcal),
     coldKcal: mean((day) => day.coldKcal),
+    measuredKcal: mean((day) => day.measuredKcal),
     totalKcal: mean((day) => day.totalKcal),
     walkH: mean((day) => day.walkH),
   };

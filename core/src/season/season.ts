@@ -7,25 +7,23 @@
  * Rolland 2003, J Clim 16:1032; Minder et al. 2010, JGR 115:D14122).
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
+import { HIGH_LAPSE_K_PER_M, LOW_LAPSE_DOWN_K_PER_M, LOW_LAPSE_UP_K_PER_M, ONE_IN_TEN } from "../models/cold.ts";
 import type { Station } from "../plan/schema.ts";
 import { dayOfYear, DAYS_PER_YEAR } from "../units/day.ts";
-
-export const HIGH_LAPSE_K_PER_M = 0.0065;
-export const LOW_LAPSE_UP_K_PER_M = 0.0045;
-export const LOW_LAPSE_DOWN_K_PER_M = 0.0065;
-/** Standard normal quantile of nine in ten. */
-export const ONE_IN_TEN = 1.2816;
 
 const SOFTENING_M = 20_000;
 const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** What stands in for a trail without stations: mild, and flagged by a check. */
-const NO_STATION: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK"> = {
+const NO_STATION: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps"> = {
   lowC: Array<number>(12).fill(5),
   highC: Array<number>(12).fill(18),
   lowSdK: 4,
   highSdK: 4,
+  windMps: 1.5,
 };
+const HUMIDITY = 0.5;
+const CLOUD = 0.4;
 
 interface StationYear {
   walkedM: number;
@@ -35,6 +33,10 @@ interface StationYear {
   highC: Float64Array;
   lowSdK: number;
   highSdK: number;
+  /** By month. */
+  humidity: readonly number[];
+  cloud: readonly number[];
+  windMps: number;
 }
 
 export interface Season {
@@ -53,22 +55,29 @@ export interface Climate {
 /** `walkedM(trackM)` turns the stations' places into walking order. */
 export function buildSeason(stations: readonly Station[], walkedM: (trackM: number) => number): Season {
   if (stations.length === 0) {
-    const year = { lowC: yearOf(NO_STATION.lowC), highC: yearOf(NO_STATION.highC) };
-    return {
-      assumed: true,
-      stations: [{ walkedM: 0, heightM: NaN, ...year, lowSdK: NO_STATION.lowSdK, highSdK: NO_STATION.highSdK }],
-    };
+    return { assumed: true, stations: [stationYear(NO_STATION, 0, NaN)] };
   }
   return {
     assumed: false,
-    stations: stations.map((station) => ({
-      walkedM: walkedM(station.trackM),
-      heightM: station.heightM,
-      lowC: yearOf(station.lowC),
-      highC: yearOf(station.highC),
-      lowSdK: station.lowSdK,
-      highSdK: station.highSdK,
-    })),
+    stations: stations.map((station) => stationYear(station, walkedM(station.trackM), station.heightM)),
+  };
+}
+
+function stationYear(
+  station: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps" | "humidity" | "cloud">,
+  walkedM: number,
+  heightM: number,
+): StationYear {
+  return {
+    walkedM,
+    heightM,
+    lowC: yearOf(station.lowC),
+    highC: yearOf(station.highC),
+    lowSdK: station.lowSdK,
+    highSdK: station.highSdK,
+    humidity: station.humidity ?? Array<number>(12).fill(HUMIDITY),
+    cloud: station.cloud ?? Array<number>(12).fill(CLOUD),
+    windMps: station.windMps,
   };
 }
 
@@ -130,4 +139,19 @@ export function climateAt(season: Season, walkedM: number, heightM: number, day:
     coldNightC: lowC - (ONE_IN_TEN * lowSdK) / weights,
     hotDayC: highC + (ONE_IN_TEN * highSdK) / weights,
   };
+}
+
+export interface Sky {
+  /** 0 to 1. */
+  humidity: number;
+  cloud: number;
+  windMps: number;
+}
+
+/** Humidity, cloud and wind of the nearest station in the month. */
+export function skyAt(season: Season, walkedM: number, month: number): Sky {
+  const nearest = season.stations.reduce((a, b) =>
+    Math.abs(b.walkedM - walkedM) < Math.abs(a.walkedM - walkedM) ? b : a,
+  );
+  return { humidity: nearest.humidity[month]!, cloud: nearest.cloud[month]!, windMps: nearest.windMps };
 }

@@ -34,4 +34,15 @@ describe("day numbers", () => {
     expect(dayOfYear(dayNumber("2028-12-31")!)).toBe(365);
     expect(monthOfDay(dayNumber("2027-08-05")!)).toBe(7);
   });
+
+  test("arithmetic agrees with the calendar of the language, over seven centuries", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -130_000, max: 130_000 }), (day) => {
+        const date = new Date(day * 86_400_000);
+        expect(monthOfDay(day)).toBe(date.getUTCMonth());
+        expect(dayOfYear(day)).toBe(Math.round((date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / 86_400_000));
+      }),
+      { numRuns: 2000 },
+    );
+  });
 });

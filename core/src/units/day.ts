@@ -22,13 +22,32 @@ export function isoOfDay(day: number): string {
   return new Date(day * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
-/** Zero-based day of the year of a day number, 0 to 365. */
+/** Days from 0000-03-01 to 1970-01-01: counted from March, the leap day comes last in its year. */
+const EPOCH_FROM_MARCH = 719_468;
+const DAYS_PER_ERA = 146_097;
+
+/** Zero-based day of a year that begins in March, and whether the January after it is in a leap year. */
+function marchDay(day: number): { marchDay: number; leap: boolean } {
+  const shifted = day + EPOCH_FROM_MARCH;
+  const ofEra = shifted - Math.floor(shifted / DAYS_PER_ERA) * DAYS_PER_ERA;
+  const year = Math.floor(
+    (ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365,
+  );
+  const marchDay = ofEra - (365 * year + Math.floor(year / 4) - Math.floor(year / 100));
+  return { marchDay, leap: year % 4 === 0 && (year % 100 !== 0 || year === 0) };
+}
+
+/** March to December have 306 days. */
+const MARCH_TO_DECEMBER = 306;
+
+/** Zero-based day of the year of a day number, 0 to 365. Plain arithmetic: it is asked for in every round. */
 export function dayOfYear(day: number): number {
-  const year = new Date(day * MS_PER_DAY).getUTCFullYear();
-  return day - Math.round(Date.UTC(year, 0, 1) / MS_PER_DAY);
+  const { marchDay: sinceMarch, leap } = marchDay(day);
+  return sinceMarch >= MARCH_TO_DECEMBER ? sinceMarch - MARCH_TO_DECEMBER : sinceMarch + 59 + (leap ? 1 : 0);
 }
 
 /** Zero-based month of a day number. */
 export function monthOfDay(day: number): number {
-  return new Date(day * MS_PER_DAY).getUTCMonth();
+  const fromMarch = Math.floor((5 * marchDay(day).marchDay + 2) / 153);
+  return fromMarch < 10 ? fromMarch + 2 : fromMarch - 10;
 }

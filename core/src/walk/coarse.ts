@@ -6,8 +6,7 @@
 import type { Profile } from "../track/profile.ts";
 import { clamp } from "../units/constants.ts";
 import { Scratch } from "../units/scratch.ts";
-import type { Halt } from "./halts.ts";
-import type { WalkGround } from "./walk.ts";
+import type { WalkGround } from "./ground.ts";
 
 const CELLS_PER_SAMPLE = 8;
 /** Shorter legs than this many samples say too little. */
@@ -21,19 +20,23 @@ export interface CoarseGround {
   nodeOf: (node: number) => number;
 }
 
-/** Undefined where a leg is too short to be sampled. */
-export function coarseGround(ground: WalkGround): CoarseGround | undefined {
-  const { profile, terrain } = ground;
+/** Is every leg of a block long enough to be sampled? */
+export function samples(coarse: CoarseGround, firstLeg: number, endLeg: number): boolean {
+  const { halts } = coarse.ground;
+  for (let leg = firstLeg; leg < endLeg; leg++)
+    if (halts[leg + 1]!.node - halts[leg]!.node < LEAST_SAMPLES) return false;
+  return true;
+}
+
+export function coarseGround(ground: WalkGround): CoarseGround {
+  const { profile, terrain, camps } = ground;
   const count = Math.max(1, Math.round(profile.cellCount / CELLS_PER_SAMPLE));
   const ratio = profile.cellCount / count;
   const nodeOf = (node: number): number => clamp(Math.round(node / ratio), 0, count);
-  const halts: Halt[] = ground.halts.map((halt) => ({ ...halt, node: nodeOf(halt.node) }));
-  for (let i = 1; i < halts.length; i++) if (halts[i]!.node - halts[i - 1]!.node < LEAST_SAMPLES) return undefined;
-
   const cells = Uint32Array.from({ length: count }, (_, k) =>
     Math.min(profile.cellCount - 1, Math.floor((k + 0.5) * ratio)),
   );
-  const nodes = Uint32Array.from({ length: count + 1 }, (_, k) => Math.round(k * ratio));
+  const nodes = Uint32Array.from({ length: count + 1 }, (_, k) => Math.min(profile.cellCount, Math.round(k * ratio)));
   const at = <T extends { [index: number]: number; length: number }>(from: T, into: T, where: Uint32Array): T => {
     for (let k = 0; k < where.length; k++) into[k] = from[where[k]!]!;
     return into;
@@ -56,14 +59,20 @@ export function coarseGround(ground: WalkGround): CoarseGround | undefined {
       ...ground,
       scratch: new Scratch(),
       profile: sampled,
-      halts,
+      halts: ground.halts.map((halt) => ({ ...halt, node: nodeOf(halt.node) })),
       terrain: {
         bare: at(terrain.bare, new Uint8Array(count), cells),
         snow: at(terrain.snow, new Int8Array(count), cells),
         snowFromDay: at(terrain.snowFromDay, new Int16Array(count), cells),
         snowToDay: at(terrain.snowToDay, new Int16Array(count), cells),
       },
-      baseMps: ground.baseMps.map((mps) => at(mps, new Float64Array(count), cells)),
+      camps: {
+        forbidden: at(camps.forbidden, new Uint8Array(count + 1), nodes),
+        listed: camps.listed.map(nodeOf),
+        hollow: new Set([...camps.hollow].map(nodeOf)),
+        wet: camps.wet.map((month) => month.map(nodeOf)),
+      },
+      baseH: ground.baseH.map((hours) => at(hours, new Float64Array(count), cells).map((h) => h * ratio)),
       slowPerKg: at(ground.slowPerKg, new Float64Array(count), cells),
     },
   };

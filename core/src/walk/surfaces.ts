@@ -32,3 +32,8 @@ export function surfaceIndex(surface: Surface | undefined): number {
   const index = SURFACE_FACTORS.findIndex((row) => row.id === surface);
   return index < 0 ? 0 : index;
 }
+
+/** Speed factor of every surface in the table's order, one's own where given. */
+export function speedFactors(own: Partial<Record<Surface, number>>): Float64Array {
+  return Float64Array.from(SURFACE_FACTORS, (row) => own[row.id] ?? row.speedFactor);
+}

@@ -1,19 +1,22 @@
 /**
- * Cuts the walk into days. The party walks together: on every cell the slowest sets the time, and the
- * shortest wanted day sets the hours.
+ * Cuts a block of legs into days. The party walks together: on every cell the slowest sets the time, and
+ * the shortest wanted day sets the hours. A block runs from a planned night at a stop to the next one;
+ * nothing later bears on it, so blocks are solved one after the other.
  *
- * A day ends at the node where its walking hours are used up, at dusk, or at a stop with a night; a
- * stop within an hour's walk of the day's end is still reached. Clock: hours of local mean time.
+ * A day ends at a stop with a night, where its walking hours are used up, or up to a window earlier
+ * where water or a listed camp is; light, stretches without camping and closing times have their say.
+ * Clock: hours of local mean time.
  */
-import type { Hiker, Plan } from "../plan/schema.ts";
-import { DaylightTable } from "../season/sun.ts";
-import type { Profile } from "../track/profile.ts";
-import { dayOfYear } from "../units/day.ts";
-import { Scratch } from "../units/scratch.ts";
+import type { Hiker } from "../plan/schema.ts";
+import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
+import { STEPS_PER_H } from "../season/diurnal.ts";
+import { climateAt } from "../season/season.ts";
+import { dayOfYear, monthOfDay } from "../units/day.ts";
+import { CAMP_REACH_M, lastAtMost } from "./camps.ts";
+import type { WalkGround } from "./ground.ts";
 import type { Halt } from "./halts.ts";
-import { SLOWEST_BY_LOAD, slowdownPerKg, toblerMps } from "./pace.ts";
-import { SURFACE_FACTORS } from "./surfaces.ts";
-import { seasonHolds, type Terrain } from "./terrain.ts";
+import { SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
+import { seasonHolds } from "./terrain.ts";
 
 /** A day, or the part of a day that belongs to one leg when a stop is passed through. */
 export interface DayPart {
@@ -28,131 +31,90 @@ export interface DayPart {
   walkH: number;
   offTrailStartH: number;
   offTrailEndH: number;
+  /** Walking hours that were meant for the day, after light and rules. */
   budgetH: number;
-  daylightH: number;
+  /** The same before light had its say. */
+  wantedH: number;
+  sunriseH: number;
   sunsetH: number;
+  daylightH: number;
   /** Where the night after it is spent; `none` when the same day goes on in the next leg. */
   night: "camp" | "stop" | "none";
-  /** Further nights at that stop: zero days. */
+  /** Further nights there: zero days. */
   zeroDays: number;
+  /** Where camping is forbidden, and no allowed place was in reach. */
+  forbiddenCamp: boolean;
+}
+
+/** What one block hands on to the next. */
+export interface WalkState {
+  day: number;
+  /** Days walked since the last rest day. */
+  walkedDays: number;
+  /** The night before was spent at a stop of the plan. */
+  fromStop: boolean;
 }
 
 export interface Walk {
   parts: DayPart[];
-  /** Party's hours on every cell. */
+  /** Party's hours on every cell of the block, air temperature there at that hour, surface that day. */
   cellH: Float64Array;
-  /** Index into SURFACE_FACTORS of what lies on every cell on the day of passage. */
+  cellC: Float64Array;
   surface: Uint8Array;
+  after: WalkState;
 }
 
-/** What does not change while the weights settle. */
-export interface WalkGround {
-  profile: Profile;
-  terrain: Terrain;
-  halts: readonly Halt[];
-  startDay: number;
-  hikers: readonly Hiker[];
-  /** Unloaded speed of each hiker on every cell, surface not counted, m/s. */
-  baseMps: readonly Float64Array[];
-  /** Share of speed lost per kilogram on every cell. */
-  slowPerKg: Float64Array;
-  sun: DaylightTable;
-  scratch: Scratch;
+export interface Block {
+  firstLeg: number;
+  /** One after its last leg. */
+  endLeg: number;
 }
 
-const SLOWEST_MPS = 0.15;
 const OFF_TRAIL_KMH = 4.5;
 const RIDE_H = 1;
 const PUSH_ON_H = 1;
 /** With less than this left of the day, a stop meant to be passed through becomes the night. */
 const STAY_H = 0.5;
 const PASS_THROUGH_H = 1.5;
+/** In the high-latitude winter there is no light to keep to: so much is walked regardless. */
+const LEAST_LIGHT_H = 4;
+/** A camp before a stop that has closed. */
+const BEFORE_STOP_M = 2000;
+/** Civil twilight: so long before sunrise and after sunset one still sees the ground. */
+const TWILIGHT_H = 0.5;
+/** How far beyond the day's end a stretch without camping is walked out of. */
+const MOST_OVERTIME_H = 3;
 
-export function buildGround(
-  plan: Plan,
-  profile: Profile,
-  terrain: Terrain,
-  halts: readonly Halt[],
-  startDay: number,
-  sun: DaylightTable,
-): WalkGround {
-  const slowPerKg = new Float64Array(profile.cellCount);
-  const tobler = new Float64Array(profile.cellCount);
-  for (let c = 0; c < profile.cellCount; c++) {
-    slowPerKg[c] = slowdownPerKg(profile.gradeFraction[c]!);
-    tobler[c] = toblerMps(profile.gradeFraction[c]!);
+/** Legs between planned nights at stops. */
+export function blocksOf(halts: readonly Halt[]): Block[] {
+  const blocks: Block[] = [];
+  let firstLeg = 0;
+  for (let leg = 0; leg + 1 < halts.length; leg++) {
+    if (halts[leg + 1]!.nights === 0 && leg + 2 < halts.length) continue;
+    blocks.push({ firstLeg, endLeg: leg + 1 });
+    firstLeg = leg + 1;
   }
-  const baseMps = plan.hikers.map((hiker) => {
-    const factor = hiker.pace.speedFactor;
-    const own = new Float64Array(profile.cellCount);
-    for (let c = 0; c < own.length; c++) own[c] = Math.max(SLOWEST_MPS, tobler[c]! * factor);
-    return own;
-  });
-  return { profile, terrain, halts, startDay, hikers: plan.hikers, baseMps, slowPerKg, sun, scratch: new Scratch() };
+  return blocks;
 }
 
-/** Hours the party takes over every cell as if all were plain trail: the slowest hiker's at the load carried. */
-function partyHours(ground: WalkGround, loadKg: readonly Float64Array[]): Float64Array {
-  const { slowPerKg, baseMps } = ground;
-  const n = ground.profile.cellCount;
-  const hoursPerMps = ground.profile.cellM / 3600;
-  const hours = ground.scratch.float64("plain hours", n).fill(0);
-  for (const [h, base] of baseMps.entries()) {
-    const load = loadKg[h]!;
-    for (let c = 0; c < n; c++) {
-      const byLoad = 1 - slowPerKg[c]! * load[c]!;
-      const own = hoursPerMps / (base[c]! * (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD));
-      if (own > hours[c]!) hours[c] = own;
-    }
-  }
-  return hours;
-}
-
-/**
- * Walks cells on one day, at least one, until `roomH` hours are used up or `lastNode` is reached: fills `cellH` and `surface`, and answers the node where it stands. Kept free of closures: it is the hot loop.
- */
-function advance(
-  ground: WalkGround,
-  plainH: Float64Array,
-  cellH: Float64Array,
-  surface: Uint8Array,
-  fromNode: number,
-  lastNode: number,
-  yearDay: number,
-  roomH: number,
-): number {
-  const { bare, snow, snowFromDay, snowToDay } = ground.terrain;
-  let usedH = 0;
-  let c = fromNode;
-  for (; c < lastNode; c++) {
-    const coat = snow[c]!;
-    const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
-    const hours = plainH[c]! * SLOWNESS[underfoot]!;
-    usedH += hours;
-    if (usedH > roomH && c > fromNode) break;
-    surface[c] = underfoot;
-    cellH[c] = hours;
-  }
-  return c;
-}
-
-/** Time over a surface as a multiple of plain trail's. */
-const SLOWNESS = Float64Array.from(SURFACE_FACTORS, (row) => 1 / row.speedFactor);
-
-function sumHours(cellH: Float64Array, fromNode: number, toNode: number): number {
-  let hours = 0;
-  for (let c = fromNode; c < toNode; c++) hours += cellH[c]!;
-  return hours;
-}
-
-/** Walking hours of the n-th day of the trip, before daylight has its say. */
+/** Walking hours wanted on the n-th day of the trip, before rules and daylight have their say. */
 export function wantedHours(hikers: readonly Hiker[], tripDay: number): number {
   let hours = Infinity;
-  for (const { pace } of hikers) {
-    const t = pace.rampDays > 0 ? Math.min(1, tripDay / pace.rampDays) : 1;
-    hours = Math.min(hours, pace.hoursFreshH + (pace.hoursFitH - pace.hoursFreshH) * t);
-  }
+  for (const { pace } of hikers) hours = Math.min(hours, rampHours(pace, tripDay));
   return hours;
+}
+
+function rampHours(pace: Hiker["pace"], tripDay: number): number {
+  const { ramp } = pace;
+  if (ramp.length === 0) {
+    const t = pace.rampDays > 0 ? Math.min(1, tripDay / pace.rampDays) : 1;
+    return pace.hoursFreshH + (pace.hoursFitH - pace.hoursFreshH) * t;
+  }
+  const next = ramp.findIndex((stage) => stage.tripDay > tripDay);
+  if (next <= 0) return (next === 0 ? ramp[0] : ramp.at(-1))!.hoursH;
+  const from = ramp[next - 1]!;
+  const to = ramp[next]!;
+  return from.hoursH + ((to.hoursH - from.hoursH) * (tripDay - from.tripDay)) / (to.tripDay - from.tripDay);
 }
 
 /** Hours one way between the trail and a stop. */
@@ -160,35 +122,210 @@ export function offTrailHours(halt: Halt): number {
   return halt.offTrailM === 0 ? 0 : halt.byRide ? RIDE_H : halt.offTrailM / 1000 / OFF_TRAIL_KMH;
 }
 
+/** Hours over cells as if all were plain trail in the cool of the day: the slowest hiker's at the load carried. */
+function partyHours(ground: WalkGround, loadKg: readonly Float64Array[], from: number, to: number): Float64Array {
+  const { slowPerKg, baseH } = ground;
+  const hours = ground.scratch.float64("plain hours", ground.profile.cellCount).fill(0, from, to);
+  for (let h = 0; h < baseH.length; h++) {
+    const base = baseH[h]!;
+    const load = loadKg[h]!;
+    for (let c = from; c < to; c++) {
+      const byLoad = 1 - slowPerKg[c]! * load[c]!;
+      const own = base[c]! / (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD);
+      if (own > hours[c]!) hours[c] = own;
+    }
+  }
+  return hours;
+}
+
+/** The day at hand, worked out when it begins. */
+interface Today {
+  yearDay: number;
+  month: number;
+  sunriseH: number;
+  sunsetH: number;
+  daylightH: number;
+  startH: number;
+  wantedH: number;
+  budgetH: number;
+  /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour lies below. */
+  highAtSeaC: number;
+  rangeK: number;
+  belowHigh: Float64Array;
+}
+
+/** Walks the cells of one day, and keeps what it found. Kept free of closures: `advance` is the hot loop. */
+class Pace {
+  readonly cellH: Float64Array;
+  readonly cellC: Float64Array;
+  readonly surface: Uint8Array;
+  readonly plainH: Float64Array;
+  /** Hours of clock for an hour of walking: the breaks are spread evenly. */
+  readonly clockPerH: number;
+
+  constructor(
+    readonly ground: WalkGround,
+    loadKg: readonly Float64Array[],
+    from: number,
+    to: number,
+  ) {
+    const { scratch, profile } = ground;
+    this.cellH = scratch.float64("hours", profile.cellCount);
+    this.cellC = scratch.float64("air", profile.cellCount);
+    this.surface = scratch.uint8("surface", profile.cellCount);
+    this.plainH = partyHours(ground, loadKg, from, to);
+    this.clockPerH = 1 + Math.max(...ground.hikers.map((hiker) => hiker.pace.breakShare));
+  }
+
+  /** At least one cell, until `roomH` hours are used up or `lastNode` is reached; answers the node where it stands. */
+  advance(today: Today, fromNode: number, lastNode: number, fromClockH: number, roomH: number): number {
+    const { cellH, cellC, surface, plainH, clockPerH } = this;
+    const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
+    const { slowness, rules } = this.ground;
+    const { heightM } = this.ground.profile;
+    const { yearDay, highAtSeaC, rangeK, belowHigh } = today;
+    const dawnH = today.sunriseH - TWILIGHT_H;
+    const duskH = today.sunsetH + TWILIGHT_H;
+    const bySun = today.daylightH < 24;
+    const inTheDark = 1 / rules.nightSpeedFactor;
+    const warmC = rules.heatSlowFromC;
+    const { heatSlowPerK } = rules;
+    const lastStep = belowHigh.length - 1;
+    let usedH = 0;
+    let clockH = fromClockH;
+    let c = fromNode;
+    for (; c < lastNode; c++) {
+      const coat = snow[c]!;
+      const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
+      const step = (clockH * STEPS_PER_H) | 0;
+      const airC =
+        highAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M - rangeK * belowHigh[step < lastStep ? step : lastStep]!;
+      let hours = plainH[c]! * slowness[underfoot]!;
+      if (airC > warmC) {
+        const cooled = 1 - heatSlowPerK * (airC - warmC);
+        hours /= cooled > SLOWEST_BY_HEAT ? cooled : SLOWEST_BY_HEAT;
+      }
+      if (bySun && (clockH < dawnH || clockH > duskH)) hours *= inTheDark;
+      usedH += hours;
+      if (usedH > roomH && c > fromNode) break;
+      clockH += hours * clockPerH;
+      surface[c] = underfoot;
+      cellH[c] = hours;
+      cellC[c] = airC;
+    }
+    return c;
+  }
+
+  hours(fromNode: number, toNode: number): number {
+    const { cellH } = this;
+    let hours = 0;
+    for (let c = fromNode; c < toNode; c++) hours += cellH[c]!;
+    return hours;
+  }
+
+  /** Is the stop within an hour's walk of this node? */
+  inReach(today: Today, fromNode: number, to: Halt): boolean {
+    const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
+    const { slowness } = this.ground;
+    let hours = offTrailHours(to);
+    for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
+      const coat = snow[c]!;
+      const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
+      hours += this.plainH[c]! * slowness[holds ? coat : bare[c]!]!;
+    }
+    return hours <= PUSH_ON_H;
+  }
+}
+
+function beginDay(ground: WalkGround, clockPerH: number, day: number, node: number, leftStop: boolean): Today {
+  const { profile, rules, hikers } = ground;
+  const sun = ground.sun.at(day, profile.latDeg[node]!);
+  const heightM = profile.heightM[node]!;
+  const weather = climateAt(ground.season, node * profile.cellM, heightM, day);
+  let wantedH = wantedHours(hikers, day - ground.startDay);
+  if (leftStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
+
+  const darkH = rules.darkShare * wantedH;
+  const byClock = Math.max(...hikers.map((hiker) => hiker.pace.startClockH));
+  const startH =
+    rules.startRule === "sunrise"
+      ? Math.min(12, sun.sunriseH)
+      : Math.min(12, Math.max(byClock, sun.sunriseH - darkH * clockPerH));
+  const morningDarkH = Math.max(0, sun.sunriseH - startH) / clockPerH;
+  const lightH = (sun.sunsetH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
+  const budgetH = Math.min(wantedH, Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
+  return {
+    yearDay: dayOfYear(day),
+    month: monthOfDay(day),
+    ...sun,
+    startH,
+    wantedH,
+    budgetH,
+    highAtSeaC: weather.highC + heightM * HIGH_LAPSE_K_PER_M,
+    rangeK: weather.highC - weather.lowC,
+    belowHigh: ground.diurnal.at(sun.sunriseH),
+  };
+}
+
+/** Where to camp when the hours end at `endNode`: at most `windowH` earlier, later only to leave a stretch without camping. */
+function campNode(pace: Pace, today: Today, startNode: number, endNode: number, stopNode: number): number {
+  const { ground } = pace;
+  const { camps, rules, profile } = ground;
+  const walkedH = pace.hours(startNode, endNode);
+  const windowH = Math.min(rules.campWindowH, walkedH / 2);
+  const earliest = backBy(pace, startNode, endNode, windowH);
+  let camp = endNode;
+  if (rules.sleepAt !== "anywhere") {
+    let listed = lastAtMost(camps.listed, endNode);
+    // None in the window: the last one that leaves half a day's walk behind.
+    const halfway = backBy(pace, startNode, endNode, walkedH / 2);
+    if (listed < earliest && listed < halfway) listed = -1;
+    if (listed > startNode) camp = listed;
+  } else if (rules.endRule === "camp") {
+    const reach = Math.round(CAMP_REACH_M / profile.cellM);
+    const wet = lastAtMost(camps.wet[today.month]!, Math.min(endNode + reach, stopNode));
+    if (wet < endNode && wet >= earliest && wet > startNode) camp = wet;
+  }
+  if (camps.forbidden[camp] === 0) return camp;
+  const halfway = backBy(pace, startNode, camp, walkedH / 2);
+  for (let node = camp - 1; node > startNode && node >= halfway; node--) if (camps.forbidden[node] === 0) return node;
+  let overH = 0;
+  for (let node = camp; node < stopNode && overH <= MOST_OVERTIME_H; node++) {
+    if (camps.forbidden[node] === 0) return node;
+    overH += pace.plainH[node]!;
+  }
+  return overH <= MOST_OVERTIME_H ? stopNode : camp;
+}
+
+/** The node that lies some walking hours before `endNode`, never before the one after `startNode`. */
+function backBy(pace: Pace, startNode: number, endNode: number, hours: number): number {
+  let node = endNode;
+  for (let left = hours; node > startNode + 1; node--) {
+    left -= pace.cellH[node - 1]!;
+    if (left < 0) break;
+  }
+  return node;
+}
+
 /**
  * `loadKg` is the pack of each hiker on every cell. With `frozen` days keep their ends, and only the
  * hours are worked out anew: so a camp that hesitates between two cells comes to rest.
  */
-export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], frozen?: readonly DayPart[]): Walk {
-  const { profile, halts, hikers } = ground;
-  const cellH = ground.scratch.float64("hours", profile.cellCount);
-  const surface = new Uint8Array(profile.cellCount);
-  const plainH = partyHours(ground, loadKg);
+export function walkBlock(
+  ground: WalkGround,
+  block: Block,
+  before: WalkState,
+  loadKg: readonly Float64Array[],
+  frozen?: readonly DayPart[],
+): Walk {
+  const { halts, rules, profile } = ground;
+  const pace = new Pace(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node);
+  const { clockPerH } = pace;
   const parts: DayPart[] = [];
-  const breakShare = Math.max(...hikers.map((hiker) => hiker.pace.breakShare));
-  const wantedStartH = Math.max(...hikers.map((hiker) => hiker.pace.startClockH));
-
-  let day = ground.startDay;
+  let { day, walkedDays } = before;
+  let today = beginDay(ground, clockPerH, day, halts[block.firstLeg]!.node, before.fromStop);
+  let clockH = today.startH;
   let usedH = 0;
-  let clockH = 0;
-  let budgetH = 0;
-  let sun = { sunriseH: 6, sunsetH: 18, daylightH: 12 };
-  let yearDay = 0;
-
-  const beginDay = (node: number): void => {
-    sun = ground.sun.at(day, profile.latDeg[node]!);
-    yearDay = dayOfYear(day);
-    clockH = Math.min(12, Math.max(wantedStartH, sun.sunriseH));
-    // In the high-latitude winter there is no light to keep to: four hours are walked regardless.
-    const lightH = Math.max(4, (sun.sunsetH - clockH) / (1 + breakShare));
-    budgetH = Math.min(wantedHours(hikers, day - ground.startDay), lightH);
-    usedH = 0;
-  };
 
   const openPart = (legIndex: number, node: number, offTrailStartH: number): DayPart => {
     usedH += offTrailStartH;
@@ -202,41 +339,65 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
       walkH: offTrailStartH,
       offTrailStartH,
       offTrailEndH: 0,
-      budgetH,
-      daylightH: sun.daylightH,
-      sunsetH: sun.sunsetH,
+      budgetH: today.budgetH,
+      wantedH: today.wantedH,
+      sunriseH: today.sunriseH,
+      sunsetH: today.sunsetH,
+      daylightH: today.daylightH,
       night: "none",
       zeroDays: 0,
+      forbiddenCamp: false,
     };
     parts.push(part);
     return part;
   };
-
   const closePart = (part: DayPart, node: number, night: DayPart["night"]): void => {
     part.endNode = node;
     part.night = night;
-    part.endClockH = part.startClockH + part.walkH * (1 + breakShare);
+    part.endClockH = part.startClockH + part.walkH * clockPerH;
     clockH = part.endClockH;
   };
+  const nextDay = (node: number, zeroDays: number, leftStop: boolean): void => {
+    walkedDays = zeroDays > 0 ? 0 : walkedDays + 1;
+    day += 1 + zeroDays;
+    today = beginDay(ground, clockPerH, day, node, leftStop);
+    clockH = today.startH;
+    usedH = 0;
+  };
 
-  beginDay(0);
-  for (let legIndex = 0; legIndex + 1 < halts.length; legIndex++) {
+  for (let legIndex = block.firstLeg; legIndex < block.endLeg; legIndex++) {
     const from = halts[legIndex]!;
     const to = halts[legIndex + 1]!;
     let part = openPart(legIndex, from.node, offTrailHours(from));
     for (let node = from.node; ;) {
       const begun = node;
-      const lastNode = frozen ? Math.min(to.node, frozen[parts.length - 1]?.endNode ?? to.node) : to.node;
-      node = advance(ground, plainH, cellH, surface, begun, lastNode, yearDay, frozen ? Infinity : budgetH - usedH);
-      if (!frozen && node < to.node && stopInReach(ground, plainH, node, to, yearDay))
-        node = advance(ground, plainH, cellH, surface, node, to.node, yearDay, Infinity);
-      const hours = sumHours(cellH, begun, node);
+      const fromClockH = part.startClockH + part.walkH * clockPerH;
+      const kept = frozen?.[parts.length - 1];
+      if (kept) node = pace.advance(today, begun, Math.min(to.node, kept.endNode), fromClockH, Infinity);
+      else {
+        node = pace.advance(today, begun, to.node, fromClockH, today.budgetH - usedH);
+        if (node < to.node) {
+          const camp = pace.inReach(today, node, to) ? to.node : campNode(pace, today, begun, node, to.node);
+          // The rest of the way, or the whole way again up to a camp that came before the hours' end.
+          if (camp > node) {
+            const soFarH = pace.hours(begun, node);
+            node = pace.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
+          } else node = camp;
+        }
+        if (node === to.node && comesTooLate(ground, to, fromClockH, pace.hours(begun, node), clockPerH)) {
+          const camp = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
+          if (camp > begun) node = camp;
+        }
+      }
+      const hours = pace.hours(begun, node);
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
       closePart(part, node, "camp");
-      day++;
-      beginDay(node);
+      part.forbiddenCamp = ground.camps.forbidden[node] === 1;
+      const due = rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
+      part.zeroDays = kept ? kept.zeroDays : due ? 1 : 0;
+      nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
     }
     part.offTrailEndH = offTrailHours(to);
@@ -244,27 +405,23 @@ export function walkDays(ground: WalkGround, loadKg: readonly Float64Array[], fr
     usedH += part.offTrailEndH;
 
     const last = legIndex + 2 === halts.length;
-    const plannedNight = frozen ? frozen[parts.length - 1]?.night === "stop" : undefined;
-    const stays = plannedNight ?? (last || to.nights > 0 || budgetH - usedH < STAY_H);
+    const kept = frozen?.[parts.length - 1];
+    const stays = kept ? kept.night === "stop" : last || to.nights > 0 || today.budgetH - usedH < STAY_H;
     closePart(part, to.node, stays ? "stop" : "none");
     if (last) break;
     if (stays) {
-      part.zeroDays = Math.max(0, to.nights - 1);
-      day += 1 + part.zeroDays;
-      beginDay(to.node);
+      // A rest that is due within two days is taken here rather than in a tent.
+      const due = rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
+      part.zeroDays = Math.max(to.nights - 1, due ? 1 : 0, 0);
+      nextDay(to.node, part.zeroDays, true);
     } else clockH += PASS_THROUGH_H;
   }
-  return { parts, cellH, surface };
+  const { cellH, cellC, surface } = pace;
+  return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true } };
 }
 
-/** Is the stop within an hour's walk of this node? */
-function stopInReach(ground: WalkGround, plainH: Float64Array, fromNode: number, to: Halt, yearDay: number): boolean {
-  const { bare, snow, snowFromDay, snowToDay } = ground.terrain;
-  let hours = offTrailHours(to);
-  for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
-    const coat = snow[c]!;
-    hours +=
-      plainH[c]! * SLOWNESS[coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!]!;
-  }
-  return hours <= PUSH_ON_H;
+function comesTooLate(ground: WalkGround, to: Halt, fromClockH: number, hours: number, clockPerH: number): boolean {
+  const closesH = to.stop?.closesH;
+  if (!ground.rules.arriveByClosing || closesH === undefined) return false;
+  return fromClockH + (hours + offTrailHours(to)) * clockPerH > closesH;
 }

@@ -1,0 +1,82 @@
+/** The same hike by every school of a question: how much does the choice matter? */
+import { models, type Question } from "../models/index.ts";
+import type { Hiker, Plan } from "../plan/schema.ts";
+import type { PlanResult } from "../result/result.ts";
+
+export interface SchoolFigures {
+  question: Question;
+  id: string;
+  walkDays: number;
+  finishDate: string;
+  /** Mean of the walking days. */
+  kcalPerDay: number;
+  /** Of all legs. */
+  foodKg: number;
+  /** Mean litres drunk in a walking hour, and the largest carry. */
+  litresPerHour: number;
+  largestCarryL: number;
+  fuelKg: number;
+  heaviestKg: number;
+  heaviestLeg: number;
+  finishBodyKg: number;
+}
+
+/** Every school of a question for one hiker, the rest of the plan unchanged. `compute` is a session's. */
+export function* compareSchools(
+  plan: Plan,
+  hikerId: string,
+  question: Question,
+  compute: (plan: Plan) => PlanResult,
+): Generator<SchoolFigures> {
+  for (const { id } of models[question].all) {
+    const other = withSchool(plan, hikerId, question, id);
+    yield figuresOf(question, id, hikerId, other, compute(other));
+  }
+}
+
+/** The plan with one hiker's school changed; measured values that would hide it are left out. */
+export function withSchool(plan: Plan, hikerId: string, question: Question, id: string): Plan {
+  const changed = (hiker: Hiker): Hiker => {
+    if (question === "fuel")
+      return { ...hiker, stove: { ...hiker.stove, fuel: id as Hiker["stove"]["fuel"], gramsPerBoil: undefined } };
+    return {
+      ...hiker,
+      schools: { ...hiker.schools, [question]: id },
+      water: question === "water" ? { ...hiker.water, measuredLph: undefined } : hiker.water,
+      food:
+        question === "effort" || question === "resting" ? { ...hiker.food, measuredKcalPerDay: undefined } : hiker.food,
+    };
+  };
+  return { ...plan, hikers: plan.hikers.map((hiker) => (hiker.id === hikerId ? changed(hiker) : hiker)) };
+}
+
+export function figuresOf(
+  question: Question,
+  id: string,
+  hikerId: string,
+  plan: Plan,
+  result: PlanResult,
+): SchoolFigures {
+  const who = plan.hikers.findIndex((hiker) => hiker.id === hikerId);
+  const rows = result.legs.map((leg) => leg.hikers[who]!);
+  const total = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
+  const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), 0);
+  const energies = result.days.map((day) => day.energyKcal[who]!);
+  const carries = rows.flatMap((row) => row.carries);
+  const heaviestKg = most(rows.map((row) => row.heaviestKg));
+  const walkH = total(carries.map((carry) => carry.walkH));
+  return {
+    question,
+    id,
+    walkDays: result.walkDays,
+    finishDate: result.finishDate,
+    kcalPerDay: total(energies) / energies.length,
+    foodKg: total(rows.map((row) => row.food.startKg)),
+    litresPerHour: walkH > 0 ? total(carries.map((carry) => carry.walkingL)) / walkH : 0,
+    largestCarryL: most(carries.map((carry) => carry.litres)),
+    fuelKg: total(rows.map((row) => row.fuel.needG)) / 1000,
+    heaviestKg,
+    heaviestLeg: rows.findIndex((row) => row.heaviestKg === heaviestKg),
+    finishBodyKg: result.finish[who]!.body.bodyKg,
+  };
+}

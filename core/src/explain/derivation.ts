@@ -1,0 +1,55 @@
+/** A figure taken apart: a tree whose parts combine to the value of the node above them. */
+
+// prettier-ignore
+export type DerivationUnit =
+  | "kg" | "g" | "L" | "L/h" | "L/km" | "L/camp" | "kcal" | "kcal/day" | "kcal/kg" | "count" | "share" | "h" | "days"
+  | "date" | "km" | "km/h" | "g/boil" | "kJ" | "g/kJ" | "C" | "K" | "R" | "R·W/m²K" | "W/m²" | "Wh";
+
+export interface Derivation {
+  /** What it is; the interface has the words. */
+  code: string;
+  /** A name out of the plan, where the code alone does not say it: a piece of kit, a group. */
+  name?: string;
+  value: number;
+  unit: DerivationUnit;
+  /** How the parts make the value: added, multiplied, or the first divided by the second. */
+  combine: "sum" | "product" | "quotient" | "leaf";
+  /** Key of a published source or rule: an own one, or `question:school` of the registry. */
+  source?: string;
+  parts: Derivation[];
+}
+
+export function leaf(code: string, value: number, unit: DerivationUnit, source?: string): Derivation {
+  return source === undefined
+    ? { code, value, unit, combine: "leaf", parts: [] }
+    : { code, value, unit, combine: "leaf", source, parts: [] };
+}
+
+function combined(combine: "sum" | "product" | "quotient") {
+  return (code: string, value: number, unit: DerivationUnit, parts: Derivation[], source?: string): Derivation => ({
+    ...leaf(code, value, unit, source),
+    combine,
+    parts,
+  });
+}
+
+export const sum = combined("sum");
+export const product = combined("product");
+
+/** A quotient whose divisor may be nothing: then the value stands alone. */
+export function quotient(
+  code: string,
+  value: number,
+  unit: DerivationUnit,
+  dividend: Derivation,
+  divisor: Derivation,
+  source?: string,
+): Derivation {
+  return divisor.value === 0
+    ? leaf(code, value, unit, source)
+    : combined("quotient")(code, value, unit, [dividend, divisor], source);
+}
+
+export function named(derivation: Derivation, name: string): Derivation {
+  return { ...derivation, name };
+}

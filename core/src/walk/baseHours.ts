@@ -1,0 +1,92 @@
+/** Hours over every cell on plain trail without a load: the hiker's time school at the hiker's own pace. */
+import { models } from "../models/index.ts";
+import type { Section, TimeSchool, Walker } from "../models/time.ts";
+import type { Hiker } from "../plan/schema.ts";
+import type { Profile } from "../track/profile.ts";
+
+const SLOWEST_MPS = 0.15;
+/** A section of a rule that does not add up cell by cell ends where the profile turns by this much. */
+export const SECTION_TURN_M = 50;
+
+export function walkerOf(hiker: Hiker): Walker {
+  return { sex: hiker.sex, ownFlatKmh: hiker.pace.ownFlatKmh, ownClimbMPerH: hiker.pace.ownClimbMPerH };
+}
+
+/** Measured pace is taken as measured; all others are multiplied by the hiker's own factor. */
+export function speedFactorOf(hiker: Hiker): number {
+  return hiker.schools.time === "own-pace" ? 1 : hiker.pace.speedFactor;
+}
+
+export function baseHours(hiker: Hiker, profile: Profile): Float64Array {
+  const school = models.time.orDefault(hiker.schools.time);
+  const hours = school.wholeSections
+    ? sectionHours(school, walkerOf(hiker), profile)
+    : cellHours(school, walkerOf(hiker), profile);
+  const perFactor = 1 / speedFactorOf(hiker);
+  const mostH = profile.cellM / SLOWEST_MPS / 3600;
+  for (let c = 0; c < hours.length; c++) hours[c] = Math.min(mostH, hours[c]! * perFactor);
+  return hours;
+}
+
+function cellHours(school: TimeSchool, walker: Walker, profile: Profile): Float64Array {
+  const hours = new Float64Array(profile.cellCount);
+  const { gradeFraction, climbM, descentM, cellM } = profile;
+  const { speedMps } = school;
+  if (speedMps) {
+    const input = { ...walker, gradeFraction: 0 };
+    for (let c = 0; c < hours.length; c++) {
+      input.gradeFraction = gradeFraction[c]!;
+      hours[c] = cellM / Math.max(SLOWEST_MPS, speedMps(input)) / 3600;
+    }
+    return hours;
+  }
+  const section: Section = { distanceM: cellM, climbM: 0, descentM: 0 };
+  for (let c = 0; c < hours.length; c++) {
+    section.climbM = climbM[c]!;
+    section.descentM = descentM[c]!;
+    hours[c] = school.sectionH(section, walker);
+  }
+  return hours;
+}
+
+/** The section's hours, spread evenly over its cells. */
+function sectionHours(school: TimeSchool, walker: Walker, profile: Profile): Float64Array {
+  const hours = new Float64Array(profile.cellCount);
+  const turns = turningNodes(profile.heightM, SECTION_TURN_M);
+  for (let i = 0; i + 1 < turns.length; i++) {
+    const from = turns[i]!;
+    const to = turns[i + 1]!;
+    const section: Section = { distanceM: (to - from) * profile.cellM, climbM: 0, descentM: 0 };
+    for (let c = from; c < to; c++) {
+      section.climbM += profile.climbM[c]!;
+      section.descentM += profile.descentM[c]!;
+    }
+    hours.fill(school.sectionH(section, walker) / (to - from), from, to);
+  }
+  return hours;
+}
+
+/** Nodes where the profile turns by at least `turnM`, both ends included. */
+export function turningNodes(heightM: Float64Array, turnM: number): number[] {
+  const last = heightM.length - 1;
+  const turns = [0];
+  let extreme = 0;
+  let rising: boolean | undefined;
+  for (let node = 1; node <= last; node++) {
+    const h = heightM[node]!;
+    const from = heightM[extreme]!;
+    if (rising === undefined) {
+      if (Math.abs(h - from) >= turnM) {
+        rising = h > from;
+        extreme = node;
+      }
+    } else if (rising ? h >= from : h <= from) extreme = node;
+    else if (Math.abs(h - from) >= turnM) {
+      if (extreme > turns.at(-1)!) turns.push(extreme);
+      rising = !rising;
+      extreme = node;
+    }
+  }
+  if (last > turns.at(-1)!) turns.push(last);
+  return turns;
+}
