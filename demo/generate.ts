@@ -4,7 +4,7 @@
  */
 import { writeFileSync } from "node:fs";
 import { buildProfile, locate, mendTracks, readGpx, readPlanFile } from "@gepack/core";
-import { buildKit } from "./generate/kit.ts";
+import { buildDevices, buildKit } from "./generate/kit.ts";
 import { buildSources, buildStations, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
@@ -30,6 +30,7 @@ const onTrack = (km: number): { trackM: number; lonDeg: number; latDeg: number }
 };
 const atM = (km: number): number => onTrack(km).trackM;
 
+const kit = buildKit();
 const plan = {
   format: "gepack-plan",
   version: 1,
@@ -64,7 +65,7 @@ const plan = {
         wrapperFraction: 0.03,
       },
       water: { ratePerKmL: 0.11, dinnerL: 0.5, nightL: 0.3, breakfastL: 0.4, reserveFraction: 0.1 },
-      stove: { fuel: "gas-canister", boilsPerDay: 2, boilL: 0.5 },
+      stove: { fuel: "gas-canister", boilsPerDay: 2, boilL: 0.5, containerNetG: 110, containerEmptyG: 102 },
     },
     {
       id: "jory",
@@ -92,7 +93,8 @@ const plan = {
   sources: buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),
   stretches: STRETCHES.map(({ fromKm, toKm, ...stretch }) => ({ ...stretch, fromM: atM(fromKm), toM: atM(toKm) })),
   climate: { stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })) },
-  kit: buildKit(),
+  kit,
+  devices: buildDevices(kit),
 };
 
 const { value, problems } = readPlanFile(plan);

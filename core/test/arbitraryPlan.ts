@@ -1,6 +1,15 @@
 /** Random plans and tracks that the schema accepts, sensible and absurd alike. */
 import fc from "fast-check";
-import { planSchema, SERVICES, SOURCE_KINDS, SURFACES, type Plan, type TrackPoints } from "../src/index.ts";
+import {
+  DEVICE_KINDS,
+  models,
+  planSchema,
+  SERVICES,
+  SOURCE_KINDS,
+  SURFACES,
+  type Plan,
+  type TrackPoints,
+} from "../src/index.ts";
 import { trackNorth } from "./fixtures.ts";
 
 const LENGTH_M = 60_000;
@@ -8,6 +17,10 @@ const anywhere = fc.integer({ min: 0, max: LENGTH_M + 20_000 });
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const amount = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
 const stopIds = ["s0", "s1", "s2", "s3", "@start", "@finish", "gone"];
+
+/** Mostly missing, sometimes there. */
+const rarely = <T>(value: fc.Arbitrary<T>): fc.Arbitrary<T | undefined> =>
+  fc.option(value, { nil: undefined, freq: 1 });
 
 const track: fc.Arbitrary<TrackPoints> = fc
   .record({
@@ -42,15 +55,21 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       rampDays: amount(0, 120),
       breakShare: share,
       startClockH: amount(3, 12),
+      ramp: fc.array(fc.record({ tripDay: amount(0, 60), hoursH: amount(1, 20) }), { maxLength: 3 }),
+      ownFlatKmh: rarely(amount(1, 10)),
     }),
     food: fc.record({
       densityKcalPerG: amount(1, 9),
       shortfallFraction: amount(-0.5, 0.7),
       reserveFraction: share,
       wrapperFraction: amount(0, 0.3),
+      measuredKcalPerDay: rarely(amount(1000, 10_000)),
     }),
     water: fc.record({
       ratePerKmL: share,
+      ratePerHourL: amount(0, 2),
+      clothing: fc.constantFrom("light", "covered"),
+      measuredLph: rarely(amount(0, 2)),
       drinkAtSourceL: share,
       reserveFraction: share,
       dinnerL: amount(0, 4),
@@ -60,9 +79,19 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       leastChance: share,
     }),
     stove: fc.record({
-      fuel: fc.constantFrom("gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "none"),
+      fuel: fc.constantFrom(...models.fuel.ids),
       boilsPerDay: amount(0, 20),
       boilL: amount(0, 5),
+      windExposure: share,
+      containerNetG: rarely(amount(20, 2000)),
+    }),
+    bodyFatFraction: rarely(amount(0.03, 0.6)),
+    schools: fc.record({
+      time: fc.constantFrom(...models.time.ids),
+      effort: fc.constantFrom(...models.effort.ids),
+      resting: fc.constantFrom(...models.resting.ids),
+      water: fc.constantFrom(...models.water.ids),
+      bodyMass: fc.constantFrom(...models.bodyMass.ids, "from-the-future"),
     }),
   });
 
@@ -81,12 +110,42 @@ const stops = rows("s", 4, () =>
     services: fc.subarray([...SERVICES]),
     use: fc.boolean(),
     nights: fc.integer({ min: 0, max: 4 }),
+    closesH: rarely(amount(0, 24)),
   }),
 );
+const camps = rows("p", 6, () => fc.record({ name: fc.constant("camp"), trackM: anywhere, hollow: fc.boolean() }));
+const devices = rows("d", 4, () =>
+  fc.record({
+    name: fc.constant("device"),
+    ownerId: fc.constant("a"),
+    kind: fc.constantFrom(...DEVICE_KINDS),
+    count: fc.integer({ min: 1, max: 4 }),
+    whPerDay: amount(0, 60),
+    mAh: amount(0, 40_000),
+    daysPerSet: amount(0.1, 40),
+    spareSets: fc.integer({ min: 0, max: 3 }),
+    watts: amount(0, 60),
+  }),
+);
+const days = fc.record({
+  startRule: fc.constantFrom("clock", "sunrise"),
+  darkShare: share,
+  endRule: fc.constantFrom("hours", "camp"),
+  campWindowH: amount(0, 5),
+  sleepAt: fc.constantFrom("anywhere", "anywhere", "camps", "beds"),
+  arriveByClosing: fc.boolean(),
+  neroOutH: rarely(amount(0.5, 20)),
+  restEveryDays: fc.integer({ min: 0, max: 10 }),
+  nightSpeedFactor: amount(0.2, 1),
+  heatSlowPerK: amount(0, 0.1),
+  loadSlowness: amount(0, 3),
+  surfaceSpeed: fc.record({ bog: amount(0.1, 1.5) }, { requiredKeys: [] }),
+});
 const sources = rows("w", 12, () =>
   fc.record({
     name: fc.constant("water"),
     trackM: anywhere,
+    offTrailM: fc.integer({ min: 0, max: 3000 }),
     kind: fc.constantFrom(...SOURCE_KINDS),
     reliable: fc.boolean(),
     chanceByMonth: fc.option(fc.array(share, { minLength: 12, maxLength: 12 }), { nil: undefined }),
@@ -101,7 +160,7 @@ const stretches = rows("x", 5, () =>
     surface: fc.constantFrom(...SURFACES),
     fromMonthDay: fc.constantFrom("10-01", "01-01"),
     toMonthDay: fc.constantFrom("06-30", "12-31"),
-    rule: fc.constantFrom("hard-canister", "permit"),
+    rule: fc.constantFrom("hard-canister", "permit", "no-camping"),
   }),
 );
 const stations = rows("c", 3, () =>
@@ -157,6 +216,9 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     stretches,
     stations,
     kit: kit(["a"]),
+    camps,
+    days,
+    devices,
     direction: fc.constantFrom("forward", "reverse"),
     startDate: fc.constantFrom("2027-01-01", "2027-03-29", "2027-06-21", "2028-02-29", "2027-12-31"),
     finishBy: fc.option(fc.constant("2027-05-05"), { nil: undefined }),
@@ -175,5 +237,8 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       stretches: drawn.stretches,
       climate: { stations: drawn.stations },
       kit: drawn.kit,
+      camps: drawn.camps,
+      days: drawn.days,
+      devices: drawn.devices,
     }),
   }));

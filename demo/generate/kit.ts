@@ -117,7 +117,7 @@ export function buildKit(): PieceOut[] {
 
   add(T, "Gas burner", "Kitchen", 84, { role: "stove", volumeL: 0.2 });
   add(T, "Pot, 0.7 L, with lid", "Kitchen", 128, { volumeL: 0.9 });
-  add(T, "Gas canister, empty weight", "Kitchen", 102, { volumeL: 0.5 });
+  add(T, "Stand and wind shield", "Kitchen", 38, { volumeL: 0.2 });
   add(J, "Soaking jar", "Kitchen", 62, { volumeL: 0.7 });
   both("Long spoon", "Kitchen", 14, 14);
 
@@ -139,4 +139,29 @@ export function buildKit(): PieceOut[] {
   both("Papers and permit", "Papers", 38, 38);
   both("Umbrella for sun", "Layers", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);
   return pieces;
+}
+
+/** What the party charges or keeps in cells; the pieces of kit by their names. */
+export function buildDevices(pieces: { id: string; name: string; ownerId: string }[]): Record<string, unknown>[] {
+  const pieceOf = (name: string, ownerId: string): string => {
+    const found = pieces.find((piece) => piece.name === name && piece.ownerId === ownerId);
+    if (!found) throw new Error(`No piece of kit is called ${name} and belongs to ${ownerId}.`);
+    return found.id;
+  };
+  const device = (name: string, ownerId: string, piece: string | undefined, rest: Record<string, unknown>) => ({
+    name,
+    ownerId,
+    ...(piece === undefined ? {} : { pieceId: pieceOf(piece, ownerId) }),
+    ...rest,
+  });
+  return [
+    device("Phone", T, "Phone", { kind: "rechargeable", mAh: 4400, whPerDay: 4.6, watts: 15 }),
+    device("Phone", J, "Phone", { kind: "rechargeable", mAh: 4800, whPerDay: 5.2, watts: 18 }),
+    device("Satellite messenger", T, "Satellite messenger", { kind: "rechargeable", mAh: 1250, whPerDay: 0.6 }),
+    device("Camera", T, "Camera", { kind: "rechargeable", mAh: 1900, whPerDay: 1.8 }),
+    device("Headlamp", J, "Headlamp", { kind: "rechargeable", mAh: 900, whPerDay: 0.3 }),
+    device("Headlamp on cells", T, "Headlamp", { kind: "spare-cells", daysPerSet: 9, spareSets: 0 }),
+    device("Power bank, 10 000 mAh", J, "Power bank, 10 000 mAh", { kind: "bank", mAh: 10_000, watts: 18 }),
+    device("Second power bank, 5 000 mAh", J, "Second power bank, 5 000 mAh", { kind: "bank", mAh: 5000, watts: 10 }),
+  ].map((row, i) => ({ id: `d${i + 1}`, ...row }));
 }

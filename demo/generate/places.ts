@@ -14,6 +14,8 @@ export interface StopRow {
   use: boolean;
   nights: number;
   hours: string;
+  opensH?: number;
+  closesH?: number;
   note: string;
 }
 
@@ -31,6 +33,8 @@ const row = (id: string, name: string, km: number, offTrailM: number, services: 
   use: true,
   nights,
   hours,
+  // A shop in a town or village shuts at six.
+  ...(services.includes("post") ? { opensH: 8, closesH: 18 } : {}),
   note,
 });
 const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot"): StopRow => ({
@@ -249,6 +253,15 @@ export const STRETCHES = [
     note: "Melt-water fords: cross early in the day, unbuckled, never alone.",
   },
   {
+    id: "white-saddle-no-camp",
+    name: "White Saddle lakes",
+    fromKm: 958,
+    toKm: 971,
+    kind: "rule",
+    rule: "no-camping",
+    note: "No camps beside the lakes, by the land manager's rule.",
+  },
+  {
     id: "ivory-canister",
     name: "Ivory canister rule",
     fromKm: 774,
@@ -296,6 +309,17 @@ export const STRETCHES = [
   },
 ] as const;
 
+/** Afternoon humidity in winter and summer, cloud in winter and summer, wind at the walker in m/s. */
+const SKY: Record<string, readonly [number, number, number, number, number]> = {
+  dunmere: [0.7, 0.6, 0.55, 0.4, 2.5],
+  "red-stair": [0.45, 0.28, 0.35, 0.2, 1.5],
+  hask: [0.4, 0.2, 0.3, 0.15, 1.8],
+  ivory: [0.6, 0.45, 0.55, 0.4, 1.5],
+  sael: [0.75, 0.6, 0.65, 0.5, 1],
+  northmoor: [0.8, 0.7, 0.75, 0.65, 2],
+  ferrin: [0.8, 0.7, 0.7, 0.6, 3],
+};
+
 /** Weather of a region: sea-level mean of the year, half the yearly range, half the daily range, spread. */
 const CLIMATE: Record<string, readonly [number, number, number, number]> = {
   dunmere: [14, 6, 4.5, 2.6],
@@ -317,6 +341,9 @@ export function buildStations(): {
   highC: number[];
   lowSdK: number;
   highSdK: number;
+  humidity: number[];
+  cloud: number[];
+  windMps: number;
 }[] {
   return REGIONS.flatMap((region) =>
     PLACES.map((place, i) => {
@@ -326,6 +353,8 @@ export function buildStations(): {
       const stationM = Math.round(Math.max(4, heightM(Math.min(LENGTH_M, km * 1000)) - 0.18 * heightM(km * 1000)));
       const monthMean = (m: number): number => seaC - 0.0058 * stationM - yearK * Math.cos((2 * Math.PI * (m - 0.6)) / 12);
       const months = Array.from({ length: 12 }, (_, m) => monthMean(m));
+      const [wetWinter, wetSummer, greyWinter, greySummer, windMps] = SKY[region.id]!;
+      const yearly = (winter: number, summer: number): number[] => months.map((_, m) => hundredth(winter + (summer - winter) * (0.5 - 0.5 * Math.cos((2 * Math.PI * (m - 0.6)) / 12))));
       return {
         id: `${region.id}-${place}`,
         name: `${region.name} ${place}`,
@@ -335,6 +364,9 @@ export function buildStations(): {
         highC: months.map((c) => tenth(c + dayK)),
         lowSdK: spreadK,
         highSdK: tenth(spreadK * 1.15),
+        humidity: yearly(wetWinter, wetSummer),
+        cloud: yearly(greyWinter, greySummer),
+        windMps,
       };
     }),
   );
@@ -346,4 +378,8 @@ function round(km: number): number {
 
 function tenth(x: number): number {
   return Math.round(x * 10) / 10;
+}
+
+function hundredth(x: number): number {
+  return Math.round(x * 100) / 100;
 }

@@ -8,7 +8,8 @@ import {
   PROTEIN_G_PER_KG,
 } from "../models/nutrition.ts";
 import type { Hiker } from "../plan/schema.ts";
-import type { LegHiker, LegResult, PlanResult } from "../result/result.ts";
+import type { LegResult, PlanResult } from "../result/result.ts";
+import { dayNumber } from "../units/day.ts";
 import type { Add } from "./add.ts";
 
 const KCAL_PER_G_PROTEIN = 4;
@@ -59,6 +60,15 @@ export function bodyChecks(hiker: Hiker, who: number, result: Omit<PlanResult, "
       { have: { value: protein, unit: "g/kg" }, limit: { value: PROTEIN_G_PER_KG.endurance, unit: "g/kg" } },
       ["more-protein"],
     );
+  const left = lastingAvailability(result.legs, who);
+  if (left !== undefined && left < ENERGY_AVAILABILITY.least)
+    add(
+      "energy-availability",
+      "caution",
+      where,
+      { have: { value: left, unit: "kcal/kg" }, limit: { value: ENERGY_AVAILABILITY.least, unit: "kcal/kg" } },
+      ["less-shortfall"],
+    );
 }
 
 /** Grams a day and kilogram of body that the carried menu holds, over the whole trip. */
@@ -72,19 +82,23 @@ function proteinPerKg(hiker: Hiker, legs: readonly LegResult[], who: number): nu
   return days > 1 ? (kcal * hiker.food.proteinFraction) / KCAL_PER_G_PROTEIN / days / hiker.bodyKg : undefined;
 }
 
-/** On a leg: what is left of the menu after the walking, per kilogram that is not fat. */
-export function availabilityCheck(hiker: Hiker, leg: LegResult, row: LegHiker, add: Add): void {
-  const { food, energy, body } = row;
-  // A leg of a meal or two says nothing about a diet.
-  if (food.mealDays < 2 || food.needKcal === 0) return;
-  const eatenKcal = energy.totalKcal * (food.menuKcal / food.needKcal);
-  const left = energyAvailability(eatenKcal, energy.walkKcal, body.bodyKg - body.fatKg);
-  if (left < ENERGY_AVAILABILITY.least)
-    add(
-      "energy-availability",
-      "caution",
-      { legIndex: leg.index, hikerId: hiker.id, atM: leg.fromM },
-      { have: { value: left, unit: "kcal/kg" }, limit: { value: ENERGY_AVAILABILITY.least, unit: "kcal/kg" } },
-      ["less-shortfall"],
-    );
+/** Weeks of appetite catching up are short on purpose; what counts is what goes on after them. */
+const AFTER_DAYS = 21;
+
+/** What is left of the menu after the walking, per kilogram that is not fat: the mean of the legs after week three. */
+function lastingAvailability(legs: readonly LegResult[], who: number): number | undefined {
+  const begun = dayNumber(legs[0]!.startDate) ?? 0;
+  let left = 0;
+  let days = 0;
+  for (const leg of legs) {
+    const { food, energy, body } = leg.hikers[who]!;
+    if ((dayNumber(leg.startDate) ?? 0) - begun < AFTER_DAYS || food.needKcal === 0) continue;
+    const eatenKcal = energy.totalKcal * (food.menuKcal / food.needKcal);
+    // Exercise counts without the rest that those hours would have cost anyway.
+    const restPerHour = energy.restKcal / Math.max(1, 24 - energy.walkH);
+    const exerciseKcal = Math.max(0, energy.walkKcal - restPerHour * energy.walkH);
+    left += food.mealDays * energyAvailability(eatenKcal, exerciseKcal, body.bodyKg - body.fatKg);
+    days += food.mealDays;
+  }
+  return days > 0 ? left / days : undefined;
 }

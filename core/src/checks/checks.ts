@@ -8,7 +8,7 @@ import { dayNumber, monthOfDay } from "../units/day.ts";
 import type { KitFault } from "../kit/kit.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Add } from "./add.ts";
-import { availabilityCheck, bodyChecks } from "./body.ts";
+import { bodyChecks } from "./body.ts";
 import { campChecks, heatCheck, powerChecks, stoveCheck, validityChecks } from "./gear.ts";
 
 const LONGEST_LEG_DAYS = 10;
@@ -168,7 +168,6 @@ function hikerChecks(
       { have: { value: menuPerDay, unit: "kcal/day" }, limit: { value: resting, unit: "kcal/day" } },
       ["less-shortfall"],
     );
-  availabilityCheck(hiker, leg, row, add);
   stoveCheck(hiker, leg, row, result, add);
 }
 

@@ -37,8 +37,7 @@ export function* compareSchools(
 /** The plan with one hiker's school changed; measured values that would hide it are left out. */
 export function withSchool(plan: Plan, hikerId: string, question: Question, id: string): Plan {
   const changed = (hiker: Hiker): Hiker => {
-    if (question === "fuel")
-      return { ...hiker, stove: { ...hiker.stove, fuel: id as Hiker["stove"]["fuel"], gramsPerBoil: undefined } };
+    if (question === "fuel") return { ...hiker, stove: stoveOf(hiker, id as Hiker["stove"]["fuel"]) };
     return {
       ...hiker,
       schools: { ...hiker.schools, [question]: id },
@@ -48,6 +47,17 @@ export function withSchool(plan: Plan, hikerId: string, question: Question, id: 
     };
   };
   return { ...plan, hikers: plan.hikers.map((hiker) => (hiker.id === hikerId ? changed(hiker) : hiker)) };
+}
+
+/** Another stove; who boiled nothing so far begins with two boils of half a litre a day. */
+export function stoveOf({ stove }: Hiker, fuel: Hiker["stove"]["fuel"]): Hiker["stove"] {
+  const rest = { ...stove };
+  delete rest.gramsPerBoil;
+  if (fuel === stove.fuel) return rest;
+  // Own container sizes belong to the system they were given for.
+  delete rest.containerNetG;
+  delete rest.containerEmptyG;
+  return { ...rest, fuel, boilsPerDay: stove.boilsPerDay || 2, boilL: stove.boilL || 0.5 };
 }
 
 export function figuresOf(

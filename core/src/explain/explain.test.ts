@@ -42,8 +42,8 @@ describe("why", () => {
   test("energy is walking, rest, digestion and cold; each names its source", () => {
     const tree = why("energy");
     expect(tree.parts.map((child) => child.code)).toEqual(["walking", "resting", "thermic", "cold"]);
-    expect(part(tree, "resting").source).toBe("mifflin-st-jeor");
-    expect(part(part(tree, "walking"), "walk-per-hour").source).toBe("pandolf-santee");
+    expect(part(tree, "resting").source).toBe("resting:mifflin-st-jeor");
+    expect(part(part(tree, "walking"), "walk-per-hour").source).toBe("effort:pandolf-santee");
     expect(part(tree, "thermic").value).toBeCloseTo(
       0.1 * (part(tree, "walking").value + part(tree, "resting").value),
       6,

@@ -65,20 +65,19 @@ export function explainBattery(result: PlanResult, legIndex: number): Derivation
   const leg = power?.legs[legIndex];
   if (!power || !leg) return undefined;
   const day = power.days.find((row) => row.legIndex === legIndex && row.usableShare === leg.lowestShare);
-  if (!day || power.capacityWh === 0) return leaf("battery", leg.lowestShare, "share", "batteries");
-  const storedWh = day.storedWh - day.wallWh;
+  if (!day || leg.capacityWh === 0) return leaf("battery", leg.lowestShare, "share", "batteries");
   const stored = quotient(
     "battery-stored",
-    storedWh / power.capacityWh,
+    day.leftWh / leg.capacityWh,
     "share",
-    sum("stored-wh", storedWh, "Wh", [
-      leaf("stored-before", storedWh + day.usedWh - day.solarWh, "Wh"),
+    sum("stored-wh", day.leftWh, "Wh", [
+      leaf("stored-before", day.leftWh + day.usedWh - day.solarWh, "Wh"),
       leaf("solar-wh", day.solarWh, "Wh", "solar"),
       leaf("used-wh", -day.usedWh, "Wh", "own-setting"),
     ]),
-    leaf("capacity-wh", power.capacityWh, "Wh", "batteries"),
+    leaf("capacity-wh", leg.capacityWh, "Wh", "batteries"),
   );
-  const coldShare = storedWh > 0 ? (leg.lowestShare * power.capacityWh) / storedWh : 0;
+  const coldShare = day.leftWh > 0 ? (leg.lowestShare * leg.capacityWh) / day.leftWh : 0;
   return product("battery", leg.lowestShare, "share", [
     stored,
     leaf("battery-cold", coldShare, "share", "battery-cold"),

@@ -4,7 +4,7 @@ import { mendTracks } from "../track/mend.ts";
 import { buildProfile } from "../track/profile.ts";
 import { buildHalts } from "../walk/halts.ts";
 import { buildKit, type KitPlan } from "./kit.ts";
-import { padRNeeded } from "./warmth.ts";
+import { padRNeeded } from "../models/cold.ts";
 
 const STOPS = [
   stopOf("one", 25_000),

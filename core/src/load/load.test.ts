@@ -81,7 +81,9 @@ describe("the pack along the way", () => {
     const nights = days.filter((day) => day.legIndex === 0 && day.night === "camp").length;
     // Dinner at every camp, breakfast after every camp; town's are not boiled.
     expect(row.fuel.boils).toBe(2 * nights);
-    expect(row.fuel.startKg).toBeCloseTo((2 * nights * 15) / 1000, 9);
+    expect(row.fuel.needG).toBeCloseTo(2 * nights * 15, 9);
+    // Alcohol is filled by need, with a tenth beyond it.
+    expect(row.fuel.startKg).toBeCloseTo((1.1 * 2 * nights * 15) / 1000, 9);
     expect(legs[0]!.campNights).toBe(nights);
   });
 });

@@ -108,7 +108,7 @@ function kept(ground: WalkGround, block: Block, before: TripState, settled: Sett
     toNode,
     parts: walk.parts,
     conditions: settled.conditions,
-    supplies: supplies.map(({ drinkL: _, ...rest }) => rest),
+    supplies: supplies.map(withoutArrays),
     loads: loads.map((load) => load.legs),
     loadKg: loads.map((load) => float32(load.loadKg, fromNode, toNode)),
     cellH: float32(walk.cellH, fromNode, toNode),
@@ -120,6 +120,11 @@ function kept(ground: WalkGround, block: Block, before: TripState, settled: Sett
     settled: settled.settled,
     lastMoveG: settled.lastMoveG,
   };
+}
+
+function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL"> {
+  const { energies, parts, food, fuel, body, carries, after } = supply;
+  return { energies, parts, food, fuel, body, carries, after };
 }
 
 /** Plain loop: several times faster here than the typed array's own conversion. */

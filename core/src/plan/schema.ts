@@ -80,7 +80,7 @@ export const foodSchema = z.looseObject({
   /** Share of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
   appetiteByWeek: z.array(z.number().min(0.3).max(1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
   /** Share of the menu's energy that is protein. */
-  proteinFraction: fraction.default(0.13),
+  proteinFraction: fraction.default(0.15),
   /** Allowance per 10 K that the day's mean is below freezing. */
   coldKcalPer10K: z.number().min(0).max(1000).default(100),
   /** Own measured need of a walking day; replaces the energy models when given. */
@@ -277,6 +277,8 @@ export const deviceSchema = z.looseObject({
   name: label.min(1),
   ownerId: id,
   kind: z.enum(DEVICE_KINDS),
+  /** The piece of kit it is: it works on the legs on which that is carried; everywhere without. */
+  pieceId: id.optional(),
   count: z.number().int().min(1).max(20).default(1),
   /** Rechargeable: what it takes, a day. */
   whPerDay: z.number().min(0).max(500).default(0),

@@ -20,7 +20,9 @@ export interface PowerDay {
   wallWh: number;
   /** What was wanted and not there. */
   shortWh: number;
-  /** At the end of the day, after the socket where there is one. */
+  /** Before the socket, where there is one. */
+  leftWh: number;
+  /** At the end of the day, with what joins or leaves at the stop. */
   storedWh: number;
   /** Of that, what the cold lets out, as a share of the whole store. */
   usableShare: number;
@@ -33,6 +35,8 @@ export interface SpareCells {
 }
 
 export interface PowerLeg {
+  /** Of the batteries carried on the leg. */
+  capacityWh: number;
   /** Least that could be drawn on the leg before its last stop, as a share of the store. */
   lowestShare: number;
   lowestDay: number;
@@ -42,8 +46,6 @@ export interface PowerLeg {
 }
 
 export interface Power {
-  capacityWh: number;
-  usePerDayWh: number;
   days: PowerDay[];
   legs: PowerLeg[];
 }
@@ -62,6 +64,8 @@ export function storeWh(device: Device): number {
 
 export interface PowerInput {
   plan: Plan;
+  /** Is this device carried on the leg? */
+  carried: (device: Device, legIndex: number) => boolean;
   profile: Profile;
   season: Season;
   halts: readonly Halt[];
@@ -69,60 +73,83 @@ export interface PowerInput {
   conditions: readonly PartConditions[];
 }
 
+/** What is carried on a leg, added up. */
+interface Bag {
+  capacityWh: number;
+  usePerDayWh: number;
+  panelW: number;
+  wallW: number;
+}
+
+function bagOf(devices: readonly Device[]): Bag {
+  const sum = (pick: (device: Device) => number): number => devices.reduce((total, device) => total + pick(device), 0);
+  return {
+    capacityWh: sum(storeWh),
+    usePerDayWh: sum((device) => (device.kind === "rechargeable" ? device.count * device.whPerDay : 0)),
+    panelW: sum((device) => (device.kind === "solar" ? device.count * device.watts : 0)),
+    wallW: sum((device) => {
+      if (device.kind === "bank") return device.count * (device.watts || 2 * DEVICE_W);
+      return device.kind === "rechargeable" ? device.count * (device.watts || DEVICE_W) : 0;
+    }),
+  };
+}
+
 /** Undefined when the plan has no devices. */
-export function powerOf({ plan, profile, season, halts, parts, conditions }: PowerInput): Power | undefined {
+export function powerOf(input: PowerInput): Power | undefined {
+  const { plan, carried, profile, season, halts, parts, conditions } = input;
   const { devices } = plan;
   if (devices.length === 0) return undefined;
-  const sum = (pick: (device: Device) => number): number => devices.reduce((total, device) => total + pick(device), 0);
-  const capacityWh = sum(storeWh);
-  const usePerDayWh = sum((device) => (device.kind === "rechargeable" ? device.count * device.whPerDay : 0));
-  const panelW = sum((device) => (device.kind === "solar" ? device.count * device.watts : 0));
-  const wallW = sum((device) => {
-    if (device.kind === "bank") return device.count * (device.watts || 2 * DEVICE_W);
-    return device.kind === "rechargeable" ? device.count * (device.watts || DEVICE_W) : 0;
-  });
-  const spares = devices.filter((device) => device.kind === "spare-cells");
+  const bags = Array.from({ length: halts.length - 1 }, (_, leg) =>
+    bagOf(devices.filter((device) => carried(device, leg))),
+  );
   const days: PowerDay[] = [];
-  const legs: PowerLeg[] = Array.from({ length: halts.length - 1 }, () => ({
+  const legs: PowerLeg[] = bags.map(({ capacityWh }) => ({
+    capacityWh,
     lowestShare: 1,
     lowestDay: parts[0]!.day,
     shortWh: 0,
     spare: [],
   }));
   const daysOnLeg = legs.map(() => 0);
-  let storedWh = capacityWh;
+  let storedWh = bags[0]!.capacityWh;
   for (const [p, part] of parts.entries()) {
     const { meanC } = conditions[p]!;
     const leg = legs[part.legIndex]!;
+    const bag = bags[part.legIndex]!;
+    const { capacityWh } = bag;
     // A day of two parts is used up by its hours; a rest day in camp is a day more.
-    const wholeDay = part.night !== "none";
-    const share = wholeDay ? 1 - passedShare(parts, p) : Math.min(1, part.walkH / part.budgetH);
-    const inCamp = part.night === "camp" ? part.zeroDays : 0;
-    const wantedWh = usePerDayWh * (share + inCamp);
-    daysOnLeg[part.legIndex]! += share + inCamp;
+    const share = part.night === "none" ? Math.min(1, part.walkH / part.budgetH) : 1 - passedShare(parts, p);
+    const daysHere = share + (part.night === "camp" ? part.zeroDays : 0);
+    daysOnLeg[part.legIndex]! += daysHere;
+    const wantedWh = bag.usePerDayWh * daysHere;
     const sky = skyAt(season, part.startNode * profile.cellM, monthOfDay(part.day));
     const sunWh =
-      meanC < LEAST_CHARGING_C || panelW === 0
+      meanC < LEAST_CHARGING_C || bag.panelW === 0
         ? 0
-        : solarWh(panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * (share + inCamp);
-    const cold = coldCapacity(Math.max(meanC, -40));
-    const before = Math.min(capacityWh, storedWh + sunWh);
-    const usableWh = before * cold;
-    const usedWh = Math.min(wantedWh, usableWh);
-    const shortWh = Math.max(0, wantedWh - usableWh);
-    storedWh = before - usedWh;
+        : Math.min(
+            capacityWh - storedWh + wantedWh,
+            solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere,
+          );
+    const cold = coldCapacity(meanC);
+    const usedWh = Math.min(wantedWh, (storedWh + sunWh) * cold);
+    const shortWh = wantedWh - usedWh;
+    storedWh += sunWh - usedWh;
+    const leftWh = storedWh;
     leg.shortWh += shortWh;
     const usableShare = capacityWh > 0 ? (storedWh * cold) / capacityWh : wantedWh > 0 ? 0 : 1;
     if (usableShare < leg.lowestShare) {
       leg.lowestShare = usableShare;
       leg.lowestDay = part.day;
     }
-    const stop = part.endNode === halts[part.legIndex + 1]!.node ? halts[part.legIndex + 1]!.stop : undefined;
     let wallWh = 0;
-    if (stop?.services.includes("socket") && part.night !== "camp") {
+    const halt = part.night === "camp" ? undefined : halts[part.legIndex + 1]!;
+    if (halt) {
       const hours = part.night === "stop" ? NIGHT_AT_SOCKET_H + 24 * part.zeroDays : PASSING_AT_SOCKET_H;
-      wallWh = Math.min(capacityWh - storedWh, hours * wallW * DEVICE_ACCEPTS);
-      storedWh += wallWh;
+      if (halt.stop?.services.includes("socket"))
+        wallWh = Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS);
+      // Batteries that join here come charged; those that leave take their charge along.
+      const nextWh = bags[part.legIndex + 1]?.capacityWh ?? capacityWh;
+      storedWh = Math.min(nextWh, storedWh + wallWh + Math.max(0, nextWh - capacityWh));
     }
     days.push({
       day: part.day,
@@ -131,16 +158,18 @@ export function powerOf({ plan, profile, season, halts, parts, conditions }: Pow
       solarWh: sunWh,
       wallWh,
       shortWh,
+      leftWh,
       storedWh,
       usableShare,
     });
   }
   for (const [index, leg] of legs.entries())
-    leg.spare = spares.flatMap((device) => {
+    leg.spare = devices.flatMap((device) => {
+      if (device.kind !== "spare-cells" || !carried(device, index)) return [];
       const neededSets = Math.max(0, Math.ceil(daysOnLeg[index]! / device.daysPerSet) - 1);
       return neededSets > device.spareSets ? [{ deviceId: device.id, neededSets, haveSets: device.spareSets }] : [];
     });
-  return { capacityWh, usePerDayWh, days, legs };
+  return { days, legs };
 }
 
 /** Share of the day that parts before this one have used already. */

@@ -61,19 +61,12 @@ export function legFuel(container: Container, boils: number, needG: number, open
   const { netG, emptyG, exact } = container;
   const missingG = Math.max(0, needG - openG);
   const openLasts = missingG === 0 && needG > 0;
-  let bought = 0;
-  let startG = openG;
-  let containers = 0;
-  if (exact || netG <= 0) {
-    // Topped up to the need and a reserve; what is left stays in the bottle.
-    startG = needG > 0 ? Math.max(openG, needG * (1 + EXACT_RESERVE)) : openG;
-    containers = startG > 0 && netG > 0 ? Math.ceil(startG / netG) : 0;
-    bought = containers;
-  } else {
-    bought = Math.ceil(missingG / netG);
-    startG = openG + bought * netG;
-    containers = bought + (openG > 0 ? 1 : 0);
-  }
+  // Exact fuel is topped up to the need and a reserve, and what is left stays in the bottle; else full ones are added.
+  const byNeed = exact || netG <= 0;
+  const filledG = needG > 0 ? Math.max(openG, needG * (1 + EXACT_RESERVE)) : openG;
+  const bought = byNeed ? (netG > 0 ? Math.ceil(filledG / netG) : 0) : Math.ceil(missingG / netG);
+  const startG = byNeed ? filledG : openG + bought * netG;
+  const containers = byNeed ? bought : bought + (openG > 0 ? 1 : 0);
   const leftG = startG - needG;
   return {
     boils,

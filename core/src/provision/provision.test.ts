@@ -2,17 +2,17 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
 import { hikerOf } from "../../test/fixtures.ts";
-import type { Profile } from "../track/profile.ts";
-import { cellHighC, type PartConditions } from "../walk/conditions.ts";
-import { pandolfSanteeW } from "../walk/effort.ts";
-import { SURFACE_FACTORS } from "../walk/surfaces.ts";
-import { dayEnergy, partWalkKcal } from "./energy.ts";
-import { appetite, partMeals } from "./food.ts";
-import { boilGrams, boilingPointC, plannedBoilGrams } from "./fuel.ts";
-import { carryLitres, heatFactor, heatMetres, mostLitres, trusted } from "./water.ts";
+import { trusted } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
+import { dayEnergy as energyOf, restingKcalPerDay } from "./energy.ts";
+import { appetite, partMeals } from "./food.ts";
+import { legFuel, plannedBoilGrams } from "./fuel.ts";
+import { carryLitres, mostLitres, sunShare } from "./water.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
+
+const dayEnergy = (who: Hiker, day: number, leg: number, walkH: number, walkKcal: number, meanC: number) =>
+  energyOf(who, restingKcalPerDay(who, who.bodyKg), day, leg, walkH, walkKcal, meanC, 8);
 
 describe("energy of a day", () => {
   test("a hand-worked day: 8 h at 2,400 kcal, the other hours at rest, digestion once", () => {
@@ -34,6 +34,22 @@ describe("energy of a day", () => {
     expect(dayEnergy(hiker(), 0, 0, 8, 2000, -15).coldKcal).toBeCloseTo(150, 9);
   });
 
+  test("the allowance is one's own, and so may the whole day be", () => {
+    expect(dayEnergy(hiker({ food: { coldKcalPer10K: 250 } }), 0, 0, 8, 2000, -10).coldKcal).toBe(250);
+    const measured = hiker({ food: { measuredKcalPerDay: 3300 } });
+    const whole = dayEnergy(measured, 0, 0, 8, 2400, 12);
+    expect(whole.totalKcal).toBeCloseTo(3300, 9);
+    expect(whole.walkKcal + whole.restKcal + whole.thermicKcal + whole.measuredKcal).toBeCloseTo(3300, 9);
+    // A rest day stays the models', half a day lies between.
+    expect(dayEnergy(measured, 0, 0, 0, 0, 12).measuredKcal).toBe(0);
+    expect(Math.abs(dayEnergy(measured, 0, 0, 4, 1200, 12).measuredKcal)).toBeGreaterThan(0);
+  });
+
+  test("another resting school, another figure", () => {
+    const lean = hiker({ bodyFatFraction: 0.1, schools: { resting: "cunningham-1980" } });
+    expect(restingKcalPerDay(lean, 70)).toBeCloseTo(500 + 22 * 63, 6);
+  });
+
   test("walking twenty hours still leaves a day of 24", () => {
     expect(dayEnergy(hiker(), 0, 0, 20, 5000, 5).restKcal).toBeCloseTo((4 * 1648.75) / 24, 6);
   });
@@ -51,6 +67,9 @@ describe("meals out of the bag", () => {
     offTrailStartH: 0,
     offTrailEndH: 0,
     budgetH: 7,
+    wantedH: 7,
+    sunriseH: 6,
+    forbiddenCamp: false,
     daylightH: 13,
     sunsetH: 19,
     night: "camp",
@@ -86,44 +105,66 @@ describe("meals out of the bag", () => {
 });
 
 describe("fuel", () => {
-  // ISA pressure and Antoine; steam tables give 89.9 °C at 70 kPa.
-  test.each([
-    [0, 100.0],
-    [1000, 96.68],
-    [2000, 93.36],
-    [3000, 90.03],
-    [4000, 86.68],
-  ])("water boils at %i m at %f °C", (heightM, celsius) => expect(boilingPointC(heightM)).toBeCloseTo(celsius, 1));
-
-  test.each([
-    ["gas-canister", 17.02],
-    ["gas-heat-exchanger", 13.09],
-    ["alcohol", 34.63],
-    ["tablets", 39.61],
-  ] as const)("%s: %f g for a litre from 10 °C at sea level", (fuel, grams) =>
-    expect(boilGrams(fuel, 1, 0)).toBeCloseTo(grams, 1),
-  );
-
   test("own measured grams replace the model; no stove burns nothing", () => {
     expect(plannedBoilGrams(hiker({ stove: { fuel: "alcohol", gramsPerBoil: 11 } }), 3000)).toBe(11);
     expect(plannedBoilGrams(hiker({ stove: { fuel: "none", gramsPerBoil: 11 } }), 0)).toBe(0);
+    // A planned fifth for wind and spill on what the litre takes.
     expect(plannedBoilGrams(hiker({ stove: { fuel: "gas-canister", boilL: 1 } }), 0)).toBeCloseTo(17.02 * 1.2, 1);
+    expect(plannedBoilGrams(hiker(), 3000)).toBeLessThan(plannedBoilGrams(hiker(), 0));
   });
 
-  test("a boil higher up needs less heat", () => {
-    expect(boilGrams("gas-canister", 1, 3000)).toBeLessThan(boilGrams("gas-canister", 1, 0));
+  const can = { netG: 100, emptyG: 80, exact: false };
+  test("canisters are whole, the open one is burnt first, and what is left goes on", () => {
+    expect(legFuel(can, 10, 130, 0)).toMatchObject({
+      bought: 2,
+      containers: 2,
+      startKg: 0.2,
+      endG: 70,
+      openLasts: false,
+    });
+    expect(legFuel(can, 5, 60, 70)).toMatchObject({
+      bought: 0,
+      containers: 1,
+      startKg: 0.07,
+      endG: 10,
+      openLasts: true,
+    });
+    expect(legFuel(can, 5, 60, 10)).toMatchObject({
+      bought: 1,
+      containers: 2,
+      containerKg: 0.16,
+      startKg: 0.11,
+      endG: 50,
+    });
+    expect(legFuel(can, 0, 0, 0)).toMatchObject({ bought: 0, containers: 0, startKg: 0, openLasts: false });
+  });
+
+  test("a bottle is filled by need and a tenth; tablets come in nothing", () => {
+    const bottle = { netG: 400, emptyG: 25, exact: true };
+    const burn = legFuel(bottle, 20, 300, 0);
+    expect(burn.containers).toBe(1);
+    expect(burn.startKg).toBeCloseTo(0.33, 9);
+    expect(legFuel({ netG: 0, emptyG: 0, exact: true }, 4, 80, 0)).toMatchObject({ containers: 0, containerKg: 0 });
+  });
+
+  test("fuel is never made nor lost over a row of legs, but for a canister's last grams", () => {
+    const needs = fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 12 });
+    fc.assert(
+      fc.property(needs, (list) => {
+        let openG = 0;
+        for (const needG of list) {
+          const burn = legFuel(can, needG / 10, needG, openG);
+          expect(1000 * burn.startKg).toBeCloseTo(openG + 100 * burn.bought, 6);
+          expect(1000 * burn.startKg).toBeGreaterThanOrEqual(needG - 1e-9);
+          expect(burn.endG).toBeLessThan(100 + 1e-9);
+          openG = burn.endG;
+        }
+      }),
+    );
   });
 });
 
 describe("water", () => {
-  test.each([
-    [-10, 1],
-    [20, 1],
-    [26, 1.5],
-    [32, 2],
-    [45, 2],
-  ])("the rate at %i °C is multiplied by %f", (celsius, factor) => expect(heatFactor(celsius)).toBeCloseTo(factor, 9));
-
   test("24 km without a camp, by hand: 3 L and 15 % reserve, half a litre drunk before", () => {
     const need = carryLitres(hiker(), 24 * 0.125, 0);
     expect(need).toMatchObject({ campL: 0, drunkL: 0.5 });
@@ -147,9 +188,9 @@ describe("water", () => {
   });
 
   test("the most to drink: 1.42 L an hour and 11.36 L a day, less for small people", () => {
-    expect(mostLitres(hiker({ bodyKg: 90 }), 4, 0)).toBeCloseTo(5.68, 6);
-    expect(mostLitres(hiker({ bodyKg: 90 }), 24, 0)).toBeCloseTo(11.36, 6);
-    expect(mostLitres(hiker({ bodyKg: 49 }), 4, 0)).toBeCloseTo(5.68 * 0.7, 6);
+    expect(mostLitres(hiker({ bodyKg: 90 }), 4, 0)).toBeCloseTo(5.678, 3);
+    expect(mostLitres(hiker({ bodyKg: 90 }), 24, 0)).toBeCloseTo(11.356, 3);
+    expect(mostLitres(hiker({ bodyKg: 49 }), 4, 0)).toBeCloseTo(5.678 * 0.7, 3);
   });
 
   test("trust: reliable only, by the month's chance, or all", () => {
@@ -169,47 +210,10 @@ describe("water", () => {
   });
 });
 
-describe("fast paths against the plain way", () => {
-  const cells = 120;
-  const random = (seed: number) => {
-    let state = seed;
-    return (): number => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
-  };
-
-  test("the energy loop agrees with the effort model cell by cell", () => {
-    const next = random(77);
-    const profile = {
-      cellM: 100,
-      cellCount: cells,
-      gradeFraction: Float64Array.from({ length: cells }, () => (next() - 0.5) * 0.9),
-    } as Profile;
-    const walk = {
-      parts: [],
-      cellH: Float64Array.from({ length: cells }, () => 0.015 + next() * 0.1),
-      surface: Uint8Array.from({ length: cells }, () => Math.floor(next() * SURFACE_FACTORS.length)),
-    };
-    const load = Float64Array.from({ length: cells }, () => next() * 90);
-    const part = { startNode: 0, endNode: cells, offTrailStartH: 0, offTrailEndH: 0 } as DayPart;
-    let slow = 0;
-    for (let c = 0; c < cells; c++) {
-      const hours = walk.cellH[c]!;
-      const eta = SURFACE_FACTORS[walk.surface[c]!]!.terrainFactor;
-      slow += hours * pandolfSanteeW(70, load[c]! + 1.5, 0.1 / 3.6 / hours, profile.gradeFraction[c]! * 100, eta);
-    }
-    const fast = partWalkKcal(hiker(), profile, walk, part, load, 1.5);
-    expect(Math.abs(fast / ((slow * 3600) / 4184) - 1)).toBeLessThan(1e-9);
-  });
-
-  test("heat metres are the sum of every cell's heat factor", () => {
-    const next = random(5);
-    const heightM = Float64Array.from({ length: cells + 1 }, () => next() * 3000);
-    const parts = [0, 50].map((startNode, i) => ({ startNode, endNode: [50, cells][i]! }) as DayPart);
-    const conditions = [28, 41].map((highC) => ({ midHeightM: 800, walking: { highC } }) as PartConditions);
-    const got = heatMetres({ heightM, cellM: 100 } as Profile, parts, conditions, new Float64Array(cells + 1));
-    let want = 0;
-    for (let c = 0; c < cells; c++) {
-      want += 100 * heatFactor(cellHighC(conditions[c < 50 ? 0 : 1]!, heightM[c]!));
-      expect(got[c + 1]).toBeCloseTo(want, 6);
-    }
-  });
+test("the sun on a walker: none by night, most about noon, the mean of a whole day 2/π", () => {
+  const part = (startClockH: number, endClockH: number) => ({ startClockH, endClockH, sunriseH: 6, daylightH: 12 });
+  expect(sunShare(part(20, 23))).toBe(0);
+  expect(sunShare(part(11.9, 12.1))).toBeCloseTo(1, 3);
+  expect(sunShare(part(6, 18))).toBeCloseTo(2 / Math.PI, 9);
+  expect(sunShare({ ...part(6, 18), daylightH: 0 })).toBe(0);
 });

@@ -5,7 +5,7 @@ import type { SolvedBlock, Trip } from "../load/trip.ts";
 import type { MassState } from "../models/bodyMass.ts";
 import { padRNeeded, warmthMarginK } from "../models/cold.ts";
 import { models } from "../models/index.ts";
-import type { Hiker, Plan } from "../plan/schema.ts";
+import type { Device, Hiker, Plan } from "../plan/schema.ts";
 import { powerOf, type Power } from "../power/power.ts";
 import type { DayEnergy } from "../provision/energy.ts";
 import type { LegFuel } from "../provision/fuel.ts";
@@ -196,7 +196,7 @@ export function assemble(
     ),
     schools: plan.hikers.map(schoolsOf),
     finish: last.supply.map(({ bodyKg, fatKg, deficitKcal }) => ({ body: { bodyKg, fatKg }, deficitKcal })),
-    power: powerOf({ plan, profile, season, halts, parts, conditions }),
+    power: powerOf({ plan, carried: carriedOn(plan, kit), profile, season, halts, parts, conditions }),
     profile,
     carrier: kit.carrier,
     kitFaults: kit.faults,
@@ -206,6 +206,16 @@ export function assemble(
     rounds: trip.rounds,
     settled: trip.settled,
     lastMoveG: trip.lastMoveG,
+  };
+}
+
+/** A device that is a piece of kit works where the piece is carried. */
+function carriedOn(plan: Plan, kit: KitPlan): (device: Device, legIndex: number) => boolean {
+  const pieceOf = new Map(plan.kit.map((piece, p) => [piece.id, p]));
+  const legCount = kit.legs.length;
+  return (device, legIndex) => {
+    const piece = device.pieceId === undefined ? undefined : pieceOf.get(device.pieceId);
+    return piece === undefined || kit.carrier[piece * legCount + legIndex]! >= 0;
   };
 }
 

@@ -1,23 +1,24 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { hikerOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { layGround, walkAll } from "../../test/ground.ts";
+import { toblerMps } from "../models/time.ts";
 import type { Plan } from "../plan/schema.ts";
-import { DaylightTable, daylight } from "../season/sun.ts";
-import { mendTracks } from "../track/mend.ts";
-import { buildProfile, type Profile } from "../track/profile.ts";
+import { daylight } from "../season/sun.ts";
+import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
-import { coarseGround } from "./coarse.ts";
-import { buildHalts, type Halt } from "./halts.ts";
-import { loadSpeedFactor, toblerMps } from "./pace.ts";
-import { buildTerrain } from "./terrain.ts";
-import { buildGround, offTrailHours, wantedHours, walkDays, type Walk, type WalkGround } from "./walk.ts";
+import { coarseGround, samples } from "./coarse.ts";
+import type { WalkGround } from "./ground.ts";
+import type { Halt } from "./halts.ts";
+import { heatSpeedFactor, loadSpeedFactor, slowdownPerKg } from "./slow.ts";
+import { blocksOf, offTrailHours, wantedHours, type Walk } from "./walk.ts";
 
 const START = dayNumber("2027-05-01")!;
 
 interface Made {
   plan: Plan;
   profile: Profile;
-  halts: Halt[];
+  halts: readonly Halt[];
   ground: WalkGround;
   walk: Walk;
 }
@@ -26,23 +27,11 @@ function walkOf(
   overrides: Record<string, unknown> = {},
   lengthM = 100_000,
   loadKg = 0,
-  heightM = (): number => 100,
+  heightM: (m: number) => number = () => 100,
 ): Made {
   const plan = planOf(overrides);
-  const profile = buildProfile(mendTracks([trackNorth({ lengthM, heightM })]), plan.trip.direction === "reverse");
-  const halts = buildHalts(plan, profile);
-  const ground = buildGround(plan, profile, buildTerrain(profile, plan.stretches), halts, START, new DaylightTable());
-  const load = new Float64Array(profile.cellCount).fill(loadKg);
-  return {
-    plan,
-    profile,
-    halts,
-    ground,
-    walk: walkDays(
-      ground,
-      plan.hikers.map(() => load),
-    ),
-  };
+  const { ground } = layGround(plan, [trackNorth({ lengthM, heightM })]);
+  return { plan, profile: ground.profile, halts: ground.halts, ground, walk: walkAll(ground, loadKg) };
 }
 
 describe("halts", () => {
@@ -136,31 +125,196 @@ describe("days", () => {
     expect(at(23_500)[0]!.night).toBe("stop");
   });
 
+  test("a ramp of stages replaces fresh and fit, straight between its rows", () => {
+    const ramp = [
+      { tripDay: 2, hoursH: 4 },
+      { tripDay: 12, hoursH: 9 },
+    ];
+    const { hikers } = planOf({ hikers: [hikerOf({ pace: { ramp } })] });
+    expect([0, 2, 7, 12, 90].map((day) => wantedHours(hikers, day))).toEqual([4, 4, 6.5, 9, 9]);
+  });
+
   test("with frozen ends, days keep their camps at another load", () => {
-    const { ground, walk, profile } = walkOf({}, 100_000, 5);
-    const heavier = walkDays(ground, [new Float64Array(profile.cellCount).fill(20)], walk.parts);
+    const { ground, walk: kept } = walkOf({}, 100_000, 5);
+    // The first walk stands in the ground's working arrays, which the second one fills anew.
+    const walk = { ...kept, cellH: kept.cellH.slice() };
+    const heavier = walkAll(ground, 20, walk.parts);
     expect(heavier.parts.map((part) => part.endNode)).toEqual(walk.parts.map((part) => part.endNode));
     expect(heavier.parts[0]!.walkH).toBeGreaterThan(walk.parts[0]!.walkH);
+  });
+});
+
+describe("slow-downs", () => {
+  test("load: 0.7 % per kg on the flat and downhill, 1 % from +10 %, never more than 45 %", () => {
+    expect(slowdownPerKg(-0.2)).toBeCloseTo(0.007, 9);
+    expect(slowdownPerKg(0.05)).toBeCloseTo(0.0085, 9);
+    expect(slowdownPerKg(0.25)).toBeCloseTo(0.01, 9);
+    expect(loadSpeedFactor(10, 0)).toBeCloseTo(0.93, 9);
+    expect(loadSpeedFactor(10, 0, 2)).toBeCloseTo(0.86, 9);
+    expect(loadSpeedFactor(80, 0.2)).toBe(0.55);
+  });
+
+  // Pandolf at constant power: 70 kg, 5 to 30 kg on the flat; our straight line beside it.
+  test.each([
+    [5, 0.9642],
+    [10, 0.9274],
+    [15, 0.8888],
+    [20, 0.8474],
+    [30, 0.7521],
+  ])("%i kg on the flat is near constant power: %f", (kg, share) =>
+    expect(Math.abs(loadSpeedFactor(kg, 0) - share)).toBeLessThan(0.04),
+  );
+
+  test("heat: 1 % per kelvin above 25 °C, at most 30 %", () => {
+    expect(heatSpeedFactor(20, 25, 0.01)).toBe(1);
+    expect(heatSpeedFactor(35, 25, 0.01)).toBeCloseTo(0.9, 9);
+    expect(heatSpeedFactor(90, 25, 0.01)).toBe(0.7);
+  });
+
+  test("a hot afternoon is slower than the morning before it, at the same grade", () => {
+    const { walk, profile } = walkOf({ climate: { stations: [stationOf(20, 42)] } }, 30_000);
+    const { startNode, endNode } = walk.parts[0]!;
+    expect(walk.cellC[startNode]!).toBeLessThan(25);
+    expect(walk.cellC[endNode - 1]!).toBeGreaterThan(38);
+    expect(walk.cellH[endNode - 1]! / walk.cellH[startNode]!).toBeCloseTo(
+      1 / heatSpeedFactor(walk.cellC[endNode - 1]!, 25, 0.01),
+      6,
+    );
+    expect(profile.cellCount).toBe(300);
+  });
+});
+
+describe("rules of the day", () => {
+  const pace = { hoursFreshH: 8, hoursFitH: 8, breakShare: 0.2, startClockH: 7 };
+  const of = (days: Record<string, unknown>, more: Record<string, unknown> = {}, lengthM = 150_000): Made =>
+    walkOf({ days: { endRule: "hours", ...days }, hikers: [hikerOf({ pace })], ...more }, lengthM);
+
+  test("a record walker goes sixteen hours, by night too, slower in the dark", () => {
+    const fast = { hoursFreshH: 16, hoursFitH: 16, breakShare: 0.1, startClockH: 4, speedFactor: 1 };
+    const { walk } = of({ darkShare: 0.5 }, { hikers: [hikerOf({ pace: fast })] }, 400_000);
+    const day = walk.parts[1]!;
+    expect(day.walkH).toBeGreaterThan(15.7);
+    expect(day.endClockH).toBeGreaterThan(day.sunsetH + 1);
+    expect(day.endClockH).toBeLessThanOrEqual(24.01);
+    const noon = walk.cellH[day.startNode + 200]!;
+    expect(walk.cellH[day.endNode - 1]! / noon).toBeCloseTo(1 / 0.8, 6);
+    // Without leave to walk in the dark the day is as long as the light.
+    const careful = of({}, { hikers: [hikerOf({ pace: fast })] }, 400_000).walk.parts[1]!;
+    expect(careful.endClockH).toBeLessThanOrEqual(careful.sunsetH + 0.1);
+  });
+
+  test("a pilgrim walks five hours from bed to bed", () => {
+    const beds = Array.from({ length: 12 }, (_, i) =>
+      stopOf(`b${i}`, 11_000 * (i + 1), { use: false, services: ["bed"] }),
+    );
+    const short = { ...pace, hoursFreshH: 5, hoursFitH: 5 };
+    const { walk, profile } = of({ sleepAt: "beds" }, { stops: beds, hikers: [hikerOf({ pace: short })] });
+    const nights = walk.parts.filter((part) => part.night === "camp");
+    expect(nights.length).toBeGreaterThan(8);
+    for (const night of nights) {
+      expect(night.walkH).toBeLessThanOrEqual(5 + 1e-9);
+      if (night.endNode * profile.cellM < 132_500)
+        expect(
+          Math.abs(((night.endNode * profile.cellM) / 11_000) % 1) < 0.02 ||
+            ((night.endNode * profile.cellM) / 11_000) % 1 > 0.98,
+        ).toBe(true);
+    }
+  });
+
+  test("the day ends at water within the window before its hours, not beyond it", () => {
+    const plain = of({}).walk.parts[0]!;
+    const at = (m: number) =>
+      of({ endRule: "camp", campWindowH: 1 }, { sources: [sourceOf("w", m)] }).walk.parts[0]!.endNode;
+    const endM = plain.endNode * 100;
+    expect(at(endM - 2500)).toBe(plain.endNode - 25);
+    expect(at(endM - 9000)).toBe(plain.endNode);
+    // Water just beyond is at hand from where the hours end.
+    expect(at(endM + 600)).toBe(plain.endNode);
+  });
+
+  test("nobody camps where it is forbidden: stop short, or walk out", () => {
+    const end = of({}).walk.parts[0]!.endNode * 100;
+    const camp = (fromM: number, toM: number) =>
+      of({}, { stretches: [{ id: "x", name: "x", kind: "rule", rule: "no-camping", fromM, toM }] }).walk.parts[0]!;
+    const short = camp(end - 3000, end + 60_000);
+    expect(short.endNode * 100).toBeLessThan(end - 3000);
+    expect(short.forbiddenCamp).toBe(false);
+    const out = camp(0, end + 2000);
+    expect(out.endNode * 100).toBeGreaterThan(end + 2000);
+    expect(out.forbiddenCamp).toBe(false);
+    // Too long to leave: said, not hidden.
+    expect(camp(0, 150_000).forbiddenCamp).toBe(true);
+  });
+
+  test("who comes after closing time camps before the stop and comes in the morning", () => {
+    const stop = (closesH?: number) => stopOf("a", 28_000, closesH === undefined ? {} : { closesH });
+    const late = of({ arriveByClosing: true }, { stops: [stop(14)] }).walk.parts;
+    expect(of({ arriveByClosing: true }, { stops: [stop()] }).walk.parts[0]!.night).toBe("stop");
+    expect(late[0]!).toMatchObject({ night: "camp", endNode: 260 });
+    expect(late[1]!.night).toBe("stop");
+    expect(late[1]!.endClockH).toBeLessThan(9);
+    // The same stop, when nobody asked.
+    expect(of({}, { stops: [stop(14)] }).walk.parts[0]!.night).toBe("stop");
+  });
+
+  test("a rest day after so many days, at a stop when one comes in time", () => {
+    const worked = (parts: Walk["parts"]): number[] => {
+      const rows: number[] = [];
+      let days = 0;
+      for (const part of parts) {
+        days++;
+        if (part.zeroDays > 0) {
+          rows.push(days);
+          days = 0;
+        }
+      }
+      return rows;
+    };
+    expect(worked(of({ restEveryDays: 3 }, {}, 400_000).walk.parts).every((days) => days === 3)).toBe(true);
+    const { parts } = of({ restEveryDays: 4 }, { stops: [stopOf("a", 75_000)] }, 150_000).walk;
+    expect(parts.find((part) => part.night === "stop")!.zeroDays).toBe(1);
+  });
+
+  test("a short day out of the stop, when asked for", () => {
+    const { parts } = of({ neroOutH: 3 }, { stops: [stopOf("a", 25_000)] }).walk;
+    expect(parts[0]!.walkH).toBeGreaterThan(5);
+    expect(parts[1]!.walkH).toBeLessThanOrEqual(3);
+    expect(parts[2]!.walkH).toBeGreaterThan(5);
+  });
+
+  test("setting out at sunrise", () => {
+    const { parts } = of({ startRule: "sunrise" }).walk;
+    expect(parts[0]!.startClockH).toBeCloseTo(parts[0]!.sunriseH, 9);
+  });
+
+  test("blocks run from planned night to planned night", () => {
+    const stops = [stopOf("a", 20_000), stopOf("b", 40_000, { nights: 0 }), stopOf("c", 60_000)];
+    expect(blocksOf(of({}, { stops }).halts)).toEqual([
+      { firstLeg: 0, endLeg: 1 },
+      { firstLeg: 1, endLeg: 3 },
+      { firstLeg: 3, endLeg: 4 },
+    ]);
   });
 });
 
 describe("the sampled ground", () => {
   test("keeps length, ends and order, and walks it in about the same time", () => {
     const { ground, walk } = walkOf({ stops: [stopOf("a", 41_300)] }, 100_000, 8);
-    const coarse = coarseGround(ground)!;
+    const hours = (given: Walk): number => given.parts.reduce((sum, part) => sum + part.walkH, 0);
+    const wholeH = hours(walk);
+    const coarse = coarseGround(ground);
     const { profile, halts } = coarse.ground;
     expect(profile.cellM * profile.cellCount).toBeCloseTo(ground.profile.lengthM, 6);
     expect(halts[1]!.node * profile.cellM).toBeCloseTo(41_300, -3);
     expect(halts.at(-1)!.node).toBe(profile.cellCount);
-    const sampled = walkDays(coarse.ground, [new Float64Array(profile.cellCount).fill(8)]);
-    const hours = (given: Walk): number => given.parts.reduce((sum, part) => sum + part.walkH, 0);
-    expect(hours(sampled) / hours(walk)).toBeCloseTo(1, 1);
+    expect(hours(walkAll(coarse.ground, 8)) / wholeH).toBeCloseTo(1, 1);
     expect(coarse.sampleOf.length).toBe(ground.profile.cellCount);
     expect(Math.max(...coarse.sampleOf)).toBe(profile.cellCount - 1);
+    expect(samples(coarse, 0, 2)).toBe(true);
   });
 
   test("is not used where a leg is too short for it", () => {
-    expect(coarseGround(walkOf({ stops: [stopOf("a", 3000)] }).ground)).toBeUndefined();
-    expect(coarseGround(walkOf({}, 4000).ground)).toBeUndefined();
+    const coarse = coarseGround(walkOf({ stops: [stopOf("a", 3000)] }).ground);
+    expect([samples(coarse, 0, 1), samples(coarse, 1, 2)]).toEqual([false, true]);
   });
 });

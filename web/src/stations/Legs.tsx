@@ -1,8 +1,8 @@
 /** Home: the whole plan as one table, a row a leg, and the Why panel beside it. */
 import type { KeyboardEvent } from "react";
-import type { LegResult, Plan, PlanResult } from "@gepack/core";
+import type { Explained, LegResult, Plan, PlanResult } from "@gepack/core";
 import { WhyPanel } from "../components/WhyPanel.tsx";
-import { select, useApp, type WhyFigure } from "../store/app.ts";
+import { select, useApp } from "../store/app.ts";
 import { dayMonth, figure, fixed, quantity, unitSymbol } from "../units/quantity.ts";
 import { CHECK_MARK } from "../words/checks.ts";
 import { stopName } from "../words/names.ts";
@@ -131,7 +131,7 @@ function LegRow({ plan, result, leg, was, chosen, hikerIndex, scaleKg }: RowProp
   const row = leg.hikers[hikerIndex]!;
   const hiker = plan.hikers[hikerIndex]!;
   const carry = row.carries[row.largestCarry];
-  const ask = (why: WhyFigure) => (): void => select({ legIndex: leg.index, why });
+  const ask = (why: Explained) => (): void => select({ legIndex: leg.index, why });
   const checks = result.checks.filter(
     (check) =>
       check.severity !== "note" &&
@@ -161,10 +161,16 @@ function LegRow({ plan, result, leg, was, chosen, hikerIndex, scaleKg }: RowProp
       </th>
       <td className={CELL}>{figure("distance", leg.distanceM, units, 0)}</td>
       <td className={`${CELL} max-[560px]:hidden`}>{figure("height", leg.climbM, units)}</td>
-      <td className={CELL}>{fixed(leg.days, 1)}</td>
+      <td className={CELL}>
+        <Ask label="Why so many days" onClick={ask("days")}>
+          {fixed(leg.days, 1)}
+        </Ask>
+      </td>
       <td className={`${CELL} max-[560px]:hidden`}>{dayMonth(leg.startDate)}</td>
       <td className={`${CELL} max-[560px]:hidden`}>
-        {figure("temperature", leg.lowC, units)} / {figure("temperature", leg.highC, units)}
+        <Ask label="Warm enough?" onClick={ask("warmth")}>
+          {figure("temperature", leg.lowC, units)} / {figure("temperature", leg.highC, units)}
+        </Ask>
       </td>
       <td className={`${CELL} max-[860px]:hidden`}>
         <Ask label="Why this energy" onClick={ask("energy")}>

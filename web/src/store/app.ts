@@ -1,10 +1,12 @@
 /** What the screens share: the opened plan, its result, the selection. Edits go to the data layer. */
 import {
+  EXPLAINED,
   planSchema,
   readPlanFile,
   START_ID,
   FINISH_ID,
   writePlanFile,
+  type Explained,
   type Plan,
   type PlanFile,
   type PlanResult,
@@ -27,7 +29,6 @@ import {
 } from "../data/plans.ts";
 import { startCore, type CoreClient } from "../worker/client.ts";
 
-export type WhyFigure = "start" | "food" | "carry" | "energy";
 export type Theme = "light" | "dark" | "system";
 
 export interface AppState {
@@ -43,7 +44,7 @@ export interface AppState {
   redoLabel: string | undefined;
   legIndex: number;
   hikerIndex: number;
-  why: WhyFigure;
+  why: Explained;
   theme: Theme;
   welcomed: boolean;
   /** A sentence from outside the hiker's own action: a worker restarted, storage refused. */
@@ -302,6 +303,8 @@ export async function exportText(): Promise<string | undefined> {
   return JSON.stringify(writePlanFile(plan, tracks));
 }
 
+export const compareSchoolsOf: CoreClient["compareSchools"] = (...args) => coreClient().compareSchools(...args);
+export const stopComparing = (): void => coreClient().stopComparing();
 export const readTrackFile: CoreClient["readTrack"] = (...args) => coreClient().readTrack(...args);
 export const locateOn: CoreClient["locateOn"] = (track, places) => coreClient().locateOn(track, places);
 export const cancelReading = (): void => coreClient().cancelReading();
@@ -341,6 +344,6 @@ function readLocation(): void {
   set({
     legIndex: Math.min(whole("leg"), (result?.legs.length ?? Infinity) - 1),
     hikerIndex: Math.min(whole("hiker"), (plan?.hikers.length ?? Infinity) - 1),
-    why: why === "food" || why === "carry" || why === "energy" ? why : "start",
+    why: EXPLAINED.find((figure) => figure === why) ?? "start",
   });
 }

@@ -21,6 +21,16 @@ function say(figure: Figure | undefined, units: Units): string {
       return `${fixed(value, 0)} kcal a day`;
     case "days":
       return `${fixed(value, value % 1 === 0 ? 0 : 1)} days`;
+    case "kcal":
+    case "kcal/kg":
+    case "Wh":
+    case "min":
+      return `${fixed(value, 0)} ${unit}`;
+    case "kcal/g":
+    case "g/kg":
+      return `${fixed(value, 1)} ${unit}`;
+    case "%":
+      return `${fixed(value, 0)} %`;
     default:
       return fixed(value, 0);
   }
@@ -48,6 +58,17 @@ export const CHECK_MARK: Record<Check["code"], string> = {
   "heights-missing": "heights",
   "not-settled": "rough",
   "drink-limit": "drink",
+  "deficit-adds-up": "deficit",
+  "fat-too-low": "body",
+  "food-too-dense": "menu",
+  "protein-low": "protein",
+  "energy-availability": "hungry",
+  "battery-flat": "battery",
+  "spare-cells-short": "battery",
+  "camp-forbidden": "camp",
+  "heat-stress": "heat",
+  "stove-too-cold": "stove",
+  "outside-model": "model",
 };
 
 /** Which station a check belongs to, for the counts beside the names. */
@@ -72,6 +93,17 @@ export const CHECK_STATION: Record<Check["code"], "legs" | "kit" | "trail" | "se
   "heights-missing": "trail",
   "not-settled": "legs",
   "drink-limit": "legs",
+  "deficit-adds-up": "setup",
+  "fat-too-low": "setup",
+  "food-too-dense": "setup",
+  "protein-low": "setup",
+  "energy-availability": "setup",
+  "battery-flat": "legs",
+  "spare-cells-short": "legs",
+  "camp-forbidden": "legs",
+  "heat-stress": "legs",
+  "stove-too-cold": "legs",
+  "outside-model": "setup",
 };
 
 /** What falls short, with its figures. */
@@ -120,8 +152,39 @@ export function checkSentence(check: Check, plan: Plan): string {
       return `Weights still moved by ${fixed(Number(check.figures["move"]?.value ?? 0), 0)} g when the calculation stopped.`;
     case "drink-limit":
       return `${of("have")} is more than a body should drink in these hours (${of("limit")}). Some of it is reserve; drink to thirst.`;
+    case "deficit-adds-up":
+      return `Deficits add up to ${of("have")} by the finish, beyond ${of("limit")}: strength falls. About ${of("lost")} of body mass would go, and it is guessed, not known.`;
+    case "fat-too-low":
+      return `Body fat would fall to ${of("have")} by the finish; below ${of("limit")} warmth and hormones fail. Take medical advice.`;
+    case "food-too-dense":
+      return `A menu of ${of("have")} is implausible: nuts and oil alone reach ${of("limit")} and more.`;
+    case "protein-low":
+      return `The menu holds ${of("have")} of protein a day and kilogram of body; ${of("limit")} keeps muscle on long walks.`;
+    case "energy-availability":
+      return `After the walking, ${of("have")} of lean body is left a day from the fourth week on; below ${of("limit")} bones and hormones suffer. Take medical advice.`;
+    case "battery-flat":
+      return `The batteries stand at ${of("have")} on ${of("day")}${Number(check.figures["short"]?.value ?? 0) > 0 ? `, and ${of("short")} are missing` : ""}.`;
+    case "spare-cells-short":
+      return `“${of("piece")}” wants ${of("limit")} spare sets on this leg and has ${of("have")}.`;
+    case "camp-forbidden":
+      return `The night of ${of("day")} falls where camping is forbidden, and no allowed place is in reach.`;
+    case "heat-stress":
+      return `A hot day in ten reaches ${of("have")}: rest ${of("rest")} of every hour and drink about ${of("limit")} an hour, not more.`;
+    case "stove-too-cold":
+      return `On the coldest night in ten, ${of("have")}, the stove may fail: it wants ${of("limit")}.`;
+    case "outside-model":
+      return `“${of("model")}” was not measured for this: ${QUANTITY_WORD[String(check.figures["quantity"]?.value)] ?? of("quantity")} ${of("have")}. Its figures are flagged, not hidden.`;
   }
 }
+
+/** Inputs of the models in plain words. */
+const QUANTITY_WORD: Record<string, string> = {
+  loadKg: "load in kilograms",
+  gradePercent: "share of the way too steep, in percent,",
+  ageY: "age",
+  bodyFatFraction: "share of body fat",
+  speedMps: "speed in m/s",
+};
 
 export const MEND_WORDS: Record<MendCode, string> = {
   "add-stop": "Use another stop on the way",
@@ -147,6 +210,13 @@ export const MEND_WORDS: Record<MendCode, string> = {
   "add-stations": "add a weather station in Setup",
   "walk-cool-hours": "walk in the cool hours",
   "ask-about-source": "ask at the last stop whether it has water",
+  "own-menu": "enter the energy density of what you really eat",
+  "more-protein": "put more protein into the menu",
+  "bigger-bank": "carry a larger bank on this leg",
+  "use-less-power": "use the devices less",
+  "more-cells": "carry another set of cells",
+  "warm-canister": "keep the canister warm in the sleeping bag",
+  "other-school": "choose another school in Setup, Models",
 };
 
 export function mendSentence(check: Check): string {

@@ -1,7 +1,11 @@
 /** Labels and sources of the Why panel. */
+import { models, type Derivation, type Explained, type Question } from "@gepack/core";
+
 export const DERIVATION_LABEL: Record<string, string> = {
   start: "Pack leaving the stop",
   base: "Base weight",
+  group: "Kit",
+  piece: "Piece",
   consumables: "Consumables",
   food: "Food",
   "food-eaten": "Eaten on the leg",
@@ -15,11 +19,25 @@ export const DERIVATION_LABEL: Record<string, string> = {
   density: "Energy density",
   water: "Water to the first source",
   fuel: "Fuel",
+  "fuel-burnt": "Burnt on the leg",
+  "fuel-beyond": "Left over on arriving",
+  containers: "Canisters or bottles, empty",
+  "container-count": "In the pack on leaving",
+  "container-empty": "Each, empty",
   boils: "Boils",
   "grams-per-boil": "Per boil",
+  "boil-heat": "Heat into water and pot",
+  "grams-per-kj": "Fuel for a kilojoule in the pot",
+  "wind-factor": "For wind and spill",
   "kg-per-g": "Kilograms per gram",
   carry: "Water to carry",
   "carry-walking": "Drunk while walking",
+  "carry-km": "Distance, ways off the trail included",
+  "rate-per-km": "In the cool",
+  "heat-factor": "For the heat at the hours of passage",
+  detours: "Ways off the trail",
+  "carry-hours": "Walking hours",
+  "rate-per-hour": "Per walking hour",
   "carry-camps": "Dry camps",
   "dry-camps": "Nights without a source",
   "per-dry-camp": "Dinner, night and breakfast",
@@ -32,25 +50,115 @@ export const DERIVATION_LABEL: Record<string, string> = {
   resting: "At rest and camp chores",
   thermic: "Digesting food",
   cold: "Cold days",
+  "measured-energy": "Your measured day differs by",
+  days: "Days of walking",
+  "walk-hours-leg": "Walking hours",
+  "trail-hours": "On the trail",
+  "leg-km": "Distance",
+  "mean-speed": "Mean speed, all slow-downs in it",
+  "off-trail-hours": "To and from the stops",
+  "hours-per-day": "Hours in a day",
+  arrival: "Arrival",
+  "start-date": "Start of the trip",
+  "days-before": "Days walked before this leg",
+  "zeros-before": "Rest days before it",
+  "nights-on-leg": "Nights on this leg",
+  "zeros-on-leg": "Rest days in camp",
+  speed: "Speed on the slowest ground",
+  "plain-speed": "By the slope alone",
+  "own-factor": "Own pace",
+  "load-factor": "With the load",
+  "surface-factor": "Underfoot",
+  "heat-slow-factor": "In the heat",
+  "party-night-factor": "Waiting for the slower one, or in the dark",
+  warmth: "Warmth to spare",
+  "cold-night": "Coldest night in ten",
+  "mean-low": "Mean low at the camp",
+  "one-in-ten": "One night in ten is colder by",
+  quantile: "Standard deviations",
+  spread: "Spread of single nights",
+  "bag-rating": "Bag, as rated for this sleeper",
+  "bag-extras": "Liner and clothes worn in it",
+  pad: "Pad R wanted",
+  "pad-resistance": "Resistance times flow",
+  "r-per-rsi": "R for one m²K/W",
+  "pad-difference": "Skin to ground",
+  skin: "Skin",
+  "ground-warmer": "Ground warmer than the air by",
+  "ground-flux": "Heat let into the ground",
+  battery: "Lowest battery",
+  "battery-stored": "Of the whole store",
+  "stored-wh": "Left",
+  "stored-before": "There in the morning",
+  "solar-wh": "From the sun",
+  "used-wh": "Used that day",
+  "capacity-wh": "All batteries full",
+  "battery-cold": "What the cold lets out",
 };
 
-export const SOURCE_WORDS: Record<string, string> = {
-  "pandolf-santee": "Pandolf, Givoni & Goldman 1977; downhill Santee and others 2003. ±15 %, ±30 % steep downhill.",
-  "mifflin-st-jeor": "Mifflin, St Jeor and others 1990, other hours only. ±10 % for most people.",
+/** Rules that are not schools of the registry. */
+const RULES: Record<string, string> = {
   thermic: "10 % of the rest, once.",
-  "cold-allowance": "100 kcal per 10 K that the day's mean is below freezing; a stated allowance.",
-  "heat-and-distance": "Litres per km of your setting, rising from 20 °C, doubled at 32 °C; field rule.",
+  "cold-allowance": "Per 10 K that the day's mean is below freezing; a stated allowance, editable.",
   "own-setting": "Your setting.",
+  "own-measured": "Measured by you; it replaces the model.",
   "appetite-ramp": "75, 85, 95, 100 % of need in weeks 1 to 4; a stated ramp.",
   "meals-not-in-town": "Town's dinners and breakfasts are not carried.",
-  "fuel-heat": "Heat into water and pot at the camp's boiling point, plus a fifth for wind and spill.",
+  "boil-heat": "From the water's temperature to the boiling point at the camps' height; 150 g aluminium pot.",
   "one-litre-one-kilogram": "1 L weighs 1 kg.",
+  "containers-bought": "Bought or posted at the stop; the open one is burnt first.",
+  "whole-containers": "Canisters come whole; bottles are filled by a tenth beyond the need.",
+  weighed: "Weighed.",
+  "as-stated": "As stated by the maker; weigh it.",
   energy: "See “Burned per day”.",
+  track: "Measured along the mended track.",
+  "off-trail-pace": "4.5 km/h on foot; an hour by ride.",
+  "day-rules": "Your day rules in Setup: hours by stage, light, rest days, slow-downs.",
+  "load-slows": "−0.7 % of speed a kilogram on the flat, −1 % on climbs: Pandolf's equation at constant power.",
+  "surface-table": "Table of surfaces; speed factors are engineering values, editable.",
+  "party-slowest": "The party walks as its slowest; the dark slows all.",
+  "stations-lapse": "Monthly normals of the stations; 4.5 K per km up, 6.5 K per km down.",
+  "one-in-ten": "Normal distribution: nine nights in ten are warmer.",
+  stations: "As the stations give it.",
+  "bag-rating": "ISO 23537-1: comfort for cold sleepers, limit for warm ones. Damp or hungry, allow 3 to 5 K more.",
+  "bag-extras": "Stated amounts, never more than 8 K in all.",
+  "pad-mapping": "33 °C skin and 50 W/m² into the ground; an engineering mapping, no standard gives it.",
+  "pad-units": "ft²·h·°F/BTU for one m²K/W.",
+  "ground-snow": "On snow the ground is as cold as the air.",
+  "ground-bare": "Bare ground is some 5 K warmer than the air.",
+  batteries: "Cells at 3.7 V; banks lose 15 % to the socket and 15 % in the device.",
+  "battery-cold": "0.85 at 0 °C, 0.70 at −10 °C; most of it returns on warming. Never charge below freezing.",
+  solar: "Rated watts × daylight × 0.3 × cloud; a pack in forest sees far less.",
 };
 
-export const WHY_CAUTION: Record<string, string> = {
+/** The sentence for a source: a rule's, or a school's with where it holds. Undefined for a key nobody knows. */
+export function sourceWords(source: string): string | undefined {
+  const [question, id] = source.split(":");
+  if (id === undefined) return RULES[source];
+  const registry = models[question as Question] as (typeof models)[Question] | undefined;
+  const school = registry?.orDefault(id);
+  return school && `${school.name}. ${school.source}. ${school.validity.words}`;
+}
+
+export const WHY_CAUTION: Record<Explained, string> = {
   start: "Loads near the limit hurt knees and judgement. Rules of thumb are no medical advice.",
+  base: "What is left at home cannot be used. Keep what stops you getting lost, cold, wet or untreated.",
   food: "Long shortfalls cost muscle and warmth. Eat more if you lose weight fast, and take medical advice.",
   carry: "Any source may be dry today: ask locally. Treat what you drink. Drinking far beyond thirst is dangerous too.",
+  fuel: "Stoves burn oxygen and give off carbon monoxide: never in a closed tent. Fire bans go first.",
   energy: "People differ by a quarter and more. Measure yourself on a trial walk.",
+  days: "Weather, fords and snow set the pace on the day. Turn back in time.",
+  arrival: "A plan is not a forecast. Tell somebody when to miss you, and leave days in hand.",
+  speed: "A mean over a hundred metres, on the day of passage. Snow, fords and scree can stop you altogether.",
+  warmth:
+    "One night in ten is colder than this, and valleys colder still. Damp down, hunger and a thin pad make it worse.",
+  pad: "Cold from below is what wakes most people. The mapping is a rule of thumb.",
+  battery: "Do not stake a rescue call on one battery: keep one device charged and warm.",
 };
+
+/** What a part is called; a piece or a group of kit by its own name. */
+export function derivationLabel(part: Derivation): string {
+  const words = DERIVATION_LABEL[part.code] ?? part.code;
+  if (part.name === undefined) return words;
+  return part.code === "piece" || part.code === "group" ? part.name : `${words}: ${part.name.replace("-", " ")}`;
+}

@@ -6,3 +6,8 @@ export function stopName(plan: Plan, stopId: string): string {
   if (stopId === FINISH_ID) return "Finish";
   return plan.stops.find((stop) => stop.id === stopId)?.name ?? "(stop is gone)";
 }
+
+/** Name of a source; a stop’s tap has none. */
+export function waterName(sourceId: string | undefined, plan: Plan): string {
+  return plan.sources.find((source) => source.id === sourceId)?.name ?? "the stop’s tap";
+}

@@ -1,5 +1,15 @@
 /** The page's end of the worker: starts it, asks it, and starts another when it dies. */
-import type { Located, Plan, PlanFile, PlanResult, Profile, Reading, TrackPoints } from "@gepack/core";
+import type {
+  Located,
+  Plan,
+  PlanFile,
+  PlanResult,
+  Profile,
+  Question,
+  Reading,
+  SchoolFigures,
+  TrackPoints,
+} from "@gepack/core";
 import { proxy, wrap, type Remote } from "comlink";
 import type { CoreApi, Progress, TrackPreview } from "./core.worker.ts";
 
@@ -10,6 +20,14 @@ export interface CoreClient {
   setTracks(tracks: TrackPoints[]): void;
   /** Only the newest plan is answered; older ones resolve to undefined. */
   compute(plan: Plan): Promise<PlanResult | undefined>;
+  /** Figures come one by one; a later call ends an earlier one. */
+  compareSchools(
+    plan: Plan,
+    hikerId: string,
+    questions: readonly Question[],
+    onFigures: (figures: SchoolFigures) => void,
+  ): Promise<"done" | "cancelled">;
+  stopComparing(): void;
   readTrack(
     file: Blob,
     name: string,
@@ -86,6 +104,9 @@ export function startCore(onRestart: () => void): CoreClient {
       running = answer.catch(() => {});
       return answer;
     },
+    compareSchools: (plan, hikerId, questions, onFigures) =>
+      remote.compareSchools(plan, hikerId, questions, proxy(onFigures)),
+    stopComparing: () => void remote.stopComparing(),
     readTrack: (file, name, trackId, onProgress) =>
       remote.readTrack(file, name, trackId, proxy(onProgress)) as Promise<Reading<TrackPreview> | "cancelled">,
     locateOn: (track, places) => remote.locateOn(track, places),

@@ -1,6 +1,7 @@
 /** The worker that holds the Session, reads files and never blocks the page. */
 import {
   buildProfile,
+  compareSchools,
   gpxReader,
   locate,
   mendTracks,
@@ -14,7 +15,9 @@ import {
   type PlanFile,
   type PlanResult,
   type Profile,
+  type Question,
   type Reading,
+  type SchoolFigures,
   type TrackPoints,
 } from "@gepack/core";
 import { expose } from "comlink";
@@ -51,6 +54,7 @@ const session = new Session();
 let profileSent: Profile | undefined;
 let profileId = 0;
 let cancelled = false;
+let comparison = 0;
 
 const api = {
   setTracks(tracks: TrackPoints[]): void {
@@ -65,6 +69,30 @@ const api = {
       profileId++;
     }
     return { result, profileId, profile: hasProfile === profileId ? undefined : profile };
+  },
+
+  /**
+   * Every school of the questions, one whole plan each; what is asked meanwhile goes first. A later
+   * comparison, or a stop, ends an earlier one.
+   */
+  async compareSchools(
+    plan: Plan,
+    hikerId: string,
+    questions: readonly Question[],
+    onFigures: (figures: SchoolFigures) => void,
+  ): Promise<"done" | "cancelled"> {
+    const mine = ++comparison;
+    for (const question of questions)
+      for (const figures of compareSchools(plan, hikerId, question, (other) => session.compute(other))) {
+        await new Promise((resolve) => setTimeout(resolve, 0));
+        if (mine !== comparison) return "cancelled";
+        onFigures(figures);
+      }
+    return "done";
+  },
+
+  stopComparing(): void {
+    comparison++;
   },
 
   async readTrack(
