@@ -71,12 +71,12 @@ export function bodyChecks(hiker: Hiker, who: number, result: Omit<PlanResult, "
     );
 }
 
-/** Grams a day and kilogram of body that the carried menu holds, over the whole trip. */
+/** Grams a day and kilogram of body that the carried menu holds once appetite has come, over the whole trip. */
 function proteinPerKg(hiker: Hiker, legs: readonly LegResult[], who: number): number | undefined {
   let kcal = 0;
   let days = 0;
   for (const leg of legs) {
-    kcal += leg.hikers[who]!.food.menuKcal;
+    kcal += leg.hikers[who]!.food.needKcal * (1 - hiker.food.shortfallFraction);
     days += leg.hikers[who]!.food.mealDays;
   }
   return days > 1 ? (kcal * hiker.food.proteinFraction) / KCAL_PER_G_PROTEIN / days / hiker.bodyKg : undefined;

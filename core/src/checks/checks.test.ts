@@ -98,6 +98,54 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect(codes).toEqual(["climate-assumed", "heights-missing"]);
   });
 
+  test("a shortfall kept up for months: deficits, too little left after walking, fat", () => {
+    const long = [trackNorth({ lengthM: 1_200_000, spacingM: 400 })];
+    const stops = Array.from({ length: 11 }, (_, i) => stopOf(`s${i}`, 100_000 * (i + 1)));
+    const thin = hikerOf({ bodyFatFraction: 0.08, food: { shortfallFraction: 0.3 } });
+    const checks = found({ stops, hikers: [thin] }, long);
+    expect(only(checks, "deficit-adds-up")?.severity).toBe("caution");
+    expect(only(checks, "energy-availability")?.figures["limit"]).toEqual({ value: 30, unit: "kcal/kg" });
+    expect(only(checks, "fat-too-low")?.severity).toBe("blocker");
+    const fed = found(
+      { stops, hikers: [hikerOf({ food: { shortfallFraction: -0.05, appetiteByWeek: [1, 1, 1, 1] } })] },
+      long,
+    );
+    for (const code of ["deficit-adds-up", "energy-availability", "fat-too-low"] as const)
+      expect(only(fed, code)).toBeUndefined();
+  });
+
+  test("a menu too dense to be one, and one with little protein", () => {
+    expect(only(found({ hikers: [hikerOf({ food: { densityKcalPerG: 6 } })] }), "food-too-dense")).toBeDefined();
+    expect(only(found({ hikers: [hikerOf({ food: { proteinFraction: 0.06 } })] }), "protein-low")).toBeDefined();
+  });
+
+  test("heat: rest and water by the fluid table, silent in the cool", () => {
+    const check = only(found({ climate: { stations: [stationOf(22, 36)] } }), "heat-stress")!;
+    expect(check.severity).toBe("caution");
+    expect(check.figures["rest"]!.value).toBeGreaterThanOrEqual(20);
+    expect(only(found({}), "heat-stress")).toBeUndefined();
+  });
+
+  test("gas gives out in hard frost, white gas does not; alcohol already at freezing", () => {
+    const frost = { climate: { stations: [stationOf(-14, -4)] } };
+    const stove = (fuel: string) => found({ ...frost, hikers: [hikerOf({ stove: { fuel } })] });
+    expect(only(stove("gas-canister"), "stove-too-cold")?.figures["limit"]?.value).toBeCloseTo(-12.7, 0);
+    expect(only(stove("alcohol"), "stove-too-cold")?.figures["limit"]?.value).toBe(0);
+    expect(only(stove("liquid-fuel"), "stove-too-cold")).toBeUndefined();
+  });
+
+  test("a camp where none may be", () => {
+    const stretches = [{ id: "r", name: "r", fromM: 0, toM: 60_000, kind: "rule", rule: "no-camping" }];
+    expect(only(found({ stretches }), "camp-forbidden")?.severity).toBe("blocker");
+  });
+
+  test("a figure outside its model is flagged: age, load", () => {
+    expect(only(found({ hikers: [hikerOf({ ageY: 90 })] }), "outside-model")?.figures["quantity"]?.value).toBe("ageY");
+    const school = { schools: { effort: "minetti" }, packComfortKg: 40 };
+    const heavy = found({ hikers: [hikerOf(school)], kit: [bottles, pieceOf("anvil", 15_000)] });
+    expect(only(heavy, "outside-model")?.figures["quantity"]?.value).toBe("loadKg");
+  });
+
   test("kit faults become checks with the piece's name", () => {
     const spans = [{ fromStopId: "@start", toStopId: "gone", ends: "sent-home" }];
     const check = only(found({ kit: [bottles, pieceOf("axe", 300, { spans })] }), "kit-stop-gone")!;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, explain, EXPLAINED, type Derivation } from "../index.ts";
+import { computePlan, dayNumber, explain, EXPLAINED, type Derivation } from "../index.ts";
 
 const plan = planOf({
   climate: { stations: [stationOf(2, 26)] },
@@ -59,6 +59,83 @@ describe("why", () => {
 
   test("no stove, no fuel, and still a sum", () => {
     expect(part(why("start", "b"), "fuel").value).toBe(0);
+  });
+
+  test("base weight is its pieces, by group", () => {
+    const tree = why("base");
+    expect(tree.value).toBe(row.kit.baseKg);
+    expect(tree.parts[0]!.parts[0]).toMatchObject({ name: "tent", value: 1.2, source: "as-stated" });
+  });
+
+  test("days and arrival: hours over hours, and dates added up", () => {
+    expect(why("days").value).toBe(result.legs[0]!.days);
+    expect(part(part(why("days"), "walk-hours-leg"), "trail-hours").parts[1]!.source).toBe("time:tobler");
+    const arrival = why("arrival");
+    expect(arrival.unit).toBe("date");
+    expect(part(arrival, "start-date").value).toBe(dayNumber("2027-05-01"));
+    expect(arrival.value).toBe(dayNumber(result.legs[0]!.endDate));
+  });
+
+  test("speed: slope, own pace, load, surface, heat, and what is left for night and party", () => {
+    const tree = explain(plan, result, { legIndex: 0, hikerId: "a", figure: "speed", cell: 17 })!;
+    expect(tree.value).toBeCloseTo(result.profile.cellM / 1000 / result.cellH[17]!, 9);
+    expect(part(tree, "own-factor").value).toBe(0.8);
+    expect(part(tree, "load-factor").value).toBeLessThan(1);
+    // Two hikers of one pace: the one with the lighter pack waits a little.
+    expect(part(tree, "party-night-factor").value).toBeGreaterThan(0.9);
+    expect(part(tree, "party-night-factor").value).toBeLessThan(1.001);
+    expect(explain(plan, result, { legIndex: 0, hikerId: "a", figure: "speed", cell: 1e6 })).toBeUndefined();
+  });
+
+  test("fuel: boils times grams, the grams from heat; and what a whole canister leaves over", () => {
+    const tree = why("fuel");
+    expect(tree.value).toBe(row.fuel.startKg);
+    const boil = part(part(tree, "fuel-burnt"), "grams-per-boil");
+    expect(part(boil, "grams-per-kj").source).toBe("fuel:gas-canister");
+    // Half a litre and the pot from 10 to about 98 °C.
+    expect(part(boil, "boil-heat").value).toBeCloseTo((0.5 * 4.19 + 0.1346) * 88, -1);
+    expect(part(tree, "fuel-beyond").value).toBeGreaterThan(0);
+  });
+
+  test("another carry of the leg may be asked for", () => {
+    const first = explain(plan, result, { legIndex: 0, hikerId: "a", figure: "carry", carryIndex: 0 })!;
+    expect(first.value).toBe(row.carries[0]!.litres);
+    const walking = part(first, "carry-walking");
+    expect(part(walking, "carry-km").value).toBeCloseTo(20, 0);
+    expect(part(walking, "heat-factor").value).toBeGreaterThan(1);
+    expect(part(walking, "heat-factor").value).toBeLessThan(2);
+  });
+
+  test("warmth and pad come from the coldest night in ten; without a bag there is no margin", () => {
+    expect(why("warmth")).toBeUndefined();
+    const kit = [pieceOf("bag", 900, { role: "bag", comfortC: -3 }), pieceOf("liner", 120, { warmthK: 4 })];
+    const warm = planOf({ climate: { stations: [stationOf(2, 26)] }, kit });
+    const other = computePlan(warm, [trackNorth({ lengthM: 60_000 })]);
+    const tree = explain(warm, other, { legIndex: 0, hikerId: "a", figure: "warmth" })!;
+    // Low 2 °C, one night in ten 1.2816 × 3 K colder; bag −3 °C and 4 K of liner.
+    expect(tree.value).toBeCloseTo(2 - 3.8448 + 3 + 4, 6);
+    const pad = explain(warm, other, { legIndex: 0, hikerId: "a", figure: "pad" })!;
+    expect(pad.value).toBeCloseTo(3.748 - 0.1136 * (2 - 3.8448 + 5), 2);
+  });
+
+  test("the battery's low point, where there are devices", () => {
+    expect(why("battery")).toBeUndefined();
+    const devices = [{ id: "p", name: "Phone", ownerId: "a", kind: "rechargeable", mAh: 10_000, whPerDay: 5 }];
+    const powered = planOf({ climate: { stations: [stationOf(0, 0)] }, devices });
+    const tree = explain(powered, computePlan(powered, [trackNorth({ lengthM: 40_000 })]), {
+      legIndex: 0,
+      hikerId: "a",
+      figure: "battery",
+    })!;
+    expect(part(tree, "battery-cold").value).toBeCloseTo(0.85, 6);
+    expect(part(part(tree, "battery-stored"), "capacity-wh").value).toBeCloseTo(37, 6);
+  });
+
+  test("a measured day stands beside the models it replaces", () => {
+    const own = planOf({ hikers: [hikerOf({ food: { measuredKcalPerDay: 4000 } })] });
+    const other = computePlan(own, [trackNorth({ lengthM: 60_000 })]);
+    const tree = explain(own, other, { legIndex: 0, hikerId: "a", figure: "energy" })!;
+    expect(part(tree, "measured-energy").source).toBe("own-measured");
   });
 
   test("what is not there has no answer", () => {

@@ -223,7 +223,7 @@ export const time = registryOf<TimeSchool>("time", [
       name: "Munter’s units",
       source: "Munter, 3×3 Lawinen; recalled in the version with 6 units an hour on the flat",
       confidence: "experimental",
-      validity: { words: "Experimental: other versions take 4 units an hour on the flat.", ranges: toFortyPercent },
+      validity: { words: "Other versions take 4 units an hour on the flat.", ranges: toFortyPercent },
     },
     munterH,
     true,

@@ -125,7 +125,8 @@ export const water = registryOf<WaterSchool>("water", [
     "Givoni & Goldman 1972 terms, ISO 7933 efficiency; breath by Mitchell and others 1972",
     "experimental",
     {
-      words: "Experimental: replaces all sweat; light clothing. People differ by 30 to 50 %; an upper planning figure.",
+      words:
+        "Replaces all sweat, in light clothing; constants for covered clothing are assumed. People differ by 30 to 50 %.",
       ranges: { temperatureC: [5, 46], powerW: [100, 700], windMps: [0, 2.5] },
     },
     "balance",

@@ -19,7 +19,8 @@ export function Part({
   depth: number;
   combine: Derivation["combine"];
 }) {
-  const [open, setOpen] = useState(depth < 1);
+  // Kit has a row for every group: it opens on demand.
+  const [open, setOpen] = useState(depth < 1 && part.code !== "base" && part.code !== "group");
   const swatch =
     depth === 0
       ? { base: "kit", consumables: "rule", food: "food", water: "water", fuel: "fuel" }[part.code]

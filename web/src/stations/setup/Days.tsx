@@ -8,7 +8,7 @@ import { edit } from "../../store/app.ts";
 import { fixed } from "../../units/quantity.ts";
 import { counted, measured, percent, Rows, Section, type Row } from "./fields.tsx";
 
-const LIGHT: Row[] = [percent("darkShare", "Of the hours, in the dark at most", 0, 100)];
+const LIGHT: Row[] = [percent("darkShare", "In the dark, at most", 0, 100)];
 const CAMP: Row[] = [counted("campWindowH", "Up to so much earlier", "h", 0, 5, 1)];
 const REST: Row[] = [counted("restEveryDays", "Rest after days walked, 0 for none", "days", 0, 60)];
 const SLOW: Row[] = [
@@ -36,12 +36,15 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
       {plan.hikers.map((hiker) => (
         <Ramp key={hiker.id} hiker={hiker} plan={plan} />
       ))}
-      <Section title="Setting out">
+      <Section
+        title="Setting out"
+        note="By the clock, but not before there is light, unless hours in the dark are allowed. Each hiker’s hour is set with the hiker."
+      >
         <Pick
           label="Start of the day"
           value={rules.startRule}
           options={[
-            ["clock", "at each hiker’s hour, not before light"],
+            ["clock", "by the clock"],
             ["sunrise", "at sunrise"],
           ]}
           onPick={(picked) => change("start of the day", (target) => void (target.startRule = picked))}
@@ -68,14 +71,14 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
       </Section>
       <Section
         title="Ending the day"
-        note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it."
+        note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it. Who would come to a stop after closing camps before it and comes in the morning."
       >
         <Pick
           label="The day ends"
           value={rules.endRule}
           options={[
-            ["camp", "at water near the hours’ end"],
-            ["hours", "where the hours end"],
+            ["camp", "at water nearby"],
+            ["hours", "on the hour"],
           ]}
           onPick={(picked) => change("end of the day", (target) => void (target.endRule = picked))}
         />
@@ -84,9 +87,9 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
           label="Nights"
           value={rules.sleepAt}
           options={[
-            ["anywhere", "anywhere it is allowed"],
-            ["camps", "at the plan’s listed camps"],
-            ["beds", "at stops with a bed, where one is in reach"],
+            ["anywhere", "anywhere allowed"],
+            ["camps", "at listed camps"],
+            ["beds", "at beds in reach"],
           ]}
           onPick={(picked) => change("nights", (target) => void (target.sleepAt = picked))}
         />
@@ -94,8 +97,8 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
           label="Closing time at stops"
           value={rules.arriveByClosing ? "yes" : "no"}
           options={[
-            ["no", "come whenever the day ends"],
-            ["yes", "come before it, or the next morning"],
+            ["no", "comes as it comes"],
+            ["yes", "before closing"],
           ]}
           onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
         />

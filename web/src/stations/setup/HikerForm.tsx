@@ -17,10 +17,11 @@ const BODY: Row[] = [
 ];
 // prettier-ignore
 const PACE: Row[] = [
-  percent("pace.speedFactor", "Own pace, of Tobler’s", 30, 200),
+  percent("pace.speedFactor", "Own pace, of the model’s", 30, 200),
   counted("pace.hoursFreshH", "Walking hours, first day", "h", 1, 20, 1),
   counted("pace.hoursFitH", "Walking hours, in form", "h", 1, 20, 1),
   counted("pace.rampDays", "Days until in form", "days", 0, 120),
+  counted("pace.startClockH", "Sets out at", "o’clock", 3, 12, 1),
   percent("pace.breakShare", "Breaks, of walking time", 0, 100),
 ];
 // prettier-ignore
@@ -28,12 +29,16 @@ const FOOD: Row[] = [
   counted("food.densityKcalPerG", "Energy density", "kcal/g", 1, 9, 2),
   percent("food.shortfallFraction", "Planned shortfall", -50, 70),
   percent("food.reserveFraction", "Food reserve", 0, 100),
+  percent("food.proteinFraction", "Protein, of the energy", 0, 100),
+  counted("food.coldKcalPer10K", "For 10 K of frost", "kcal", 0, 1000),
   counted("stove.boilsPerDay", "Boils a day", "", 0, 20, 1),
   measured("stove.boilL", "Water per boil", "volume", 0, 5),
+  percent("stove.windExposure", "Fuel for wind and spill", 0, 100),
 ];
 // prettier-ignore
 const WATER: Row[] = [
   counted("water.ratePerKmL", "Water per km below 20 °C", "L/km", 0, 1, 3),
+  counted("water.ratePerHourL", "Water per hour below 20 °C", "L/h", 0, 2, 2),
   measured("water.drinkAtSourceL", "Drunk at the source", "volume", 0, 1),
   percent("water.reserveFraction", "Water reserve", 0, 100),
   measured("water.dinnerL", "Dry camp: dinner", "volume", 0, 4),

@@ -1,0 +1,94 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
+import { pieceOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan, type PlanResult } from "../index.ts";
+
+const phone = { id: "phone", name: "Phone", ownerId: "a", kind: "rechargeable", mAh: 5000, whPerDay: 6 };
+const bank = { id: "bank", name: "Bank", ownerId: "a", kind: "bank", mAh: 10_000, watts: 15 };
+const track = [trackNorth({ lengthM: 150_000 })];
+const of = (devices: object[], overrides: Record<string, unknown> = {}): PlanResult =>
+  computePlan(planOf({ climate: { stations: [stationOf(20, 20)] }, devices, ...overrides }), track);
+
+describe("the party's store of electricity", () => {
+  test("by hand: 18.5 Wh in the phone, 26.7 Wh of the bank's 37 reach it, 6 Wh a day", () => {
+    const { legs, days } = of([phone, bank]).power!;
+    expect(legs[0]!.capacityWh).toBeCloseTo(18.5 + 37 * 0.85 * 0.85, 6);
+    expect(days[0]!.usedWh).toBeCloseTo(6, 6);
+    expect(days[1]!.storedWh).toBeCloseTo(legs[0]!.capacityWh - 12, 6);
+    expect(legs[0]!.shortWh).toBe(0);
+  });
+
+  test("runs flat without the bank, says when and how much is missing", () => {
+    const result = of([{ ...phone, whPerDay: 8 }]);
+    const leg = result.power!.legs[0]!;
+    const dayCount = result.power!.days.length;
+    expect(leg.lowestShare).toBe(0);
+    expect(leg.shortWh).toBeCloseTo(8 * dayCount - 18.5, 6);
+    expect(result.checks.find((check) => check.code === "battery-flat")?.severity).toBe("caution");
+  });
+
+  test("a socket fills it up to the brim in a night, and no further", () => {
+    const stops = [stopOf("town", 75_000, { services: ["socket"] })];
+    const { days, legs } = of([phone, bank], { stops }).power!;
+    const arrival = days.find((day) => day.wallWh > 0)!;
+    expect(arrival.storedWh).toBeCloseTo(legs[0]!.capacityWh, 6);
+    expect(arrival.wallWh).toBeCloseTo(legs[0]!.capacityWh - arrival.leftWh, 6);
+    expect(of([phone, bank], { stops: [stopOf("town", 75_000)] }).power!.days.every((day) => day.wallWh === 0)).toBe(
+      true,
+    );
+  });
+
+  test("cold lets less out and gives it back", () => {
+    const cold = of([phone, bank], { climate: { stations: [stationOf(-10, -10)] } }).power!;
+    const warm = of([phone, bank]).power!;
+    expect(cold.days[0]!.storedWh).toBeCloseTo(warm.days[0]!.storedWh, 6);
+    expect(cold.days[0]!.usableShare / warm.days[0]!.usableShare).toBeCloseTo(0.7, 6);
+  });
+
+  test("the sun charges by day and cloud, never below freezing", () => {
+    const panel = { id: "sun", name: "Panel", ownerId: "a", kind: "solar", watts: 10 };
+    const sun = (lowC: number, highC: number): number =>
+      of([phone, panel], { climate: { stations: [stationOf(lowC, highC)] } }).power!.days[1]!.solarWh;
+    expect(sun(10, 22)).toBeGreaterThan(5);
+    expect(sun(-12, -2)).toBe(0);
+  });
+
+  test("a bank that is a piece of kit counts where the piece is carried, and joins charged", () => {
+    const kit = [pieceOf("b", 200, { spans: [{ fromStopId: "town", toStopId: "@finish", begins: "posted" }] })];
+    const stops = [stopOf("town", 75_000)];
+    const { legs, days } = of([phone, { ...bank, pieceId: "b" }], { kit, stops }).power!;
+    expect(legs[1]!.capacityWh - legs[0]!.capacityWh).toBeCloseTo(37 * 0.85 * 0.85, 6);
+    const night = days.findLastIndex((day) => day.legIndex === 0);
+    expect(days[night]!.storedWh).toBeCloseTo(days[night]!.leftWh + 37 * 0.85 * 0.85, 6);
+  });
+
+  test("sets of cells: the one that is in it, and spares", () => {
+    const lamp = { id: "lamp", name: "Lamp", ownerId: "a", kind: "spare-cells", daysPerSet: 2 };
+    const short = of([{ ...lamp, spareSets: 0 }]).power!.legs[0]!.spare[0]!;
+    expect(short).toMatchObject({ deviceId: "lamp", haveSets: 0 });
+    expect(short.neededSets).toBeGreaterThanOrEqual(1);
+    expect(of([{ ...lamp, spareSets: 20 }]).power!.legs[0]!.spare).toEqual([]);
+  });
+
+  test("no devices, no figures", () => expect(of([]).power).toBeUndefined());
+});
+
+test("watt hours are never made: what is there is what was there, less use, plus sun, wall and what joins", () => {
+  fc.assert(
+    fc.property(arbitraryPlan, ({ plan, tracks }) => {
+      const { power } = computePlan(plan, tracks);
+      if (!power) return;
+      let before = power.legs[0]!.capacityWh;
+      for (const day of power.days) {
+        const { capacityWh } = power.legs[day.legIndex]!;
+        expect(day.leftWh).toBeCloseTo(before + day.solarWh - day.usedWh, 6);
+        expect(day.leftWh).toBeGreaterThanOrEqual(-1e-9);
+        expect(day.leftWh).toBeLessThanOrEqual(capacityWh + 1e-9);
+        expect(Math.min(day.usedWh, day.shortWh, day.wallWh, day.usableShare)).toBeGreaterThanOrEqual(-1e-9);
+        before = day.storedWh;
+      }
+    }),
+    { numRuns: 200, endOnFailure: true },
+  );
+});
