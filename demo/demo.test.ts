@@ -98,3 +98,19 @@ describe("the hike", () => {
     for (const i of [0, 5, 8, 12]) expect(later.legs[i]!.lowC).toBeGreaterThan(result.legs[i]!.lowC);
   });
 });
+
+test("docs/models.md holds the registry and the comparison as they are computed now", () => {
+  const text = readFileSync(new URL("../docs/models.md", import.meta.url), "utf8");
+  expect(text).toContain(registryTables());
+  expect(text).toContain(comparisonTables());
+});
+
+test("the demo's batteries, fuel and warmth have something to say", () => {
+  expect(plan.devices).toHaveLength(8);
+  expect(result.power!.legs.some((leg) => leg.shortWh > 0)).toBe(true);
+  const tamsin = result.legs.map((leg) => leg.hikers[0]!);
+  // Some legs are walked on the open canister alone, others want a new one.
+  expect(new Set(tamsin.map((row) => row.fuel.containers)).size).toBeGreaterThan(1);
+  expect(tamsin.some((row) => row.warmth!.marginK < 0)).toBe(true);
+  expect(result.finish[0]!.body.bodyKg).toBeLessThan(62);
+});

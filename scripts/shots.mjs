@@ -4,7 +4,15 @@ import { join } from "node:path";
 import { chromium as playwright } from "@playwright/test";
 import { build, chromium, install, ROOT } from "./lib.mjs";
 
-const VIEWS = { legs: "/?leg=9&why=start", kit: "/kit/?leg=9", trail: "/trail/?leg=6", setup: "/setup/" };
+const VIEWS = {
+  legs: "/?leg=9&why=start",
+  kit: "/kit/?leg=9",
+  trail: "/trail/?leg=6",
+  setup: "/setup/",
+  models: "/setup/?part=models",
+  days: "/setup/?part=days",
+  power: "/setup/?part=power",
+};
 
 await install();
 await build();
@@ -30,6 +38,7 @@ try {
     await page.getByTestId("line").waitFor();
     const look = page.getByRole("button", { name: "Look around the demo" });
     if (name !== "legs" && (await look.isVisible())) await look.click();
+    if (name === "models") await page.getByText("All compared.").waitFor({ timeout: 60_000 });
     await page.waitForTimeout(400);
     await page.screenshot({ path: join(into, `${name}.png`) });
     await page.close();

@@ -46,7 +46,9 @@ test("any figure answers why, and its parts add up to what is shown", async ({ p
       await why.getByRole("listitem").filter({ hasText: name }).first().locator(".figure").first().innerText(),
     );
   const parts = await Promise.all(
-    ["Base weight", "Consumables", "Food", "Water to the first source", "Fuel"].map(part),
+    ["Base weight", "Consumables", "Food", "Water to the first source", "Fuel", "Canisters or bottles, empty"].map(
+      part,
+    ),
   );
   expect(parts.reduce((a, b) => a + b, 0)).toBeCloseTo(top, 1);
 
@@ -71,7 +73,9 @@ test("what falls short stands beside the leg, with what would mend it", async ({
   await expect(page.getByTestId("why").getByText(/the bottles hold/)).toContainText("Add a bottle");
 });
 
-for (const path of ["/", "/kit/", "/trail/", "/setup/"]) {
+const SETUP_PARTS = ["/setup/?part=days", "/setup/?part=models", "/setup/?part=power"];
+
+for (const path of ["/", "/kit/", "/trail/", "/setup/", ...SETUP_PARTS]) {
   for (const scheme of ["light", "dark"] as const) {
     test(`no serious finding of axe on ${path} in ${scheme}`, async ({ page }) => {
       await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
@@ -95,7 +99,7 @@ for (const path of ["/", "/kit/", "/trail/", "/setup/"]) {
 
 test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  for (const path of ["/", "/kit/", "/trail/", "/setup/"]) {
+  for (const path of ["/", "/kit/", "/trail/", "/setup/", ...SETUP_PARTS]) {
     await openDemo(page, path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
   }

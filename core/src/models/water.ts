@@ -46,6 +46,14 @@ export function heatFactor(temperatureC: number): number {
   return 1 + clamp((temperatureC - WARM_C) / (HOT_C - WARM_C), 0, 1);
 }
 
+/** Skin diffusion and least urine, 375 and 500 ml a day, in litres an hour; the breath is counted apart. */
+const OBLIGATORY_LPH = 0.875 / 24;
+/**
+ * In cool air the balance asks for no sweat at all, in clothes that nobody would wear then. Never less than
+ * the water that rest alone asks for: adequate intake 2.0 L a day (EFSA 2010, women), over sixteen waking hours.
+ */
+export const LEAST_LPH = 2 / 16;
+
 function heatBalanceLph(input: WaterInput): number {
   const sweat = sweatLph({
     powerW: input.powerW,
@@ -59,7 +67,8 @@ function heatBalanceLph(input: WaterInput): number {
     climbingW: climbingW(input.bodyKg + input.loadKg, input.speedMps, input.gradePercent),
   });
   const oxygenLPerMin = (input.powerW * 60) / J_PER_ML_OXYGEN / 1000;
-  return sweat + breathGPerH(oxygenLPerMin, input.temperatureC, input.humidity) / 1000;
+  const breath = breathGPerH(oxygenLPerMin, input.temperatureC, input.humidity) / 1000;
+  return Math.max(LEAST_LPH, sweat + breath + OBLIGATORY_LPH);
 }
 
 function school(

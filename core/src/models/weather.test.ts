@@ -137,6 +137,13 @@ describe("water by school", () => {
     expect(water.get("per-hour-heat").rateLph({ ...cool, perHourL: 0.5 })).toBeCloseTo(0.5, 9);
   });
 
+  test("the heat balance never falls below what rest asks for, and adds breath and least losses to sweat", () => {
+    expect(at("heat-balance", 0)).toBe(0.125);
+    const sweat = sweatLph({ ...cool, temperatureC: 34, solarW: 62.5, climbingW: climbingW(82, 1.1, 2) });
+    const breath = breathGPerH((350 * 60) / 20.92 / 1000, 34, 0.5) / 1000;
+    expect(at("heat-balance", 34)).toBeCloseTo(sweat + breath + 0.875 / 24, 9);
+  });
+
   test("no school drinks less when it is warmer", () => {
     fc.assert(
       fc.property(

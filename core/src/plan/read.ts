@@ -68,7 +68,7 @@ export function referenceProblems(plan: Plan): Problem[] {
   const error = (place: string, sentence: string): void => {
     if (problems.length < MAX_REPORTED) problems.push({ severity: "error", place, sentence });
   };
-  for (const part of ["hikers", "stops", "sources", "stretches", "kit"] as const) {
+  for (const part of ["hikers", "stops", "sources", "stretches", "kit", "camps", "devices"] as const) {
     const seen = new Set<string>();
     for (const [i, row] of plan[part].entries()) {
       if (seen.has(row.id))
@@ -95,6 +95,7 @@ export function referenceProblems(plan: Plan): Problem[] {
           );
     }
   }
+  for (const [i, device] of plan.devices.entries()) needHiker(`devices[${i}].ownerId`, device.ownerId);
   return problems;
 }
 

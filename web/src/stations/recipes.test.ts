@@ -1,5 +1,5 @@
 /** The edits that the stations make, applied to a document without a browser. */
-import { computePlan, planSchema, type Plan, type PlanResult, type TrackPoints } from "@gepack/core";
+import { computePlan, deviceSchema, planSchema, type Plan, type PlanResult, type TrackPoints } from "@gepack/core";
 import { produce, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 
@@ -182,6 +182,19 @@ describe("the party", () => {
     expect(plan.hikers.map((hiker) => hiker.id)).toEqual(["b"]);
     expect(plan.kit.map((row) => [row.id, row.ownerId, row.carrierId])).toEqual([["tent", "b", "b"]]);
     expect(compute().legs[0]!.hikers[0]!.kit.baseKg).toBeCloseTo(0.1, 9);
+  });
+
+  test("devices leave with their owner, but for what is part of a shared piece", () => {
+    const device = { ownerId: "a", kind: "bank" as const, mAh: 5000 };
+    plan = {
+      ...plan,
+      devices: [
+        deviceSchema.parse({ ...device, id: "own", name: "own" }),
+        deviceSchema.parse({ ...device, id: "in-tent", name: "light", pieceId: "tent" }),
+      ],
+    };
+    removeHiker(plan, "a");
+    expect(plan.devices.map((row) => [row.id, row.ownerId])).toEqual([["in-tent", "b"]]);
   });
 
   test("the last hiker cannot leave", () => {

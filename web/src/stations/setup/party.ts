@@ -24,6 +24,12 @@ export function removeHiker(plan: Plan, hikerId: string): void {
   void edit(`Remove ${gone.name}`, (draft) => {
     draft.hikers = draft.hikers.filter((hiker) => hiker.id !== hikerId);
     draft.kit = draft.kit.filter((piece) => piece.shared || piece.ownerId !== hikerId);
+    // Their devices go with their pieces; what stays of them is the others' now.
+    const pieces = new Set(draft.kit.map((piece) => piece.id));
+    draft.devices = draft.devices.filter(
+      (device) => device.ownerId !== hikerId || (device.pieceId !== undefined && pieces.has(device.pieceId)),
+    );
+    for (const device of draft.devices) if (device.ownerId === hikerId) device.ownerId = stays.id;
     for (const piece of draft.kit) {
       if (piece.ownerId === hikerId) piece.ownerId = stays.id;
       if (piece.carrierId === hikerId) piece.carrierId = stays.id;

@@ -1,0 +1,3 @@
+import { run } from "./lib.mjs";
+
+process.exit(await run("node", ["--import", "tsx", "demo/report.ts"]));
