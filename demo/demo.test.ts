@@ -1,3 +1,4 @@
+import { comparisonTables, registryTables } from "./report.ts";
 import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
