@@ -36,9 +36,24 @@ class Kept<T> {
   }
 }
 
+/** Short names for parts of a document: a part with the same content has the same name as last time. */
+class PartNames {
+  private readonly last = new Map<string, { json: string; serial: number }>();
+
+  key(name: string, part: unknown): string {
+    const json = JSON.stringify(part);
+    const before = this.last.get(name);
+    if (before?.json === json) return `${name}${before.serial}`;
+    const serial = (before?.serial ?? 0) + 1;
+    this.last.set(name, { json, serial });
+    return `${name}${serial}`;
+  }
+}
+
 export class Session {
   private tracks: readonly TrackPoints[] = [];
   private trackVersion = 0;
+  private readonly parts = new PartNames();
   private readonly profile = new Kept<Profile>();
   private readonly terrain = new Kept<Terrain>();
   private readonly season = new Kept<Season>();
@@ -61,38 +76,40 @@ export class Session {
   compute(plan: Plan): PlanResult {
     if (this.tracks.length === 0)
       throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
+    const names = new Map<keyof Plan, string>();
+    const key = (part: keyof Plan): string => {
+      const name = names.get(part) ?? this.parts.key(String(part), plan[part]);
+      names.set(part, name);
+      return name;
+    };
     const trackKey = `${this.trackVersion} ${plan.trip.direction}`;
     const profile = this.profile.get(trackKey, () =>
       buildProfile(mendTracks(this.tracks), plan.trip.direction === "reverse"),
     );
-    const terrainKey = `${trackKey} ${JSON.stringify(plan.stretches)}`;
+    const terrainKey = `${trackKey} ${key("stretches")}`;
     const terrain = this.terrain.get(terrainKey, () => buildTerrain(profile, plan.stretches));
-    const seasonKey = `${trackKey} ${JSON.stringify(plan.climate)}`;
+    const seasonKey = `${trackKey} ${key("climate")}`;
     const season = this.season.get(seasonKey, () =>
       buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)),
     );
-    const stopsKey = `${trackKey} ${JSON.stringify(plan.stops)}`;
+    const stopsKey = `${trackKey} ${key("stops")}`;
     const halts = this.halts.get(stopsKey, () => buildHalts(plan, profile));
-    const sources = this.sources.get(`${trackKey} ${JSON.stringify(plan.sources)}`, () => placeSources(plan, profile));
+    const sourcesKey = `${trackKey} ${key("sources")}`;
+    const sources = this.sources.get(sourcesKey, () => placeSources(plan, profile));
     const startDay = dayNumber(plan.trip.startDate) ?? 0;
-    const hikersKey = JSON.stringify(plan.hikers);
-    const sourcesKey = JSON.stringify(plan.sources);
-    const campsKey = `${stopsKey} ${terrainKey} ${sourcesKey} ${JSON.stringify([plan.camps, plan.days, plan.hikers.map((hiker) => hiker.water)])}`;
+    const campsKey = `${stopsKey} ${terrainKey} ${sourcesKey} ${key("camps")} ${key("days")} ${key("hikers")}`;
     const camps = this.camps.get(campsKey, () => buildCamps(plan, profile, sources));
     const baseH = plan.hikers.map((hiker, h) => {
       this.pace[h] ??= new Kept();
       const { pace, schools, sex } = hiker;
-      const key = `${trackKey} ${schools.time} ${pace.speedFactor} ${pace.ownFlatKmh} ${pace.ownClimbMPerH} ${sex}`;
-      return this.pace[h].get(key, () => baseHours(hiker, profile));
+      const paceKey = `${trackKey} ${schools.time} ${pace.speedFactor} ${pace.ownFlatKmh} ${pace.ownClimbMPerH} ${sex}`;
+      return this.pace[h].get(paceKey, () => baseHours(hiker, profile));
     });
-    const groundKey = `${campsKey} ${startDay} ${hikersKey} ${seasonKey}`;
-    const ground = this.ground.get(groundKey, () => {
+    const ground = this.ground.get(`${campsKey} ${startDay} ${seasonKey}`, () => {
       const fine = buildGround({ plan, profile, terrain, halts, startDay, season, sun: this.sun, camps, baseH });
       return { fine, coarse: coarseGround(fine), serial: String(++this.grounds) };
     });
-    const kit = this.kit.get(`${stopsKey} ${hikersKey} ${JSON.stringify(plan.kit)}`, () =>
-      buildKit(plan, profile, halts),
-    );
+    const kit = this.kit.get(`${stopsKey} ${key("hikers")} ${key("kit")}`, () => buildKit(plan, profile, halts));
 
     const trip = solveTrip(ground.fine, ground.coarse, kit, sources, this.blocks, ground.serial);
     const result = assemble(plan, profile, season, halts, kit, trip);

@@ -14,6 +14,8 @@ const HOT_CATEGORY = 3;
 const WALKING_W = 425;
 /** Share of a leg that may lie beyond a model's grades before it is said. */
 const SOME_OF_THE_WAY = 0.1;
+/** A share of the whole trail is told well enough by every eighth cell. */
+const SAMPLE_CELLS = 8;
 
 export function powerChecks(plan: Plan, result: Omit<PlanResult, "checks">, add: Add): void {
   for (const [legIndex, leg] of (result.power?.legs ?? []).entries()) {
@@ -81,7 +83,8 @@ export function stoveCheck(
   result: Omit<PlanResult, "checks">,
   add: Add,
 ): void {
-  if (row.fuel.boils === 0 || leg.campNights === 0) return;
+  // No stove here minds warmer air than freezing; finding a canister's limit takes a while.
+  if (row.fuel.boils === 0 || leg.campNights === 0 || leg.coldNightC > 0) return;
   const heightM = result.profile.heightM[leg.coldestCampNode]!;
   const gas = hiker.stove.fuel.startsWith("gas");
   const limitC = gas ? coldestCanisterC(CANISTER_MIX, heightM) : hiker.stove.fuel === "alcohol" ? 0 : undefined;
@@ -116,12 +119,14 @@ export function validityChecks(hiker: Hiker, who: number, result: Omit<PlanResul
   const base = { bodyKg: hiker.bodyKg, loadKg: heaviestKg, speedMps: 1, gradePercent: 0, terrain: 1 };
   for (const reason of effort.outside(base)) note(effort.name, reason.quantity, reason.value);
   const [low, high] = effort.validity.ranges["gradePercent"] ?? [-Infinity, Infinity];
+  const { gradeFraction, cellCount } = profile;
   let beyond = 0;
-  const { gradeFraction } = profile;
-  for (let c = 0; c < profile.cellCount; c++)
+  let asked = 0;
+  for (let c = 0; c < cellCount; c += SAMPLE_CELLS) {
+    asked++;
     if (100 * gradeFraction[c]! < low || 100 * gradeFraction[c]! > high) beyond++;
-  if (beyond > SOME_OF_THE_WAY * profile.cellCount)
-    note(effort.name, "gradePercent", Math.round((100 * beyond) / profile.cellCount));
+  }
+  if (beyond > SOME_OF_THE_WAY * asked) note(effort.name, "gradePercent", Math.round((100 * beyond) / asked));
   const resting = models.resting.get(schools.resting);
   for (const reason of resting.outside(hiker)) note(resting.name, reason.quantity, reason.value);
 }

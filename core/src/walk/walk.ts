@@ -193,13 +193,19 @@ class Pace {
     const lastStep = belowHigh.length - 1;
     let usedH = 0;
     let clockH = fromClockH;
+    let airAtSeaC = 0;
+    // The air is looked up anew at every quarter of an hour, not on every cell: half the time of this loop.
+    let nextLookH = -1;
     let c = fromNode;
     for (; c < lastNode; c++) {
+      if (clockH >= nextLookH) {
+        const step = Math.floor(clockH * STEPS_PER_H);
+        airAtSeaC = highAtSeaC - rangeK * belowHigh[step < lastStep ? step : lastStep]!;
+        nextLookH = (step + 1) / STEPS_PER_H;
+      }
       const coat = snow[c]!;
       const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
-      const step = (clockH * STEPS_PER_H) | 0;
-      const airC =
-        highAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M - rangeK * belowHigh[step < lastStep ? step : lastStep]!;
+      const airC = airAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M;
       let hours = plainH[c]! * slowness[underfoot]!;
       if (airC > warmC) {
         const cooled = 1 - heatSlowPerK * (airC - warmC);

@@ -48,7 +48,7 @@ export function Part({
           {derivationValue(part, plan)}
         </span>
       </div>
-      {part.source && open && (depth > 0 || !has) && (
+      {part.source && (!has || open) && (
         <div className="-mt-0.5 pb-1 text-xs text-muted">{sourceWords(part.source)}</div>
       )}
       {has && open && (

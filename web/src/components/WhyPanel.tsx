@@ -77,7 +77,13 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
           </p>
           <ul className="m-0 list-none p-0 text-sm">
             {tree.parts.map((part, i) => (
-              <Part key={i} part={part} plan={plan} depth={0} combine={i === 0 ? "sum" : tree.combine} />
+              <Part
+                key={`${why} ${legIndex} ${i}`}
+                part={part}
+                plan={plan}
+                depth={0}
+                combine={i === 0 ? "sum" : tree.combine}
+              />
             ))}
           </ul>
         </>

@@ -107,6 +107,14 @@ export function HikerForm({ plan }: { plan: Plan }) {
       >
         {rows(FOOD)}
         {choice(
+          "Appetite",
+          hiker.food.appetiteByWeek.every((share) => share === 1) ? "full" : "grows",
+          { grows: "grows over four weeks", full: "full from the first day" },
+          (h, v) => {
+            h.food.appetiteByWeek = v === "full" ? [1, 1, 1, 1] : [0.75, 0.85, 0.95, 1];
+          },
+        )}
+        {choice(
           "Cooks with",
           hiker.stove.fuel,
           {
