@@ -23,7 +23,7 @@ function numbersIn(value: unknown, path = "result"): void {
 }
 
 describe("laws of every plan", () => {
-  test("no NaN, no infinity anywhere", () => holds((_, result) => numbersIn(result)));
+  test("no NaN, no infinity anywhere, on two thousand plans", () => holds((_, result) => numbersIn(result), 2000));
 
   test("food, water, fuel and loads are never negative", () =>
     holds((_, { legs, loadKg }) => {
@@ -83,6 +83,38 @@ describe("laws of every plan", () => {
           );
     }));
 
+  test("a body is the body before, less what it missed; deficits add up from leg to leg", () =>
+    holds(({ plan }, { legs, finish }) => {
+      for (const [h, hiker] of plan.hikers.entries()) {
+        expect(legs[0]!.hikers[h]!.body.bodyKg).toBeCloseTo(hiker.bodyKg, 9);
+        const { body } = finish[h]!;
+        expect(body.fatKg).toBeGreaterThan(0);
+        expect(body.bodyKg).toBeGreaterThan(body.fatKg);
+        if (hiker.food.shortfallFraction < 0 || hiker.bodyKg < 35 || hiker.bodyKg > 240) continue;
+        expect(body.bodyKg).toBeLessThanOrEqual(hiker.bodyKg + 0.02 * legs.length);
+      }
+    }));
+
+  test("nights fall where they may, light and rules are kept, or a check says so", () =>
+    holds(({ plan }, { days, checks }) => {
+      const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakShare));
+      for (const day of days) {
+        expect(day.endClockH - day.startClockH).toBeCloseTo(day.walkH * clockPerH, 6);
+        if (day.forbiddenCamp)
+          expect(checks.some((check) => check.code === "camp-forbidden" && check.legIndex === day.legIndex)).toBe(true);
+      }
+    }));
+
+  test("fuel is bought at least as much as burnt; containers hold what is carried", () =>
+    holds((_, { legs }) => {
+      for (const leg of legs)
+        for (const { fuel } of leg.hikers) {
+          expect(1000 * fuel.startKg).toBeGreaterThanOrEqual(fuel.needG - 1e-6);
+          if (fuel.containers === 0) expect(fuel.containerKg).toBe(0);
+          if (fuel.openLasts) expect(fuel.openG).toBeGreaterThanOrEqual(fuel.needG - 1e-6);
+        }
+    }));
+
   test("carries follow each other from stop to stop, and each is walking + camps + reserve − drunk", () =>
     holds((_, { legs }) => {
       for (const leg of legs)
@@ -121,7 +153,7 @@ describe("laws of every plan", () => {
     }, 250);
   });
 
-  test("most random plans settle within twelve rounds, and the result says whether", () => {
+  test("five hundred random plans settle within twelve rounds, but for a handful, and the result says whether", () => {
     let settled = 0;
     let count = 0;
     holds((_, result) => {
@@ -129,8 +161,8 @@ describe("laws of every plan", () => {
       if (result.settled) settled++;
       else expect(result.checks.some((check) => check.code === "not-settled")).toBe(true);
       expect(result.rounds).toBeLessThanOrEqual(12);
-    });
-    expect(settled / count).toBeGreaterThan(0.9);
+    }, 500);
+    expect(settled / count).toBeGreaterThan(0.99);
   });
 
   test("the same plan gives the same result, whatever the session computed before", () => {

@@ -73,16 +73,23 @@ describe("stoves side by side", () => {
     expect(of("gas-canister").containers).toBeGreaterThan(0);
   });
 
-  test("alcohol is lighter for few boils and heavier for many; the crossing is where it turns", () => {
+  test("alcohol is lighter for few boils and heavier for many; beyond the crossing it stays so", () => {
     const { crossing } = of("alcohol");
     expect(crossing?.heavierBeyond).toBe(true);
-    const grams = (id: string, boils: number): number => {
-      const school = registry.fuel.get(id);
-      const one = school.gramsPerBoil({ volumeL: 0.5, startC: 10, heightM: 900, windExposure: 0.2, snow: false });
-      return leavingG(school, one, boils);
+    const weigh = (id: string) => {
+      const { container, hardwareG, ...school } = registry.fuel.get(id);
+      const gramsPerBoil = school.gramsPerBoil({
+        volumeL: 0.5,
+        startC: 10,
+        heightM: 900,
+        windExposure: 0.2,
+        snow: false,
+      });
+      return (boils: number): number => leavingG({ container, hardwareG, gramsPerBoil }, boils);
     };
-    expect(grams("alcohol", 2)).toBeLessThan(grams("gas-canister", 2));
-    expect(grams("alcohol", crossing!.boils + 1)).toBeGreaterThan(grams("gas-canister", crossing!.boils + 1));
+    const [alcohol, gas] = [weigh("alcohol"), weigh("gas-canister")];
+    expect(alcohol(2)).toBeLessThan(gas(2));
+    for (let boils = crossing!.boils + 2; boils <= 60; boils++) expect(alcohol(boils)).toBeGreaterThan(gas(boils));
     expect(of("gas-canister").crossing).toBeUndefined();
   });
 

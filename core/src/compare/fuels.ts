@@ -2,7 +2,7 @@
 import { models } from "../models/index.ts";
 import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
-import { containerOf, legFuel } from "../provision/fuel.ts";
+import { containerOf, legFuel, type Container } from "../provision/fuel.ts";
 import type { LegResult, PlanResult } from "../result/result.ts";
 
 export interface FuelComparison {
@@ -38,8 +38,13 @@ export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): F
       snow: false,
     });
   const own = models.fuel.orDefault(hiker.stove.fuel);
+  const packed = (school: FuelSchool): Packed => ({
+    container: containerOf(ownContainerOnly(hiker, school, own), school),
+    hardwareG: school.hardwareG,
+    gramsPerBoil: grams(school, campM[0] ?? 0),
+  });
   return models.fuel.all.map((school) => {
-    const container = containerOf(ownContainerOnly(hiker, school, own), school);
+    const { container } = packed(school);
     let openG = 0;
     let fuelG = 0;
     let containers = 0;
@@ -64,7 +69,7 @@ export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): F
       meanKg: days > 0 ? kgDays / days : 0,
       fuelKg: fuelG / 1000,
       containers,
-      crossing: school === own ? undefined : crossing(school, own, (one) => grams(one, campM[0] ?? 0)),
+      crossing: school === own ? undefined : crossing(packed(school), packed(own)),
     };
   });
 }
@@ -80,19 +85,24 @@ function meanCampM(result: PlanResult, leg: LegResult): number {
   return nights.reduce((sum, day) => sum + result.profile.heightM[day.toNode]!, 0) / Math.max(1, nights.length);
 }
 
-/** Mass leaving a stop for a number of boils, everything bought there. */
-export function leavingG(school: FuelSchool, gramsPerBoil: number, boils: number): number {
-  const burn = legFuel(school.container, boils, boils * gramsPerBoil, 0);
-  return school.hardwareG + 1000 * (burn.containerKg + burn.startKg);
+/** A way to cook, ready to be weighed. */
+export interface Packed {
+  container: Container;
+  hardwareG: number;
+  gramsPerBoil: number;
 }
 
-function crossing(
-  school: FuelSchool,
-  own: FuelSchool,
-  grams: (school: FuelSchool) => number,
-): FuelComparison["crossing"] {
-  const heavier = (boils: number): boolean => leavingG(school, grams(school), boils) > leavingG(own, grams(own), boils);
-  const few = heavier(1);
-  for (let boils = 2; boils <= MOST_BOILS; boils++) if (heavier(boils) !== few) return { boils, heavierBeyond: !few };
+/** Mass leaving a stop for a number of boils, everything bought there. */
+export function leavingG({ container, hardwareG, gramsPerBoil }: Packed, boils: number): number {
+  const burn = legFuel(container, boils, boils * gramsPerBoil, 0);
+  return hardwareG + 1000 * (burn.containerKg + burn.startKg);
+}
+
+/** From where on it stays heavier, or lighter: canisters come in steps, so the two may cross more than once. */
+function crossing(school: Packed, own: Packed): FuelComparison["crossing"] {
+  const heavier = (boils: number): boolean => leavingG(school, boils) > leavingG(own, boils);
+  const many = heavier(MOST_BOILS);
+  for (let boils = MOST_BOILS - 1; boils >= 1; boils--)
+    if (heavier(boils) !== many) return { boils: boils + 1, heavierBeyond: many };
   return undefined;
 }

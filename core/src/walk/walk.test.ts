@@ -7,6 +7,8 @@ import type { Plan } from "../plan/schema.ts";
 import { daylight } from "../season/sun.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
+import { models } from "../models/index.ts";
+import { baseHours, turningNodes } from "./baseHours.ts";
 import { coarseGround, samples } from "./coarse.ts";
 import type { WalkGround } from "./ground.ts";
 import type { Halt } from "./halts.ts";
@@ -295,6 +297,53 @@ describe("rules of the day", () => {
       { firstLeg: 3, endLeg: 4 },
     ]);
   });
+});
+
+test("more load never takes less time over the same days, heat and dark left out", () => {
+  const flatRules = { endRule: "hours", nightSpeedFactor: 1, heatSlowPerK: 0 };
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 30, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      fc.constantFrom("tobler", "naismith", "langmuir", "din33466", "munter", "swiss-polynomial", "irmischer-clarke"),
+      (loadKg, more, time) => {
+        const hikers = [hikerOf({ schools: { time } })];
+        const { ground, walk } = walkOf(
+          { days: flatRules, hikers },
+          30_000,
+          loadKg,
+          (m) => 500 + 200 * Math.sin(m / 900),
+        );
+        const { parts } = walk;
+        const light = parts.map((part) => part.walkH);
+        const heavy = walkAll(ground, loadKg + more, parts).parts.map((part) => part.walkH);
+        for (const [i, hours] of heavy.entries()) expect(hours).toBeGreaterThanOrEqual(light[i]! - 1e-9);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test("whole-section rules are spread over sections that end where the profile turns by fifty metres", () => {
+  const wave = (m: number): number => 300 + 150 * Math.sin(m / 2000);
+  const { profile } = walkOf({}, 40_000, 0, wave);
+  const turns = turningNodes(profile.heightM, 50);
+  expect([turns[0], turns.at(-1)]).toEqual([0, profile.cellCount]);
+  // A turn at every crest and hollow of the wave, π·2000 m apart.
+  expect(turns.length - 1).toBe(7);
+  for (const node of turns.slice(1, -1)) expect(Math.abs(Math.cos((node * profile.cellM) / 2000))).toBeLessThan(0.2);
+  const hiker = planOf({ hikers: [hikerOf({ schools: { time: "din33466" }, pace: { speedFactor: 1 } })] }).hikers[0]!;
+  const hours = baseHours(hiker, profile);
+  const { sectionH } = models.time.get("din33466");
+  const [from, to] = [turns[1]!, turns[2]!];
+  const section = { distanceM: (to - from) * profile.cellM, climbM: 0, descentM: 0 };
+  for (let c = from; c < to; c++) {
+    section.climbM += profile.climbM[c]!;
+    section.descentM += profile.descentM[c]!;
+  }
+  let sum = 0;
+  for (let c = from; c < to; c++) sum += hours[c]!;
+  expect(sum).toBeCloseTo(sectionH(section, {}), 9);
 });
 
 describe("the sampled ground", () => {

@@ -50,20 +50,20 @@ function SetupParts({ plan, result }: { plan: Plan; result: PlanResult }) {
           </Tabs.Trigger>
         ))}
       </Tabs.List>
-      <Tabs.Content value="trip" className="grid gap-6">
+      <Tabs.Content value="trip" className="grid grid-cols-[minmax(0,1fr)] gap-6">
         <OpenChecks plan={plan} result={result} />
         <TripForm plan={plan} finish={dayMonth(result.finishDate)} days={result.walkDays + result.zeroDays} />
         <HikerForm plan={plan} />
         <UnitsForm plan={plan} />
         <Weather plan={plan} result={result} />
       </Tabs.Content>
-      <Tabs.Content value="days" className="grid gap-6">
+      <Tabs.Content value="days" className="grid grid-cols-[minmax(0,1fr)] gap-6">
         <Days plan={plan} result={result} />
       </Tabs.Content>
-      <Tabs.Content value="models" className="grid gap-6">
+      <Tabs.Content value="models" className="grid grid-cols-[minmax(0,1fr)] gap-6">
         <Models plan={plan} result={result} />
       </Tabs.Content>
-      <Tabs.Content value="power" className="grid gap-6">
+      <Tabs.Content value="power" className="grid grid-cols-[minmax(0,1fr)] gap-6">
         <PowerForm plan={plan} result={result} />
       </Tabs.Content>
     </Tabs.Root>
@@ -76,15 +76,19 @@ function partOfLocation(): PartId {
 }
 
 function OpenChecks({ plan, result }: { plan: Plan; result: PlanResult }) {
-  return result.checks
-    .filter((check) => CHECK_STATION[check.code] === "setup")
-    .map((check, i) => (
-      <p key={i} className="m-0 rounded bg-caution-wash px-3 py-2 text-sm">
-        <b className="text-caution">{SEVERITY_WORD[check.severity]}.</b>{" "}
-        {check.hikerId && plan.hikers.length > 1 && (
-          <b>{plan.hikers.find((hiker) => hiker.id === check.hikerId)?.name.split(" ")[0]}: </b>
-        )}
-        {checkSentence(check, plan)} <span className="text-muted">{mendSentence(check)}</span>
-      </p>
-    ));
+  const open = result.checks.filter((check) => CHECK_STATION[check.code] === "setup");
+  if (open.length === 0) return null;
+  return (
+    <div className="grid gap-1.5">
+      {open.map((check, i) => (
+        <p key={i} className="m-0 rounded bg-caution-wash px-3 py-2 text-sm">
+          <b className="text-caution">{SEVERITY_WORD[check.severity]}.</b>{" "}
+          {check.hikerId && plan.hikers.length > 1 && (
+            <b>{plan.hikers.find((hiker) => hiker.id === check.hikerId)?.name.split(" ")[0]}: </b>
+          )}
+          {checkSentence(check, plan)} <span className="text-muted">{mendSentence(check)}</span>
+        </p>
+      ))}
+    </div>
+  );
 }

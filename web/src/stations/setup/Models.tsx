@@ -4,7 +4,7 @@ import {
   compareFuels,
   models,
   stoveOf,
-  type Confidence,
+  type FuelComparison,
   type Hiker,
   type Plan,
   type PlanResult,
@@ -12,10 +12,10 @@ import {
   type SchoolFigures,
   type Units,
 } from "@gepack/core";
-import { OptionalNumber } from "../../components/OptionalNumber.tsx";
 import { edit, useApp } from "../../store/app.ts";
 import { dayMonth, fixed, quantity } from "../../units/quantity.ts";
-import { stopName } from "../../words/names.ts";
+import { LeavingStops } from "./LeavingStops.tsx";
+import { Measured, replacedBy } from "./Measured.tsx";
 import { useComparison, type Comparison } from "./useComparison.ts";
 
 const QUESTIONS = Object.keys(models) as Question[];
@@ -70,12 +70,6 @@ const TEXT: Record<Question, { title: string; note: string; columns: Column[] }>
     note: "The same boils by every system. Never in a closed tent; fire bans go first.",
     columns: [{ name: "Fuel burnt", show: (row, units) => quantity("mass", row.fuelKg, units, 2) }, HEAVIEST],
   },
-};
-
-const CONFIDENCE: Record<Confidence, string> = {
-  high: "",
-  medium: "Recalled with care. ",
-  experimental: "Experimental. ",
 };
 
 export function Models({ plan, result }: { plan: Plan; result: PlanResult }) {
@@ -201,7 +195,6 @@ function QuestionTable({ question, plan, result, hiker, comparison }: QuestionPr
                   {fuels && <td className={`figure ${cell} text-right`}>{fuel ? fuelCarried(fuel, units) : "–"}</td>}
                   <td className={`${cell} min-w-[260px] text-xs text-muted`}>
                     {school.confidence === "experimental" && <b className="text-caution">Experimental. </b>}
-                    {school.confidence === "medium" && CONFIDENCE.medium}
                     {school.source}. {school.validity.words}
                   </td>
                 </tr>
@@ -215,191 +208,9 @@ function QuestionTable({ question, plan, result, hiker, comparison }: QuestionPr
   );
 }
 
-/** Stove, containers and fuel leaving each stop, by system. */
-function LeavingStops({ fuels, plan, result }: { fuels: Fuel[]; plan: Plan; result: PlanResult }) {
-  const units = plan.trip.units;
-  const cooked = fuels.filter((fuel) => fuel.id !== "none");
-  return (
-    <details className="mt-2">
-      <summary className="cursor-pointer text-sm font-bold text-pine">What leaves each stop, by system</summary>
-      <div className="relative overflow-x-auto">
-        <table className="mt-1 border-collapse text-sm">
-          <thead>
-            <tr className="border-b border-rule text-left text-xs text-muted">
-              <th className="py-1 pr-4 font-medium">Leaving</th>
-              {cooked.map((fuel) => (
-                <th key={fuel.id} className="py-1 pr-4 text-right font-medium">
-                  {models.fuel.get(fuel.id).name}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {result.legs.map((leg, i) => {
-              const least = Math.min(...cooked.map((fuel) => fuel.startKg[i]!));
-              return (
-                <tr key={leg.index} className="border-b border-rule">
-                  <td className="py-0.5 pr-4">{stopName(plan, leg.fromStopId)}</td>
-                  {cooked.map((fuel) => (
-                    <td
-                      key={fuel.id}
-                      className={`figure py-0.5 pr-4 text-right ${fuel.startKg[i] === least ? "font-bold text-pine" : ""}`}
-                    >
-                      {quantity("smallMass", 1000 * fuel.startKg[i]!, units)}
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-      <p className="mt-1 mb-0 text-xs text-muted">Stove, canisters or bottles, and fuel. Bold: the lightest.</p>
-    </details>
-  );
-}
-
-type Fuel = NonNullable<ReturnType<typeof compareFuels>>[number];
-
-function fuelCarried(fuel: Fuel, units: Units): string {
+function fuelCarried(fuel: FuelComparison, units: Units): string {
   const crossing = fuel.crossing
     ? `; ${fuel.crossing.heavierBeyond ? "heavier" : "lighter"} than yours from ${fuel.crossing.boils} boils on`
     : "";
   return `${quantity("mass", fuel.meanKg, units, 2)} on average${crossing}`;
-}
-
-/** The measured figure that stands in for the schools of a question, in words. */
-function replacedBy(question: Question, hiker: Hiker): string | undefined {
-  if ((question === "effort" || question === "resting") && hiker.food.measuredKcalPerDay !== undefined)
-    return `your ${fixed(hiker.food.measuredKcalPerDay, 0)} kcal of a walking day replace effort and resting.`;
-  if (question === "water" && hiker.water.measuredLph !== undefined)
-    return `your ${fixed(hiker.water.measuredLph, 2)} L an hour replace the schools.`;
-  if (question === "fuel" && hiker.stove.gramsPerBoil !== undefined)
-    return `your ${fixed(hiker.stove.gramsPerBoil, 1)} g a boil replace the heat sums.`;
-  return undefined;
-}
-
-interface MeasuredProps {
-  question: Question;
-  hiker: Hiker;
-  plan: Plan;
-  change: (label: string, recipe: (hiker: Hiker) => void) => void;
-  comparison: Comparison;
-}
-
-/** Where a hiker's own figure can be given. */
-function Measured({ question, hiker, plan, change, comparison }: MeasuredProps) {
-  const units = plan.trip.units;
-  const known = (id: string): SchoolFigures | undefined => comparison.figures.get(`${question}:${id}`);
-  switch (question) {
-    case "time":
-      return (
-        <div className="flex flex-wrap items-end gap-3">
-          <OptionalNumber
-            label="Own pace on the level"
-            value={hiker.pace.ownFlatKmh}
-            start={4.2}
-            units={units}
-            suffix="km/h"
-            min={1}
-            max={10}
-            digits={1}
-            take="I measured my pace…"
-            drop="Forget it"
-            onChange={(value) =>
-              change("own pace", (target) => {
-                if (value === undefined) delete target.pace.ownFlatKmh;
-                else target.pace.ownFlatKmh = value;
-                target.schools.time = value === undefined ? "tobler" : "own-pace";
-              })
-            }
-          />
-          {hiker.pace.ownFlatKmh !== undefined && (
-            <OptionalNumber
-              label="Own rate of climb"
-              value={hiker.pace.ownClimbMPerH}
-              start={500}
-              units={units}
-              suffix="m/h"
-              min={100}
-              max={2000}
-              digits={0}
-              take="And my rate of climb…"
-              drop="Forget it"
-              onChange={(value) =>
-                change("own rate of climb", (target) => {
-                  if (value === undefined) delete target.pace.ownClimbMPerH;
-                  else target.pace.ownClimbMPerH = value;
-                })
-              }
-            />
-          )}
-        </div>
-      );
-    case "effort":
-      return (
-        <OptionalNumber
-          label="Own need of a walking day"
-          value={hiker.food.measuredKcalPerDay}
-          start={known("pandolf-santee")?.kcalPerDay ?? 3000}
-          units={units}
-          suffix="kcal"
-          min={1000}
-          max={10_000}
-          digits={0}
-          take="I measured my kcal a day…"
-          drop="Back to the models"
-          onChange={(value) =>
-            change("own kcal a day", (target) => {
-              if (value === undefined) delete target.food.measuredKcalPerDay;
-              else target.food.measuredKcalPerDay = value;
-            })
-          }
-        />
-      );
-    case "water":
-      return (
-        <OptionalNumber
-          label="Own litres per walking hour"
-          value={hiker.water.measuredLph}
-          start={known("heat-and-distance")?.litresPerHour ?? 0.4}
-          units={units}
-          suffix="L/h"
-          min={0}
-          max={2}
-          digits={2}
-          take="I measured my litres an hour…"
-          drop="Back to the models"
-          onChange={(value) =>
-            change("own litres an hour", (target) => {
-              if (value === undefined) delete target.water.measuredLph;
-              else target.water.measuredLph = value;
-            })
-          }
-        />
-      );
-    case "fuel":
-      return hiker.stove.fuel === "none" ? null : (
-        <OptionalNumber
-          label="Own grams per boil"
-          value={hiker.stove.gramsPerBoil}
-          start={10}
-          units={units}
-          suffix="g"
-          min={0}
-          max={500}
-          digits={1}
-          take="I weighed my fuel per boil…"
-          drop="Back to the model"
-          onChange={(value) =>
-            change("own grams a boil", (target) => {
-              if (value === undefined) delete target.stove.gramsPerBoil;
-              else target.stove.gramsPerBoil = value;
-            })
-          }
-        />
-      );
-    default:
-      return null;
-  }
 }

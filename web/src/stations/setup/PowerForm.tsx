@@ -206,7 +206,7 @@ function Standing({
               </td>
               <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.lowestDay))}</td>
               <td className={`figure py-0.5 pr-6 text-right ${leg.shortWh > 0 ? "font-semibold text-danger" : ""}`}>
-                {leg.shortWh > 0 ? fixed(leg.shortWh, 0) : "–"}
+                {leg.shortWh > 0 ? fixed(leg.shortWh, 1) : "–"}
               </td>
             </tr>
           ))}
