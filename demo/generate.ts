@@ -5,7 +5,7 @@
 import { writeFileSync } from "node:fs";
 import { buildProfile, locate, mendTracks, readGpx, readPlanFile } from "@gepack/core";
 import { buildDevices, buildKit } from "./generate/kit.ts";
-import { buildSources, buildStations, STOPS, STRETCHES } from "./generate/places.ts";
+import { buildSources, buildStations, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
 import { buildLine, LENGTH_M, pointAt, trueClimbM } from "./generate/terrain.ts";
@@ -92,6 +92,7 @@ const plan = {
   stops: STOPS.map(({ km, ...stop }) => ({ ...stop, ...onTrack(km) })),
   sources: buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),
   stretches: STRETCHES.map(({ fromKm, toKm, ...stretch }) => ({ ...stretch, fromM: atM(fromKm), toM: atM(toKm) })),
+  camps: CAMPS.map(({ km, ...camp }) => ({ ...camp, ...onTrack(km) })),
   climate: { stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })) },
   kit,
   devices: buildDevices(kit),

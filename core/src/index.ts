@@ -19,6 +19,7 @@ export {
   planSchema,
   hikerSchema,
   pieceSchema,
+  campSchema,
   deviceSchema,
   DEVICE_KINDS,
   stationSchema,

@@ -383,3 +383,17 @@ function tenth(x: number): number {
 function hundredth(x: number): number {
   return Math.round(x * 100) / 100;
 }
+
+/** Known camps away from stops; cold air pools in the hollows. */
+export const CAMPS = [
+  { id: "c1", name: "Salt pan hollow", km: 148, hollow: true },
+  { id: "c2", name: "Stair ledge", km: 236, hollow: false },
+  { id: "c3", name: "Canner wash", km: 402, hollow: true },
+  { id: "c4", name: "Hask windbreak", km: 537, hollow: false },
+  { id: "c5", name: "Lanner bench", km: 719, hollow: false },
+  { id: "c6", name: "Ivory meadow", km: 836, hollow: true },
+  { id: "c7", name: "Upper cirque", km: 941, hollow: false },
+  { id: "c8", name: "Glacier forefield", km: 1001, hollow: true },
+  { id: "c9", name: "Sael point", km: 1322, hollow: false },
+  { id: "c10", name: "Moor shelter", km: 1846, hollow: false },
+] as const;

@@ -12,7 +12,7 @@ export interface PlacedSource {
 export interface CampGround {
   /** 1 on every node where a camp is forbidden. */
   forbidden: Uint8Array;
-  /** Nodes of camps and beds that the party's rule counts, in order; empty when it sleeps anywhere. */
+  /** Nodes of the listed camps, or of beds where the party's rule asks for them, in order. */
   listed: Int32Array;
   /** Camps where cold air pools. */
   hollow: ReadonlySet<number>;
@@ -46,7 +46,7 @@ export function buildCamps(plan: Plan, profile: Profile, sources: readonly Place
   const { sleepAt } = plan.days;
   return {
     forbidden,
-    listed: Int32Array.from(sleepAt === "camps" ? nodes(plan.camps) : sleepAt === "beds" ? nodes(beds) : []),
+    listed: Int32Array.from(nodes(sleepAt === "beds" ? beds : plan.camps)),
     hollow: new Set(nodes(plan.camps.filter((camp) => camp.hollow))),
     wet: Array.from({ length: 12 }, (_, month) =>
       Int32Array.from(

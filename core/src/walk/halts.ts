@@ -47,3 +47,11 @@ export function buildHalts(plan: Plan, profile: Profile): Halt[] {
   if (halts.at(-1)?.node !== profile.cellCount) halts.push(end(FINISH_ID, profile.cellCount));
   return halts;
 }
+
+const OFF_TRAIL_KMH = 4.5;
+const RIDE_H = 1;
+
+/** Hours one way between the trail and a stop. */
+export function offTrailHours(halt: Halt): number {
+  return halt.offTrailM === 0 ? 0 : halt.byRide ? RIDE_H : halt.offTrailM / 1000 / OFF_TRAIL_KMH;
+}

@@ -10,10 +10,12 @@ import { dayNumber } from "../units/day.ts";
 import { models } from "../models/index.ts";
 import { baseHours, turningNodes } from "./baseHours.ts";
 import { coarseGround, samples } from "./coarse.ts";
+import { partConditions } from "./conditions.ts";
 import type { WalkGround } from "./ground.ts";
-import type { Halt } from "./halts.ts";
+import { offTrailHours, type Halt } from "./halts.ts";
 import { heatSpeedFactor, loadSpeedFactor, slowdownPerKg } from "./slow.ts";
-import { blocksOf, offTrailHours, wantedHours, type Walk } from "./walk.ts";
+import { wantedHours } from "./today.ts";
+import { blocksOf, type Walk } from "./walk.ts";
 
 const START = dayNumber("2027-05-01")!;
 
@@ -232,6 +234,19 @@ describe("rules of the day", () => {
     expect(at(endM - 9000)).toBe(plain.endNode);
     // Water just beyond is at hand from where the hours end.
     expect(at(endM + 600)).toBe(plain.endNode);
+  });
+
+  test("a listed camp in the window is taken, a hollow makes its night colder", () => {
+    const end = of({}).walk.parts[0]!.endNode;
+    const camps = (m: number, hollow: boolean) => [{ id: "c", name: "Camp", trackM: m, hollow }];
+    const listed = of({ endRule: "camp" }, { camps: camps(100 * end - 2000, true) });
+    expect(listed.walk.parts[0]!.endNode).toBe(end - 20);
+    const night = (made: Made): number => partConditions(made.ground, made.walk.parts)[0]!.night.coldNightC;
+    const open = of({ endRule: "camp" }, { camps: camps(100 * end - 2000, false) });
+    expect(night(open) - night(listed)).toBeCloseTo(4, 9);
+    // Only listed ones, when asked: also one that leaves half the day.
+    const far = of({ sleepAt: "camps" }, { camps: camps(60 * end, false) });
+    expect(far.walk.parts[0]!.endNode).toBe(Math.round(0.6 * end));
   });
 
   test("nobody camps where it is forbidden: stop short, or walk out", () => {

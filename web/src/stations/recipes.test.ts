@@ -130,9 +130,14 @@ describe("turning round", () => {
 describe("places", () => {
   test("added ones lie on the trail, with coordinates and defaults", () => {
     const { profile } = compute();
-    for (const kind of ["stops", "sources", "stretches"] as const) addPlace(kind, plan, profile, 45_000);
+    for (const kind of ["stops", "sources", "camps", "stretches"] as const) addPlace(kind, plan, profile, 45_000);
     expect(plan.stops.at(-1)).toMatchObject({ name: "Stop 4", trackM: 45_000, use: true, nights: 1, lonDeg: -150 });
     expect(plan.stops.at(-1)!.latDeg).toBeCloseTo(40.405, 2);
+    expect(plan.camps.at(-1)).toMatchObject({ name: "Camp 1", trackM: 45_000, hollow: false });
+    movePlace("camps", plan.camps[0]!.id, "Camp 1", "trackM", profile, 12_000);
+    expect(plan.camps[0]!.trackM).toBe(12_000);
+    removePlace("camps", plan.camps[0]!.id, "Camp 1");
+    expect(plan.camps).toEqual([]);
     expect(plan.sources.at(-1)).toMatchObject({ name: "Source 2", trackM: 45_000, reliable: true });
     expect(plan.stretches.at(-1)).toMatchObject({ fromM: 45_000, toM: 55_000 });
     expect(compute().legs).toHaveLength(4);

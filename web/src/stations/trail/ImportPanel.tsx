@@ -176,7 +176,7 @@ function Preview({
   const asTrack = async (): Promise<void> => {
     setBusy(true);
     const extra = await places();
-    const withPlace = [...plan.stops, ...plan.sources].filter(
+    const withPlace = [...plan.stops, ...plan.sources, ...plan.camps].filter(
       (row) => row.lonDeg !== undefined && row.latDeg !== undefined,
     );
     const located = await locateOn(
@@ -186,7 +186,7 @@ function Preview({
     const byId = new Map(withPlace.map((row, i) => [row.id, located[i]!.trackM]));
     const moved = withPlace.filter((row, i) => Math.abs(row.trackM - located[i]!.trackM) > 100);
     await replaceTrack(track, (draft) => {
-      for (const row of [...draft.stops, ...draft.sources])
+      for (const row of [...draft.stops, ...draft.sources, ...draft.camps])
         row.trackM = Math.min(preview.lengthM, Math.round(byId.get(row.id) ?? row.trackM));
       for (const stretch of draft.stretches) {
         stretch.fromM = Math.min(stretch.fromM, preview.lengthM);

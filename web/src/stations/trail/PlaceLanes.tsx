@@ -68,6 +68,13 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
             }),
           )}
         </Lane>
+        {plan.camps.length > 0 && (
+          <Lane title="Camps" width={width} height={20}>
+            {plan.camps.map((camp) =>
+              mark("camps", camp.id, camp.name, "trackM", camp.trackM, { look: "camp", faint: false }),
+            )}
+          </Lane>
+        )}
         <Lane title="Stretches" width={width} height={Math.max(1, lanes.length) * 16 + 6}>
           {lanes.flatMap((lane, row) =>
             lane.map(({ stretch, fromM, toM }) => (
@@ -150,7 +157,7 @@ interface MarkProps {
   plan: Plan;
   profile: Profile;
   left: number;
-  look: "stop" | "source" | "edge";
+  look: "stop" | "source" | "camp" | "edge";
   faint: boolean;
   chosen: boolean;
   onChoose: (kind: PlaceKind, id: string) => void;
@@ -173,6 +180,7 @@ function Mark({ data, plan, profile, left, look, faint, chosen, onChoose }: Mark
   const shape = {
     stop: `top-[5px] h-4 w-2.5 -ml-[5px] rounded-[2px] border-2 border-pine ${faint ? "bg-sheet" : "bg-pine"}`,
     source: `top-[3px] h-4 w-[7px] -ml-[3.5px] after:absolute after:inset-y-0 after:left-[2px] after:w-[3px] after:bg-water ${faint ? "opacity-45" : ""}`,
+    camp: "top-[5px] h-2.5 w-2.5 -ml-[5px] rounded-full border-2 border-ink bg-sheet",
     edge: "h-[12px] w-[7px] -ml-[3px] hover:bg-ink/40",
   }[look];
   return (

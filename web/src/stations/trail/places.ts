@@ -1,12 +1,13 @@
-/** What the three kinds of places have in common for the lanes and the table. */
-import { sourceSchema, stopSchema, stretchSchema, walkedAt, type Plan, type Profile } from "@gepack/core";
+/** What the four kinds of places have in common for the lanes and the table. */
+import { campSchema, sourceSchema, stopSchema, stretchSchema, walkedAt, type Plan, type Profile } from "@gepack/core";
 import { edit } from "../../store/app.ts";
 
-export type PlaceKind = "stops" | "sources" | "stretches";
+export type PlaceKind = "stops" | "sources" | "camps" | "stretches";
 
 export const KINDS: Record<PlaceKind, { title: string; one: string; add: string }> = {
   stops: { title: "Stops", one: "stop", add: "Add stop" },
   sources: { title: "Water", one: "source", add: "Add source" },
+  camps: { title: "Camps", one: "camp", add: "Add camp" },
   stretches: { title: "Stretches", one: "stretch", add: "Add stretch" },
 };
 
@@ -24,6 +25,10 @@ export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM:
     else if (kind === "sources")
       draft.sources.push(
         sourceSchema.parse({ id, name: `Source ${plan.sources.length + 1}`, trackM, ...coordinates(profile, trackM) }),
+      );
+    else if (kind === "camps")
+      draft.camps.push(
+        campSchema.parse({ id, name: `Camp ${plan.camps.length + 1}`, trackM, ...coordinates(profile, trackM) }),
       );
     else
       draft.stretches.push(
@@ -56,7 +61,7 @@ export function movePlace(
       if (stretch && end !== "trackM") stretch[end] = trackM;
       return;
     }
-    const place = (kind === "stops" ? draft.stops : draft.sources).find((row) => row.id === id);
+    const place = draft[kind].find((row) => row.id === id);
     if (place) Object.assign(place, { trackM }, coordinates(profile, trackM));
   });
 }
@@ -80,6 +85,7 @@ export function removePlace(kind: PlaceKind, id: string, name: string): void {
           if (span.toStopId === id) span.toStopId = nearest?.id ?? "@finish";
         }
     } else if (kind === "sources") draft.sources = draft.sources.filter((row) => row.id !== id);
+    else if (kind === "camps") draft.camps = draft.camps.filter((row) => row.id !== id);
     else draft.stretches = draft.stretches.filter((row) => row.id !== id);
   });
 }

@@ -1,0 +1,117 @@
+/** Hours over cells: the hot loop of the walk. Clock: hours of local mean time. */
+import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
+import { STEPS_PER_H } from "../season/diurnal.ts";
+import type { WalkGround } from "./ground.ts";
+import { offTrailHours, type Halt } from "./halts.ts";
+import { SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
+import { seasonHolds } from "./terrain.ts";
+import type { Today } from "./today.ts";
+
+const PUSH_ON_H = 1;
+/** Civil twilight: so long before sunrise and after sunset one still sees the ground. */
+const TWILIGHT_H = 0.5;
+
+/** Hours over cells as if all were plain trail in the cool of the day: the slowest hiker's at the load carried. */
+function partyHours(ground: WalkGround, loadKg: readonly Float64Array[], from: number, to: number): Float64Array {
+  const { slowPerKg, baseH } = ground;
+  const hours = ground.scratch.float64("plain hours", ground.profile.cellCount).fill(0, from, to);
+  for (let h = 0; h < baseH.length; h++) {
+    const base = baseH[h]!;
+    const load = loadKg[h]!;
+    for (let c = from; c < to; c++) {
+      const byLoad = 1 - slowPerKg[c]! * load[c]!;
+      const own = base[c]! / (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD);
+      if (own > hours[c]!) hours[c] = own;
+    }
+  }
+  return hours;
+}
+
+/** Walks the cells of one day, and keeps what it found. Kept free of closures: `advance` is the hot loop. */
+export class Pace {
+  readonly cellH: Float64Array;
+  readonly cellC: Float64Array;
+  readonly surface: Uint8Array;
+  readonly plainH: Float64Array;
+  /** Hours of clock for an hour of walking: the breaks are spread evenly. */
+  readonly clockPerH: number;
+
+  constructor(
+    readonly ground: WalkGround,
+    loadKg: readonly Float64Array[],
+    from: number,
+    to: number,
+  ) {
+    const { scratch, profile } = ground;
+    this.cellH = scratch.float64("hours", profile.cellCount);
+    this.cellC = scratch.float64("air", profile.cellCount);
+    this.surface = scratch.uint8("surface", profile.cellCount);
+    this.plainH = partyHours(ground, loadKg, from, to);
+    this.clockPerH = 1 + Math.max(...ground.hikers.map((hiker) => hiker.pace.breakShare));
+  }
+
+  /** At least one cell, until `roomH` hours are used up or `lastNode` is reached; answers the node where it stands. */
+  advance(today: Today, fromNode: number, lastNode: number, fromClockH: number, roomH: number): number {
+    const { cellH, cellC, surface, plainH, clockPerH } = this;
+    const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
+    const { slowness, rules } = this.ground;
+    const { heightM } = this.ground.profile;
+    const { yearDay, highAtSeaC, rangeK, belowHigh } = today;
+    const dawnH = today.sunriseH - TWILIGHT_H;
+    const duskH = today.sunsetH + TWILIGHT_H;
+    const bySun = today.daylightH < 24;
+    const inTheDark = 1 / rules.nightSpeedFactor;
+    const warmC = rules.heatSlowFromC;
+    const { heatSlowPerK } = rules;
+    const lastStep = belowHigh.length - 1;
+    let usedH = 0;
+    let clockH = fromClockH;
+    let airAtSeaC = 0;
+    // The air is looked up anew at every quarter of an hour, not on every cell: half the time of this loop.
+    let nextLookH = -1;
+    let c = fromNode;
+    for (; c < lastNode; c++) {
+      if (clockH >= nextLookH) {
+        const step = Math.floor(clockH * STEPS_PER_H);
+        airAtSeaC = highAtSeaC - rangeK * belowHigh[step < lastStep ? step : lastStep]!;
+        nextLookH = (step + 1) / STEPS_PER_H;
+      }
+      const coat = snow[c]!;
+      const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
+      const airC = airAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M;
+      let hours = plainH[c]! * slowness[underfoot]!;
+      if (airC > warmC) {
+        const cooled = 1 - heatSlowPerK * (airC - warmC);
+        hours /= cooled > SLOWEST_BY_HEAT ? cooled : SLOWEST_BY_HEAT;
+      }
+      if (bySun && (clockH < dawnH || clockH > duskH)) hours *= inTheDark;
+      usedH += hours;
+      if (usedH > roomH && c > fromNode) break;
+      clockH += hours * clockPerH;
+      surface[c] = underfoot;
+      cellH[c] = hours;
+      cellC[c] = airC;
+    }
+    return c;
+  }
+
+  hours(fromNode: number, toNode: number): number {
+    const { cellH } = this;
+    let hours = 0;
+    for (let c = fromNode; c < toNode; c++) hours += cellH[c]!;
+    return hours;
+  }
+
+  /** Is the stop within an hour's walk of this node? */
+  inReach(today: Today, fromNode: number, to: Halt): boolean {
+    const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
+    const { slowness } = this.ground;
+    let hours = offTrailHours(to);
+    for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
+      const coat = snow[c]!;
+      const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
+      hours += this.plainH[c]! * slowness[holds ? coat : bare[c]!]!;
+    }
+    return hours <= PUSH_ON_H;
+  }
+}

@@ -1,0 +1,74 @@
+/** The day at hand: its light, its weather, and the hours that are wanted and possible. */
+import type { Hiker } from "../plan/schema.ts";
+import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
+import { climateAt } from "../season/season.ts";
+import { dayOfYear, monthOfDay } from "../units/day.ts";
+import type { WalkGround } from "./ground.ts";
+
+/** In the high-latitude winter there is no light to keep to: so much is walked regardless. */
+const LEAST_LIGHT_H = 4;
+
+export interface Today {
+  yearDay: number;
+  month: number;
+  sunriseH: number;
+  sunsetH: number;
+  daylightH: number;
+  startH: number;
+  wantedH: number;
+  budgetH: number;
+  /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour lies below. */
+  highAtSeaC: number;
+  rangeK: number;
+  belowHigh: Float64Array;
+}
+
+/** Walking hours wanted on the n-th day of the trip, before rules and daylight have their say. */
+export function wantedHours(hikers: readonly Hiker[], tripDay: number): number {
+  let hours = Infinity;
+  for (const { pace } of hikers) hours = Math.min(hours, rampHours(pace, tripDay));
+  return hours;
+}
+
+function rampHours(pace: Hiker["pace"], tripDay: number): number {
+  const { ramp } = pace;
+  if (ramp.length === 0) {
+    const t = pace.rampDays > 0 ? Math.min(1, tripDay / pace.rampDays) : 1;
+    return pace.hoursFreshH + (pace.hoursFitH - pace.hoursFreshH) * t;
+  }
+  const next = ramp.findIndex((stage) => stage.tripDay > tripDay);
+  if (next <= 0) return (next === 0 ? ramp[0] : ramp.at(-1))!.hoursH;
+  const from = ramp[next - 1]!;
+  const to = ramp[next]!;
+  return from.hoursH + ((to.hoursH - from.hoursH) * (tripDay - from.tripDay)) / (to.tripDay - from.tripDay);
+}
+
+export function beginDay(ground: WalkGround, clockPerH: number, day: number, node: number, leftStop: boolean): Today {
+  const { profile, rules, hikers } = ground;
+  const sun = ground.sun.at(day, profile.latDeg[node]!);
+  const heightM = profile.heightM[node]!;
+  const weather = climateAt(ground.season, node * profile.cellM, heightM, day);
+  let wantedH = wantedHours(hikers, day - ground.startDay);
+  if (leftStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
+
+  const darkH = rules.darkShare * wantedH;
+  const byClock = Math.max(...hikers.map((hiker) => hiker.pace.startClockH));
+  const startH =
+    rules.startRule === "sunrise"
+      ? Math.min(12, sun.sunriseH)
+      : Math.min(12, Math.max(byClock, sun.sunriseH - darkH * clockPerH));
+  const morningDarkH = Math.max(0, sun.sunriseH - startH) / clockPerH;
+  const lightH = (sun.sunsetH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
+  const budgetH = Math.min(wantedH, Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
+  return {
+    yearDay: dayOfYear(day),
+    month: monthOfDay(day),
+    ...sun,
+    startH,
+    wantedH,
+    budgetH,
+    highAtSeaC: weather.highC + heightM * HIGH_LAPSE_K_PER_M,
+    rangeK: weather.highC - weather.lowC,
+    belowHigh: ground.diurnal.at(sun.sunriseH),
+  };
+}
