@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, readPlan, readPlanFile, writePlanFile } from "../index.ts";
 
 const good = (): Record<string, unknown> =>
@@ -14,6 +14,17 @@ const told = (data: unknown): { place: string; sentence: string } => {
   return problems[0]!;
 };
 const withPart = (part: string, value: unknown) => ({ ...good(), [part]: value });
+
+const campOf = (id: string) => ({ id, name: id, trackM: 1000 });
+const deviceOf = (overrides: object) => ({ id: "d", name: "Phone", ownerId: "a", kind: "rechargeable", ...overrides });
+
+test("a file from before days, camps, devices and measured values reads as it is, at the defaults", () => {
+  const old = good();
+  for (const part of ["days", "camps", "devices"]) delete old[part];
+  const { value } = readPlan(old);
+  expect(value).toMatchObject({ camps: [], devices: [], days: { sleepAt: "anywhere", restEveryDays: 0 } });
+  expect(value!.hikers[0]!.schools.bodyMass).toBe("forbes-dynamic");
+});
 
 describe("refused with a place and a sentence", () => {
   test.each([
@@ -40,6 +51,30 @@ describe("refused with a place and a sentence", () => {
     ],
     ["an owner who is not there", withPart("kit", [pieceOf("axe", 300, { ownerId: "z" })]), "kit[0].ownerId", /"z"/],
     ["one id for two stops", withPart("stops", [stopOf("m", 1), stopOf("m", 2)]), "stops[1].id", /used twice/],
+    ["a rule nobody knows", withPart("days", { sleepAt: "hotels" }), "days.sleepAt", /anywhere/],
+    ["a day of thirty hours", withPart("days", { neroOutH: 30 }), "days.neroOutH", /20/],
+    ["a surface nobody knows", withPart("days", { surfaceSpeed: { lava: 0.5 } }), "days.surfaceSpeed.lava", /./],
+    [
+      "a stage of no hours",
+      withPart("hikers", [hikerOf({ pace: { ramp: [{ tripDay: 0, hoursH: 0 }] } })]),
+      "hikers[0].pace.ramp[0].hoursH",
+      /1/,
+    ],
+    [
+      "a measured need nobody has",
+      withPart("hikers", [hikerOf({ food: { measuredKcalPerDay: 90_000 } })]),
+      "hikers[0].food.measuredKcalPerDay",
+      /10000/,
+    ],
+    [
+      "one id for two camps",
+      withPart("camps", [campOf("c"), campOf("c")]),
+      "camps[1].id",
+      /used twice among the camps/,
+    ],
+    ["a device of a kind nobody knows", withPart("devices", [deviceOf({ kind: "fusion" })]), "devices[0].kind", /bank/],
+    ["a device of somebody else", withPart("devices", [deviceOf({ ownerId: "z" })]), "devices[0].ownerId", /"z"/],
+    ["a battery without end", withPart("devices", [deviceOf({ mAh: 1e9 })]), "devices[0].mAh", /200000/],
     ["a place beyond any trail", withPart("stops", [stopOf("m", 1e9)]), "stops[0].trackM", /40000000/],
     [
       "eleven months",

@@ -2,8 +2,10 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { Station } from "../plan/schema.ts";
 import { stationOf } from "../../test/fixtures.ts";
+import { rowsOf, SUN } from "../../test/published.ts";
 import { dayNumber } from "../units/day.ts";
-import { buildSeason, climateAt } from "./season.ts";
+import { belowHigh, DiurnalTable, STEPS_PER_H } from "./diurnal.ts";
+import { buildSeason, climateAt, skyAt } from "./season.ts";
 import { daylight } from "./sun.ts";
 
 const season = (...stations: Record<string, unknown>[]) => buildSeason(stations as Station[], (m) => m);
@@ -87,27 +89,6 @@ describe("normals brought to the place", () => {
 
 describe("daylight", () => {
   const clock = (text: string): number => Number(text.slice(0, 2)) + Number(text.slice(3)) / 60;
-  // NOAA/Meeus equations, 2026, longitude 0, local mean time; 6 minutes allowed.
-  test.each([
-    ["2026-03-21", 35, "06:02", "18:12"],
-    ["2026-03-21", 55, "05:59", "18:15"],
-    ["2026-06-21", 35, "04:46", "19:17"],
-    ["2026-06-21", 45, "04:13", "19:50"],
-    ["2026-06-21", 55, "03:21", "20:43"],
-    ["2026-12-21", 35, "07:04", "16:52"],
-    ["2026-12-21", 55, "08:23", "15:33"],
-    ["2026-02-15", 45, "07:01", "17:27"],
-    ["2026-04-15", 55, "04:56", "19:04"],
-    ["2026-08-15", 45, "05:02", "19:07"],
-    ["2026-10-15", 35, "06:06", "17:26"],
-    ["2026-11-15", 55, "07:32", "15:57"],
-  ])("%s at %i° N: %s to %s", (iso, latDeg, rise, set) => {
-    const sun = daylight(day(iso), 0, latDeg);
-    expect(Math.abs(sun.sunriseH - clock(rise))).toBeLessThan(0.1);
-    expect(Math.abs(sun.sunsetH - clock(set))).toBeLessThan(0.1);
-    expect(sun.daylightH).toBeCloseTo(sun.sunsetH - sun.sunriseH, 9);
-  });
-
   test("the clock is the place's own, whatever its longitude", () => {
     for (const lonDeg of [-179, -148, 0, 90, 179])
       expect(Math.abs(daylight(day("2026-06-21"), lonDeg, 45).sunriseH - clock("04:13"))).toBeLessThan(0.1);
@@ -117,4 +98,49 @@ describe("daylight", () => {
     expect(daylight(day("2026-06-21"), 0, 75).daylightH).toBe(24);
     expect(daylight(day("2026-12-21"), 0, 75).daylightH).toBe(0);
   });
+});
+
+describe("the course of a day", () => {
+  test("coldest at sunrise, warmest at three, and in between without a jump", () => {
+    expect(belowHigh(6, 6)).toBeCloseTo(1, 9);
+    expect(belowHigh(15, 6)).toBeCloseTo(0, 9);
+    expect(belowHigh(10.5, 6)).toBeCloseTo(0.5, 9);
+    // The night falls towards the next sunrise.
+    expect(belowHigh(22, 6)).toBeGreaterThan(belowHigh(18, 6));
+    expect(belowHigh(4, 6)).toBeGreaterThan(belowHigh(1, 6));
+    for (let h = 0; h < 24; h += 0.1) expect(Math.abs(belowHigh(h + 0.1, 6) - belowHigh(h, 6))).toBeLessThan(0.03);
+    expect(Math.abs(belowHigh(23.99, 6) - belowHigh(0, 6))).toBeLessThan(0.01);
+  });
+
+  test("the table holds it in quarters of an hour, for any sunrise", () => {
+    const tables = new DiurnalTable();
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 12, noNaN: true }), fc.integer({ min: 0, max: 95 }), (sunriseH, step) => {
+        const want = belowHigh(step / STEPS_PER_H, Math.round(sunriseH * 10) / 10);
+        expect(tables.at(sunriseH)[step]).toBeCloseTo(want, 9);
+        expect(want).toBeGreaterThanOrEqual(0);
+        expect(want).toBeLessThanOrEqual(1);
+      }),
+    );
+    expect(tables.at(6)).toBe(tables.at(6.04));
+  });
+});
+
+test("humidity, cloud and wind are those of the nearest station, mild where it says nothing", () => {
+  const humid = Array<number>(12).fill(0.9);
+  const two = season(
+    stationOf(5, 15),
+    stationOf(5, 15, { id: "u", trackM: 90_000, humidity: humid, cloud: humid, windMps: 4 }),
+  );
+  expect(skyAt(two, 80_000, 6)).toEqual({ humidity: 0.9, cloud: 0.9, windMps: 4 });
+  expect(skyAt(two, 10_000, 6)).toMatchObject({ humidity: 0.5, cloud: 0.4 });
+  expect(skyAt(season(), 0, 0).windMps).toBe(1.5);
+});
+
+/** The reference's whole year: sixteen dates at three latitudes. */
+test.each(rowsOf(SUN))("sun on %s at %s° N: %s to %s", (iso, latDeg, rise, set) => {
+  const clock = (text: string): number => Number(text.slice(0, 2)) + Number(text.slice(3)) / 60;
+  const sun = daylight(day(iso!), 0, Number(latDeg));
+  expect(Math.abs(sun.sunriseH - clock(rise!))).toBeLessThan(0.1);
+  expect(Math.abs(sun.sunsetH - clock(set!))).toBeLessThan(0.1);
 });

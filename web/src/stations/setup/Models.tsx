@@ -15,7 +15,8 @@ import {
 import { edit, useApp } from "../../store/app.ts";
 import { dayMonth, fixed, quantity } from "../../units/quantity.ts";
 import { LeavingStops } from "./LeavingStops.tsx";
-import { Measured, replacedBy } from "./Measured.tsx";
+import { Measured } from "./Measured.tsx";
+import { replacedBy } from "./measuredFields.ts";
 import { useComparison, type Comparison } from "./useComparison.ts";
 
 const QUESTIONS = Object.keys(models) as Question[];
@@ -148,7 +149,13 @@ function QuestionTable({ question, plan, result, hiker, comparison }: QuestionPr
     <section aria-label={title}>
       <h2 className="m-0 mb-0.5 text-lg font-bold">{title}</h2>
       <p className="mt-0 mb-1.5 max-w-[72ch] text-sm text-muted">{note}</p>
-      <Measured question={question} hiker={hiker} plan={plan} change={change} comparison={comparison} />
+      <Measured
+        question={question}
+        hiker={hiker}
+        units={units}
+        figures={(id) => comparison.figures.get(`${question}:${id}`)}
+        change={change}
+      />
       {measured && (
         <p className="mt-1 mb-1.5 inline-block rounded bg-pine-wash px-2 py-1 text-sm">
           <b>Measured:</b> {measured} The schools below are shown without it.
