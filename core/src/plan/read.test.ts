@@ -53,7 +53,7 @@ describe("refused with a place and a sentence", () => {
     ["one id for two stops", withPart("stops", [stopOf("m", 1), stopOf("m", 2)]), "stops[1].id", /used twice/],
     ["a rule nobody knows", withPart("days", { sleepAt: "hotels" }), "days.sleepAt", /anywhere/],
     ["a day of thirty hours", withPart("days", { neroOutH: 30 }), "days.neroOutH", /20/],
-    ["a surface nobody knows", withPart("days", { surfaceSpeed: { lava: 0.5 } }), "days.surfaceSpeed.lava", /./],
+    ["a surface nobody knows", withPart("days", { surfaceSpeed: { lava: 0.5 } }), "days.surfaceSpeed", /lava/],
     [
       "a stage of no hours",
       withPart("hikers", [hikerOf({ pace: { ramp: [{ tripDay: 0, hoursH: 0 }] } })]),
