@@ -241,7 +241,7 @@ function LoadBar({
     ["kit", row.kit.baseKg + row.kit.consumableKg],
     ["food", row.food.startKg],
     ["water", row.startWaterKg],
-    ["fuel", row.fuel.startKg],
+    ["fuel", row.fuel.startKg + row.fuel.containerKg],
   ] as const;
   return (
     <div className="relative h-[13px] min-w-[110px]" aria-hidden="true">

@@ -83,7 +83,7 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
                   <th className={HEAD}>off trail, {unitSymbol("distance", plan.trip.units)}</th>
                   <th className={HEAD}>use</th>
                   <th className={HEAD}>nights</th>
-                  <th className={HEAD}>closes at</th>
+                  <th className={HEAD}>closes at, h</th>
                   <th className={HEAD}>offers</th>
                 </>
               )}
