@@ -7,6 +7,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
   const sourceName = (id: string | undefined): string | null =>
     plan.sources.find((source) => source.id === id)?.name ?? null;
   const km = (m: number): number => round(m / 1000, 3);
+  const share = (value: number | undefined): number | null => (value === undefined ? null : round(value, 3));
   return {
     name: plan.trip.name,
     startDate: plan.trip.startDate,
@@ -15,6 +16,13 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
     zeroDays: result.zeroDays,
     rounds: result.rounds,
     settled: result.settled,
+    hikers: plan.hikers.map((hiker, h) => ({
+      hikerId: hiker.id,
+      name: hiker.name,
+      schools: result.schools[h],
+      finishBodyKg: round(result.finish[h]!.body.bodyKg, 1),
+      deficitKcal: round(result.finish[h]!.deficitKcal, 0),
+    })),
     legs: result.legs.map((leg) => ({
       number: leg.index + 1,
       from: { name: stopName(plan, leg.fromStopId), km: km(leg.fromM) },
@@ -31,6 +39,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       highC: round(leg.highC, 1),
       coldNightC: round(leg.coldNightC, 1),
       hotDayC: round(leg.hotDayC, 1),
+      lowestBatteryShare: share(result.power?.legs[leg.index]?.lowestShare),
       hikers: leg.hikers.map((row, h) => {
         const carry = row.carries[row.largestCarry];
         const longest = row.carries.reduce((a, b) => Math.max(a, b.distanceM), 0);
@@ -51,7 +60,17 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
                 mostL: round(carry.mostL, 1),
               }
             : null,
+          fillUps: row.carries.map((one) => ({
+            atKm: km(one.fromNode * result.profile.cellM),
+            source: sourceName(one.fromSourceId),
+            litres: round(one.litres, 2),
+          })),
+          boils: round(row.fuel.boils, 1),
           fuelG: round(row.fuel.startKg * 1000, 0),
+          containers: row.fuel.containers,
+          containersG: round(row.fuel.containerKg * 1000, 0),
+          warmthMarginK: row.warmth ? round(row.warmth.marginK, 1) : null,
+          bodyKg: round(row.body.bodyKg, 1),
           baseKg: round(row.kit.baseKg, 3),
           wornKg: round(row.kit.wornKg, 3),
           leavingKg: round(row.startKg, 3),

@@ -149,6 +149,16 @@ describe("a plan in the words of the endpoint", () => {
     expect(["Well", null]).toContain(names[1]);
   });
 
+  test("the schools that answered stand with each hiker, and every fill-up with its litres", () => {
+    const { hikers } = body as unknown as { hikers: { schools: Record<string, string> }[] };
+    expect(hikers[0]!.schools).toMatchObject({ time: "tobler", effort: "pandolf-santee", fuel: "gas-canister" });
+    const fill = body.legs[1]!.hikers[0]!["fillUps"] as unknown as { litres: number; atKm: number }[];
+    const { carries } = result.legs[1]!.hikers[0]!;
+    expect(fill.map((one) => one.litres)).toEqual(carries.map((one) => Math.round(one.litres * 100) / 100));
+    expect(body.legs[1]!.hikers[0]!["containers"]).toBe(result.legs[1]!.hikers[0]!.fuel.containers);
+    expect(body.legs[0]).toMatchObject({ lowestBatteryShare: null });
+  });
+
   test("checks come with a sentence, and the whole with its caution", () => {
     expect(body.checks.map((check) => check.code)).toContain("climate-assumed");
     expect(body.checks.every((check) => check.sentence.endsWith("."))).toBe(true);
