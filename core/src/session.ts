@@ -7,7 +7,7 @@ import { findChecks } from "./checks/checks.ts";
 import { buildKit, type KitPlan } from "./kit/kit.ts";
 import { BlockMemory, solveTrip } from "./load/trip.ts";
 import type { Plan } from "./plan/schema.ts";
-import { assemble, type PlanResult } from "./result/result.ts";
+import { assemble, type BlockResults, type PlanResult } from "./result/result.ts";
 import { DaylightTable } from "./season/sun.ts";
 import { buildSeason, type Season } from "./season/season.ts";
 import { mendTracks } from "./track/mend.ts";
@@ -63,6 +63,7 @@ export class Session {
   private readonly pace: Kept<Float64Array>[] = [];
   private readonly ground = new Kept<{ fine: WalkGround; coarse: CoarseGround; serial: string }>();
   private readonly blocks = new BlockMemory();
+  private readonly told: BlockResults = new WeakMap();
   private grounds = 0;
   private readonly sun = new DaylightTable();
   private readonly kit = new Kept<KitPlan>();
@@ -112,7 +113,7 @@ export class Session {
     const kit = this.kit.get(`${stopsKey} ${key("hikers")} ${key("kit")}`, () => buildKit(plan, profile, halts));
 
     const trip = solveTrip(ground.fine, ground.coarse, kit, sources, this.blocks, ground.serial);
-    const result = assemble(plan, profile, season, halts, kit, trip);
+    const result = assemble(plan, profile, season, halts, kit, trip, this.told);
     return { ...result, checks: findChecks(plan, result, sources, season.assumed) };
   }
 }

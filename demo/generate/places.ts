@@ -14,7 +14,6 @@ export interface StopRow {
   use: boolean;
   nights: number;
   hours: string;
-  opensH?: number;
   closesH?: number;
   note: string;
 }
@@ -34,7 +33,7 @@ const row = (id: string, name: string, km: number, offTrailM: number, services: 
   nights,
   hours,
   // A shop in a town or village shuts at six.
-  ...(services.includes("post") ? { opensH: 8, closesH: 18 } : {}),
+  ...(services.includes("post") ? { closesH: 18 } : {}),
   note,
 });
 const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot"): StopRow => ({

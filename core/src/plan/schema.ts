@@ -165,8 +165,7 @@ export const stopSchema = z.looseObject({
   /** Nights spent here: 0 passes through, 2 is one zero day. */
   nights: z.number().int().min(0).max(30).default(1),
   hours: label.default(""),
-  /** Hours of the day between which there is somebody; any time where missing. */
-  opensH: z.number().min(0).max(24).optional(),
+  /** Hour of the day after which nobody is there; never where missing. */
   closesH: z.number().min(0).max(24).optional(),
   note: z.string().max(2000).default(""),
 });

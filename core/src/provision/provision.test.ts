@@ -67,7 +67,6 @@ describe("meals out of the bag", () => {
     offTrailStartH: 0,
     offTrailEndH: 0,
     budgetH: 7,
-    wantedH: 7,
     sunriseH: 6,
     forbiddenCamp: false,
     daylightH: 13,

@@ -244,12 +244,10 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[], drinkL: Flo
     while (walk.parts[part]!.endNode <= from.node) part++;
     let dryCamps = 0;
     let walkH = 0;
-    let hottestC = -99;
     for (let k = part; k < walk.parts.length && walk.parts[k]!.startNode < to.node; k++) {
       const piece = walk.parts[k]!;
       const within = Math.min(piece.endNode, to.node) - Math.max(piece.startNode, from.node);
       walkH += (piece.walkH * within) / Math.max(1, piece.endNode - piece.startNode);
-      hottestC = Math.max(hottestC, input.conditions[k]!.walking.highC);
       const camp = piece.endNode;
       if (piece.night === "camp" && camp - from.node > campReach && to.node - camp > campReach && camp < to.node) {
         dryCamps += 1 + CAMPS_PER_ZERO * piece.zeroDays;
@@ -270,7 +268,6 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[], drinkL: Flo
       walkH,
       approachL,
       dryCamps,
-      hottestC,
       ...carryLitres(hiker, walkingL, dryCamps),
       mostL: mostLitres(hiker, walkH, dryCamps),
     });

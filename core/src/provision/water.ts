@@ -5,7 +5,7 @@
  */
 import { drinkLimits } from "../models/heat.ts";
 import { models } from "../models/index.ts";
-import { FULL_SUN_W, HOT_C, WARM_C, type WaterInput } from "../models/water.ts";
+import { HOT_C, WARM_C, type WaterInput } from "../models/water.ts";
 import type { Hiker } from "../plan/schema.ts";
 import { skyAt } from "../season/season.ts";
 import { monthOfDay } from "../units/day.ts";
@@ -109,9 +109,6 @@ function balanceLitres(
   return into;
 }
 
-/** Full sun in the units of the schools' input, for documents. */
-export const SUN_AT_ONE_W = FULL_SUN_W;
-
 /** A point where water can be had, in walking order. `sourceId` is undefined at a stop's tap. */
 export interface WaterPoint {
   node: number;
@@ -139,8 +136,6 @@ export interface Carry {
   /** Drunk before leaving, and so not carried. */
   drunkL: number;
   litres: number;
-  /** Hottest air on the way. */
-  hottestC: number;
   /** The most to drink on the way in those hours: more is dangerous too. */
   mostL: number;
 }

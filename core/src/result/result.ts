@@ -159,7 +159,14 @@ export interface PlanResult {
   lastMoveG: number;
 }
 
-/** Everything but the checks, which read it. */
+/** What a block alone says: it follows from the block's own input, and is kept beside it. */
+interface BlockResult {
+  legs: LegResult[];
+  days: DayResult[];
+}
+export type BlockResults = WeakMap<SolvedBlock, BlockResult>;
+
+/** Everything but the checks, which read it. Blocks that were told before are not told again. */
 export function assemble(
   plan: Plan,
   profile: Profile,
@@ -167,11 +174,22 @@ export function assemble(
   halts: readonly Halt[],
   kit: KitPlan,
   trip: Trip,
+  told: BlockResults,
 ): Omit<PlanResult, "checks"> {
   const parts = trip.blocks.flatMap((block) => block.parts);
   const conditions = trip.blocks.flatMap((block) => block.conditions);
-  const legs = trip.blocks.flatMap((block) => blockLegs(plan, profile, halts, kit, block));
-  const days = trip.blocks.flatMap((block) => blockDays(plan, kit, block));
+  const results = trip.blocks.map((block) => {
+    const known = told.get(block);
+    if (known) return known;
+    const result = {
+      legs: blockLegs(plan, profile, halts, kit, block),
+      days: blockDays(plan, kit, block),
+    };
+    told.set(block, result);
+    return result;
+  });
+  const legs = results.flatMap((result) => result.legs);
+  const days = results.flatMap((result) => result.days);
   const last = trip.blocks.at(-1)!.after;
   return {
     legs,

@@ -15,6 +15,11 @@ export interface SurfaceFactors {
   speedFactor: number;
 }
 
+/** Terrain factor of snow by the depth of the footprint (boot sinkage, not snow depth), cm; 0 to 45, no snowshoes. */
+export function snowFactor(footprintCm: number): number {
+  return 1.3 + 0.082 * footprintCm;
+}
+
 export const SURFACE_FACTORS: readonly SurfaceFactors[] = [
   { id: "trail", terrainFactor: 1.1, speedFactor: 1 },
   { id: "road", terrainFactor: 1.0, speedFactor: 1.05 },
@@ -23,8 +28,8 @@ export const SURFACE_FACTORS: readonly SurfaceFactors[] = [
   { id: "scree", terrainFactor: 1.5, speedFactor: 0.7 },
   { id: "bog", terrainFactor: 1.8, speedFactor: 0.7 },
   { id: "sand", terrainFactor: 2.1, speedFactor: 0.75 },
-  { id: "firm-snow", terrainFactor: 1.3 + 0.082 * 4, speedFactor: 0.8 },
-  { id: "soft-snow", terrainFactor: 1.3 + 0.082 * 20, speedFactor: 0.5 },
+  { id: "firm-snow", terrainFactor: snowFactor(4), speedFactor: 0.8 },
+  { id: "soft-snow", terrainFactor: snowFactor(20), speedFactor: 0.5 },
 ];
 
 /** Index of a surface in the table; `trail` for anything unnamed. */

@@ -15,7 +15,6 @@ export interface Today {
   sunsetH: number;
   daylightH: number;
   startH: number;
-  wantedH: number;
   budgetH: number;
   /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour lies below. */
   highAtSeaC: number;
@@ -65,7 +64,6 @@ export function beginDay(ground: WalkGround, clockPerH: number, day: number, nod
     month: monthOfDay(day),
     ...sun,
     startH,
-    wantedH,
     budgetH,
     highAtSeaC: weather.highC + heightM * HIGH_LAPSE_K_PER_M,
     rangeK: weather.highC - weather.lowC,

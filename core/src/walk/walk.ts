@@ -28,8 +28,6 @@ export interface DayPart {
   offTrailEndH: number;
   /** Walking hours that were meant for the day, after light and rules. */
   budgetH: number;
-  /** The same before light had its say. */
-  wantedH: number;
   sunriseH: number;
   sunsetH: number;
   daylightH: number;
@@ -116,7 +114,6 @@ export function walkBlock(
       offTrailStartH,
       offTrailEndH: 0,
       budgetH: today.budgetH,
-      wantedH: today.wantedH,
       sunriseH: today.sunriseH,
       sunsetH: today.sunsetH,
       daylightH: today.daylightH,
