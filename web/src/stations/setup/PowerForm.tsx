@@ -175,43 +175,45 @@ function Standing({
   return (
     <section aria-label="Batteries by leg">
       <h2 className="m-0 mb-1 text-lg font-bold">Batteries by leg</h2>
-      <table className="border-collapse text-sm">
-        <thead>
-          <tr className="border-b border-rule text-left text-xs text-muted">
-            <th className="py-1 pr-6 font-medium" colSpan={2}>
-              Leg
-            </th>
-            <th className="py-1 pr-6 text-right font-medium">Store, Wh</th>
-            <th className="py-1 pr-6 text-right font-medium">Lowest</th>
-            <th className="py-1 pr-6 font-medium">On</th>
-            <th className="py-1 pr-6 text-right font-medium">Missing, Wh</th>
-          </tr>
-        </thead>
-        <tbody>
-          {power.legs.map((leg, i) => (
-            <tr key={i} className="border-b border-rule">
-              <td className="figure py-0.5 pr-2 text-right text-muted">{i + 1}</td>
-              <td className="py-0.5 pr-6">to {stopName(plan, result.legs[i]!.toStopId)}</td>
-              <td className="figure py-0.5 pr-6 text-right">{fixed(leg.capacityWh, 0)}</td>
-              <td className="py-0.5 pr-6">
-                <span className="flex items-center justify-end gap-2">
-                  <span className="inline-block h-2.5 w-20 bg-rule" aria-hidden="true">
-                    <span
-                      className={`block h-full ${leg.shortWh > 0 ? "bg-danger" : "bg-pine"}`}
-                      style={{ width: `${Math.round(100 * leg.lowestShare)}%` }}
-                    />
-                  </span>
-                  <span className="figure w-10 text-right">{fixed(100 * leg.lowestShare, 0)} %</span>
-                </span>
-              </td>
-              <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.lowestDay))}</td>
-              <td className={`figure py-0.5 pr-6 text-right ${leg.shortWh > 0 ? "font-semibold text-danger" : ""}`}>
-                {leg.shortWh > 0 ? fixed(leg.shortWh, 1) : "–"}
-              </td>
+      <div className="relative overflow-x-auto">
+        <table className="border-collapse text-sm">
+          <thead>
+            <tr className="border-b border-rule text-left text-xs text-muted">
+              <th className="py-1 pr-6 font-medium" colSpan={2}>
+                Leg
+              </th>
+              <th className="py-1 pr-6 text-right font-medium">Store, Wh</th>
+              <th className="py-1 pr-6 text-right font-medium">Lowest</th>
+              <th className="py-1 pr-6 font-medium">On</th>
+              <th className="py-1 pr-6 text-right font-medium">Missing, Wh</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {power.legs.map((leg, i) => (
+              <tr key={i} className="border-b border-rule">
+                <td className="figure py-0.5 pr-2 text-right text-muted">{i + 1}</td>
+                <td className="py-0.5 pr-6">to {stopName(plan, result.legs[i]!.toStopId)}</td>
+                <td className="figure py-0.5 pr-6 text-right">{fixed(leg.capacityWh, 0)}</td>
+                <td className="py-0.5 pr-6">
+                  <span className="flex items-center justify-end gap-2">
+                    <span className="inline-block h-2.5 w-20 bg-rule" aria-hidden="true">
+                      <span
+                        className={`block h-full ${leg.shortWh > 0 ? "bg-danger" : "bg-pine"}`}
+                        style={{ width: `${Math.round(100 * leg.lowestShare)}%` }}
+                      />
+                    </span>
+                    <span className="figure w-10 text-right">{fixed(100 * leg.lowestShare, 0)} %</span>
+                  </span>
+                </td>
+                <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.lowestDay))}</td>
+                <td className={`figure py-0.5 pr-6 text-right ${leg.shortWh > 0 ? "font-semibold text-danger" : ""}`}>
+                  {leg.shortWh > 0 ? fixed(leg.shortWh, 1) : "–"}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }
