@@ -85,7 +85,7 @@ export function PowerForm({ plan, result }: { plan: Plan; result: PlanResult }) 
                         onCommit={(name) => change(device, "name", (target) => void (target.name = name))}
                       />
                     </td>
-                    <td className="py-1 pr-3">
+                    <td className="min-w-[130px] py-1 pr-3">
                       <Pick
                         bare
                         label={`Kind of ${device.name}`}
@@ -94,7 +94,7 @@ export function PowerForm({ plan, result }: { plan: Plan; result: PlanResult }) 
                         onPick={(kind) => change(device, "kind", (target) => void (target.kind = kind))}
                       />
                     </td>
-                    <td className="max-w-[200px] py-1 pr-3">
+                    <td className="max-w-[200px] min-w-[150px] py-1 pr-3">
                       <Pick
                         bare
                         label={`Piece of kit that ${device.name} is`}
