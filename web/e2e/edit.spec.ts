@@ -190,3 +190,23 @@ test("a hiker joins and leaves; what the party shares stays", async ({ page }) =
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("radio", { name: "Tamsin" })).toBeVisible();
 });
+
+test("a camp is listed in a hollow, and a stop comes to offer a bed", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.getByRole("radio", { name: /Camps/ }).click();
+  await page.getByRole("button", { name: "Add camp" }).click();
+  await page.getByLabel("Camp 11 lies in a hollow").check();
+  await expect(page.getByRole("slider", { name: "camp Camp 11" })).toBeVisible();
+  await expect(page.getByTestId("effect")).toContainText("in a hollow");
+  await page.getByRole("radio", { name: /Stops/ }).click();
+  const offers = page.getByRole("button", { name: "What Hask Tank offers" });
+  await offers.click();
+  await page.getByRole("menuitemcheckbox", { name: "bed" }).click();
+  await page.keyboard.press("Escape");
+  await expect(offers).toHaveText("shop small, bed, socket");
+  const closes = page.getByLabel("Closing hour of Hask Tank, 24 for never");
+  await closes.fill("17");
+  await closes.press("Enter");
+  await page.reload();
+  await expect(page.getByLabel("Closing hour of Hask Tank, 24 for never")).toHaveValue("17");
+});

@@ -1,5 +1,13 @@
 /** The page's end of the worker, against workers made of a message channel. */
-import { planSchema, type Plan, type PlanResult, type Profile, type TrackPoints } from "@gepack/core";
+import {
+  planSchema,
+  type Plan,
+  type PlanResult,
+  type Profile,
+  type Question,
+  type SchoolFigures,
+  type TrackPoints,
+} from "@gepack/core";
 import { expose } from "comlink";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { startCore } from "./client.ts";
@@ -16,6 +24,7 @@ class FakeWorker {
   readonly computed: string[] = [];
   readonly tracksSet: number[] = [];
   readonly profilesSent: boolean[] = [];
+  stopped = false;
   onerror: ((event: { preventDefault: () => void }) => void) | undefined;
   private readonly port: MessagePort;
 
@@ -33,6 +42,19 @@ class FakeWorker {
         const result = { finishDate: plan.trip.name } as unknown as PlanResult;
         return { result, profileId: 1, profile: hasProfile === 1 ? undefined : ({ cellCount: 7 } as Profile) };
       },
+      compareSchools: async (
+        plan: Plan,
+        hikerId: string,
+        questions: readonly Question[],
+        onFigures: (figures: SchoolFigures) => Promise<void>,
+      ): Promise<"done" | "cancelled"> => {
+        for (const question of questions) {
+          if (this.stopped) return "cancelled";
+          await onFigures({ question, id: `${plan.trip.name} ${hikerId}` } as SchoolFigures);
+        }
+        return "done";
+      },
+      stopComparing: (): void => void (this.stopped = true),
     };
     expose(api, port2 as never);
     workers.push(this);
@@ -129,5 +151,28 @@ describe("a worker that dies", () => {
     const next = core.compute(planNamed("next"));
     await vi.advanceTimersByTimeAsync(9000);
     expect(answered(await next)).toBe("next");
+  });
+});
+
+describe("schools compared", () => {
+  test("figures come one by one, in the order asked, for the plan and hiker given", async () => {
+    const core = startCore(() => {});
+    const seen: string[] = [];
+    const ended = await core.compareSchools(planNamed("demo"), "a", ["time", "water"], (row) => {
+      seen.push(`${row.question}: ${row.id}`);
+    });
+    expect(ended).toBe("done");
+    expect(seen).toEqual(["time: demo a", "water: demo a"]);
+  });
+
+  test("a stop reaches the worker, and nothing comes after it", async () => {
+    const core = startCore(() => {});
+    const seen: string[] = [];
+    const running = core.compareSchools(planNamed("demo"), "a", ["time", "effort", "resting"], (row) => {
+      seen.push(row.question);
+      core.stopComparing();
+    });
+    expect(await running).toBe("cancelled");
+    expect(seen.length).toBeLessThan(3);
   });
 });
