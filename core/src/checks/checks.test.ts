@@ -141,6 +141,10 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("a figure outside its model is flagged: age, load", () => {
     expect(only(found({ hikers: [hikerOf({ ageY: 90 })] }), "outside-model")?.figures["quantity"]?.value).toBe("ageY");
+    const dry = { schools: { water: "heat-balance" } };
+    const frost = found({ hikers: [hikerOf(dry)], climate: { stations: [stationOf(-8, 4)] } });
+    expect(only(frost, "outside-model")?.figures["quantity"]?.value).toBe("temperatureC");
+    expect(only(found({ hikers: [hikerOf(dry)] }), "outside-model")).toBeUndefined();
     const school = { schools: { effort: "minetti" }, packComfortKg: 40 };
     const heavy = found({ hikers: [hikerOf(school)], kit: [bottles, pieceOf("anvil", 15_000)] });
     expect(only(heavy, "outside-model")?.figures["quantity"]?.value).toBe("loadKg");

@@ -2,6 +2,7 @@
 import { coldestCanisterC } from "../models/fuel.ts";
 import { fluidAdvice, wbgtC } from "../models/heat.ts";
 import { models } from "../models/index.ts";
+import { outsideOf } from "../models/school.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
 import type { LegHiker, LegResult, PlanResult } from "../result/result.ts";
 import { isoOfDay } from "../units/day.ts";
@@ -114,6 +115,15 @@ export function validityChecks(hiker: Hiker, who: number, result: Omit<PlanResul
       },
       ["other-school"],
     );
+  // What was measured replaces the schools, and their limits with them.
+  if (hiker.water.measuredLph === undefined) {
+    const water = models.water.get(schools.water);
+    const highsC = legs.map((leg) => leg.highC);
+    for (const temperatureC of [Math.min(...highsC), Math.max(...highsC)])
+      for (const reason of outsideOf(water.validity.ranges)({ temperatureC }))
+        note(water.name, reason.quantity, Math.round(reason.value));
+  }
+  if (hiker.food.measuredKcalPerDay !== undefined) return;
   const effort = models.effort.get(schools.effort);
   const heaviestKg = Math.max(...legs.map((leg) => leg.hikers[who]!.heaviestKg));
   const base = { bodyKg: hiker.bodyKg, loadKg: heaviestKg, speedMps: 1, gradePercent: 0, terrain: 1 };

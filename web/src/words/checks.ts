@@ -181,6 +181,7 @@ export function checkSentence(check: Check, plan: Plan): string {
 const QUANTITY_WORD: Record<string, string> = {
   loadKg: "load in kilograms",
   gradePercent: "share of the way too steep, in percent,",
+  temperatureC: "day highs in °C",
   ageY: "age",
   bodyFatFraction: "share of body fat",
   speedMps: "speed in m/s",
