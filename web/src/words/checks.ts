@@ -180,7 +180,7 @@ export function checkSentence(check: Check, plan: Plan): string {
 /** Inputs of the models in plain words. */
 const QUANTITY_WORD: Record<string, string> = {
   loadKg: "load in kilograms",
-  gradePercent: "share of the way too steep, in percent,",
+  gradePercent: "share of the way on slopes beyond it, in percent,",
   temperatureC: "day highs in °C",
   ageY: "age",
   bodyFatFraction: "share of body fat",
