@@ -54,6 +54,19 @@ describe("the party's store of electricity", () => {
     expect(sun(-12, -2)).toBe(0);
   });
 
+  test("a panel without a battery feeds what runs and stores nothing, whatever the cold", () => {
+    const panel = { id: "sun", name: "Panel", ownerId: "a", kind: "solar", watts: 10 };
+    const { days } = of([{ ...phone, mAh: 0, whPerDay: 4 }, panel], {
+      climate: { stations: [stationOf(2, 6)] },
+    }).power!;
+    for (const day of days) {
+      expect(day.leftWh).toBe(0);
+      expect(day.usedWh).toBeCloseTo(day.solarWh, 9);
+      expect(day.usedWh).toBeLessThanOrEqual(4);
+    }
+    expect(days[0]!.usedWh).toBeGreaterThan(1);
+  });
+
   test("a bank that is a piece of kit counts where the piece is carried, and joins charged", () => {
     const kit = [pieceOf("b", 200, { spans: [{ fromStopId: "town", toStopId: "@finish", begins: "posted" }] })];
     const stops = [stopOf("town", 75_000)];
@@ -89,6 +102,6 @@ test("watt hours are never made: what is there is what was there, less use, plus
         before = day.storedWh;
       }
     }),
-    { numRuns: 200, endOnFailure: true },
+    { numRuns: 500, endOnFailure: true },
   );
 });

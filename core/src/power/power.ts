@@ -123,17 +123,17 @@ export function powerOf(input: PowerInput): Power | undefined {
     daysOnLeg[part.legIndex]! += daysHere;
     const wantedWh = bag.usePerDayWh * daysHere;
     const sky = skyAt(season, part.startNode * profile.cellM, monthOfDay(part.day));
-    const sunWh =
-      meanC < LEAST_CHARGING_C || bag.panelW === 0
-        ? 0
-        : Math.min(
-            capacityWh - storedWh + wantedWh,
-            solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere,
-          );
+    const offeredWh =
+      meanC < LEAST_CHARGING_C ? 0 : solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere;
+    // The sun feeds what runs, the store the rest as far as the cold lets it; what the sun has left over charges.
+    const directWh = Math.min(offeredWh, wantedWh);
     const cold = coldCapacity(meanC);
-    const usedWh = Math.min(wantedWh, (storedWh + sunWh) * cold);
-    const shortWh = wantedWh - usedWh;
-    storedWh += sunWh - usedWh;
+    const drawnWh = Math.min(wantedWh - directWh, storedWh * cold);
+    const chargedWh = Math.min(offeredWh - directWh, capacityWh - storedWh + drawnWh);
+    const sunWh = directWh + chargedWh;
+    const usedWh = directWh + drawnWh;
+    const shortWh = Math.max(0, wantedWh - directWh - storedWh * cold);
+    storedWh += chargedWh - drawnWh;
     const leftWh = storedWh;
     leg.shortWh += shortWh;
     const usableShare = capacityWh > 0 ? (storedWh * cold) / capacityWh : wantedWh > 0 ? 0 : 1;
