@@ -195,7 +195,9 @@ test("a camp is listed in a hollow, and a stop comes to offer a bed", async ({ p
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Camps/ }).click();
   await page.getByRole("button", { name: "Add camp" }).click();
-  await page.getByLabel("Camp 11 lies in a hollow").check();
+  const hollow = page.getByLabel("Camp 11 lies in a hollow");
+  await hollow.click();
+  await expect(hollow).toBeChecked();
   await expect(page.getByRole("slider", { name: "camp Camp 11" })).toBeVisible();
   await expect(page.getByTestId("effect")).toContainText("in a hollow");
   await page.getByRole("radio", { name: /Stops/ }).click();
