@@ -28,7 +28,7 @@ export function powerChecks(plan: Plan, result: Omit<PlanResult, "checks">, add:
         where,
         {
           have: { value: leg.lowestShare * 100, unit: "%" },
-          day: { value: isoOfDay(leg.lowestDay), unit: "date" },
+          day: { value: isoOfDay(leg.flatDay ?? leg.lowestDay), unit: "date" },
           short: { value: leg.shortWh, unit: "Wh" },
         },
         ["bigger-bank", "use-less-power"],

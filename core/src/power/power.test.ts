@@ -25,6 +25,8 @@ describe("the party's store of electricity", () => {
     const dayCount = result.power!.days.length;
     expect(leg.lowestShare).toBe(0);
     expect(leg.shortWh).toBeCloseTo(8 * dayCount - 18.5, 6);
+    // 18.5 Wh last two days of 8 and not a third.
+    expect(leg.flatDay).toBe(result.power!.days[2]!.day);
     expect(result.checks.find((check) => check.code === "battery-flat")?.severity).toBe("caution");
   });
 

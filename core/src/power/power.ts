@@ -40,6 +40,8 @@ export interface PowerLeg {
   /** Least that could be drawn on the leg before its last stop, as a share of the store. */
   lowestShare: number;
   lowestDay: number;
+  /** First day on which something was missing. */
+  flatDay: number | undefined;
   shortWh: number;
   /** Devices on spare cells that need more sets than are carried. */
   spare: SpareCells[];
@@ -107,6 +109,7 @@ export function powerOf(input: PowerInput): Power | undefined {
     capacityWh,
     lowestShare: 1,
     lowestDay: parts[0]!.day,
+    flatDay: undefined,
     shortWh: 0,
     spare: [],
   }));
@@ -136,6 +139,7 @@ export function powerOf(input: PowerInput): Power | undefined {
     storedWh += chargedWh - drawnWh;
     const leftWh = storedWh;
     leg.shortWh += shortWh;
+    if (shortWh > 0) leg.flatDay ??= part.day;
     const usableShare = capacityWh > 0 ? (storedWh * cold) / capacityWh : wantedWh > 0 ? 0 : 1;
     if (usableShare < leg.lowestShare) {
       leg.lowestShare = usableShare;

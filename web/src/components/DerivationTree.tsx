@@ -62,8 +62,10 @@ export function Part({
   );
 }
 
-export function derivationValue({ value, unit }: Derivation, plan: Plan): string {
+export function derivationValue({ code, value, unit }: Derivation, plan: Plan): string {
   const units = plan.trip.units;
+  // How full a battery is, is said in percent; factors are said as factors.
+  if (code === "battery" || code === "battery-stored") return `${fixed(100 * value, 0)} %`;
   switch (unit) {
     case "kg":
       return quantity("mass", value, units, 2);

@@ -163,7 +163,9 @@ export function checkSentence(check: Check, plan: Plan): string {
     case "energy-availability":
       return `After the walking, ${of("have")} of lean body is left a day from the fourth week on; below ${of("limit")} bones and hormones suffer. Take medical advice.`;
     case "battery-flat":
-      return `The batteries stand at ${of("have")} on ${of("day")}${Number(check.figures["short"]?.value ?? 0) > 0 ? `, and ${of("short")} are missing` : ""}.`;
+      return Number(check.figures["short"]?.value ?? 0) > 0
+        ? `The batteries are flat on ${of("day")}: ${of("short")} are missing until the next socket.`
+        : `The batteries fall to ${of("have")} on ${of("day")}.`;
     case "spare-cells-short":
       return `“${of("piece")}” wants ${of("limit")} spare sets on this leg and has ${of("have")}.`;
     case "camp-forbidden":

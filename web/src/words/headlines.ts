@@ -47,8 +47,12 @@ export function headline(
       return `${row.warmth && row.warmth.marginK < 0 ? "Too cold" : "To spare"} at the coldest camp, ${km(leg.coldestCampNode)}, on the coldest night in ten.`;
     case "pad":
       return `Your pads add up to R ${fixed(row.kit.padR, 1)}.`;
-    case "battery":
-      return `On ${dayMonth(isoOfDay(result.power!.legs[legIndex]!.lowestDay))}, for the whole party.`;
+    case "battery": {
+      const { flatDay, lowestDay, shortWh } = result.power!.legs[legIndex]!;
+      return flatDay === undefined
+        ? `At its lowest on ${dayMonth(isoOfDay(lowestDay))}, for the whole party.`
+        : `Flat from ${dayMonth(isoOfDay(flatDay))} on, for the whole party: ${fixed(shortWh, 0)} Wh are missing.`;
+    }
     case "energy":
       return `${derivationLabel(tree)}, on average of the leg’s days. Body mass on leaving ${kg(row.body.bodyKg)}, by the model.`;
     default:

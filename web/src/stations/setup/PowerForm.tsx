@@ -184,7 +184,7 @@ function Standing({
               </th>
               <th className="py-1 pr-6 text-right font-medium">Store, Wh</th>
               <th className="py-1 pr-6 text-right font-medium">Lowest</th>
-              <th className="py-1 pr-6 font-medium">On</th>
+              <th className="py-1 pr-6 font-medium">Lowest or flat on</th>
               <th className="py-1 pr-6 text-right font-medium">Missing, Wh</th>
             </tr>
           </thead>
@@ -205,7 +205,7 @@ function Standing({
                     <span className="figure w-10 text-right">{fixed(100 * leg.lowestShare, 0)} %</span>
                   </span>
                 </td>
-                <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.lowestDay))}</td>
+                <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.flatDay ?? leg.lowestDay))}</td>
                 <td className={`figure py-0.5 pr-6 text-right ${leg.shortWh > 0 ? "font-semibold text-danger" : ""}`}>
                   {leg.shortWh > 0 ? fixed(leg.shortWh, 1) : "–"}
                 </td>
