@@ -137,7 +137,10 @@ describe("laws of every plan", () => {
     };
     const check = (node: Derivation): void => {
       expect(Number.isFinite(node.value)).toBe(true);
-      if (node.combine === "leaf") return expect(node.parts).toEqual([]);
+      if (node.combine === "leaf") {
+        expect(node.parts).toEqual([]);
+        return expect(node.source, node.code).toBeDefined();
+      }
       expect(Math.abs(combined(node) - node.value)).toBeLessThan(1e-9 + 1e-9 * Math.abs(node.value));
       node.parts.forEach(check);
     };

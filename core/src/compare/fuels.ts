@@ -2,8 +2,11 @@
 import { models } from "../models/index.ts";
 import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
-import { containerOf, legFuel, type Container } from "../provision/fuel.ts";
+import { containerOf, legFuel, plannedBoilGrams, type Container } from "../provision/fuel.ts";
 import type { LegResult, PlanResult } from "../result/result.ts";
+import { stoveOf } from "./schools.ts";
+
+type FuelId = Hiker["stove"]["fuel"];
 
 export interface FuelComparison {
   id: string;
@@ -17,43 +20,32 @@ export interface FuelComparison {
   crossing: { boils: number; heavierBeyond: boolean } | undefined;
 }
 
-const BOILS_PER_DAY = 2;
-const BOIL_L = 0.5;
 const MOST_BOILS = 60;
 
-/** Undefined when nobody is called so. The hiker who cooks nothing is compared at two boils of half a litre. */
+/** Undefined when nobody is called so. Boils and measured grams as in the comparison of schools. */
 export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): FuelComparison[] | undefined {
-  const who = plan.hikers.findIndex((hiker) => hiker.id === hikerId);
-  const hiker = plan.hikers[who];
+  const hiker = plan.hikers.find((candidate) => candidate.id === hikerId);
   if (!hiker) return undefined;
-  const perDay = hiker.stove.boilsPerDay || BOILS_PER_DAY;
-  const volumeL = hiker.stove.boilL || BOIL_L;
   const campM = result.legs.map((leg) => meanCampM(result, leg));
-  const grams = (school: FuelSchool, heightM: number): number =>
-    school.gramsPerBoil({
-      volumeL,
-      startC: hiker.stove.waterC,
-      heightM,
-      windExposure: hiker.stove.windExposure,
-      snow: false,
-    });
+  const cooking = (school: FuelSchool): Hiker => ({ ...hiker, stove: stoveOf(hiker, school.id as FuelId) });
   const own = models.fuel.orDefault(hiker.stove.fuel);
   const packed = (school: FuelSchool): Packed => ({
-    container: containerOf(ownContainerOnly(hiker, school, own), school),
+    container: containerOf(cooking(school)),
     hardwareG: school.hardwareG,
-    gramsPerBoil: grams(school, campM[0] ?? 0),
+    gramsPerBoil: plannedBoilGrams(cooking(school), campM[0] ?? 0),
   });
   return models.fuel.all.map((school) => {
-    const { container } = packed(school);
+    const other = cooking(school);
+    const container = containerOf(other);
     let openG = 0;
     let fuelG = 0;
     let containers = 0;
     let kgDays = 0;
     let days = 0;
     const startKg = result.legs.map((leg, index) => {
-      const mealDays = leg.hikers[who]!.food.mealDays;
-      const boils = school.id === "none" ? 0 : perDay * mealDays;
-      const needG = boils * grams(school, campM[index]!);
+      // Dinner at every camp and breakfast after it: a day's boils a night, as the plan counts them.
+      const boils = school.id === "none" ? 0 : other.stove.boilsPerDay * leg.campNights;
+      const needG = boils * plannedBoilGrams(other, campM[index]!);
       const burn = legFuel(container, boils, needG, openG);
       openG = burn.endG;
       fuelG += needG;
@@ -72,12 +64,6 @@ export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): F
       crossing: school === own ? undefined : crossing(packed(school), packed(own)),
     };
   });
-}
-
-/** Own container sizes belong to the system they were given for. */
-function ownContainerOnly(hiker: Hiker, school: FuelSchool, own: FuelSchool): Hiker {
-  if (school === own) return hiker;
-  return { ...hiker, stove: { ...hiker.stove, containerNetG: undefined, containerEmptyG: undefined } };
 }
 
 function meanCampM(result: PlanResult, leg: LegResult): number {

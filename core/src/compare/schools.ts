@@ -71,7 +71,8 @@ export function figuresOf(
   const rows = result.legs.map((leg) => leg.hikers[who]!);
   const total = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
   const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), 0);
-  const energies = result.days.map((day) => day.energyKcal[who]!);
+  // A day that passes through a stop has two parts, and one need.
+  const energies = [...new Map(result.days.map((day) => [day.date, day.energyKcal[who]!])).values()];
   const carries = rows.flatMap((row) => row.carries);
   const heaviestKg = most(rows.map((row) => row.heaviestKg));
   const walkH = total(carries.map((carry) => carry.walkH));

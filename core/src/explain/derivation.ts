@@ -19,16 +19,18 @@ export interface Derivation {
   parts: Derivation[];
 }
 
-export function leaf(code: string, value: number, unit: DerivationUnit, source?: string): Derivation {
-  return source === undefined
-    ? { code, value, unit, combine: "leaf", parts: [] }
-    : { code, value, unit, combine: "leaf", source, parts: [] };
+/** Every leaf says where it comes from. */
+export function leaf(code: string, value: number, unit: DerivationUnit, source: string): Derivation {
+  return { code, value, unit, combine: "leaf", source, parts: [] };
 }
 
 function combined(combine: "sum" | "product" | "quotient") {
   return (code: string, value: number, unit: DerivationUnit, parts: Derivation[], source?: string): Derivation => ({
-    ...leaf(code, value, unit, source),
+    code,
+    value,
+    unit,
     combine,
+    ...(source === undefined ? {} : { source }),
     parts,
   });
 }
@@ -36,18 +38,18 @@ function combined(combine: "sum" | "product" | "quotient") {
 export const sum = combined("sum");
 export const product = combined("product");
 
-/** A quotient whose divisor may be nothing: then the value stands alone. */
+/** A quotient whose divisor may be nothing: then the value stands alone, with the source it is given. */
 export function quotient(
   code: string,
   value: number,
   unit: DerivationUnit,
   dividend: Derivation,
   divisor: Derivation,
-  source?: string,
+  source = "days-planned",
 ): Derivation {
   return divisor.value === 0
     ? leaf(code, value, unit, source)
-    : combined("quotient")(code, value, unit, [dividend, divisor], source);
+    : combined("quotient")(code, value, unit, [dividend, divisor]);
 }
 
 export function named(derivation: Derivation, name: string): Derivation {

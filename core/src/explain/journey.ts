@@ -40,9 +40,9 @@ export function explainArrival(plan: Plan, result: PlanResult, leg: LegResult): 
   const restInCamp = leg.zeroDays - (last?.night === "stop" ? last.zeroDays : 0);
   return sum("arrival", arrived, "date", [
     leaf("start-date", start, "date", "own-setting"),
-    leaf("days-before", left - start - zerosBefore, "days"),
+    leaf("days-before", left - start - zerosBefore, "days", "days-planned"),
     leaf("zeros-before", zerosBefore, "days", "day-rules"),
-    leaf("nights-on-leg", arrived - left - restInCamp, "days"),
+    leaf("nights-on-leg", arrived - left - restInCamp, "days", "days-planned"),
     leaf("zeros-on-leg", restInCamp, "days", "day-rules"),
   ]);
 }
@@ -51,7 +51,7 @@ export function explainEnergy(hiker: Hiker, row: LegHiker): Derivation {
   const { energy } = row;
   const parts = [
     product("walking", energy.walkKcal, "kcal/day", [
-      leaf("walk-hours", energy.walkH, "h"),
+      leaf("walk-hours", energy.walkH, "h", "days-planned"),
       leaf(
         "walk-per-hour",
         energy.walkH > 0 ? energy.walkKcal / energy.walkH : 0,

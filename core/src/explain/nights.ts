@@ -71,7 +71,7 @@ export function explainBattery(result: PlanResult, legIndex: number): Derivation
     day.leftWh / leg.capacityWh,
     "share",
     sum("stored-wh", day.leftWh, "Wh", [
-      leaf("stored-before", day.leftWh + day.usedWh - day.solarWh, "Wh"),
+      leaf("stored-before", day.leftWh + day.usedWh - day.solarWh, "Wh", "days-planned"),
       leaf("solar-wh", day.solarWh, "Wh", "solar"),
       leaf("used-wh", -day.usedWh, "Wh", "own-setting"),
     ]),

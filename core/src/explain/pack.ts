@@ -46,13 +46,18 @@ export function explainStart(
   const water = explainCarry(hiker, row, 0);
   return sum("start", row.startKg, "kg", [
     explainBase(plan, result, hiker, row, legIndex),
-    leaf("consumables", row.kit.consumableKg, "kg"),
+    leaf("consumables", row.kit.consumableKg, "kg", "kit-list"),
     explainFood(hiker, row),
     { ...water, code: "water", unit: "kg", source: "one-litre-one-kilogram" },
     explainFuel(hiker, row),
     product("containers", row.fuel.containerKg, "kg", [
       leaf("container-count", row.fuel.containers, "count", "containers-bought"),
-      leaf("container-empty", row.fuel.containers > 0 ? row.fuel.containerKg / row.fuel.containers : 0, "kg"),
+      leaf(
+        "container-empty",
+        row.fuel.containers > 0 ? row.fuel.containerKg / row.fuel.containers : 0,
+        "kg",
+        `fuel:${hiker.stove.fuel}`,
+      ),
     ]),
   ]);
 }
@@ -63,7 +68,7 @@ export function explainFuel(hiker: Hiker, row: LegHiker): Derivation {
     product("fuel-burnt", fuel.needG / 1000, "kg", [
       leaf("boils", fuel.boils, "count", "own-setting"),
       explainBoil(hiker, fuel.gramsPerBoil),
-      leaf("kg-per-g", KG_PER_G, "share"),
+      leaf("kg-per-g", KG_PER_G, "share", "gram"),
     ]),
     leaf("fuel-beyond", fuel.startKg - fuel.needG / 1000, "kg", "whole-containers"),
   ]);
@@ -105,12 +110,12 @@ export function explainFood(hiker: Hiker, row: LegHiker): Derivation {
 
 export function explainCarry(hiker: Hiker, row: LegHiker, index: number): Derivation {
   const carry = row.carries[index];
-  if (!carry) return leaf("carry", 0, "L");
+  if (!carry) return leaf("carry", 0, "L", "days-planned");
   const perCampL = hiker.water.dinnerL + hiker.water.nightL + hiker.water.breakfastL;
   return sum("carry", carry.litres, "L", [
     explainDrinking(hiker, carry.walkingL, carry.distanceM / 1000, carry.walkH),
     product("carry-camps", carry.campL, "L", [
-      leaf("dry-camps", carry.dryCamps, "count"),
+      leaf("dry-camps", carry.dryCamps, "count", "days-planned"),
       leaf("per-dry-camp", perCampL, "L/camp", "own-setting"),
     ]),
     leaf("carry-reserve", carry.reserveL, "L", "own-setting"),
@@ -126,14 +131,23 @@ function explainDrinking(hiker: Hiker, litres: number, km: number, walkH: number
   if (own === undefined && school.kind === "distance") {
     const plainL = km * hiker.water.ratePerKmL;
     if (plainL <= 0) return leaf("carry-walking", litres, "L", source);
-    const rate = [leaf("carry-km", km, "km"), leaf("rate-per-km", hiker.water.ratePerKmL, "L/km", "own-setting")];
+    const rate = [
+      leaf("carry-km", km, "km", "track"),
+      leaf("rate-per-km", hiker.water.ratePerKmL, "L/km", "own-setting"),
+    ];
     if (!school.byHeat)
-      return product("carry-walking", litres, "L", [...rate, leaf("detours", litres / plainL, "share")], source);
+      return product(
+        "carry-walking",
+        litres,
+        "L",
+        [...rate, leaf("detours", litres / plainL, "share", "track")],
+        source,
+      );
     return product("carry-walking", litres, "L", [...rate, leaf("heat-factor", litres / plainL, "share", source)]);
   }
   if (walkH <= 0) return leaf("carry-walking", litres, "L", source);
   return product("carry-walking", litres, "L", [
-    leaf("carry-hours", walkH, "h"),
+    leaf("carry-hours", walkH, "h", "days-planned"),
     leaf("rate-per-hour", litres / walkH, "L/h", own === undefined ? source : "own-measured"),
   ]);
 }

@@ -7,8 +7,6 @@ export const DELIVERED = 0.85;
 export const DEVICE_ACCEPTS = 0.85;
 /** Below freezing lithium cells may be used but must not be charged: plating. */
 export const LEAST_CHARGING_C = 0;
-/** Air transport without asking. */
-export const AIR_LIMIT_WH = 100;
 
 export function bankWh(mAh: number, cellV = CELL_V): number {
   return (mAh * cellV) / 1000;

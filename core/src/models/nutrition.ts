@@ -48,9 +48,6 @@ export const LEAST_FAT_FRACTION = { male: 0.06, female: 0.14 } as const;
 /** Denser than 5.5 kcal/g is no menu. */
 export const DENSEST_KCAL_PER_G = 5.5;
 
-/** Sustained over months: about 2.5 times the resting energy (Thurber and others 2019, Sci Adv 5:eaaw0341). */
-export const SUSTAINED_TIMES_RESTING = 2.5;
-
 /** Grams of water a gram of dry food takes up to reach a water fraction. */
 export function rehydrationG(dryWaterFraction: number, targetWaterFraction: number): number {
   return Math.max(0, (1 - dryWaterFraction) / (1 - targetWaterFraction) - 1);

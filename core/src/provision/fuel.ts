@@ -1,6 +1,5 @@
 /** Fuel by leg: boils, grams, and what it is carried in. Containers are bought, or posted, at the stops. */
 import { models } from "../models/index.ts";
-import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker } from "../plan/schema.ts";
 
 /** Grams to plan for one boil at a height. A measured figure of one's own replaces the model. */
@@ -24,7 +23,8 @@ export interface Container {
   exact: boolean;
 }
 
-export function containerOf(hiker: Hiker, school: FuelSchool = models.fuel.orDefault(hiker.stove.fuel)): Container {
+export function containerOf(hiker: Hiker): Container {
+  const school = models.fuel.orDefault(hiker.stove.fuel);
   return {
     netG: hiker.stove.containerNetG ?? school.container.netG,
     emptyG: hiker.stove.containerEmptyG ?? school.container.emptyG,

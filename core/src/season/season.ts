@@ -7,7 +7,7 @@
  * Rolland 2003, J Clim 16:1032; Minder et al. 2010, JGR 115:D14122).
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
-import { HIGH_LAPSE_K_PER_M, LOW_LAPSE_DOWN_K_PER_M, LOW_LAPSE_UP_K_PER_M, ONE_IN_TEN } from "../models/cold.ts";
+import { campLowC, coldestInTenC, HIGH_LAPSE_K_PER_M, ONE_IN_TEN } from "../models/cold.ts";
 import type { Station } from "../plan/schema.ts";
 import { dayOfYear, DAYS_PER_YEAR } from "../units/day.ts";
 
@@ -122,10 +122,10 @@ export function climateAt(season: Season, walkedM: number, heightM: number, day:
     const away = station.walkedM - walkedM;
     const weight = 1 / (away * away + SOFTENING_M * SOFTENING_M);
     // The stand-in station stands wherever it is asked.
-    const riseM = season.assumed ? 0 : heightM - station.heightM;
+    const stationM = season.assumed ? heightM : station.heightM;
     weights += weight;
-    lowC += weight * (station.lowC[yearDay]! - riseM * (riseM > 0 ? LOW_LAPSE_UP_K_PER_M : LOW_LAPSE_DOWN_K_PER_M));
-    highC += weight * (station.highC[yearDay]! - riseM * HIGH_LAPSE_K_PER_M);
+    lowC += weight * campLowC(station.lowC[yearDay]!, stationM, heightM);
+    highC += weight * (station.highC[yearDay]! - (heightM - stationM) * HIGH_LAPSE_K_PER_M);
     lowSdK += weight * station.lowSdK;
     highSdK += weight * station.highSdK;
   }
@@ -136,7 +136,7 @@ export function climateAt(season: Season, walkedM: number, heightM: number, day:
   return {
     lowC,
     highC,
-    coldNightC: lowC - (ONE_IN_TEN * lowSdK) / weights,
+    coldNightC: coldestInTenC(lowC, lowSdK / weights),
     hotDayC: highC + (ONE_IN_TEN * highSdK) / weights,
   };
 }

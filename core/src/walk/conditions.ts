@@ -1,11 +1,10 @@
 /** The weather of every day part: at its middle for the walking, at its camp for the night. */
-import { HIGH_LAPSE_K_PER_M, POOLING_K } from "../models/cold.ts";
+import { POOLING_K } from "../models/cold.ts";
 import { climateAt, type Climate } from "../season/season.ts";
 import type { WalkGround } from "./ground.ts";
 import type { DayPart } from "./walk.ts";
 
 export interface PartConditions {
-  midHeightM: number;
   walking: Climate;
   /** At the end of the part: the night, when there is one; colder in a hollow. */
   night: Climate;
@@ -16,18 +15,12 @@ export function partConditions(ground: WalkGround, parts: readonly DayPart[]): P
   const { profile, season, camps } = ground;
   return parts.map((part) => {
     const mid = (part.startNode + part.endNode) >> 1;
-    const midHeightM = profile.heightM[mid]!;
-    const walking = climateAt(season, mid * profile.cellM, midHeightM, part.day);
+    const walking = climateAt(season, mid * profile.cellM, profile.heightM[mid]!, part.day);
     const night = climateAt(season, part.endNode * profile.cellM, profile.heightM[part.endNode]!, part.day);
     if (part.night === "camp" && camps.hollow.has(part.endNode)) {
       night.lowC -= POOLING_K;
       night.coldNightC -= POOLING_K;
     }
-    return { midHeightM, walking, night, meanC: (walking.highC + night.lowC) / 2 };
+    return { walking, night, meanC: (walking.highC + night.lowC) / 2 };
   });
-}
-
-/** Day high on a cell of the part. */
-export function cellHighC(conditions: PartConditions, heightM: number): number {
-  return conditions.walking.highC - (heightM - conditions.midHeightM) * HIGH_LAPSE_K_PER_M;
 }

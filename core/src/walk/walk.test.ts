@@ -176,7 +176,7 @@ describe("slow-downs", () => {
   });
 
   test("a hot afternoon is slower than the morning before it, at the same grade", () => {
-    const { walk, profile } = walkOf({ climate: { stations: [stationOf(20, 42)] } }, 30_000);
+    const { walk } = walkOf({ climate: { stations: [stationOf(20, 42)] } }, 30_000);
     const { startNode, endNode } = walk.parts[0]!;
     expect(walk.cellC[startNode]!).toBeLessThan(25);
     expect(walk.cellC[endNode - 1]!).toBeGreaterThan(38);
@@ -184,7 +184,6 @@ describe("slow-downs", () => {
       1 / heatSpeedFactor(walk.cellC[endNode - 1]!, 25, 0.01),
       6,
     );
-    expect(profile.cellCount).toBe(300);
   });
 });
 
