@@ -8,13 +8,16 @@ const STAGES = [
   "walk",
   "provision",
   "kit",
+  "warmth",
   "load",
+  "solve",
   "power",
   "result",
   "checks",
   "explain",
   "compare",
   "file",
+  "session",
 ];
 
 module.exports = {

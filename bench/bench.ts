@@ -8,8 +8,9 @@ import { hikerLoad } from "../core/src/load/load.ts";
 import { provision, type HikerSupply } from "../core/src/provision/provision.ts";
 import { mendTracks } from "../core/src/track/mend.ts";
 import { buildProfile } from "../core/src/track/profile.ts";
-import { baseHours } from "../core/src/walk/baseHours.ts";
-import { coarseGround } from "../core/src/walk/coarse.ts";
+import { baseHours, baseHoursInput } from "../core/src/walk/baseHours.ts";
+import { packArrays, Workspace } from "../core/src/walk/workspace.ts";
+import { sampleGround, sampling } from "../core/src/solve/sampled.ts";
 import { partConditions } from "../core/src/walk/conditions.ts";
 import { walkBlock } from "../core/src/walk/walk.ts";
 import { layGround } from "../core/test/ground.ts";
@@ -128,6 +129,8 @@ const sameMs = timed(() => {});
 const laid = layGround(plan, [track]);
 const { ground, kit, start } = laid;
 const cells = ground.profile.cellCount;
+const sample = sampling({ cellCount: cells });
+const sampledSpace = new Workspace(sample.count, plan.hikers.length);
 const load = plan.hikers.map(() => new Float64Array(cells).fill(9));
 const whole = { firstLeg: 0, endLeg: ground.halts.length - 1 };
 let walk = walkBlock(ground, whole, start.walk, load);
@@ -139,16 +142,20 @@ const cellPass = (): number => {
 const cellPassMs = median(() => void (sink += cellPass()), 101);
 const stages: [string, number][] = [
   ["mend and profile", median(() => void buildProfile(mendTracks([track]), false), 5)],
-  ["base hours of a time school, a hiker", median(() => void baseHours(plan.hikers[0]!, ground.profile))],
-  ["lay the ground", median(() => void coarseGround(ground))],
+  [
+    "base hours of a time school, a hiker",
+    median(() => void baseHours(baseHoursInput(plan.hikers[0]!, laid.needs[0]!.schools.time, ground.profile))),
+  ],
+  ["sample the ground", median(() => void sampleGround({ ground, sampling: sample, workspace: sampledSpace }))],
   ["walk, one round", median(() => void (walk = walkBlock(ground, whole, start.walk, load)))],
 ];
 const conditions = partConditions(ground, walk.parts);
 const drinkL = new Float64Array(cells + 1);
 const supplied = (h: number): HikerSupply =>
   provision({
-    hiker: plan.hikers[h]!,
+    needs: laid.needs[h]!,
     ground,
+    slope: ground.slopes[h],
     block: whole,
     walk,
     conditions,
@@ -159,21 +166,13 @@ const supplied = (h: number): HikerSupply =>
     drinkL,
   });
 let supply = supplied(0);
-const into = { loadKg: new Float64Array(cells), waterKg: new Float64Array(cells) };
+const into = packArrays(cells);
+const kitLegs = kit.legs.map((leg) => leg[0]!);
 stages.push(
   ["energy, food, water and fuel, a hiker and round", median(() => void (supply = supplied(0)))],
   [
     "the pack on every cell, a hiker and round",
-    median(
-      () =>
-        void hikerLoad(
-          plan.hikers[0]!,
-          walk.parts,
-          supply,
-          kit.legs.map((leg) => leg[0]!),
-          into,
-        ),
-    ),
+    median(() => void hikerLoad({ wrapperFraction: 0.03, parts: walk.parts, supply, kitLegs, into })),
   ],
   ["names of the parts, kit, result and checks", sameMs],
 );

@@ -3,7 +3,7 @@
  * Places go into the plan where the application's own reader finds them on the recorded track.
  */
 import { writeFileSync } from "node:fs";
-import { buildProfile, locate, mendTracks, readGpx, readPlanFile } from "@gepack/core";
+import { buildProfile, locate, mendTracks, PLAN_VERSION, readGpx, readPlanFile } from "@gepack/core";
 import { buildDevices, buildKit } from "./generate/kit.ts";
 import { buildSources, buildStations, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
@@ -33,7 +33,7 @@ const atM = (km: number): number => onTrack(km).trackM;
 const kit = buildKit();
 const plan = {
   format: "gepack-plan",
-  version: 1,
+  version: PLAN_VERSION,
   id: "corvane",
   trip: {
     name: "Corvane Traverse",
@@ -56,7 +56,7 @@ const plan = {
       sleeper: "cold",
       packComfortKg: 13.5,
       packVolumeL: 50,
-      pace: { speedFactor: 0.84, hoursFreshH: 5, hoursFitH: 6.2, rampDays: 21, breakShare: 0.25, startClockH: 7 },
+      pace: { speedFactor: 0.84, hoursFreshH: 5, hoursFitH: 6.2, rampDays: 21, breakFraction: 0.25, startClockH: 7 },
       food: {
         densityKcalPerG: 4.45,
         bulkKgPerL: 0.5,
@@ -77,7 +77,7 @@ const plan = {
       sleeper: "warm",
       packComfortKg: 17,
       packVolumeL: 60,
-      pace: { speedFactor: 0.88, hoursFreshH: 5.4, hoursFitH: 6.8, rampDays: 18, breakShare: 0.25, startClockH: 7 },
+      pace: { speedFactor: 0.88, hoursFreshH: 5.4, hoursFitH: 6.8, rampDays: 18, breakFraction: 0.25, startClockH: 7 },
       food: {
         densityKcalPerG: 4.7,
         bulkKgPerL: 0.55,

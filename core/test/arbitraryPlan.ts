@@ -3,6 +3,7 @@ import fc from "fast-check";
 import {
   DEVICE_KINDS,
   models,
+  PLAN_VERSION,
   planSchema,
   SERVICES,
   SOURCE_KINDS,
@@ -53,7 +54,7 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       hoursFreshH: amount(1, 20),
       hoursFitH: amount(1, 20),
       rampDays: amount(0, 120),
-      breakShare: share,
+      breakFraction: share,
       startClockH: amount(3, 12),
       ramp: fc.array(fc.record({ tripDay: amount(0, 60), hoursH: amount(1, 20) }), { maxLength: 3 }),
       ownFlatKmh: rarely(amount(1, 10)),
@@ -114,22 +115,24 @@ const stops = rows("s", 4, () =>
   }),
 );
 const camps = rows("p", 6, () => fc.record({ name: fc.constant("camp"), trackM: anywhere, hollow: fc.boolean() }));
-const devices = rows("d", 4, () =>
-  fc.record({
-    name: fc.constant("device"),
-    ownerId: fc.constant("a"),
-    kind: fc.constantFrom(...DEVICE_KINDS),
-    count: fc.integer({ min: 1, max: 4 }),
-    whPerDay: amount(0, 60),
-    mAh: amount(0, 40_000),
-    daysPerSet: amount(0.1, 40),
-    spareSets: fc.integer({ min: 0, max: 3 }),
-    watts: amount(0, 60),
-  }),
-);
+const devices = (hikers: string[]): fc.Arbitrary<unknown[]> =>
+  rows("d", 4, () =>
+    fc.record({
+      name: fc.constant("device"),
+      ownerId: fc.constantFrom(...hikers),
+      pieceId: fc.constantFrom(undefined, "k0", "k1", "k2", "gone"),
+      kind: fc.constantFrom(...DEVICE_KINDS),
+      count: fc.integer({ min: 1, max: 4 }),
+      whPerDay: amount(0, 60),
+      mAh: amount(0, 40_000),
+      daysPerSet: amount(0.1, 40),
+      spareSets: fc.integer({ min: 0, max: 3 }),
+      watts: amount(0, 60),
+    }),
+  );
 const days = fc.record({
   startRule: fc.constantFrom("clock", "sunrise"),
-  darkShare: share,
+  darkFraction: share,
   endRule: fc.constantFrom("hours", "camp"),
   campWindowH: amount(0, 5),
   sleepAt: fc.constantFrom("anywhere", "anywhere", "camps", "beds"),
@@ -148,6 +151,7 @@ const sources = rows("w", 12, () =>
     offTrailM: fc.integer({ min: 0, max: 3000 }),
     kind: fc.constantFrom(...SOURCE_KINDS),
     reliable: fc.boolean(),
+    counted: rarely(fc.boolean()),
     chanceByMonth: fc.option(fc.array(share, { minLength: 12, maxLength: 12 }), { nil: undefined }),
   }),
 );
@@ -196,11 +200,14 @@ const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
           toStopId: fc.constantFrom(...stopIds),
           begins: fc.constantFrom("from-home", "posted", "bought"),
           ends: fc.constantFrom("kept", "sent-home", "discarded"),
+          carrierId: rarely(fc.constantFrom(...hikers)),
         }),
         { maxLength: 3 },
       ),
     }),
   );
+
+const PARTIES: string[][] = [["a"], ["a", "b"], ["a", "b", "c"]];
 
 export interface PlanCase {
   plan: Plan;
@@ -210,15 +217,15 @@ export interface PlanCase {
 export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
   .record({
     track,
-    hikers: fc.oneof(fc.tuple(hiker("a")), fc.tuple(hiker("a"), hiker("b"))),
+    party: fc
+      .constantFrom(...PARTIES)
+      .chain((ids) => fc.record({ hikers: fc.tuple(...ids.map(hiker)), kit: kit(ids), devices: devices(ids) })),
     stops,
     sources,
     stretches,
     stations,
-    kit: kit(["a"]),
     camps,
     days,
-    devices,
     direction: fc.constantFrom("forward", "reverse"),
     startDate: fc.constantFrom("2027-01-01", "2027-03-29", "2027-06-21", "2028-02-29", "2027-12-31"),
     finishBy: fc.option(fc.constant("2027-05-05"), { nil: undefined }),
@@ -227,18 +234,18 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     tracks: [drawn.track],
     plan: planSchema.parse({
       format: "gepack-plan",
-      version: 1,
+      version: PLAN_VERSION,
       id: "random",
       trackIds: ["t"],
       trip: { name: "Random", startDate: drawn.startDate, direction: drawn.direction, finishBy: drawn.finishBy },
-      hikers: drawn.hikers,
+      hikers: drawn.party.hikers,
       stops: drawn.stops,
       sources: drawn.sources,
       stretches: drawn.stretches,
       climate: { stations: drawn.stations },
-      kit: drawn.kit,
+      kit: drawn.party.kit,
       camps: drawn.camps,
-      days: drawn.days,
-      devices: drawn.devices,
+      dayRules: drawn.days,
+      devices: drawn.party.devices,
     }),
   }));

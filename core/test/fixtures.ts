@@ -1,5 +1,5 @@
 /** Small trails and plans for tests: heights by formula, everything else at its defaults. */
-import { planSchema, type Plan, type TrackPoints } from "../src/index.ts";
+import { PLAN_VERSION, planSchema, type Plan, type TrackPoints } from "../src/index.ts";
 
 export interface TrackOptions {
   lengthM?: number;
@@ -27,7 +27,7 @@ type PlanInput = Record<string, unknown>;
 export function planOf(overrides: PlanInput = {}): Plan {
   return planSchema.parse({
     format: "gepack-plan",
-    version: 1,
+    version: PLAN_VERSION,
     id: "p",
     trip: { name: "Test", startDate: "2027-05-01" },
     trackIds: ["t"],

@@ -1,58 +1,103 @@
 /** The ground of a plan, as the session lays it, for tests that look inside the pipeline. */
-import { startState } from "../src/load/trip.ts";
-import { buildKit, type KitPlan } from "../src/kit/kit.ts";
-import type { TripState } from "../src/load/settle.ts";
+import { buildKit, pieceFacts, type KitPlan } from "../src/kit/kit.ts";
 import type { Plan, TrackPoints } from "../src/index.ts";
+import { choiceOf, resolveHiker } from "../src/models/hiker.ts";
+import { needsOf, type HikerNeeds } from "../src/provision/needs.ts";
+import { DiurnalTable } from "../src/season/diurnal.ts";
 import { buildSeason } from "../src/season/season.ts";
 import { DaylightTable } from "../src/season/sun.ts";
+import { sampleGround, sampleSources, sampling } from "../src/solve/sampled.ts";
+import type { TripState } from "../src/solve/settle.ts";
+import { solveBlock, solveTrip, startState, type TripInput } from "../src/solve/trip.ts";
 import { mendTracks } from "../src/track/mend.ts";
-import { nodeAt, walkedAt } from "../src/track/place.ts";
 import { buildProfile } from "../src/track/profile.ts";
 import { dayNumber } from "../src/units/day.ts";
-import { baseHours } from "../src/walk/baseHours.ts";
-import { buildCamps, type PlacedSource } from "../src/walk/camps.ts";
-import { buildGround, type WalkGround } from "../src/walk/ground.ts";
+import { baseHours, baseHoursInput } from "../src/walk/baseHours.ts";
+import { buildCamps, placeSources, type PlacedSource } from "../src/walk/camps.ts";
+import { buildGround, effortSlopes, gradePercents, slowPerKg, type Ground } from "../src/walk/ground.ts";
 import { buildHalts } from "../src/walk/halts.ts";
 import { buildTerrain } from "../src/walk/terrain.ts";
 import { walkBlock, type DayPart } from "../src/walk/walk.ts";
+import { Workspace } from "../src/walk/workspace.ts";
 
 export interface Laid {
-  ground: WalkGround;
+  ground: Ground;
   kit: KitPlan;
   sources: PlacedSource[];
+  needs: HikerNeeds[];
   start: TripState;
 }
 
 export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const profile = buildProfile(mendTracks(tracks), plan.trip.direction === "reverse");
-  const halts = buildHalts(plan, profile);
+  const { stops, stretches, hikers, dayRules } = plan;
+  const halts = buildHalts({ stops, profile });
   const startDay = dayNumber(plan.trip.startDate)!;
-  const sources = plan.sources
-    .map((source) => ({ source, node: nodeAt(profile, source.trackM) }))
-    .sort((a, b) => a.node - b.node);
+  const sources = placeSources({ sources: plan.sources, profile });
+  const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
   const ground = buildGround({
-    plan,
     profile,
-    terrain: buildTerrain(profile, plan.stretches),
+    terrain: buildTerrain({ profile, stretches }),
     halts,
     startDay,
-    season: buildSeason(plan.climate.stations, (trackM) => walkedAt(profile, trackM)),
+    rules: dayRules,
+    season: buildSeason({ stations: plan.climate.stations, profile }),
+    camps: buildCamps({
+      stretches,
+      camps: plan.camps,
+      stops,
+      sleepAt: dayRules.sleepAt,
+      waters: hikers.map((hiker) => hiker.water),
+      profile,
+      sources,
+    }),
+    slowPerKg: slowPerKg({ profile, loadSlowness: dayRules.loadSlowness }),
+    paces: hikers.map((hiker) => hiker.pace),
+    baseH: hikers.map((hiker, h) => baseHours(baseHoursInput(hiker, schools[h]!.time, profile))),
+    slopes: schools.map(({ effort }) => effortSlopes({ profile, effort })),
+    gradePercent: gradePercents({ profile }),
     sun: new DaylightTable(),
-    camps: buildCamps(plan, profile, sources),
-    baseH: plan.hikers.map((hiker) => baseHours(hiker, profile)),
+    diurnal: new DiurnalTable(),
+    workspace: new Workspace(profile.cellCount, hikers.length),
   });
-  return { ground, kit: buildKit(plan, profile, halts), sources, start: startState(plan.hikers, startDay) };
+  const hikerIds = hikers.map((hiker) => hiker.id);
+  const needs = hikers.map((hiker, h) => needsOf(hiker, schools[h]!));
+  return {
+    ground,
+    kit: buildKit({ pieces: plan.kit.map(pieceFacts), hikerIds, stops, profile, halts }),
+    sources,
+    needs,
+    start: startState(needs, startDay),
+  };
 }
 
+/** What a trip is solved from on laid ground. */
+export function tripInput({ ground, kit, sources, needs }: Laid, solve: TripInput["solve"] = solveBlock): TripInput {
+  const sample = sampling({ cellCount: ground.profile.cellCount });
+  const workspace = new Workspace(sample.count, needs.length);
+  return {
+    ground,
+    sampled: sampleGround({ ground, sampling: sample, workspace }),
+    sampling: sample,
+    sources,
+    sampledSources: sampleSources({ sources, sampling: sample }),
+    needs,
+    kitLegs: kit.legs,
+    solve,
+  };
+}
+
+export { solveTrip };
+
 /** The whole trail walked at one load everywhere, as if it were one block; arrays are the ground's own. */
-export function walkAll(ground: WalkGround, loadKg: number, frozen?: readonly DayPart[]) {
+export function walkAll(ground: Ground, loadKg: number, frozen?: readonly DayPart[]) {
   const load = new Float64Array(ground.profile.cellCount).fill(loadKg);
   const before = { day: ground.startDay, walkedDays: 0, fromStop: false };
   return walkBlock(
     ground,
     { firstLeg: 0, endLeg: ground.halts.length - 1 },
     before,
-    ground.hikers.map(() => load),
+    ground.paces.map(() => load),
     frozen,
   );
 }

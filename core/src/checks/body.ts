@@ -1,4 +1,4 @@
-/** What the menu does to the body: deficits, fat, energy left after walking, protein. Never medical advice. */
+/** What the menu does to the body over the trip: deficits, fat, energy left after walking, protein. Never medical advice. */
 import {
   DEFICIT_KCAL,
   DENSEST_KCAL_PER_G,
@@ -8,68 +8,77 @@ import {
   PROTEIN_G_PER_KG,
 } from "../models/nutrition.ts";
 import type { Hiker } from "../plan/schema.ts";
-import type { LegResult, PlanResult } from "../result/result.ts";
+import type { LegResult } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
-import type { Add } from "./add.ts";
+import { defineCheck } from "./check.ts";
 
 const KCAL_PER_G_PROTEIN = 4;
 
-/** Once for the trip. */
-export function bodyChecks(hiker: Hiker, who: number, result: Omit<PlanResult, "checks">, add: Add): void {
-  const { body, deficitKcal } = result.finish[who]!;
-  const where = { hikerId: hiker.id };
-  if (deficitKcal > DEFICIT_KCAL.felt)
-    add(
-      "deficit-adds-up",
-      deficitKcal > DEFICIT_KCAL.large ? "caution" : "note",
-      where,
-      {
-        have: { value: deficitKcal, unit: "kcal" },
-        limit: { value: deficitKcal > DEFICIT_KCAL.large ? DEFICIT_KCAL.large : DEFICIT_KCAL.felt, unit: "kcal" },
-        lost: { value: hiker.bodyKg - body.bodyKg, unit: "kg" },
-      },
-      ["less-shortfall"],
-    );
-  const least = LEAST_FAT_FRACTION[hiker.sex];
-  const fat = body.fatKg / body.bodyKg;
-  if (fat < least)
-    add(
-      "fat-too-low",
-      "blocker",
-      where,
-      { have: { value: fat * 100, unit: "%" }, limit: { value: least * 100, unit: "%" } },
-      ["less-shortfall"],
-    );
-  if (hiker.food.densityKcalPerG > DENSEST_KCAL_PER_G)
-    add(
-      "food-too-dense",
-      "caution",
-      where,
-      {
-        have: { value: hiker.food.densityKcalPerG, unit: "kcal/g" },
-        limit: { value: DENSEST_KCAL_PER_G, unit: "kcal/g" },
-      },
-      ["own-menu"],
-    );
-  const protein = proteinPerKg(hiker, result.legs, who);
-  if (protein !== undefined && protein < PROTEIN_G_PER_KG.endurance)
-    add(
-      "protein-low",
-      "note",
-      where,
-      { have: { value: protein, unit: "g/kg" }, limit: { value: PROTEIN_G_PER_KG.endurance, unit: "g/kg" } },
-      ["more-protein"],
-    );
-  const left = lastingAvailability(result.legs, who);
-  if (left !== undefined && left < ENERGY_AVAILABILITY.least)
-    add(
-      "energy-availability",
-      "caution",
-      where,
-      { have: { value: left, unit: "kcal/kg" }, limit: { value: ENERGY_AVAILABILITY.least, unit: "kcal/kg" } },
-      ["less-shortfall"],
-    );
-}
+const deficitAddsUp = defineCheck({
+  code: "deficit-adds-up",
+  units: { have: "kcal", limit: "kcal", lost: "kg" },
+  *find({ plan, result }) {
+    for (const [who, hiker] of plan.hikers.entries()) {
+      const { body, deficitKcal } = result.finish[who]!;
+      if (deficitKcal <= DEFICIT_KCAL.felt) continue;
+      const large = deficitKcal > DEFICIT_KCAL.large;
+      yield {
+        severity: large ? "caution" : "note",
+        hikerId: hiker.id,
+        have: deficitKcal,
+        limit: large ? DEFICIT_KCAL.large : DEFICIT_KCAL.felt,
+        lost: hiker.bodyKg - body.bodyKg,
+      };
+    }
+  },
+});
+
+const fatTooLow = defineCheck({
+  code: "fat-too-low",
+  units: { have: "%", limit: "%" },
+  *find({ plan, result }) {
+    for (const [who, hiker] of plan.hikers.entries()) {
+      const { body } = result.finish[who]!;
+      const least = LEAST_FAT_FRACTION[hiker.sex];
+      const fat = body.fatKg / body.bodyKg;
+      if (fat < least) yield { severity: "blocker", hikerId: hiker.id, have: 100 * fat, limit: 100 * least };
+    }
+  },
+});
+
+const foodTooDense = defineCheck({
+  code: "food-too-dense",
+  units: { have: "kcal/g", limit: "kcal/g" },
+  *find({ plan }) {
+    for (const { id, food } of plan.hikers)
+      if (food.densityKcalPerG > DENSEST_KCAL_PER_G)
+        yield { severity: "caution", hikerId: id, have: food.densityKcalPerG, limit: DENSEST_KCAL_PER_G };
+  },
+});
+
+const proteinLow = defineCheck({
+  code: "protein-low",
+  units: { have: "g/kg", limit: "g/kg" },
+  *find({ plan, result }) {
+    for (const [who, hiker] of plan.hikers.entries()) {
+      const have = proteinPerKg(hiker, result.legs, who);
+      if (have !== undefined && have < PROTEIN_G_PER_KG.endurance)
+        yield { severity: "note", hikerId: hiker.id, have, limit: PROTEIN_G_PER_KG.endurance };
+    }
+  },
+});
+
+const lowAvailability = defineCheck({
+  code: "energy-availability",
+  units: { have: "kcal/kg", limit: "kcal/kg" },
+  *find({ plan, result }) {
+    for (const [who, hiker] of plan.hikers.entries()) {
+      const have = lastingAvailability(result.legs, who);
+      if (have !== undefined && have < ENERGY_AVAILABILITY.least)
+        yield { severity: "caution", hikerId: hiker.id, have, limit: ENERGY_AVAILABILITY.least };
+    }
+  },
+});
 
 /** Grams a day and kilogram of body that the carried menu holds once appetite has come, over the whole trip. */
 function proteinPerKg(hiker: Hiker, legs: readonly LegResult[], who: number): number | undefined {
@@ -102,3 +111,5 @@ function lastingAvailability(legs: readonly LegResult[], who: number): number | 
   }
   return days > 0 ? left / days : undefined;
 }
+
+export const bodyChecks = [deficitAddsUp, fatTooLow, foodTooDense, proteinLow, lowAvailability] as const;

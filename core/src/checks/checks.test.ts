@@ -1,13 +1,14 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, type Check, type CheckCode } from "../index.ts";
+import { checkFigures, computePlan, type Check, type CheckCode } from "../index.ts";
 
 const flat = [trackNorth({ lengthM: 60_000 })];
 const mild = { climate: { stations: [stationOf(8, 16)] } };
 const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });
 const found = (overrides: Record<string, unknown>, tracks = flat): Check[] =>
   computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
-const only = (checks: Check[], code: CheckCode): Check | undefined => checks.find((check) => check.code === code);
+const only = <Code extends CheckCode>(checks: Check[], code: Code) =>
+  checks.find((check): check is Extract<Check, { code: Code }> => check.code === code);
 
 test("a plain plan has nothing open", () => {
   expect(found({})).toEqual([]);
@@ -20,8 +21,8 @@ describe("each check: when it holds, with its figures, and when it does not", ()
       "load-over-comfort",
     )!;
     expect(check).toMatchObject({ severity: "blocker", legIndex: 0, hikerId: "a" });
-    expect(check.figures["limit"]).toEqual({ value: 5, unit: "kg" });
-    expect(check.mends.length).toBeGreaterThan(0);
+    expect(check.limit).toBe(5);
+    expect(checkFigures(check)["limit"]).toEqual({ value: 5, unit: "kg" });
   });
 
   test("carry over the bottles' capacity, where it begins", () => {
@@ -74,7 +75,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("arrival after the wanted day, counted", () => {
     const trip = { name: "x", startDate: "2027-05-01", finishBy: "2027-05-02" };
-    expect(only(found({ trip }), "finish-late")?.figures["late"]).toEqual({ value: 1, unit: "days" });
+    expect(only(found({ trip }), "finish-late")?.late).toBe(1);
     expect(only(found({ trip: { ...trip, finishBy: "2027-05-03" } }), "finish-late")).toBeUndefined();
   });
 
@@ -86,7 +87,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("untrusted water inside a long dry stretch is named", () => {
     const sources = [sourceOf("w1", 5000), sourceOf("maybe", 30_000, { reliable: false }), sourceOf("w2", 55_000)];
-    expect(only(found({ sources }), "untrusted-water")?.figures["source"]?.value).toBe("maybe");
+    expect(only(found({ sources }), "untrusted-water")?.source).toBe("maybe");
     expect(
       only(found({ sources: sources.map((source) => ({ ...source, reliable: true })) }), "untrusted-water"),
     ).toBeUndefined();
@@ -104,7 +105,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     const thin = hikerOf({ bodyFatFraction: 0.08, food: { shortfallFraction: 0.3 } });
     const checks = found({ stops, hikers: [thin] }, long);
     expect(only(checks, "deficit-adds-up")?.severity).toBe("caution");
-    expect(only(checks, "energy-availability")?.figures["limit"]).toEqual({ value: 30, unit: "kcal/kg" });
+    expect(only(checks, "energy-availability")?.limit).toBe(30);
     expect(only(checks, "fat-too-low")?.severity).toBe("blocker");
     const fed = found(
       { stops, hikers: [hikerOf({ food: { shortfallFraction: -0.05, appetiteByWeek: [1, 1, 1, 1] } })] },
@@ -122,15 +123,15 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   test("heat: rest and water by the fluid table, silent in the cool", () => {
     const check = only(found({ climate: { stations: [stationOf(22, 36)] } }), "heat-stress")!;
     expect(check.severity).toBe("caution");
-    expect(check.figures["rest"]!.value).toBeGreaterThanOrEqual(20);
+    expect(check.rest).toBeGreaterThanOrEqual(20);
     expect(only(found({}), "heat-stress")).toBeUndefined();
   });
 
   test("gas gives out in hard frost, white gas does not; alcohol already at freezing", () => {
     const frost = { climate: { stations: [stationOf(-14, -4)] } };
     const stove = (fuel: string) => found({ ...frost, hikers: [hikerOf({ stove: { fuel } })] });
-    expect(only(stove("gas-canister"), "stove-too-cold")?.figures["limit"]?.value).toBeCloseTo(-12.7, 0);
-    expect(only(stove("alcohol"), "stove-too-cold")?.figures["limit"]?.value).toBe(0);
+    expect(only(stove("gas-canister"), "stove-too-cold")?.limit).toBeCloseTo(-12.7, 0);
+    expect(only(stove("alcohol"), "stove-too-cold")?.limit).toBe(0);
     expect(only(stove("liquid-fuel"), "stove-too-cold")).toBeUndefined();
   });
 
@@ -140,19 +141,19 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("a figure outside its model is flagged: age, load", () => {
-    expect(only(found({ hikers: [hikerOf({ ageY: 90 })] }), "outside-model")?.figures["quantity"]?.value).toBe("ageY");
+    expect(only(found({ hikers: [hikerOf({ ageY: 90 })] }), "outside-model")?.quantity).toBe("ageY");
     const dry = { schools: { water: "heat-balance" } };
     const frost = found({ hikers: [hikerOf(dry)], climate: { stations: [stationOf(-8, 4)] } });
-    expect(only(frost, "outside-model")?.figures["quantity"]?.value).toBe("temperatureC");
+    expect(only(frost, "outside-model")?.quantity).toBe("temperatureC");
     expect(only(found({ hikers: [hikerOf(dry)] }), "outside-model")).toBeUndefined();
     const school = { schools: { effort: "minetti" }, packComfortKg: 40 };
     const heavy = found({ hikers: [hikerOf(school)], kit: [bottles, pieceOf("anvil", 15_000)] });
-    expect(only(heavy, "outside-model")?.figures["quantity"]?.value).toBe("loadKg");
+    expect(only(heavy, "outside-model")?.quantity).toBe("loadKg");
   });
 
   test("kit faults become checks with the piece's name", () => {
     const spans = [{ fromStopId: "@start", toStopId: "gone", ends: "sent-home" }];
     const check = only(found({ kit: [bottles, pieceOf("axe", 300, { spans })] }), "kit-stop-gone")!;
-    expect(check.figures["piece"]?.value).toBe("axe");
+    expect(check.piece).toBe("axe");
   });
 });

@@ -49,9 +49,9 @@ describe("every school on the same hike", () => {
       time: "tobler",
       effort: "pandolf-santee",
       resting: "mifflin-st-jeor",
-      water: "heat-and-distance",
+      water: "own-litres",
       bodyMass: "forbes-dynamic",
-      fuel: "gas-canister",
+      fuel: "own-grams",
     });
     const odd = withSchool(plan, "a", "time", "by-broomstick");
     expect(computePlan(odd, track).schools[0]!.time).toBe("tobler");

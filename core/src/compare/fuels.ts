@@ -1,9 +1,9 @@
 /** Every way to cook side by side on the same camps: what leaves each stop, what is carried on average. */
 import { models } from "../models/index.ts";
 import type { FuelSchool } from "../models/fuel.ts";
-import type { Hiker, Plan } from "../plan/schema.ts";
-import { containerOf, legFuel, plannedBoilGrams, type Container } from "../provision/fuel.ts";
-import type { LegResult, PlanResult } from "../result/result.ts";
+import type { Hiker, Plan, StoveSettings } from "../plan/schema.ts";
+import { boilGrams, containerOf, legFuel, type Container } from "../provision/fuel.ts";
+import type { LegResult, PlanFigures } from "../result/result.ts";
 import { stoveOf } from "./schools.ts";
 
 type FuelId = Hiker["stove"]["fuel"];
@@ -23,20 +23,20 @@ export interface FuelComparison {
 const MOST_BOILS = 60;
 
 /** Undefined when nobody is called so. Boils and measured grams as in the comparison of schools. */
-export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): FuelComparison[] | undefined {
+export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): FuelComparison[] | undefined {
   const hiker = plan.hikers.find((candidate) => candidate.id === hikerId);
   if (!hiker) return undefined;
   const campM = result.legs.map((leg) => meanCampM(result, leg));
-  const cooking = (school: FuelSchool): Hiker => ({ ...hiker, stove: stoveOf(hiker, school.id as FuelId) });
-  const own = models.fuel.orDefault(hiker.stove.fuel);
+  const cooking = (school: FuelSchool): StoveSettings => stoveOf(hiker, school.id as FuelId);
+  const own = models.fuel.find(hiker.stove.fuel) ?? models.fuel.all[0];
   const packed = (school: FuelSchool): Packed => ({
-    container: containerOf(cooking(school)),
+    container: containerOf(school, cooking(school)),
     hardwareG: school.hardwareG,
-    gramsPerBoil: plannedBoilGrams(cooking(school), campM[0] ?? 0),
+    gramsPerBoil: boilGrams(school, cooking(school), campM[0] ?? 0),
   });
   return models.fuel.all.map((school) => {
-    const other = cooking(school);
-    const container = containerOf(other);
+    const stove = cooking(school);
+    const container = containerOf(school, stove);
     let openG = 0;
     let fuelG = 0;
     let containers = 0;
@@ -44,15 +44,15 @@ export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): F
     let days = 0;
     const startKg = result.legs.map((leg, index) => {
       // Dinner at every camp and breakfast after it: a day's boils a night, as the plan counts them.
-      const boils = school.id === "none" ? 0 : other.stove.boilsPerDay * leg.campNights;
-      const needG = boils * plannedBoilGrams(other, campM[index]!);
+      const boils = school.id === "none" ? 0 : stove.boilsPerDay * leg.campNights;
+      const needG = boils * boilGrams(school, stove, campM[index]!);
       const burn = legFuel(container, boils, needG, openG);
       openG = burn.endG;
       fuelG += needG;
       containers += burn.bought;
       const leavingKg = school.hardwareG / 1000 + burn.containerKg + burn.startKg;
-      kgDays += leg.days * (leavingKg - needG / 2000);
-      days += leg.days;
+      kgDays += leg.dayCount * (leavingKg - needG / 2000);
+      days += leg.dayCount;
       return leavingKg;
     });
     return {
@@ -66,7 +66,7 @@ export function compareFuels(plan: Plan, result: PlanResult, hikerId: string): F
   });
 }
 
-function meanCampM(result: PlanResult, leg: LegResult): number {
+function meanCampM(result: PlanFigures, leg: LegResult): number {
   const nights = result.days.filter((day) => day.legIndex === leg.index);
   return nights.reduce((sum, day) => sum + result.profile.heightM[day.toNode]!, 0) / Math.max(1, nights.length);
 }

@@ -1,7 +1,7 @@
 /** The same hike by every school of a question: how much does the choice matter? */
 import { models, type Question } from "../models/index.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
-import type { PlanResult } from "../result/result.ts";
+import type { PlanFigures } from "../result/result.ts";
 
 export interface SchoolFigures {
   question: Question;
@@ -26,7 +26,7 @@ export function* compareSchools(
   plan: Plan,
   hikerId: string,
   question: Question,
-  compute: (plan: Plan) => PlanResult,
+  compute: (plan: Plan) => PlanFigures,
 ): Generator<SchoolFigures> {
   for (const { id } of models[question].all) {
     const other = withSchool(plan, hikerId, question, id);
@@ -65,7 +65,7 @@ export function figuresOf(
   id: string,
   hikerId: string,
   plan: Plan,
-  result: PlanResult,
+  result: PlanFigures,
 ): SchoolFigures {
   const who = plan.hikers.findIndex((hiker) => hiker.id === hikerId);
   const rows = result.legs.map((leg) => leg.hikers[who]!);

@@ -68,7 +68,7 @@ describe("why", () => {
   });
 
   test("days and arrival: hours over hours, and dates added up", () => {
-    expect(why("days").value).toBe(result.legs[0]!.days);
+    expect(why("days").value).toBe(result.legs[0]!.dayCount);
     expect(part(part(why("days"), "walk-hours-leg"), "trail-hours").parts[1]!.source).toBe("time:tobler");
     const arrival = why("arrival");
     expect(arrival.unit).toBe("date");

@@ -1,19 +1,18 @@
 /** Why the leg takes so long, and what it burns: days, date, energy, the speed on one cell. */
-import { models } from "../models/index.ts";
-import type { Hiker, Plan } from "../plan/schema.ts";
-import type { LegHiker, LegResult, PlanResult } from "../result/result.ts";
+import type { LegResult, PlanFigures } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
-import { baseHours, speedFactorOf } from "../walk/baseHours.ts";
+import { baseHours, baseHoursInput } from "../walk/baseHours.ts";
 import { heatSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { speedFactors, SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { leaf, named, product, quotient, sum, type Derivation } from "./derivation.ts";
+import { defineFigure, sourceOf, type WhyContext } from "./figure.ts";
 
-export function explainDays(hiker: Hiker, leg: LegResult): Derivation {
+function explainDays({ leg, schools }: WhyContext): Derivation {
   const offTrailH = leg.walkH - leg.trailH;
   const km = leg.distanceM / 1000;
   return quotient(
     "days",
-    leg.days,
+    leg.dayCount,
     "days",
     sum("walk-hours-leg", leg.walkH, "h", [
       quotient(
@@ -21,16 +20,16 @@ export function explainDays(hiker: Hiker, leg: LegResult): Derivation {
         leg.trailH,
         "h",
         leaf("leg-km", km, "km", "track"),
-        leaf("mean-speed", leg.trailH > 0 ? km / leg.trailH : 0, "km/h", `time:${hiker.schools.time}`),
+        leaf("mean-speed", leg.trailH > 0 ? km / leg.trailH : 0, "km/h", sourceOf("time", schools.time)),
       ),
       leaf("off-trail-hours", offTrailH, "h", "off-trail-pace"),
     ]),
-    leaf("hours-per-day", leg.days > 0 ? leg.walkH / leg.days : 0, "h", "day-rules"),
+    leaf("hours-per-day", leg.dayCount > 0 ? leg.walkH / leg.dayCount : 0, "h", "day-rules"),
   );
 }
 
 /** Dates are day numbers since 1970; adding days to a date gives a date. */
-export function explainArrival(plan: Plan, result: PlanResult, leg: LegResult): Derivation {
+function explainArrival({ plan, result, leg }: WhyContext): Derivation {
   const start = dayNumber(plan.trip.startDate) ?? 0;
   const left = dayNumber(leg.startDate) ?? 0;
   const arrived = dayNumber(leg.endDate) ?? 0;
@@ -47,7 +46,7 @@ export function explainArrival(plan: Plan, result: PlanResult, leg: LegResult): 
   ]);
 }
 
-export function explainEnergy(hiker: Hiker, row: LegHiker): Derivation {
+function explainEnergy({ row, schools }: WhyContext): Derivation {
   const { energy } = row;
   const parts = [
     product("walking", energy.walkKcal, "kcal/day", [
@@ -56,10 +55,10 @@ export function explainEnergy(hiker: Hiker, row: LegHiker): Derivation {
         "walk-per-hour",
         energy.walkH > 0 ? energy.walkKcal / energy.walkH : 0,
         "kcal",
-        `effort:${hiker.schools.effort}`,
+        sourceOf("effort", schools.effort),
       ),
     ]),
-    leaf("resting", energy.restKcal, "kcal/day", `resting:${hiker.schools.resting}`),
+    leaf("resting", energy.restKcal, "kcal/day", sourceOf("resting", schools.resting)),
     leaf("thermic", energy.thermicKcal, "kcal/day", "thermic"),
     leaf("cold", energy.coldKcal, "kcal/day", "cold-allowance"),
   ];
@@ -68,32 +67,43 @@ export function explainEnergy(hiker: Hiker, row: LegHiker): Derivation {
 }
 
 /** The slowest cell of a leg, where no other is asked for. */
-export function slowestCell(result: PlanResult, leg: LegResult): number {
+function slowestCell(result: PlanFigures, leg: LegResult): number {
   let slowest = leg.fromNode;
   for (let c = leg.fromNode; c < leg.toNode; c++) if (result.cellH[c]! > result.cellH[slowest]!) slowest = c;
   return slowest;
 }
 
 /** The party's speed on a cell, from this hiker's own: who is faster waits. */
-export function explainSpeed(plan: Plan, result: PlanResult, hiker: Hiker, cell: number): Derivation {
+function explainSpeed(context: WhyContext): Derivation | undefined {
+  const { plan, result, leg, hiker, who, schools } = context;
   const { profile } = result;
+  const { dayRules } = plan;
+  const cell = context.cell ?? slowestCell(result, leg);
+  if (result.cellH[cell] === undefined) return undefined;
   const kmPerCell = profile.cellM / 1000;
   const speedKmh = kmPerCell / result.cellH[cell]!;
-  const who = plan.hikers.indexOf(hiker);
   const grade = profile.gradeFraction[cell]!;
-  const own = speedFactorOf(hiker);
-  const plainKmh = kmPerCell / baseHours(hiker, profile)[cell]! / own;
-  const byLoad = loadSpeedFactor(result.loadKg[who]![cell]!, grade, plan.days.loadSlowness);
+  const base = baseHoursInput(hiker, schools.time, profile);
+  const own = base.speedFactor;
+  const plainKmh = kmPerCell / baseHours(base)[cell]! / own;
+  const byLoad = loadSpeedFactor(result.packs[who]!.loadKg[cell]!, grade, dayRules.loadSlowness);
   const surface = result.surface[cell]!;
-  const bySurface = speedFactors(plan.days.surfaceSpeed)[surface]!;
-  const byHeat = heatSpeedFactor(result.cellC[cell]!, plan.days.heatSlowFromC, plan.days.heatSlowPerK);
+  const bySurface = speedFactors(dayRules.surfaceSpeed)[surface]!;
+  const byHeat = heatSpeedFactor(result.cellC[cell]!, dayRules.heatSlowFromC, dayRules.heatSlowPerK);
   const alone = plainKmh * own * byLoad * bySurface * byHeat;
   return product("speed", speedKmh, "km/h", [
-    leaf("plain-speed", plainKmh, "km/h", `time:${models.time.orDefault(hiker.schools.time).id}`),
-    leaf("own-factor", own, "share", "own-setting"),
-    leaf("load-factor", byLoad, "share", "load-slows"),
-    named(leaf("surface-factor", bySurface, "share", "surface-table"), SURFACE_FACTORS[surface]!.id),
-    leaf("heat-slow-factor", byHeat, "share", "day-rules"),
-    leaf("party-night-factor", speedKmh / alone, "share", "party-slowest"),
+    leaf("plain-speed", plainKmh, "km/h", sourceOf("time", schools.time)),
+    leaf("own-factor", own, "fraction", "own-setting"),
+    leaf("load-factor", byLoad, "fraction", "load-slows"),
+    named(leaf("surface-factor", bySurface, "fraction", "surface-table"), SURFACE_FACTORS[surface]!.id),
+    leaf("heat-slow-factor", byHeat, "fraction", "day-rules"),
+    leaf("party-night-factor", speedKmh / alone, "fraction", "party-slowest"),
   ]);
 }
+
+export const journeyFigures = [
+  defineFigure({ id: "energy", explain: explainEnergy }),
+  defineFigure({ id: "days", explain: explainDays }),
+  defineFigure({ id: "arrival", explain: explainArrival }),
+  defineFigure({ id: "speed", explain: explainSpeed }),
+] as const;

@@ -1,49 +1,49 @@
 /** Why a night is warm enough or not, what pad it wants, and where the battery stands. */
-import { GROUND_FLUX, groundC, MOST_EXTRA_K, ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
-import type { LegHiker, LegResult, PlanResult } from "../result/result.ts";
+import { ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
+import { padNeed } from "../warmth/night.ts";
 import { leaf, product, quotient, sum, type Derivation } from "./derivation.ts";
-
-const SKIN_C = 33;
+import { defineFigure, type WhyContext } from "./figure.ts";
 
 /** The coldest night in ten at the leg's coldest camp. */
-function explainNight(result: PlanResult, leg: LegResult): Derivation {
+function explainNight({ result, leg }: WhyContext): Derivation {
   const night = result.days.find((day) => day.legIndex === leg.index && day.toNode === leg.coldestCampNode);
   const meanC = night?.lowC ?? leg.coldNightC;
   return sum("cold-night", leg.coldNightC, "C", [
     leaf("mean-low", meanC, "C", "stations-lapse"),
     product("one-in-ten", leg.coldNightC - meanC, "K", [
-      leaf("quantile", -ONE_IN_TEN, "share", "one-in-ten"),
+      leaf("quantile", -ONE_IN_TEN, "fraction", "one-in-ten"),
       leaf("spread", (meanC - leg.coldNightC) / ONE_IN_TEN, "K", "stations"),
     ]),
   ]);
 }
 
-export function explainWarmth(result: PlanResult, leg: LegResult, row: LegHiker): Derivation | undefined {
-  const { warmth } = row;
+function explainWarmth(context: WhyContext): Derivation | undefined {
+  const { warmth } = context.row;
   if (!warmth) return undefined;
   return sum("warmth", warmth.marginK, "K", [
-    explainNight(result, leg),
+    explainNight(context),
     leaf("bag-rating", -warmth.bagC, "K", "bag-rating"),
-    leaf("bag-extras", Math.min(MOST_EXTRA_K, warmth.extraK), "K", "bag-extras"),
+    leaf("bag-extras", warmth.extraK, "K", "bag-extras"),
   ]);
 }
 
-export function explainPad(result: PlanResult, leg: LegResult): Derivation {
-  const ground = groundC(leg.coldNightC, leg.coldestOnSnow);
-  if (ground >= SKIN_C) return leaf("pad", leg.padRNeeded, "R", "pad-mapping");
+function explainPad(context: WhyContext): Derivation {
+  const { leg } = context;
+  const { skinC, groundC, fluxWPerM2 } = padNeed(leg.coldNightC, leg.coldestOnSnow);
+  if (groundC >= skinC) return leaf("pad", leg.padRNeeded, "R", "pad-mapping");
   return quotient(
     "pad",
     leg.padRNeeded,
     "R",
-    product("pad-resistance", R_PER_RSI * (SKIN_C - ground), "R·W/m²K", [
-      leaf("r-per-rsi", R_PER_RSI, "share", "pad-units"),
-      sum("pad-difference", SKIN_C - ground, "K", [
-        leaf("skin", SKIN_C, "C", "pad-mapping"),
-        { ...explainNight(result, leg), ...negated(explainNight(result, leg)) },
-        leaf("ground-warmer", leg.coldNightC - ground, "K", leg.coldestOnSnow ? "ground-snow" : "ground-bare"),
+    product("pad-resistance", R_PER_RSI * (skinC - groundC), "R·W/m²K", [
+      leaf("r-per-rsi", R_PER_RSI, "fraction", "pad-units"),
+      sum("pad-difference", skinC - groundC, "K", [
+        leaf("skin", skinC, "C", "pad-mapping"),
+        negated(explainNight(context)),
+        leaf("ground-warmer", leg.coldNightC - groundC, "K", leg.coldestOnSnow ? "ground-snow" : "ground-bare"),
       ]),
     ]),
-    leaf("ground-flux", GROUND_FLUX.planned, "W/m²", "pad-mapping"),
+    leaf("ground-flux", fluxWPerM2, "W/m²", "pad-mapping"),
   );
 }
 
@@ -60,16 +60,16 @@ function negated(tree: Derivation): Derivation {
 }
 
 /** The lowest that the party's store stands on the leg, as a share that the cold lets out. */
-export function explainBattery(result: PlanResult, legIndex: number): Derivation | undefined {
+function explainBattery({ result, leg: { index } }: WhyContext): Derivation | undefined {
   const { power } = result;
-  const leg = power?.legs[legIndex];
+  const leg = power?.legs[index];
   if (!power || !leg) return undefined;
-  const day = power.days.find((row) => row.legIndex === legIndex && row.usableShare === leg.lowestShare);
-  if (!day || leg.capacityWh === 0) return leaf("battery", leg.lowestShare, "share", "batteries");
+  const day = power.days.find((row) => row.legIndex === index && row.usableFraction === leg.lowestFraction);
+  if (!day || leg.capacityWh === 0) return leaf("battery", leg.lowestFraction, "fraction", "batteries");
   const stored = quotient(
     "battery-stored",
     day.leftWh / leg.capacityWh,
-    "share",
+    "fraction",
     sum("stored-wh", day.leftWh, "Wh", [
       leaf("stored-before", day.leftWh + day.usedWh - day.solarWh, "Wh", "days-planned"),
       leaf("solar-wh", day.solarWh, "Wh", "solar"),
@@ -77,9 +77,15 @@ export function explainBattery(result: PlanResult, legIndex: number): Derivation
     ]),
     leaf("capacity-wh", leg.capacityWh, "Wh", "batteries"),
   );
-  const coldShare = day.leftWh > 0 ? (leg.lowestShare * leg.capacityWh) / day.leftWh : 0;
-  return product("battery", leg.lowestShare, "share", [
+  const coldFraction = day.leftWh > 0 ? (leg.lowestFraction * leg.capacityWh) / day.leftWh : 0;
+  return product("battery", leg.lowestFraction, "fraction", [
     stored,
-    leaf("battery-cold", coldShare, "share", "battery-cold"),
+    leaf("battery-cold", coldFraction, "fraction", "battery-cold"),
   ]);
 }
+
+export const nightFigures = [
+  defineFigure({ id: "warmth", explain: explainWarmth }),
+  defineFigure({ id: "pad", explain: explainPad }),
+  defineFigure({ id: "battery", explain: explainBattery }),
+] as const;

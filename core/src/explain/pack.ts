@@ -1,17 +1,17 @@
 /** Why the pack weighs what it weighs: pieces, food, water, fuel. */
-import { models } from "../models/index.ts";
-import type { Hiker, Plan } from "../plan/schema.ts";
-import type { LegHiker, PlanResult } from "../result/result.ts";
+import type { WaterSchool } from "../models/water.ts";
+import type { WaterSettings } from "../plan/schema.ts";
+import type { Carry } from "../provision/water.ts";
 import { leaf, named, product, quotient, sum, type Derivation } from "./derivation.ts";
+import { defineFigure, sourceOf, type WhyContext } from "./figure.ts";
 
 const KG_PER_G = 0.001;
 
 /** Every packed piece of the leg, by group. */
-export function explainBase(plan: Plan, result: PlanResult, hiker: Hiker, row: LegHiker, legIndex: number): Derivation {
-  const who = plan.hikers.indexOf(hiker);
+function explainBase({ plan, result, leg, row, who }: WhyContext): Derivation {
   const groups = new Map<string, Derivation[]>();
   for (const [p, piece] of plan.kit.entries()) {
-    if (piece.wear !== "packed" || result.carrier[p * result.legs.length + legIndex] !== who) continue;
+    if (piece.wear !== "packed" || result.carrier[p * result.legs.length + leg.index] !== who) continue;
     const massKg = (piece.massG * piece.quantity) / 1000;
     const pieces = groups.get(piece.group) ?? [];
     pieces.push(named(leaf("piece", massKg, "kg", piece.measured ? "weighed" : "as-stated"), piece.name));
@@ -36,59 +36,53 @@ export function explainBase(plan: Plan, result: PlanResult, hiker: Hiker, row: L
   );
 }
 
-export function explainStart(
-  plan: Plan,
-  result: PlanResult,
-  hiker: Hiker,
-  row: LegHiker,
-  legIndex: number,
-): Derivation {
-  const water = explainCarry(hiker, row, 0);
+function explainStart(context: WhyContext): Derivation {
+  const { row, schools } = context;
+  const water = explainCarry(context, 0);
   return sum("start", row.startKg, "kg", [
-    explainBase(plan, result, hiker, row, legIndex),
+    explainBase(context),
     leaf("consumables", row.kit.consumableKg, "kg", "kit-list"),
-    explainFood(hiker, row),
+    explainFood(context),
     { ...water, code: "water", unit: "kg", source: "one-litre-one-kilogram" },
-    explainFuel(hiker, row),
+    explainFuel(context),
     product("containers", row.fuel.containerKg, "kg", [
       leaf("container-count", row.fuel.containers, "count", "containers-bought"),
       leaf(
         "container-empty",
         row.fuel.containers > 0 ? row.fuel.containerKg / row.fuel.containers : 0,
         "kg",
-        `fuel:${hiker.stove.fuel}`,
+        sourceOf("fuel", schools.fuel),
       ),
     ]),
   ]);
 }
 
-export function explainFuel(hiker: Hiker, row: LegHiker): Derivation {
-  const { fuel } = row;
+function explainFuel(context: WhyContext): Derivation {
+  const { fuel } = context.row;
   return sum("fuel", fuel.startKg, "kg", [
     product("fuel-burnt", fuel.needG / 1000, "kg", [
       leaf("boils", fuel.boils, "count", "own-setting"),
-      explainBoil(hiker, fuel.gramsPerBoil),
-      leaf("kg-per-g", KG_PER_G, "share", "gram"),
+      explainBoil(context, fuel.gramsPerBoil),
+      leaf("kg-per-g", KG_PER_G, "fraction", "gram"),
     ]),
     leaf("fuel-beyond", fuel.startKg - fuel.needG / 1000, "kg", "whole-containers"),
   ]);
 }
 
-function explainBoil(hiker: Hiker, gramsPerBoil: number): Derivation {
+function explainBoil({ hiker, schools }: WhyContext, gramsPerBoil: number): Derivation {
   const { stove } = hiker;
-  if (gramsPerBoil === 0 || stove.gramsPerBoil !== undefined)
-    return leaf("grams-per-boil", gramsPerBoil, "g/boil", "own-measured");
-  const school = models.fuel.orDefault(stove.fuel);
+  const school = schools.fuel;
+  if (gramsPerBoil === 0 || school.measured) return leaf("grams-per-boil", gramsPerBoil, "g/boil", "own-measured");
   const gramsPerKJ = 1 / (school.lowerHeatingMJPerKg * school.efficiency.planned);
   const wind = 1 + stove.windExposure;
   return product("grams-per-boil", gramsPerBoil, "g/boil", [
     leaf("boil-heat", gramsPerBoil / gramsPerKJ / wind, "kJ", "boil-heat"),
-    leaf("grams-per-kj", gramsPerKJ, "g/kJ", `fuel:${school.id}`),
-    leaf("wind-factor", wind, "share", "own-setting"),
+    leaf("grams-per-kj", gramsPerKJ, "g/kJ", sourceOf("fuel", school)),
+    leaf("wind-factor", wind, "fraction", "own-setting"),
   ]);
 }
 
-export function explainFood(hiker: Hiker, row: LegHiker): Derivation {
+function explainFood({ hiker, row }: WhyContext): Derivation {
   const { food } = row;
   const covered = 1 - hiker.food.shortfallFraction;
   const eaten = quotient(
@@ -100,20 +94,20 @@ export function explainFood(hiker: Hiker, row: LegHiker): Derivation {
         leaf("meal-days", food.mealDays, "days", "meals-not-in-town"),
         leaf("need-per-day", food.mealDays > 0 ? food.needKcal / food.mealDays : 0, "kcal/day", "energy"),
       ]),
-      leaf("appetite", food.needKcal > 0 ? food.menuKcal / food.needKcal / covered : 1, "share", "appetite-ramp"),
-      leaf("covered", covered, "share", "own-setting"),
+      leaf("appetite", food.needKcal > 0 ? food.menuKcal / food.needKcal / covered : 1, "fraction", "appetite-ramp"),
+      leaf("covered", covered, "fraction", "own-setting"),
     ]),
     leaf("density", hiker.food.densityKcalPerG * 1000, "kcal/kg", "own-setting"),
   );
   return sum("food", food.startKg, "kg", [eaten, leaf("food-reserve", food.reserveKg, "kg", "own-setting")]);
 }
 
-export function explainCarry(hiker: Hiker, row: LegHiker, index: number): Derivation {
+function explainCarry({ hiker, row, schools }: WhyContext, index: number): Derivation {
   const carry = row.carries[index];
   if (!carry) return leaf("carry", 0, "L", "days-planned");
   const perCampL = hiker.water.dinnerL + hiker.water.nightL + hiker.water.breakfastL;
   return sum("carry", carry.litres, "L", [
-    explainDrinking(hiker, carry.walkingL, carry.distanceM / 1000, carry.walkH),
+    explainDrinking(hiker.water, schools.water, carry),
     product("carry-camps", carry.campL, "L", [
       leaf("dry-camps", carry.dryCamps, "count", "days-planned"),
       leaf("per-dry-camp", perCampL, "L/camp", "own-setting"),
@@ -124,30 +118,36 @@ export function explainCarry(hiker: Hiker, row: LegHiker, index: number): Deriva
 }
 
 /** By the school's own measure: distance or hours, its rate, and what the heat makes of it. */
-function explainDrinking(hiker: Hiker, litres: number, km: number, walkH: number): Derivation {
-  const school = models.water.orDefault(hiker.schools.water);
-  const source = `water:${school.id}`;
-  const own = hiker.water.measuredLph;
-  if (own === undefined && school.kind === "distance") {
-    const plainL = km * hiker.water.ratePerKmL;
-    if (plainL <= 0) return leaf("carry-walking", litres, "L", source);
-    const rate = [
-      leaf("carry-km", km, "km", "track"),
-      leaf("rate-per-km", hiker.water.ratePerKmL, "L/km", "own-setting"),
-    ];
-    if (!school.byHeat)
-      return product(
-        "carry-walking",
-        litres,
-        "L",
-        [...rate, leaf("detours", litres / plainL, "share", "track")],
-        source,
-      );
-    return product("carry-walking", litres, "L", [...rate, leaf("heat-factor", litres / plainL, "share", source)]);
+function explainDrinking(own: WaterSettings, school: WaterSchool, carry: Carry): Derivation {
+  const { walkingL, walkH } = carry;
+  const km = carry.distanceM / 1000;
+  const source = sourceOf("water", school);
+  const rule = school.rule?.(own);
+  if (rule && rule.perKmL > 0) {
+    const plainL = km * rule.perKmL;
+    if (plainL <= 0) return leaf("carry-walking", walkingL, "L", source);
+    const parts = [leaf("carry-km", km, "km", "track"), leaf("rate-per-km", rule.perKmL, "L/km", "own-setting")];
+    if (rule.byHeat) {
+      parts.push(leaf("heat-factor", walkingL / plainL, "fraction", source));
+      return product("carry-walking", walkingL, "L", parts);
+    }
+    parts.push(leaf("detours", walkingL / plainL, "fraction", "track"));
+    return product("carry-walking", walkingL, "L", parts, source);
   }
-  if (walkH <= 0) return leaf("carry-walking", litres, "L", source);
-  return product("carry-walking", litres, "L", [
+  if (walkH <= 0) return leaf("carry-walking", walkingL, "L", source);
+  return product("carry-walking", walkingL, "L", [
     leaf("carry-hours", walkH, "h", "days-planned"),
-    leaf("rate-per-hour", litres / walkH, "L/h", own === undefined ? source : "own-measured"),
+    leaf("rate-per-hour", walkingL / walkH, "L/h", source),
   ]);
 }
+
+export const packFigures = [
+  defineFigure({ id: "start", explain: explainStart }),
+  defineFigure({ id: "base", explain: explainBase }),
+  defineFigure({ id: "food", explain: explainFood }),
+  defineFigure({
+    id: "carry",
+    explain: (context) => explainCarry(context, context.carryIndex ?? context.row.largestCarry),
+  }),
+  defineFigure({ id: "fuel", explain: explainFuel }),
+] as const;

@@ -3,8 +3,9 @@ import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixture
 import { mendTracks } from "../track/mend.ts";
 import { buildProfile } from "../track/profile.ts";
 import { buildHalts } from "../walk/halts.ts";
-import { buildKit, type KitPlan } from "./kit.ts";
-import { padRNeeded } from "../models/cold.ts";
+import { padNeed, nightWarmth } from "../warmth/night.ts";
+import { sleepKits, type SleepKit } from "../warmth/sleep.ts";
+import { buildKit, pieceFacts, type KitPlan } from "./kit.ts";
 
 const STOPS = [
   stopOf("one", 25_000),
@@ -13,10 +14,15 @@ const STOPS = [
   stopOf("passed", 60_000, { use: false }),
 ];
 
-function kitOf(kit: unknown[], overrides: Record<string, unknown> = {}): KitPlan {
-  const plan = planOf({ stops: STOPS, kit, ...overrides });
-  const profile = buildProfile(mendTracks([trackNorth()]), plan.trip.direction === "reverse");
-  return buildKit(plan, profile, buildHalts(plan, profile));
+/** The kit on every leg, and by leg and hiker what is slept in. */
+function kitOf(kit: unknown[], overrides: Record<string, unknown> = {}): KitPlan & { sleep: SleepKit[][] } {
+  const { stops, hikers, trip, kit: rows } = planOf({ stops: STOPS, kit, ...overrides });
+  const profile = buildProfile(mendTracks([trackNorth()]), trip.direction === "reverse");
+  const halts = buildHalts({ stops, profile });
+  const pieces = rows.map(pieceFacts);
+  const built = buildKit({ pieces, hikerIds: hikers.map((hiker) => hiker.id), stops, profile, halts });
+  const sleep = sleepKits({ pieces, carrier: built.carrier, legCount: built.legs.length, hikers });
+  return { ...built, sleep };
 }
 const span = (fromStopId: string, toStopId: string, rest: Record<string, unknown> = {}) => ({
   fromStopId,
@@ -52,15 +58,18 @@ describe("spans", () => {
 
   test("the carrier has the mass, the owner the use", () => {
     const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
-    const { legs } = kitOf(
+    const { legs, sleep } = kitOf(
       [
         pieceOf("bag", 800, { role: "bag", comfortC: -5, carrierId: "b" }),
         pieceOf("pad", 400, { role: "pad", padR: 3, shared: true }),
       ],
       { hikers },
     );
-    expect(legs[0]![0]).toMatchObject({ baseKg: 0.4, bagC: -5, padR: 3 });
-    expect(legs[0]![1]).toMatchObject({ baseKg: 0.8, bagC: undefined, padR: 3 });
+    expect(legs[0]!.map((row) => row.baseKg)).toEqual([0.4, 0.8]);
+    expect(sleep[0]).toMatchObject([
+      { bagC: -5, padR: 3 },
+      { bagC: undefined, padR: 3 },
+    ]);
   });
 
   test("a span may change the carrier", () => {
@@ -126,14 +135,18 @@ describe("every piece in exactly one place", () => {
 
 describe("warmth", () => {
   test("pads stack; what is worn in the bag adds at most 8 K", () => {
-    const { legs } = kitOf([
+    const { sleep } = kitOf([
       pieceOf("p", 300, { role: "pad", padR: 3 }),
       pieceOf("q", 100, { role: "pad", padR: 2 }),
       pieceOf("l", 100, { warmthK: 4 }),
       pieceOf("m", 100, { warmthK: 3 }),
       pieceOf("n", 100, { warmthK: 3 }),
     ]);
-    expect(legs[0]![0]).toMatchObject({ padR: 5, bagExtraK: 8 });
+    const kit = sleep[0]![0]!;
+    expect(kit).toMatchObject({ padR: 5, extraK: 10 });
+    expect(nightWarmth({ ...kit, bagC: -2 }, -4)).toMatchObject({ marginK: 6, extraK: 8 });
+    expect(nightWarmth({ ...kit, bagC: -2, extraK: 5 }, -4)?.marginK).toBe(3);
+    expect(nightWarmth(kit, -4)).toBeUndefined();
   });
 
   test("cold sleepers go by comfort, warm ones by limit, and the warmest bag counts", () => {
@@ -141,8 +154,8 @@ describe("warmth", () => {
       pieceOf("b", 700, { role: "bag", comfortC: 2, limitC: -4 }),
       pieceOf("c", 900, { role: "bag", comfortC: -3 }),
     ];
-    expect(kitOf(bags).legs[0]![0]!.bagC).toBe(-3);
-    expect(kitOf(bags, { hikers: [hikerOf({ sleeper: "warm" })] }).legs[0]![0]!.bagC).toBe(-4);
+    expect(kitOf(bags).sleep[0]![0]!.bagC).toBe(-3);
+    expect(kitOf(bags, { hikers: [hikerOf({ sleeper: "warm" })] }).sleep[0]![0]!.bagC).toBe(-4);
   });
 
   test.each([
@@ -152,6 +165,6 @@ describe("warmth", () => {
     [-10, false, 4.315],
     [-20, true, 6.019],
   ])("coldest night %i °C, on snow %s: R %f", (celsius, onSnow, r) =>
-    expect(padRNeeded(celsius, onSnow)).toBeCloseTo(r, 2),
+    expect(padNeed(celsius, onSnow).r).toBeCloseTo(r, 2),
   );
 });

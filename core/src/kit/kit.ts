@@ -4,11 +4,37 @@
  *
  * Mass counts for the carrier, use (sleeping, drinking) for the owner, or for all when shared.
  */
-import { FINISH_ID, START_ID, type Hiker, type Piece, type Plan, type Span } from "../plan/schema.ts";
-import { MOST_EXTRA_K } from "../models/cold.ts";
+import { FINISH_ID, START_ID } from "../plan/ids.ts";
+import type { Piece, Span, Stop } from "../plan/schema.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import type { Halt } from "../walk/halts.ts";
+import { endReachNodes, type Halt } from "../walk/halts.ts";
+
+/** What a plan has to know of a piece: its name and group may change without consequence. */
+// prettier-ignore
+export type PieceFacts = Pick<
+  Piece,
+  | "id" | "massG" | "quantity" | "wear" | "volumeL" | "ownerId" | "carrierId" | "shared" | "role" | "capacityL"
+  | "comfortC" | "limitC" | "padR" | "warmthK" | "spans"
+>;
+
+export function pieceFacts(piece: Piece): PieceFacts {
+  const { id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, spans } = piece;
+  const { comfortC, limitC, padR, warmthK } = piece;
+  // prettier-ignore
+  return {
+    id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, comfortC, limitC, padR, warmthK, spans,
+  };
+}
+
+export interface KitInput {
+  pieces: readonly PieceFacts[];
+  /** In the plan's order. */
+  hikerIds: readonly string[];
+  stops: readonly Pick<Stop, "id" | "trackM">[];
+  profile: Profile;
+  halts: readonly Halt[];
+}
 
 export interface KitLeg {
   /** All in the pack except consumables. */
@@ -22,15 +48,19 @@ export interface KitLeg {
   canisterL: number;
   /** Space a hard canister takes whatever is in it. */
   canisterVolumeL: number;
-  /** The warmest bag's rating for this sleeper, what is worn in it, and the pads' R added up. */
-  bagC: number | undefined;
-  bagExtraK: number;
-  padR: number;
+}
+
+interface PieceFault<Kind> {
+  kind: Kind;
+  pieceId: string;
+  legIndex: number;
 }
 
 export type KitFault =
-  | { kind: "piece-twice" | "piece-gap"; pieceId: string; legIndex: number }
-  | { kind: "stop-gone" | "stop-unused"; pieceId: string; legIndex: number; stopId: string }
+  | PieceFault<"piece-twice">
+  | PieceFault<"piece-gap">
+  | (PieceFault<"stop-gone"> & { stopId: string })
+  | (PieceFault<"stop-unused"> & { stopId: string })
   | { kind: "role-gap"; role: "shelter" | "bag" | "pad" | "shoes" | "pack"; hikerId: string; legIndex: number };
 
 export interface KitPlan {
@@ -41,17 +71,21 @@ export interface KitPlan {
   faults: KitFault[];
 }
 
-export function buildKit(plan: Plan, profile: Profile, halts: readonly Halt[]): KitPlan {
+export function buildKit({ pieces, hikerIds, stops, profile, halts }: KitInput): KitPlan {
   const legCount = halts.length - 1;
   const faults: KitFault[] = [];
-  const carrier = new Int8Array(plan.kit.length * legCount).fill(-1);
-  const hikerIndex = new Map(plan.hikers.map((hiker, index) => [hiker.id, index]));
-  const nodeOf = stopNodes(plan, profile);
-  const haltNodes = new Set(halts.map((halt) => halt.node));
+  const carrier = new Int8Array(pieces.length * legCount).fill(-1);
+  const hikerIndex = new Map(hikerIds.map((id, index) => [id, index]));
+  const placed = {
+    nodeOf: stopNodes(stops, profile),
+    haltNodes: new Set(halts.map((halt) => halt.node)),
+    profile,
+    halts,
+  };
 
-  for (const [p, piece] of plan.kit.entries()) {
-    const spans = placedSpans(piece, nodeOf, haltNodes, profile, halts, faults);
-    checkContinuity(piece, spans, profile, halts, faults);
+  for (const [p, piece] of pieces.entries()) {
+    const spans = placedSpans(piece, placed, faults);
+    checkContinuity(piece, spans, placed, faults);
     for (const { span, from, to } of spans) {
       const who = hikerIndex.get(span.carrierId ?? piece.carrierId) ?? 0;
       for (let leg = 0; leg < legCount; leg++) {
@@ -64,15 +98,15 @@ export function buildKit(plan: Plan, profile: Profile, halts: readonly Halt[]): 
     }
   }
   const legs = Array.from({ length: legCount }, (_, leg) =>
-    plan.hikers.map((hiker, who) => sumLeg(plan.kit, carrier, legCount, leg, hiker, who, hikerIndex)),
+    hikerIds.map((_, who) => sumLeg(pieces, carrier, legCount, leg, who, hikerIndex)),
   );
-  roleGaps(plan, carrier, legCount, faults);
+  roleGaps(pieces, hikerIds, carrier, legCount, faults);
   return { legs, carrier, faults };
 }
 
 /** Node of every stop id a span may name, the two ends included. */
-export function stopNodes(plan: Plan, profile: Profile): Map<string, number> {
-  const nodes = new Map(plan.stops.map((stop) => [stop.id, nodeAt(profile, stop.trackM)]));
+export function stopNodes(stops: KitInput["stops"], profile: Profile): Map<string, number> {
+  const nodes = new Map(stops.map((stop) => [stop.id, nodeAt(profile, stop.trackM)]));
   nodes.set(START_ID, 0);
   nodes.set(FINISH_ID, profile.cellCount);
   return nodes;
@@ -84,17 +118,20 @@ interface PlacedSpan {
   to: number;
 }
 
-/** Within reach of an end of the trail a stop is that end; see halts. */
-const END_REACH_NODES = 10;
+/** What places a span on the legs. */
+interface Placing {
+  nodeOf: ReadonlyMap<string, number>;
+  haltNodes: ReadonlySet<number>;
+  profile: Profile;
+  halts: readonly Halt[];
+}
 
 function placedSpans(
-  piece: Piece,
-  nodeOf: Map<string, number>,
-  haltNodes: Set<number>,
-  profile: Profile,
-  halts: readonly Halt[],
+  piece: PieceFacts,
+  { nodeOf, haltNodes, profile, halts }: Placing,
   faults: KitFault[],
 ): PlacedSpan[] {
+  const reach = endReachNodes(profile);
   const legAt = (node: number): number =>
     Math.max(
       0,
@@ -109,7 +146,7 @@ function placedSpans(
       faults.push({ kind: "stop-gone", pieceId: piece.id, legIndex: legAt(otherwise), stopId });
       return otherwise;
     }
-    const atEnd = node <= END_REACH_NODES || node >= profile.cellCount - END_REACH_NODES;
+    const atEnd = node <= reach || node >= profile.cellCount - reach;
     if (!atEnd && !haltNodes.has(node))
       faults.push({ kind: "stop-unused", pieceId: piece.id, legIndex: legAt(node), stopId });
     return node;
@@ -123,12 +160,12 @@ function placedSpans(
 }
 
 function checkContinuity(
-  piece: Piece,
+  piece: PieceFacts,
   spans: readonly PlacedSpan[],
-  profile: Profile,
-  halts: readonly Halt[],
+  { profile, halts }: Placing,
   faults: KitFault[],
 ): void {
+  const reach = endReachNodes(profile);
   const legFrom = (node: number): number => {
     const leg = halts.findLastIndex((halt) => halt.node <= node);
     return Math.max(0, Math.min(halts.length - 2, leg));
@@ -138,8 +175,8 @@ function checkContinuity(
   const first = spans[0];
   const last = spans.at(-1);
   if (!first || !last) return;
-  if (first.from > END_REACH_NODES && first.span.begins === "from-home") gap(first.from);
-  if (last.to < profile.cellCount - END_REACH_NODES && last.span.ends === "kept") gap(last.to);
+  if (first.from > reach && first.span.begins === "from-home") gap(first.from);
+  if (last.to < profile.cellCount - reach && last.span.ends === "kept") gap(last.to);
   for (let i = 0; i + 1 < spans.length; i++) {
     const before = spans[i]!;
     const after = spans[i + 1]!;
@@ -151,13 +188,12 @@ function checkContinuity(
 }
 
 function sumLeg(
-  kit: readonly Piece[],
+  pieces: readonly PieceFacts[],
   carrier: Int8Array,
   legCount: number,
   leg: number,
-  hiker: Hiker,
   who: number,
-  hikerIndex: Map<string, number>,
+  hikerIndex: ReadonlyMap<string, number>,
 ): KitLeg {
   const sum: KitLeg = {
     baseKg: 0,
@@ -167,22 +203,13 @@ function sumLeg(
     bottleL: 0,
     canisterL: 0,
     canisterVolumeL: 0,
-    bagC: undefined,
-    bagExtraK: 0,
-    padR: 0,
   };
-  for (const [p, piece] of kit.entries()) {
+  for (const [p, piece] of pieces.entries()) {
     const carriedBy = carrier[p * legCount + leg]!;
     if (carriedBy < 0) continue;
     const uses = piece.shared || hikerIndex.get(piece.ownerId) === who;
     const times = piece.quantity;
-    if (uses) {
-      const rating = hiker.sleeper === "warm" ? (piece.limitC ?? piece.comfortC) : (piece.comfortC ?? piece.limitC);
-      if (piece.role === "bag" && rating !== undefined) sum.bagC = Math.min(sum.bagC ?? Infinity, rating);
-      sum.bagExtraK += piece.role === "bag" ? 0 : (piece.warmthK ?? 0);
-      if (piece.role === "pad") sum.padR += piece.padR ?? 0;
-      if (piece.role === "hard-canister") sum.canisterL += (piece.capacityL ?? 0) * times;
-    }
+    if (uses && piece.role === "hard-canister") sum.canisterL += (piece.capacityL ?? 0) * times;
     if (carriedBy !== who) continue;
     const massKg = (piece.massG * times) / 1000;
     if (piece.wear === "worn") sum.wornKg += massKg;
@@ -192,19 +219,24 @@ function sumLeg(
     else if (piece.role === "hard-canister") sum.canisterVolumeL += piece.volumeL * times;
     else if (piece.wear !== "worn" && piece.role !== "pack") sum.volumeL += piece.volumeL * times;
   }
-  sum.bagExtraK = Math.min(MOST_EXTRA_K, sum.bagExtraK);
   return sum;
 }
 
-function roleGaps(plan: Plan, carrier: Int8Array, legCount: number, faults: KitFault[]): void {
+function roleGaps(
+  pieces: readonly PieceFacts[],
+  hikerIds: readonly string[],
+  carrier: Int8Array,
+  legCount: number,
+  faults: KitFault[],
+): void {
   for (const role of ["shelter", "bag", "pad", "shoes", "pack"] as const) {
-    const rows = plan.kit.map((piece, p) => ({ piece, p })).filter(({ piece }) => piece.role === role);
-    for (const hiker of plan.hikers) {
-      const own = rows.filter(({ piece }) => piece.shared || piece.ownerId === hiker.id);
+    const rows = pieces.map((piece, p) => ({ piece, p })).filter(({ piece }) => piece.role === role);
+    for (const hikerId of hikerIds) {
+      const own = rows.filter(({ piece }) => piece.shared || piece.ownerId === hikerId);
       if (own.length === 0) continue;
       for (let leg = 0; leg < legCount; leg++)
         if (own.every(({ p }) => carrier[p * legCount + leg]! < 0))
-          faults.push({ kind: "role-gap", role, hikerId: hiker.id, legIndex: leg });
+          faults.push({ kind: "role-gap", role, hikerId, legIndex: leg });
     }
   }
 }

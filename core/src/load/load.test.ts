@@ -15,8 +15,8 @@ const dryHiker = hikerOf({ water: { ratePerKmL: 0, dinnerL: 0, nightL: 0, breakf
 
 describe("the pack along the way", () => {
   test("without water it only gets lighter within a leg, and by what is eaten", () => {
-    const { legs, loadKg } = result({ hikers: [dryHiker] });
-    const load = loadKg[0]!;
+    const { legs, packs } = result({ hikers: [dryHiker] });
+    const load = packs[0]!.loadKg;
     for (const leg of legs) {
       for (let c = leg.fromNode + 1; c < leg.toNode; c++) expect(load[c]!).toBeLessThanOrEqual(load[c - 1]! + 1e-6);
       const row = leg.hikers[0]!;
@@ -34,19 +34,19 @@ describe("the pack along the way", () => {
   });
 
   test("food is bought anew at every stop", () => {
-    const { legs, loadKg } = result({ hikers: [dryHiker] });
-    expect(loadKg[0]![legs[1]!.fromNode]!).toBeGreaterThan(loadKg[0]![legs[1]!.fromNode - 1]! + 0.5);
+    const { legs, packs } = result({ hikers: [dryHiker] });
+    expect(packs[0]!.loadKg[legs[1]!.fromNode]!).toBeGreaterThan(packs[0]!.loadKg[legs[1]!.fromNode - 1]! + 0.5);
   });
 
   test("water is full at a source, falls to the reserve, and is full again at the next", () => {
-    const { legs, loadKg, profile } = result({
+    const { legs, packs, profile } = result({
       sources: [sourceOf("w", 26_000)],
       hikers: [hikerOf({ stove: { fuel: "none" }, food: { densityKcalPerG: 9, shortfallFraction: 0.7 } })],
     });
     const node = Math.round(26_000 / profile.cellM);
     const [first, second] = legs[0]!.hikers[0]!.carries;
     expect(first!.toNode).toBe(node);
-    const jump = loadKg[0]![node]! - loadKg[0]![node - 1]!;
+    const jump = packs[0]!.loadKg[node]! - packs[0]!.loadKg[node - 1]!;
     // What is left of the first carry is its reserve; what is taken on is the second carry.
     expect(jump).toBeCloseTo(second!.litres - first!.reserveL, 1);
   });
@@ -66,12 +66,12 @@ describe("the pack along the way", () => {
         stove: { fuel: "none" },
       }),
     ];
-    const { legs, days, loadKg } = result({ hikers });
+    const { legs, days, packs } = result({ hikers });
     const camps = days.filter((day) => day.legIndex === 0 && day.night === "camp");
     expect(camps.length).toBeGreaterThan(0);
     expect(legs[0]!.hikers[0]!.carries[0]!.litres).toBeCloseTo(4 * camps.length, 9);
     const node = camps[0]!.toNode;
-    expect(loadKg[0]![node - 1]! - loadKg[0]![node]!).toBeGreaterThan(4);
+    expect(packs[0]!.loadKg[node - 1]! - packs[0]!.loadKg[node]!).toBeGreaterThan(4);
   });
 
   test("fuel burns at the camps: boils times grams", () => {
@@ -92,15 +92,15 @@ describe("settling", () => {
   test("says how many rounds it took, and that it came to rest", () => {
     const { rounds, settled, lastMoveG } = result();
     expect(settled).toBe(true);
-    expect(rounds).toBeGreaterThanOrEqual(2);
+    expect(rounds).toBeLessThanOrEqual(4);
     expect(lastMoveG).toBeLessThanOrEqual(10);
   });
 
   test("the answer is a fixed point: walking at the loads found takes the time found", () => {
-    const { legs, loadKg, profile } = result({ hikers: [dryHiker] });
+    const { legs, packs, profile } = result({ hikers: [dryHiker] });
     let hours = 0;
     for (let c = legs[0]!.fromNode; c < legs[0]!.toNode; c++)
-      hours += profile.cellM / 1000 / (5.037 * 0.8 * (1 - 0.007 * loadKg[0]![c]!));
+      hours += profile.cellM / 1000 / (5.037 * 0.8 * (1 - 0.007 * packs[0]!.loadKg[c]!));
     expect(hours / legs[0]!.walkH).toBeCloseTo(1, 3);
   });
 

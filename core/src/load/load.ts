@@ -2,10 +2,10 @@
  * The pack of one hiker at every cell of a block, kilograms: base, consumables, food left and wrappers,
  * water carried, fuel left and what it is in. Within a day part food goes evenly; breakfast and dinner go at the camps.
  */
-import type { Hiker } from "../plan/schema.ts";
 import type { KitLeg } from "../kit/kit.ts";
 import { CAMPS_PER_ZERO, type HikerSupply } from "../provision/provision.ts";
 import type { DayPart } from "../walk/walk.ts";
+import type { PackArrays } from "../walk/workspace.ts";
 
 /** Kilograms; the parts add up to `startKg`. */
 export interface LegLoad {
@@ -17,26 +17,27 @@ export interface LegLoad {
   endKg: number;
 }
 
-export interface HikerLoad {
-  /** On the cells of the block; elsewhere whatever the working array held. */
-  loadKg: Float64Array;
+export interface HikerLoad extends PackArrays {
   /** By leg of the block. */
   legs: LegLoad[];
 }
 
-export function hikerLoad(
-  hiker: Hiker,
-  parts: readonly DayPart[],
-  supply: HikerSupply,
+export interface LoadInput {
+  /** Fraction of the food's mass that stays in the pack as wrappers until the stop. */
+  wrapperFraction: number;
+  parts: readonly DayPart[];
+  supply: HikerSupply;
   /** By leg of the block. */
-  kitLegs: readonly KitLeg[],
-  /** Working arrays with an element for each cell. */
-  into: { loadKg: Float64Array; waterKg: Float64Array },
-): HikerLoad {
-  const { loadKg } = into;
+  kitLegs: readonly KitLeg[];
+  /** Working arrays; on the cells of the block they are filled, elsewhere they hold whatever they held. */
+  into: PackArrays;
+}
+
+export function hikerLoad({ wrapperFraction, parts, supply, kitLegs, into }: LoadInput): HikerLoad {
+  const { loadKg, foodKg: bagKg } = into;
   const waterKg = waterLeft(parts, supply, into.waterKg);
   const legs: LegLoad[] = [];
-  const keeps = hiker.food.wrapperFraction;
+  const keeps = wrapperFraction;
   let legIndex = -1;
   let foodKg = 0;
   let wrapperKg = 0;
@@ -79,10 +80,13 @@ export function hikerLoad(
     eat(supplied.breakfastKg);
     const length = Math.max(1, part.endNode - part.startNode);
     const dayPerCell = supplied.dayKg / length;
-    const restKg = fixedKg + fuelKg + foodKg + wrapperKg;
+    const gearKg = fixedKg + fuelKg;
+    const fullKg = foodKg + wrapperKg;
     const lossPerCell = dayPerCell * (1 - keeps);
     for (let c = part.startNode; c < part.endNode; c++) {
-      const here = restKg - lossPerCell * (c - part.startNode) + waterKg[c]!;
+      const bag = fullKg - lossPerCell * (c - part.startNode);
+      const here = gearKg + bag + waterKg[c]!;
+      bagKg[c] = bag;
       loadKg[c] = here;
       sumKg += here;
       if (here > leg.heaviestKg) {
@@ -98,7 +102,7 @@ export function hikerLoad(
     fuelKg = Math.max(0, fuelKg - supplied.fuelKg);
     if (cells > 0) leg.meanKg = sumKg / cells;
   }
-  return { loadKg, legs };
+  return { ...into, legs };
 }
 
 /** Water in the pack on every cell, one litre one kilogram; the reserve comes through undrunk. */

@@ -2,20 +2,14 @@
  * Body mass over weeks of a daily balance. A lean walker loses more kilograms per kilocalorie than the
  * old rule says, because more of the loss is lean tissue. Kilograms and kilocalories.
  */
-import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+import { defineSchool, registryOf, type School } from "./school.ts";
 
 export interface MassState {
   bodyKg: number;
   fatKg: number;
 }
 
-export interface BodyMassInput extends MassState {
-  days: readonly { intakeKcal: number; expenditureKcal: number }[];
-}
-
-export interface BodyMassSchool extends School<BodyMassInput, MassState[]> {
-  /** The state at the end of every day. */
-  simulate: (input: BodyMassInput) => MassState[];
+export interface BodyMassSchool extends School {
   /** One day's balance, intake less expenditure. */
   step: (state: MassState, balanceKcal: number) => MassState;
 }
@@ -33,12 +27,12 @@ const LEAST_BODY_KG = 25;
 const MOST_BODY_KG = 300;
 
 /** Lean share of a change in body mass, and of the energy it holds, at a fat mass. */
-export const leanShareOfMass = (fatKg: number): number => FORBES_KG / (FORBES_KG + fatKg);
-export const leanShareOfEnergy = (fatKg: number): number => FORBES_ENERGY_KG / (FORBES_ENERGY_KG + fatKg);
+export const leanFractionOfMass = (fatKg: number): number => FORBES_KG / (FORBES_KG + fatKg);
+export const leanFractionOfEnergy = (fatKg: number): number => FORBES_ENERGY_KG / (FORBES_ENERGY_KG + fatKg);
 
 /** Kilocalories in the next kilogram lost at a fat mass. */
 export function kcalPerKgLost(fatKg: number): number {
-  const lean = leanShareOfMass(fatKg);
+  const lean = leanFractionOfMass(fatKg);
   return lean * LEAN_KCAL_PER_KG + (1 - lean) * FAT_KCAL_PER_KG;
 }
 
@@ -69,7 +63,7 @@ function held(bodyKg: number, fatKg: number): MassState {
 }
 
 function forbesStep({ bodyKg, fatKg }: MassState, balanceKcal: number): MassState {
-  const lean = leanShareOfEnergy(fatKg);
+  const lean = leanFractionOfEnergy(fatKg);
   const fatChange = ((1 - lean) * balanceKcal) / FAT_KCAL_PER_KG;
   const leanChange = (lean * balanceKcal) / LEAN_KCAL_PER_KG;
   return held(bodyKg + fatChange + leanChange, fatKg + fatChange);
@@ -81,55 +75,25 @@ function ruleStep({ bodyKg, fatKg }: MassState, balanceKcal: number): MassState 
   return held(bodyKg + change, fatKg + change);
 }
 
-function school(
-  id: string,
-  name: string,
-  source: string,
-  confidence: BodyMassSchool["confidence"],
-  validity: Validity,
-  step: BodyMassSchool["step"],
-): BodyMassSchool {
-  const simulate = ({ days, ...start }: BodyMassInput): MassState[] => {
-    const states: MassState[] = [];
-    let state: MassState = { bodyKg: start.bodyKg, fatKg: start.fatKg };
-    for (const day of days) {
-      state = step(state, day.intakeKcal - day.expenditureKcal);
-      states.push(state);
-    }
-    return states;
-  };
-  return {
-    id,
-    name,
-    source,
-    confidence,
-    validity,
-    step,
-    simulate,
-    compute: simulate,
-    outside: outsideOf(validity.ranges),
-  };
-}
-
 export const bodyMass = registryOf<BodyMassSchool>("bodyMass", [
-  school(
-    "forbes-dynamic",
-    "Forbes, day by day",
-    "Forbes 1987/2000; energy of tissue from Hall and others 2011, Lancet 378:826",
-    "high",
-    {
+  defineSchool({
+    id: "forbes-dynamic",
+    name: "Forbes, day by day",
+    source: "Forbes 1987/2000; energy of tissue from Hall and others 2011, Lancet 378:826",
+    confidence: "high",
+    validity: {
       words:
         "From under-feeding; exercise with enough protein spares lean tissue, so the loss is probably a little high.",
       ranges: { fatKg: [4, 60] },
     },
-    forbesStep,
-  ),
-  school(
-    "rule-7700",
-    "7,700 kcal a kilogram",
-    "Wishnofsky 1958, Am J Clin Nutr 6:542",
-    "high",
-    { words: "Leaves out lean tissue; for lean walkers the loss is larger.", ranges: { fatKg: [30, 80] } },
-    ruleStep,
-  ),
+    step: forbesStep,
+  }),
+  defineSchool({
+    id: "rule-7700",
+    name: "7,700 kcal a kilogram",
+    source: "Wishnofsky 1958, Am J Clin Nutr 6:542",
+    confidence: "high",
+    validity: { words: "Leaves out lean tissue; for lean walkers the loss is larger.", ranges: { fatKg: [30, 80] } },
+    step: ruleStep,
+  }),
 ]);

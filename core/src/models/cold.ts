@@ -35,38 +35,18 @@ export function windChillC(temperatureC: number, windKmh: number): number | unde
 /** R in ft²·h·°F/BTU for one m²K/W. */
 export const R_PER_RSI = 5.678;
 
-/** Heat through a pad, W: 0.4 m² of contact, 33 °C skin. */
-export function padLossW(r: number, groundC: number, contactM2 = 0.4): number {
-  return (contactM2 * (33 - groundC)) / (r / R_PER_RSI);
-}
-
-/** Pads in series add. */
-export function stackedR(layers: readonly number[]): number {
-  return layers.reduce((sum, r) => sum + r, 0);
-}
+/** Skin that rests on a pad, °C. */
+export const SKIN_C = 33;
 
 /** W/m² let into the ground: the least warmth, our default, and the pad that bags are tested on. */
 export const GROUND_FLUX = { minimum: 62.5, planned: 50, testPad: 39 } as const;
 
-/** R = 5.678 (33 − T_ground) / q; engineering, no standard gives it. */
+/** R = 5.678 (skin − ground) / q; engineering, no standard gives it. */
 export function padRFor(groundC: number, fluxWPerM2: number = GROUND_FLUX.planned): number {
-  return Math.max(0, (R_PER_RSI * (33 - groundC)) / fluxWPerM2);
+  return Math.max(0, (R_PER_RSI * (SKIN_C - groundC)) / fluxWPerM2);
 }
 
 /** As cold as the air on snow and frozen ground, 5 K warmer otherwise. */
 export function groundC(airLowC: number, onSnow: boolean): number {
   return onSnow ? airLowC : airLowC + 5;
-}
-
-/** Pad R wanted on the coldest night in ten. */
-export function padRNeeded(coldNightC: number, onSnow: boolean): number {
-  return padRFor(groundC(coldNightC, onSnow));
-}
-
-/** What liners, covers and clothes worn in a bag may add in all, kelvin. */
-export const MOST_EXTRA_K = 8;
-
-/** Kelvin to spare on a night; negative is too cold. Bags as rated by ISO 23537-1: comfort, or limit for warm sleepers. */
-export function warmthMarginK(nightC: number, bagC: number, extraK: number): number {
-  return nightC - (bagC - Math.min(MOST_EXTRA_K, extraK));
 }

@@ -4,7 +4,7 @@
  * enthalpies of combustion; planning efficiencies with a lid. Field efficiencies vary by half either way.
  */
 import { clamp } from "../units/constants.ts";
-import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+import { defineSchool, measuredSchool, registryOf, type School } from "./school.ts";
 
 export interface FuelInput {
   volumeL: number;
@@ -16,7 +16,7 @@ export interface FuelInput {
   snow: boolean;
 }
 
-export interface FuelSchool extends School<FuelInput, number> {
+export interface FuelSchool extends School {
   gramsPerBoil: (input: FuelInput) => number;
   lowerHeatingMJPerKg: number;
   /** Lowest to highest seen in the field, and what is planned with. */
@@ -57,104 +57,101 @@ export function boilHeatKJ(input: Pick<FuelInput, "volumeL" | "startC" | "height
   return (input.volumeL * WATER_KJ_PER_KG_K + potKJ) * (boilC - input.startC);
 }
 
-function school(
-  id: string,
-  name: string,
-  lowerHeatingMJPerKg: number,
-  efficiency: FuelSchool["efficiency"],
-  container: FuelSchool["container"],
-  hardwareG: number,
-  validity: Validity,
-): FuelSchool {
-  const gramsPerBoil = (input: FuelInput): number =>
-    (boilHeatKJ(input) / (lowerHeatingMJPerKg * efficiency.planned)) * (1 + clamp(input.windExposure, 0, 1));
-  return {
-    id,
-    name,
+interface Fuel {
+  id: string;
+  name: string;
+  words: string;
+  lowerHeatingMJPerKg: number;
+  efficiency: FuelSchool["efficiency"];
+  container: FuelSchool["container"];
+  hardwareG: number;
+}
+
+function burning({ words, ...fuel }: Fuel): FuelSchool {
+  return defineSchool({
+    ...fuel,
     source: "Enthalpies of combustion (lower heating value); efficiency from field ranges",
     confidence: "medium",
-    validity,
+    validity: { words, ranges: IN_THE_FIELD },
+    gramsPerBoil: (input: FuelInput) =>
+      (boilHeatKJ(input) / (fuel.lowerHeatingMJPerKg * fuel.efficiency.planned)) *
+      (1 + clamp(input.windExposure, 0, 1)),
+  });
+}
+
+const IN_THE_FIELD = { heightM: [0, 5500], volumeL: [0.2, 3] } as const;
+
+export const fuel = registryOf<FuelSchool>("fuel", [
+  burning({
+    id: "gas-canister",
+    name: "Gas, open burner",
+    words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
+    lowerHeatingMJPerKg: 45.73,
+    efficiency: { low: 0.4, planned: 0.5, high: 0.6 },
+    container: { netG: 230, emptyG: 150, exact: false },
+    hardwareG: 85,
+  }),
+  burning({
+    id: "gas-heat-exchanger",
+    name: "Gas, heat-exchanger pot",
+    words: "The pot weighs more and holds better in wind.",
+    lowerHeatingMJPerKg: 45.73,
+    efficiency: { low: 0.6, planned: 0.65, high: 0.75 },
+    container: { netG: 230, emptyG: 150, exact: false },
+    hardwareG: 370,
+  }),
+  burning({
+    id: "alcohol",
+    name: "Alcohol, 95 %",
+    words: "Hard to light below about 0 °C; many fire bans forbid it.",
+    lowerHeatingMJPerKg: 24.98,
+    efficiency: { low: 0.35, planned: 0.45, high: 0.55 },
+    container: { netG: 400, emptyG: 25, exact: true },
+    hardwareG: 20,
+  }),
+  burning({
+    id: "tablets",
+    name: "Solid tablets",
+    words: "Slow, sooty, weak in wind.",
+    lowerHeatingMJPerKg: 28.08,
+    efficiency: { low: 0.25, planned: 0.35, high: 0.45 },
+    container: { netG: 0, emptyG: 0, exact: true },
+    hardwareG: 12,
+  }),
+  burning({
+    id: "liquid-fuel",
+    name: "White gas, pumped",
+    words: "Works to about −30 °C; priming not counted.",
+    lowerHeatingMJPerKg: 44.5,
+    efficiency: { low: 0.4, planned: 0.5, high: 0.6 },
+    container: { netG: 600, emptyG: 130, exact: true },
+    hardwareG: 320,
+  }),
+  defineSchool({
+    id: "none",
+    name: "No stove",
+    source: "Nothing burns",
+    confidence: "high",
+    validity: { words: "Cold meals and cold soaking.", ranges: {} },
+    lowerHeatingMJPerKg: 1,
+    efficiency: { low: 1, planned: 1, high: 1 },
+    container: { netG: 0, emptyG: 0, exact: true },
+    hardwareG: 0,
+    gramsPerBoil: () => 0,
+  }),
+]);
+
+/** The grams a boil that a hiker has weighed with a stove of one of the schools. */
+export function ownFuel(stove: FuelSchool, gramsPerBoil: number): FuelSchool {
+  const { lowerHeatingMJPerKg, efficiency, container, hardwareG } = stove;
+  return measuredSchool("own-grams", "Own measured grams", {
     lowerHeatingMJPerKg,
     efficiency,
     container,
     hardwareG,
-    gramsPerBoil,
-    compute: gramsPerBoil,
-    outside: outsideOf(validity.ranges),
-  };
+    gramsPerBoil: () => gramsPerBoil,
+  });
 }
-
-const inTheField = { heightM: [0, 5500], volumeL: [0.2, 3] } as const;
-
-export const fuel = registryOf<FuelSchool>("fuel", [
-  school(
-    "gas-canister",
-    "Gas, open burner",
-    45.73,
-    { low: 0.4, planned: 0.5, high: 0.6 },
-    { netG: 230, emptyG: 150, exact: false },
-    85,
-    {
-      words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
-      ranges: inTheField,
-    },
-  ),
-  school(
-    "gas-heat-exchanger",
-    "Gas, heat-exchanger pot",
-    45.73,
-    { low: 0.6, planned: 0.65, high: 0.75 },
-    { netG: 230, emptyG: 150, exact: false },
-    370,
-    { words: "The pot weighs more and holds better in wind.", ranges: inTheField },
-  ),
-  school(
-    "alcohol",
-    "Alcohol, 95 %",
-    24.98,
-    { low: 0.35, planned: 0.45, high: 0.55 },
-    { netG: 400, emptyG: 25, exact: true },
-    20,
-    {
-      words: "Hard to light below about 0 °C; many fire bans forbid it.",
-      ranges: inTheField,
-    },
-  ),
-  school(
-    "tablets",
-    "Solid tablets",
-    28.08,
-    { low: 0.25, planned: 0.35, high: 0.45 },
-    { netG: 0, emptyG: 0, exact: true },
-    12,
-    {
-      words: "Slow, sooty, weak in wind.",
-      ranges: inTheField,
-    },
-  ),
-  school(
-    "liquid-fuel",
-    "White gas, pumped",
-    44.5,
-    { low: 0.4, planned: 0.5, high: 0.6 },
-    { netG: 600, emptyG: 130, exact: true },
-    320,
-    {
-      words: "Works to about −30 °C; priming not counted.",
-      ranges: inTheField,
-    },
-  ),
-  {
-    ...school("none", "No stove", 1, { low: 1, planned: 1, high: 1 }, { netG: 0, emptyG: 0, exact: true }, 0, {
-      words: "Cold meals and cold soaking.",
-      ranges: {},
-    }),
-    source: "Nothing burns",
-    confidence: "high",
-    gramsPerBoil: () => 0,
-    compute: () => 0,
-  },
-]);
 
 /** Antoine constants (°C, mmHg) and molar mass of what canisters hold. */
 const GASES = {

@@ -1,8 +1,9 @@
 /** What plan files rely on: the ids and their order; and what every school owes the reader. */
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { models, planSchema } from "../index.ts";
-import { outsideOf } from "./school.ts";
+import { models, PLAN_VERSION, planSchema, type Hiker } from "../index.ts";
+import { choiceOf, resolveHiker } from "./hiker.ts";
+import { defineSchool } from "./school.ts";
 import { hikerOf } from "../../test/fixtures.ts";
 
 const IDS = {
@@ -31,20 +32,64 @@ describe.each(Object.entries(models))("models.%s", (question, registry) => {
     expect(new Set(registry.ids).size).toBe(registry.ids.length);
   });
 
-  test("found by id; an unknown one throws for programs and means the default for documents", () => {
+  test("found by id; an unknown one throws, naming those that are", () => {
     for (const id of registry.ids) expect(registry.get(id).id).toBe(id);
     expect(() => registry.get("guesswork")).toThrow(
       `Unknown ${question} model "guesswork". Use one of: ${registry.ids[0]}`,
     );
-    expect(registry.orDefault("guesswork").id).toBe(registry.ids[0]);
-    expect([registry.has(registry.ids[0]!), registry.has("guesswork")]).toEqual([true, false]);
+    expect(registry.find("guesswork")).toBeUndefined();
+  });
+});
+
+describe("a hiker resolved", () => {
+  const hikerWith = (overrides: Record<string, unknown>): Hiker =>
+    planSchema.parse({
+      format: "gepack-plan",
+      version: PLAN_VERSION,
+      id: "p",
+      trip: { name: "x", startDate: "2027-05-01" },
+      hikers: [hikerOf(overrides)],
+    }).hikers[0]!;
+  const ids = (overrides: Record<string, unknown>): Record<string, string> =>
+    Object.fromEntries(
+      Object.entries(resolveHiker(choiceOf(hikerWith(overrides)))).map(([question, school]) => [question, school.id]),
+    );
+
+  test("by the ids of the document, and by the default where an id is of another version", () => {
+    expect(ids({ schools: { time: "munter", resting: "from-the-future" } })).toMatchObject({
+      time: "munter",
+      resting: "mifflin-st-jeor",
+      day: "sum",
+    });
+  });
+
+  test("measured values are schools like any other, and stand in for those of the document", () => {
+    const measured = {
+      food: { measuredKcalPerDay: 3300 },
+      water: { measuredLph: 0.6 },
+      stove: { gramsPerBoil: 11 },
+    };
+    expect(ids(measured)).toMatchObject({
+      effort: "own-day",
+      resting: "own-day",
+      day: "own-day",
+      water: "own-litres",
+      fuel: "own-grams",
+    });
+    const { water, fuel, day, effort } = resolveHiker(choiceOf(hikerWith(measured)));
+    expect(water.rateLph({} as never)).toBe(0.6);
+    expect(fuel.gramsPerBoil({} as never)).toBe(11);
+    expect([day.totalKcal(2000, 1), day.totalKcal(2000, 0), day.totalKcal(2000, 0.5)]).toEqual([3300, 2000, 2650]);
+    // Measured on oneself, no limits of others hold.
+    expect(effort.outside({ loadKg: 500, gradePercent: -80 })).toEqual([]);
+    expect(ids({ stove: { fuel: "none", gramsPerBoil: 11 } })["fuel"]).toBe("none");
   });
 });
 
 test("the defaults of a new hiker are the first of every question", () => {
   const plan = planSchema.parse({
     format: "gepack-plan",
-    version: 1,
+    version: PLAN_VERSION,
     id: "p",
     trip: { name: "x", startDate: "2027-05-01" },
     hikers: [hikerOf()],
@@ -60,7 +105,9 @@ test("outside names each figure beyond its range, judges none that is missing, a
   fc.assert(
     fc.property(number, number, number, (x, a, b) => {
       const [low, high] = [Math.min(a, b), Math.max(a, b)];
-      const reasons = outsideOf({ x: [low, high], absent: [0, 1] })({ x });
+      const validity = { words: "Made up.", ranges: { x: [low, high], absent: [0, 1] } } as const;
+      const school = defineSchool({ id: "x", name: "x", source: "x", confidence: "high", validity });
+      const reasons = school.outside({ x });
       expect(reasons).toEqual(x < low || x > high ? [{ quantity: "x", value: x, low, high }] : []);
     }),
   );

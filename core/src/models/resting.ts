@@ -3,7 +3,7 @@
  * Typical error ±10 % for four people in five. For hours that are not walked: walking power holds rest already.
  */
 import { clamp } from "../units/constants.ts";
-import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+import { defineSchool, registryOf, type School } from "./school.ts";
 
 export interface RestingInput {
   bodyKg: number;
@@ -14,7 +14,7 @@ export interface RestingInput {
   bodyFatFraction?: number | undefined;
 }
 
-export interface RestingSchool extends School<RestingInput, number> {
+export interface RestingSchool extends School {
   energyKcalPerDay: (input: RestingInput) => number;
 }
 
@@ -71,76 +71,64 @@ function henry2005({ bodyKg, ageY, sex }: RestingInput): number {
   return slope * bodyKg + constant;
 }
 
-function school(
-  id: string,
-  name: string,
-  source: string,
-  confidence: RestingSchool["confidence"],
-  validity: Validity,
-  equation: (input: RestingInput) => number,
-): RestingSchool {
-  const energyKcalPerDay = (input: RestingInput): number => Math.max(LEAST_KCAL, equation(input));
-  return {
-    id,
-    name,
-    source,
-    confidence,
-    validity,
-    energyKcalPerDay,
-    compute: energyKcalPerDay,
-    outside: outsideOf(validity.ranges),
-  };
-}
+/** An equation that never says less than a living body needs. */
+const atLeast =
+  (equation: (input: RestingInput) => number) =>
+  (input: RestingInput): number =>
+    Math.max(LEAST_KCAL, equation(input));
 
 const needsFat = "Needs the share of body fat; without it one is estimated from build, ±4 points.";
 
 export const resting = registryOf<RestingSchool>("resting", [
-  school(
-    "mifflin-st-jeor",
-    "Mifflin–St Jeor 1990",
-    "Mifflin, St Jeor and others 1990, Am J Clin Nutr 51:241",
-    "high",
-    { words: "498 people of 19 to 78 years.", ranges: { ageY: [19, 78] } },
-    mifflin,
-  ),
-  school(
-    "harris-benedict-1919",
-    "Harris–Benedict 1919",
-    "Harris & Benedict 1919, Carnegie Institution Publication 279",
-    "high",
-    { words: "239 people, mostly young and lean; reads about 5 % high today.", ranges: { ageY: [16, 63] } },
-    harrisBenedict1919,
-  ),
-  school(
-    "harris-benedict-1984",
-    "Harris–Benedict, revised 1984",
-    "Roza & Shizgal 1984, Am J Clin Nutr 40:168",
-    "high",
-    { words: "The 1919 data with others added; not to be mixed with the 1919 figures.", ranges: { ageY: [16, 80] } },
-    rozaShizgal1984,
-  ),
-  school(
-    "cunningham-1980",
-    "Cunningham 1980",
-    "Cunningham 1980, Am J Clin Nutr 33:2372",
-    "high",
-    { words: `For the trained and lean. ${needsFat}`, ranges: { bodyFatFraction: [0.05, 0.4] } },
-    (body) => 500 + 22 * fatFreeKg(body),
-  ),
-  school(
-    "katch-mcardle",
-    "Cunningham 1991 (Katch–McArdle)",
-    "Cunningham 1991, Am J Clin Nutr 54:963; textbooks print it as Katch–McArdle",
-    "medium",
-    { words: needsFat, ranges: { bodyFatFraction: [0.05, 0.5] } },
-    (body) => 370 + 21.6 * fatFreeKg(body),
-  ),
-  school(
-    "oxford-2005",
-    "Oxford 2005, by body mass",
-    "Henry 2005, Public Health Nutr 8(7A):1133",
-    "medium",
-    { words: "10,552 values from many countries; jumps at 30 and 60 years.", ranges: { ageY: [18, 100] } },
-    henry2005,
-  ),
+  defineSchool({
+    id: "mifflin-st-jeor",
+    name: "Mifflin–St Jeor 1990",
+    source: "Mifflin, St Jeor and others 1990, Am J Clin Nutr 51:241",
+    confidence: "high",
+    validity: { words: "498 people of 19 to 78 years.", ranges: { ageY: [19, 78] } },
+    energyKcalPerDay: atLeast(mifflin),
+  }),
+  defineSchool({
+    id: "harris-benedict-1919",
+    name: "Harris–Benedict 1919",
+    source: "Harris & Benedict 1919, Carnegie Institution Publication 279",
+    confidence: "high",
+    validity: { words: "239 people, mostly young and lean; reads about 5 % high today.", ranges: { ageY: [16, 63] } },
+    energyKcalPerDay: atLeast(harrisBenedict1919),
+  }),
+  defineSchool({
+    id: "harris-benedict-1984",
+    name: "Harris–Benedict, revised 1984",
+    source: "Roza & Shizgal 1984, Am J Clin Nutr 40:168",
+    confidence: "high",
+    validity: {
+      words: "The 1919 data with others added; not to be mixed with the 1919 figures.",
+      ranges: { ageY: [16, 80] },
+    },
+    energyKcalPerDay: atLeast(rozaShizgal1984),
+  }),
+  defineSchool({
+    id: "cunningham-1980",
+    name: "Cunningham 1980",
+    source: "Cunningham 1980, Am J Clin Nutr 33:2372",
+    confidence: "high",
+    validity: { words: `For the trained and lean. ${needsFat}`, ranges: { bodyFatFraction: [0.05, 0.4] } },
+    energyKcalPerDay: atLeast((body) => 500 + 22 * fatFreeKg(body)),
+  }),
+  defineSchool({
+    id: "katch-mcardle",
+    name: "Cunningham 1991 (Katch–McArdle)",
+    source: "Cunningham 1991, Am J Clin Nutr 54:963; textbooks print it as Katch–McArdle",
+    confidence: "medium",
+    validity: { words: needsFat, ranges: { bodyFatFraction: [0.05, 0.5] } },
+    energyKcalPerDay: atLeast((body) => 370 + 21.6 * fatFreeKg(body)),
+  }),
+  defineSchool({
+    id: "oxford-2005",
+    name: "Oxford 2005, by body mass",
+    source: "Henry 2005, Public Health Nutr 8(7A):1133",
+    confidence: "medium",
+    validity: { words: "10,552 values from many countries; jumps at 30 and 60 years.", ranges: { ageY: [18, 100] } },
+    energyKcalPerDay: atLeast(henry2005),
+  }),
 ]);

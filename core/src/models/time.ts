@@ -6,7 +6,7 @@
  * surface, snow, night and heat come on top, and every hiker's own factor.
  */
 import { clamp } from "../units/constants.ts";
-import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+import { defineSchool, registryOf, type School, type Validity } from "./school.ts";
 
 /** A piece of the way. Climb and descent are both positive; the grade is their difference over the distance. */
 export interface Section {
@@ -24,15 +24,10 @@ export interface Walker {
   ownClimbMPerH?: number | undefined;
 }
 
-export interface TimeInput extends Walker {
-  sections: readonly Section[];
-}
-
-export interface TimeSchool extends School<TimeInput, number> {
+export interface TimeSchool extends School {
   kind: "slope-law" | "rule";
   /** Rules that do not add up cell by cell want sections that end where the profile turns. */
   wholeSections: boolean;
-  durationH: (input: TimeInput) => number;
   /** Hours for one section. */
   sectionH: (section: Section, walker: Walker) => number;
   /** Slope laws only. */
@@ -111,6 +106,7 @@ export function munterH(section: Section): number {
 }
 
 /** What one measures on oneself; the defaults are ours until one has. */
+export const OWN_PACE_ID = "own-pace";
 export const OWN_FLAT_KMH = 4.2;
 export const OWN_CLIMB_M_PER_H = 500;
 
@@ -118,43 +114,21 @@ export function ownPaceH({ distanceM, climbM }: Section, walker: Walker): number
   return distanceM / 1000 / (walker.ownFlatKmh ?? OWN_FLAT_KMH) + climbM / (walker.ownClimbMPerH ?? OWN_CLIMB_M_PER_H);
 }
 
-interface Head {
-  id: string;
-  name: string;
-  source: string;
-  confidence: TimeSchool["confidence"];
-  validity: Validity;
-}
+type Head = Pick<TimeSchool, "id" | "name" | "source" | "confidence" | "validity">;
 
-const total = (sections: readonly Section[], one: (section: Section) => number): number => {
-  let hours = 0;
-  for (const section of sections) hours += one(section);
-  return hours;
-};
-
+/** A rule gives hours for a section. */
 function rule(head: Head, sectionH: TimeSchool["sectionH"], wholeSections = false): TimeSchool {
-  const durationH = (input: TimeInput): number => total(input.sections, (section) => sectionH(section, input));
-  return {
-    ...head,
-    kind: "rule",
-    wholeSections,
-    sectionH,
-    durationH,
-    compute: durationH,
-    outside: (input) => input.sections.flatMap((section) => sectionOutside(head.validity, section)),
-  };
+  return defineSchool({ ...head, kind: "rule" as const, wholeSections, sectionH });
 }
 
+/** A slope law gives a speed for a grade, and so hours for a section. */
 function slopeLaw(head: Head, speedMps: (input: { gradeFraction: number } & Walker) => number): TimeSchool {
   const sectionH = (section: Section, walker: Walker): number =>
     section.distanceM /
     Math.max(SLOWEST_MPS, speedMps({ ...walker, gradeFraction: gradeOf(section) })) /
     SECONDS_PER_HOUR;
-  return { ...rule(head, sectionH), kind: "slope-law", speedMps };
+  return defineSchool({ ...head, kind: "slope-law" as const, wholeSections: false, sectionH, speedMps });
 }
-
-const sectionOutside = (validity: Validity, section: Section) =>
-  outsideOf(validity.ranges)({ ...section, gradeFraction: gradeOf(section) });
 
 const toSixtyPercent: Validity["ranges"] = { gradeFraction: [-0.6, 0.6] };
 const toFortyPercent: Validity["ranges"] = { gradeFraction: [-0.4, 0.4] };
@@ -253,7 +227,7 @@ export const time = registryOf<TimeSchool>("time", [
   ),
   rule(
     {
-      id: "own-pace",
+      id: OWN_PACE_ID,
       name: "Own measured pace",
       source: "Your own speed on the level and your own rate of climb",
       confidence: "high",

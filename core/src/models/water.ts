@@ -4,7 +4,7 @@
  */
 import { clamp } from "../units/constants.ts";
 import { J_PER_ML_OXYGEN } from "./effort.ts";
-import { outsideOf, registryOf, type School, type Validity } from "./school.ts";
+import { defineSchool, measuredSchool, registryOf, type School } from "./school.ts";
 import { breathGPerH, climbingW, sweatLph } from "./sweat.ts";
 
 export interface WaterInput {
@@ -26,12 +26,28 @@ export interface WaterInput {
   perHourL?: number | undefined;
 }
 
-export interface WaterSchool extends School<WaterInput, number> {
-  rateLph: (input: WaterInput) => number;
-  /** What the rate grows with: only `balance` has to be worked out cell by cell from power and weather. */
-  kind: "distance" | "hours" | "balance";
-  /** Whether warmth above 20 °C raises it. */
+/** A field rule as figures: litres by the kilometre, by the hour, and whether warmth raises them. */
+export interface FieldRule {
+  perKmL: number;
+  perHourL: number;
   byHeat: boolean;
+}
+
+/** The hiker's own rates for cool walking. */
+export interface OwnRates {
+  ratePerKmL: number;
+  ratePerHourL: number;
+}
+
+export interface WaterSchool extends School {
+  rateLph: (input: WaterInput) => number;
+  /**
+   * What the rate grows with: a field rule runs over the cells by its figures, `balance` has to be worked out
+   * cell by cell from power and weather.
+   */
+  kind: "distance" | "hours" | "balance";
+  /** The rule's figures for a hiker; undefined for the balance. */
+  rule?: (own: OwnRates) => FieldRule;
 }
 
 export const PER_KM_L = 0.125;
@@ -71,75 +87,64 @@ function heatBalanceLph(input: WaterInput): number {
   return Math.max(LEAST_LPH, sweat + breath + OBLIGATORY_LPH);
 }
 
-function school(
-  id: string,
-  name: string,
-  source: string,
-  confidence: WaterSchool["confidence"],
-  validity: Validity,
-  kind: WaterSchool["kind"],
-  byHeat: boolean,
-  rateLph: (input: WaterInput) => number,
-): WaterSchool {
-  return {
-    id,
-    name,
-    source,
-    confidence,
-    validity,
-    kind,
-    byHeat,
-    rateLph,
-    compute: rateLph,
-    outside: outsideOf(validity.ranges),
-  };
-}
+type WaterFunctions = Pick<WaterSchool, "rateLph" | "kind" | "rule">;
 
 const perKm = (input: WaterInput): number => (input.perKmL ?? PER_KM_L) * input.speedMps * 3.6;
 
 export const water = registryOf<WaterSchool>("water", [
-  school(
-    "heat-and-distance",
-    "By distance and heat",
-    "Field rule: litres per km, rising from 20 °C, doubled at 32 °C",
-    "medium",
-    { words: "A rule of thumb; the litres per km are your own setting.", ranges: { temperatureC: [-20, 38] } },
-    "distance",
-    true,
-    (input) => perKm(input) * heatFactor(input.temperatureC),
-  ),
-  school(
-    "per-distance",
-    "By distance alone",
-    "Field rule: about 1 L per 8 km",
-    "medium",
-    { words: "Says too little above 25 °C.", ranges: { temperatureC: [-20, 25] } },
-    "distance",
-    false,
-    perKm,
-  ),
-  school(
-    "per-hour-heat",
-    "By hours and heat",
-    "Field rule: litres per walking hour, rising from 20 °C, doubled at 32 °C",
-    "medium",
-    { words: "A rule of thumb; slow climbs count in full.", ranges: { temperatureC: [-20, 38] } },
-    "hours",
-    true,
-    (input) => (input.perHourL ?? PER_HOUR_L) * heatFactor(input.temperatureC),
-  ),
-  school(
-    "heat-balance",
-    "Sweat from the heat balance",
-    "Givoni & Goldman 1972 terms, ISO 7933 efficiency; breath by Mitchell and others 1972",
-    "experimental",
-    {
+  defineSchool<WaterFunctions>({
+    id: "heat-and-distance",
+    name: "By distance and heat",
+    source: "Field rule: litres per km, rising from 20 °C, doubled at 32 °C",
+    confidence: "medium",
+    validity: {
+      words: "A rule of thumb; the litres per km are your own setting.",
+      ranges: { temperatureC: [-20, 38] },
+    },
+    kind: "distance",
+    rule: ({ ratePerKmL }) => ({ perKmL: ratePerKmL, perHourL: 0, byHeat: true }),
+    rateLph: (input) => perKm(input) * heatFactor(input.temperatureC),
+  }),
+  defineSchool<WaterFunctions>({
+    id: "per-distance",
+    name: "By distance alone",
+    source: "Field rule: about 1 L per 8 km",
+    confidence: "medium",
+    validity: { words: "Says too little above 25 °C.", ranges: { temperatureC: [-20, 25] } },
+    kind: "distance",
+    rule: ({ ratePerKmL }) => ({ perKmL: ratePerKmL, perHourL: 0, byHeat: false }),
+    rateLph: perKm,
+  }),
+  defineSchool<WaterFunctions>({
+    id: "per-hour-heat",
+    name: "By hours and heat",
+    source: "Field rule: litres per walking hour, rising from 20 °C, doubled at 32 °C",
+    confidence: "medium",
+    validity: { words: "A rule of thumb; slow climbs count in full.", ranges: { temperatureC: [-20, 38] } },
+    kind: "hours",
+    rule: ({ ratePerHourL }) => ({ perKmL: 0, perHourL: ratePerHourL, byHeat: true }),
+    rateLph: (input) => (input.perHourL ?? PER_HOUR_L) * heatFactor(input.temperatureC),
+  }),
+  defineSchool<WaterFunctions>({
+    id: "heat-balance",
+    name: "Sweat from the heat balance",
+    source: "Givoni & Goldman 1972 terms, ISO 7933 efficiency; breath by Mitchell and others 1972",
+    confidence: "experimental",
+    validity: {
       words:
         "Replaces all sweat, in light clothing; constants for covered clothing are assumed. People differ by 30 to 50 %.",
       ranges: { temperatureC: [5, 46], powerW: [100, 700], windMps: [0, 2.5] },
     },
-    "balance",
-    true,
-    heatBalanceLph,
-  ),
+    kind: "balance",
+    rateLph: heatBalanceLph,
+  }),
 ]);
+
+/** So many litres in every hour of walking, as the hiker has found. */
+export function ownWater(litresPerH: number): WaterSchool {
+  return measuredSchool<WaterFunctions>("own-litres", "Own measured litres", {
+    kind: "hours",
+    rule: () => ({ perKmL: 0, perHourL: litresPerH, byHeat: false }),
+    rateLph: () => litresPerH,
+  });
+}

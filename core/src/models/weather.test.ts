@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { FOUR_FIGURES, relative } from "../../test/published.ts";
 import { bankWh, coldCapacity, deliveredWh, intoDeviceWh, solarWh } from "./battery.ts";
-import { campLowC, coldestInTenC, padLossW, padRFor, stackedR, warmthMarginK, windChillC } from "./cold.ts";
+import { campLowC, coldestInTenC, padRFor, windChillC } from "./cold.ts";
 import { boilHeatKJ, boilingPointC, canisterKPa, coldestCanisterC, fuel, pressureKPa } from "./fuel.ts";
 import {
   dilutedSodium,
@@ -236,13 +236,6 @@ describe("cold", () => {
     near(padRFor(ground, 62.5), least);
     near(padRFor(ground), planned);
     near(padRFor(ground, 39), test);
-  });
-
-  test("pads add, and lose heat by their sum", () => {
-    near(padLossW(stackedR([3, 2]), 0), 14.99);
-    near(padLossW(1.5, 0), 49.97);
-    expect(warmthMarginK(-4, -2, 5)).toBe(3);
-    expect(warmthMarginK(-4, -2, 12)).toBe(6);
   });
 });
 

@@ -1,10 +1,39 @@
-/** Brings a document of an older version to the present one, step by step. */
-import { PLAN_VERSION } from "./schema.ts";
+/**
+ * Brings a document of an older version to the present one: a pure function from each version to the
+ * next, tested on a stored document of its version.
+ */
+import { PLAN_VERSION } from "./ids.ts";
 
 type Document = Record<string, unknown>;
 
-/** MIGRATIONS[n] turns version n into n + 1. Version 1 is the first, so there is none yet. */
-const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = {};
+const isDocument = (value: unknown): value is Document =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** The same object with keys under new names; keys that are missing stay missing. */
+function renamed(value: unknown, names: Readonly<Record<string, string>>): unknown {
+  if (!isDocument(value)) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [names[key] ?? key, inner]));
+}
+
+/** One word for one thing: the rules of a day are `dayRules`, and what is a fraction is called so. */
+function from1To2(document: Document): Document {
+  const { days, hikers, ...rest } = document;
+  return {
+    ...rest,
+    version: 2,
+    ...(days === undefined ? {} : { dayRules: renamed(days, { darkShare: "darkFraction" }) }),
+    hikers: Array.isArray(hikers)
+      ? hikers.map((hiker: unknown) =>
+          isDocument(hiker) && isDocument(hiker["pace"])
+            ? { ...hiker, pace: renamed(hiker["pace"], { breakShare: "breakFraction" }) }
+            : hiker,
+        )
+      : hikers,
+  };
+}
+
+/** MIGRATIONS[n] turns version n into n + 1. */
+const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = { 1: from1To2 };
 
 export function migrate(document: Document, version: number): Document {
   let current = document;

@@ -20,9 +20,9 @@ const deviceOf = (overrides: object) => ({ id: "d", name: "Phone", ownerId: "a",
 
 test("a file from before days, camps, devices and measured values reads as it is, at the defaults", () => {
   const old = good();
-  for (const part of ["days", "camps", "devices"]) delete old[part];
+  for (const part of ["dayRules", "camps", "devices"]) delete old[part];
   const { value } = readPlan(old);
-  expect(value).toMatchObject({ camps: [], devices: [], days: { sleepAt: "anywhere", restEveryDays: 0 } });
+  expect(value).toMatchObject({ camps: [], devices: [], dayRules: { sleepAt: "anywhere", restEveryDays: 0 } });
   expect(value!.hikers[0]!.schools.bodyMass).toBe("forbes-dynamic");
 });
 
@@ -51,9 +51,9 @@ describe("refused with a place and a sentence", () => {
     ],
     ["an owner who is not there", withPart("kit", [pieceOf("axe", 300, { ownerId: "z" })]), "kit[0].ownerId", /"z"/],
     ["one id for two stops", withPart("stops", [stopOf("m", 1), stopOf("m", 2)]), "stops[1].id", /used twice/],
-    ["a rule nobody knows", withPart("days", { sleepAt: "hotels" }), "days.sleepAt", /anywhere/],
-    ["a day of thirty hours", withPart("days", { neroOutH: 30 }), "days.neroOutH", /20/],
-    ["a surface nobody knows", withPart("days", { surfaceSpeed: { lava: 0.5 } }), "days.surfaceSpeed", /lava/],
+    ["a rule nobody knows", withPart("dayRules", { sleepAt: "hotels" }), "dayRules.sleepAt", /anywhere/],
+    ["a day of thirty hours", withPart("dayRules", { neroOutH: 30 }), "dayRules.neroOutH", /20/],
+    ["a surface nobody knows", withPart("dayRules", { surfaceSpeed: { lava: 0.5 } }), "dayRules.surfaceSpeed", /lava/],
     [
       "a stage of no hours",
       withPart("hikers", [hikerOf({ pace: { ramp: [{ tripDay: 0, hoursH: 0 }] } })]),

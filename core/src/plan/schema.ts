@@ -1,29 +1,48 @@
 /**
  * The plan document: one JSON object, format `gepack-plan`.
  *
- * Types, validation on import and on the server, and the JSON Schema in docs all come from here.
- * Every number is bounded so that no accepted document can make a later stage divide by zero or
- * answer NaN. Objects are loose: unknown keys are kept and written back.
- * Places are distances along the track as recorded, in metres (`trackM`), whatever the direction walked.
+ * Types, validation on import and on the server, the JSON Schema in docs, and the bounds, units and defaults
+ * of every field on the screen (see `fields.ts`) all come from here. Every number is bounded so that no
+ * accepted document can make a later stage divide by zero or answer NaN. Objects are loose: unknown keys
+ * are kept and written back. Places are distances along the track as recorded, in metres (`TrackM`).
  */
 import { z } from "zod";
 import { dayNumber } from "../units/day.ts";
-
-export const PLAN_FORMAT = "gepack-plan";
-export const PLAN_VERSION = 1;
-
-/** Stand-ins for the two ends of the walk, in walking order, where a stop id is asked for. */
-export const START_ID = "@start";
-export const FINISH_ID = "@finish";
+import type { TrackM } from "../units/lengths.ts";
+import {
+  DEVICE_KINDS,
+  FUELS,
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  ROLES,
+  RULES,
+  SERVICES,
+  SOURCE_KINDS,
+  SPAN_BEGINS,
+  SPAN_ENDS,
+  STRETCH_KINDS,
+  SURFACES,
+} from "./ids.ts";
 
 const MAX_TRACK_M = 40_000_000;
 
+/** A bounded number with the unit it is in; screens and docs read both from here. */
+const amount = (unit: string, min: number, max: number): z.ZodNumber => z.number().min(min).max(max).meta({ unit });
+const whole = (unit: string, min: number, max: number): z.ZodNumber =>
+  z.number().int().min(min).max(max).meta({ unit });
+/** A share, kept as a fraction and shown in percent. */
+const fraction = (min = 0, max = 1): z.ZodNumber => amount("fraction", min, max);
+/** A length that the hiker reads in kilometres or miles; other metres are heights. */
+const distance = (max: number): z.ZodNumber => z.number().min(0).max(max).meta({ unit: "m", quantity: "distance" });
+
 const id = z.string().min(1).max(80);
 const label = z.string().max(200);
-const fraction = z.number().min(0).max(1);
-const trackM = z.number().min(0).max(MAX_TRACK_M);
-const celsius = z.number().min(-80).max(60);
+const note = z.string().max(2000).default("");
+// The brand lives in the compiler alone: in the document it is a plain number.
+const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;
+const celsius = amount("C", -80, 60);
 const isoDate = z.string().refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD");
+const monthDay = z.string().regex(/^\d{2}-\d{2}$/, "expected MM-DD");
 const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
 
 const place = { lonDeg: z.number().min(-180).max(180).optional(), latDeg: z.number().min(-90).max(90).optional() };
@@ -49,90 +68,88 @@ export const tripSchema = z.looseObject({
 });
 
 export const paceSchema = z.looseObject({
-  /** Own speed as a share of the time model's. */
-  speedFactor: z.number().min(0.3).max(2).default(0.8),
+  /** Own speed as a fraction of the time model's. */
+  speedFactor: fraction(0.3, 2).default(0.8),
   /** Walking hours a day, breaks not counted, on the first day and once in form. */
-  hoursFreshH: z.number().min(1).max(20).default(6),
-  hoursFitH: z.number().min(1).max(20).default(7.5),
+  hoursFreshH: amount("h", 1, 20).default(6),
+  hoursFitH: amount("h", 1, 20).default(7.5),
   /** Days of trail over which the hours grow from fresh to fit. */
-  rampDays: z.number().min(0).max(120).default(21),
-  /** Time standing or sitting, as a share of walking time. */
-  breakShare: z.number().min(0).max(1).default(0.2),
-  startClockH: z.number().min(3).max(12).default(7),
+  rampDays: amount("days", 0, 120).default(21),
+  /** Time standing or sitting, as a fraction of walking time. */
+  breakFraction: fraction().default(0.2),
+  startClockH: amount("clock", 3, 12).default(7),
   /** Walking hours by stage: from the first row's day on, straight between rows. Replaces fresh and fit when given. */
   ramp: z
-    .array(z.looseObject({ tripDay: z.number().min(0).max(2000), hoursH: z.number().min(1).max(20) }))
+    .array(z.looseObject({ tripDay: amount("days", 0, 2000), hoursH: amount("h", 1, 20) }))
     .max(12)
     .default([]),
   /** Measured on oneself; for the time school `own-pace`. */
-  ownFlatKmh: z.number().min(1).max(10).optional(),
-  ownClimbMPerH: z.number().min(100).max(2000).optional(),
+  ownFlatKmh: amount("km/h", 1, 10).optional(),
+  ownClimbMPerH: amount("m/h", 100, 2000).optional(),
 });
 
 export const foodSchema = z.looseObject({
-  densityKcalPerG: z.number().min(1).max(9).default(4.4),
+  densityKcalPerG: amount("kcal/g", 1, 9).default(4.4),
   /** Bulk of packed food in kilograms per litre. */
-  bulkKgPerL: z.number().min(0.1).max(1.5).default(0.5),
-  /** Share of the need left uncovered on purpose; negative is a surplus. */
-  shortfallFraction: z.number().min(-0.5).max(0.7).default(0.08),
-  reserveFraction: fraction.default(0.08),
-  wrapperFraction: z.number().min(0).max(0.3).default(0.03),
-  /** Share of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
-  appetiteByWeek: z.array(z.number().min(0.3).max(1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
-  /** Share of the menu's energy that is protein. */
-  proteinFraction: fraction.default(0.15),
+  bulkKgPerL: amount("kg/L", 0.1, 1.5).default(0.5),
+  /** Fraction of the need left uncovered on purpose; negative is a surplus. */
+  shortfallFraction: fraction(-0.5, 0.7).default(0.08),
+  reserveFraction: fraction().default(0.08),
+  wrapperFraction: fraction(0, 0.3).default(0.03),
+  /** Fraction of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
+  appetiteByWeek: z.array(fraction(0.3, 1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
+  /** Fraction of the menu's energy that is protein. */
+  proteinFraction: fraction().default(0.15),
   /** Allowance per 10 K that the day's mean is below freezing. */
-  coldKcalPer10K: z.number().min(0).max(1000).default(100),
+  coldKcalPer10K: amount("kcal", 0, 1000).default(100),
   /** Own measured need of a walking day; replaces the energy models when given. */
-  measuredKcalPerDay: z.number().min(1000).max(10_000).optional(),
+  measuredKcalPerDay: amount("kcal", 1000, 10_000).optional(),
 });
 
 export const waterSchema = z.looseObject({
   /** Litres per kilometre below 20 °C. 0.125 is 1 L per 8 km. */
-  ratePerKmL: z.number().min(0).max(1).default(0.125),
+  ratePerKmL: amount("L/km", 0, 1).default(0.125),
   /** Litres per walking hour below 20 °C, for the school that counts hours. */
-  ratePerHourL: z.number().min(0).max(2).default(0.4),
+  ratePerHourL: amount("L/h", 0, 2).default(0.4),
   clothing: z.enum(["light", "covered"]).default("light"),
   /** Own measured litres per walking hour; replaces the water models when given. */
-  measuredLph: z.number().min(0).max(2).optional(),
-  drinkAtSourceL: z.number().min(0).max(1).default(0.5),
-  reserveFraction: fraction.default(0.15),
-  dinnerL: z.number().min(0).max(4).default(0.5),
-  nightL: z.number().min(0).max(4).default(0.5),
-  breakfastL: z.number().min(0).max(4).default(0.4),
+  measuredLph: amount("L/h", 0, 2).optional(),
+  drinkAtSourceL: amount("L", 0, 1).default(0.5),
+  reserveFraction: fraction().default(0.15),
+  dinnerL: amount("L", 0, 4).default(0.5),
+  nightL: amount("L", 0, 4).default(0.5),
+  breakfastL: amount("L", 0, 4).default(0.4),
   trust: z.enum(["reliable", "chance", "all"]).default("chance"),
   /** With trust `chance`: the least chance of flow in the month that still counts. */
-  leastChance: fraction.default(0.7),
+  leastChance: fraction().default(0.7),
 });
 
 export const stoveSchema = z.looseObject({
-  fuel: z
-    .enum(["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"])
-    .default("gas-canister"),
-  boilsPerDay: z.number().min(0).max(20).default(2),
-  boilL: z.number().min(0).max(5).default(0.5),
+  fuel: z.enum(FUELS).default("gas-canister"),
+  boilsPerDay: amount("", 0, 20).default(2),
+  boilL: amount("L", 0, 5).default(0.5),
   /** 0 sheltered and still, 1 open to wind; the planned fifth covers wind and spill behind a shield. */
-  windExposure: fraction.default(0.2),
-  waterC: z.number().min(0).max(40).default(10),
+  windExposure: fraction().default(0.2),
+  waterC: amount("C", 0, 40).default(10),
   /** Own measured figure; replaces the model when given. */
-  gramsPerBoil: z.number().min(0).max(500).optional(),
+  gramsPerBoil: amount("g", 0, 500).optional(),
   /** What the fuel is carried in, net and empty; the model's own where missing. */
-  containerNetG: z.number().min(20).max(2000).optional(),
-  containerEmptyG: z.number().min(0).max(1000).optional(),
+  containerNetG: amount("g", 20, 2000).optional(),
+  containerEmptyG: amount("g", 0, 1000).optional(),
 });
 
 export const hikerSchema = z.looseObject({
   id,
   name: label.min(1),
-  ageY: z.number().min(10).max(100),
+  ageY: amount("y", 10, 100),
   sex: z.enum(["female", "male"]),
-  heightCm: z.number().min(100).max(230),
-  bodyKg: z.number().min(30).max(250),
+  heightCm: amount("cm", 100, 230),
+  bodyKg: amount("kg", 30, 250),
   /** Estimated from build where missing. */
-  bodyFatFraction: z.number().min(0.03).max(0.6).optional(),
+  bodyFatFraction: fraction(0.03, 0.6).optional(),
   sleeper: z.enum(["cold", "warm"]).default("cold"),
-  packComfortKg: z.number().min(1).max(60).default(15),
-  packVolumeL: z.number().min(5).max(150).default(55),
+  packComfortKg: amount("kg", 1, 60).default(15),
+  packVolumeL: amount("L", 5, 150).default(55),
   pace: paceSchema.prefault({}),
   food: foodSchema.prefault({}),
   water: waterSchema.prefault({}),
@@ -149,28 +166,24 @@ export const hikerSchema = z.looseObject({
     .prefault({}),
 });
 
-export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
-
 export const stopSchema = z.looseObject({
   id,
   name: label.min(1),
   trackM,
   ...place,
-  offTrailM: z.number().min(0).max(200_000).default(0),
+  offTrailM: distance(200_000).default(0),
   /** On foot the way to the stop is walked; by ride it costs an hour each way. */
   access: z.enum(["foot", "ride"]).default("foot"),
   services: z.array(z.enum(SERVICES)).default([]),
   /** Does this plan resupply here? */
   use: z.boolean().default(true),
   /** Nights spent here: 0 passes through, 2 is one zero day. */
-  nights: z.number().int().min(0).max(30).default(1),
+  nights: whole("", 0, 30).default(1),
   hours: label.default(""),
   /** Hour of the day after which nobody is there; never where missing. */
-  closesH: z.number().min(0).max(24).optional(),
-  note: z.string().max(2000).default(""),
+  closesH: amount("clock", 0, 24).optional(),
+  note,
 });
-
-export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
 
 export const sourceSchema = z.looseObject({
   id,
@@ -180,58 +193,42 @@ export const sourceSchema = z.looseObject({
   kind: z.enum(SOURCE_KINDS).default("spring"),
   reliable: z.boolean().default(true),
   /** Chance of finding water, January to December. */
-  chanceByMonth: monthly(fraction).optional(),
-  offTrailM: z.number().min(0).max(20_000).default(0),
+  chanceByMonth: monthly(fraction()).optional(),
+  /** One's own judgement, over every school of trust: counted on, or struck out. */
+  counted: z.boolean().optional(),
+  offTrailM: distance(20_000).default(0),
 });
-
-export const SURFACES = [
-  "road",
-  "trail",
-  "light-brush",
-  "heavy-brush",
-  "scree",
-  "bog",
-  "sand",
-  "firm-snow",
-  "soft-snow",
-] as const;
 
 export const stretchSchema = z.looseObject({
   id,
   name: label,
   fromM: trackM,
   toM: trackM,
-  kind: z.enum(["surface", "snow", "rule", "hazard", "insects", "dry"]),
+  kind: z.enum(STRETCH_KINDS),
   /** What is walked on, for kinds `surface` and `snow`. */
   surface: z.enum(SURFACES).optional(),
   /** Season in which the stretch applies, as month-day, inclusive; all year without. */
-  fromMonthDay: z
-    .string()
-    .regex(/^\d{2}-\d{2}$/, "expected MM-DD")
-    .optional(),
-  toMonthDay: z
-    .string()
-    .regex(/^\d{2}-\d{2}$/, "expected MM-DD")
-    .optional(),
-  rule: z.enum(["hard-canister", "fire-ban", "permit", "no-camping"]).optional(),
-  note: z.string().max(2000).default(""),
+  fromMonthDay: monthDay.optional(),
+  toMonthDay: monthDay.optional(),
+  rule: z.enum(RULES).optional(),
+  note,
 });
 
-export const stationSchema = z.looseObject({
+export const climateStationSchema = z.looseObject({
   id,
   name: label.min(1),
   trackM,
-  heightM: z.number().min(-430).max(8900),
+  heightM: amount("m", -430, 8900),
   /** Mean daily minimum and maximum of each month, January to December. */
   lowC: monthly(celsius),
   highC: monthly(celsius),
   /** Spread of single nights and days about those means. */
-  lowSdK: z.number().min(0).max(20),
-  highSdK: z.number().min(0).max(20),
+  lowSdK: amount("K", 0, 20),
+  highSdK: amount("K", 0, 20),
   /** Afternoon humidity and cloud cover of each month, 0 to 1; wind at the walker. */
-  humidity: monthly(fraction).optional(),
-  cloud: monthly(fraction).optional(),
-  windMps: z.number().min(0).max(20).default(1.5),
+  humidity: monthly(fraction()).optional(),
+  cloud: monthly(fraction()).optional(),
+  windMps: amount("m/s", 0, 20).default(1.5),
 });
 
 export const campSchema = z.looseObject({
@@ -241,35 +238,33 @@ export const campSchema = z.looseObject({
   ...place,
   /** In a hollow or on a valley floor, where cold air pools. */
   hollow: z.boolean().default(false),
-  note: z.string().max(2000).default(""),
+  note,
 });
 
 /** The party's rules for a day: everybody walks together. */
-export const daysSchema = z.looseObject({
+export const dayRulesSchema = z.looseObject({
   startRule: z.enum(["clock", "sunrise"]).default("clock"),
-  /** Share of the wanted hours that may be walked in the dark. */
-  darkShare: fraction.default(0),
+  /** Fraction of the wanted hours that may be walked in the dark. */
+  darkFraction: fraction().default(0),
   /** `camp` ends up to the window earlier where water or a listed camp is. */
   endRule: z.enum(["hours", "camp"]).default("camp"),
-  campWindowH: z.number().min(0).max(5).default(1),
+  campWindowH: amount("h", 0, 5).default(1),
   sleepAt: z.enum(["anywhere", "camps", "beds"]).default("anywhere"),
   /** Reach a stop before it closes, or camp before it and come in the morning. */
   arriveByClosing: z.boolean().default(false),
   /** Hours walked on the day of leaving a stop slept at; the usual ones where missing. */
-  neroOutH: z.number().min(0.5).max(20).optional(),
+  neroOutH: amount("h", 0.5, 20).optional(),
   /** A rest day after so many days of walking; 0 for none but the stops' own. */
-  restEveryDays: z.number().int().min(0).max(60).default(0),
-  nightSpeedFactor: z.number().min(0.2).max(1).default(0.8),
-  heatSlowFromC: z.number().min(0).max(45).default(25),
-  /** Share of speed lost per kelvin above that, at most 30 %. */
-  heatSlowPerK: z.number().min(0).max(0.1).default(0.01),
+  restEveryDays: whole("days", 0, 60).default(0),
+  nightSpeedFactor: fraction(0.2, 1).default(0.8),
+  heatSlowFromC: amount("C", 0, 45).default(25),
+  /** Fraction of speed lost per kelvin above that, at most 30 %. */
+  heatSlowPerK: fraction(0, 0.1).default(0.01),
   /** Multiplies what the load takes off the speed. */
-  loadSlowness: z.number().min(0).max(3).default(1),
+  loadSlowness: fraction(0, 3).default(1),
   /** Own speed factors of surfaces, over those of the table. */
-  surfaceSpeed: z.partialRecord(z.enum(SURFACES), z.number().min(0.1).max(1.5)).default({}),
+  surfaceSpeed: z.partialRecord(z.enum(SURFACES), fraction(0.1, 1.5)).default({}),
 });
-
-export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
 
 export const deviceSchema = z.looseObject({
   id,
@@ -278,26 +273,24 @@ export const deviceSchema = z.looseObject({
   kind: z.enum(DEVICE_KINDS),
   /** The piece of kit it is: it works on the legs on which that is carried; everywhere without. */
   pieceId: id.optional(),
-  count: z.number().int().min(1).max(20).default(1),
+  count: whole("", 1, 20).default(1),
   /** Rechargeable: what it takes, a day. */
-  whPerDay: z.number().min(0).max(500).default(0),
+  whPerDay: amount("Wh", 0, 500).default(0),
   /** Rechargeable and bank: cells. */
-  mAh: z.number().min(0).max(200_000).default(0),
+  mAh: amount("mAh", 0, 200_000).default(0),
   /** Spare cells: days one set lasts, and sets carried from each stop. */
-  daysPerSet: z.number().min(0.1).max(1000).default(10),
-  spareSets: z.number().int().min(0).max(50).default(0),
+  daysPerSet: amount("days", 0.1, 1000).default(10),
+  spareSets: whole("", 0, 50).default(0),
   /** Bank: what it takes from the wall. Solar: rated panel. */
-  watts: z.number().min(0).max(200).default(0),
+  watts: amount("W", 0, 200).default(0),
 });
-
-export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;
 
 export const spanSchema = z.looseObject({
   fromStopId: id,
   toStopId: id,
   /** How the piece comes into the pack, and where it goes after. */
-  begins: z.enum(["from-home", "posted", "bought", "handed-over"]).default("from-home"),
-  ends: z.enum(["kept", "sent-home", "sent-forward", "handed-over", "discarded"]).default("kept"),
+  begins: z.enum(SPAN_BEGINS).default("from-home"),
+  ends: z.enum(SPAN_ENDS).default("kept"),
   carrierId: id.optional(),
 });
 
@@ -305,23 +298,23 @@ export const pieceSchema = z.looseObject({
   id,
   name: label.min(1),
   group: label.default("Other"),
-  massG: z.number().min(0).max(50_000),
-  quantity: z.number().int().min(1).max(200).default(1),
+  massG: amount("g", 0, 50_000),
+  quantity: whole("", 1, 200).default(1),
   measured: z.boolean().default(false),
   wear: z.enum(["packed", "worn", "consumable"]).default("packed"),
-  volumeL: z.number().min(0).max(150).default(0),
+  volumeL: amount("L", 0, 150).default(0),
   ownerId: id,
   carrierId: id,
   /** Whether the whole party sleeps in or drinks from it. */
   shared: z.boolean().default(false),
   role: z.enum(ROLES).optional(),
   /** Bottles and hard canisters: what they hold. */
-  capacityL: z.number().min(0).max(150).optional(),
+  capacityL: amount("L", 0, 150).optional(),
   comfortC: celsius.optional(),
   limitC: celsius.optional(),
-  padR: z.number().min(0).max(20).optional(),
+  padR: amount("R", 0, 20).optional(),
   /** Kelvin that a liner, cover or jacket worn in the bag adds. */
-  warmthK: z.number().min(0).max(10).optional(),
+  warmthK: amount("K", 0, 10).optional(),
   spans: z.array(spanSchema).max(40),
 });
 
@@ -335,23 +328,27 @@ export const planSchema = z.looseObject({
   stops: z.array(stopSchema).max(2000).default([]),
   sources: z.array(sourceSchema).max(20_000).default([]),
   stretches: z.array(stretchSchema).max(2000).default([]),
-  climate: z.looseObject({ stations: z.array(stationSchema).max(200).default([]) }).prefault({}),
+  climate: z.looseObject({ stations: z.array(climateStationSchema).max(200).default([]) }).prefault({}),
   kit: z.array(pieceSchema).max(2000).default([]),
   camps: z.array(campSchema).max(5000).default([]),
-  days: daysSchema.prefault({}),
+  dayRules: dayRulesSchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;
 export type Hiker = z.infer<typeof hikerSchema>;
+export type PaceSettings = z.infer<typeof paceSchema>;
+export type FoodSettings = z.infer<typeof foodSchema>;
+export type WaterSettings = z.infer<typeof waterSchema>;
+export type StoveSettings = z.infer<typeof stoveSchema>;
 export type Stop = z.infer<typeof stopSchema>;
 export type Source = z.infer<typeof sourceSchema>;
 export type Stretch = z.infer<typeof stretchSchema>;
-export type Station = z.infer<typeof stationSchema>;
+export type ClimateStation = z.infer<typeof climateStationSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;
 export type Camp = z.infer<typeof campSchema>;
-export type DayRules = z.infer<typeof daysSchema>;
+export type DayRules = z.infer<typeof dayRulesSchema>;
 export type Device = z.infer<typeof deviceSchema>;
 export type Units = z.infer<typeof unitsSchema>;
 export type Surface = (typeof SURFACES)[number];

@@ -23,7 +23,7 @@ describe("the party's store of electricity", () => {
     const result = of([{ ...phone, whPerDay: 8 }]);
     const leg = result.power!.legs[0]!;
     const dayCount = result.power!.days.length;
-    expect(leg.lowestShare).toBe(0);
+    expect(leg.lowestFraction).toBe(0);
     expect(leg.shortWh).toBeCloseTo(8 * dayCount - 18.5, 6);
     // 18.5 Wh last two days of 8 and not a third.
     expect(leg.flatDay).toBe(result.power!.days[2]!.day);
@@ -45,7 +45,7 @@ describe("the party's store of electricity", () => {
     const cold = of([phone, bank], { climate: { stations: [stationOf(-10, -10)] } }).power!;
     const warm = of([phone, bank]).power!;
     expect(cold.days[0]!.storedWh).toBeCloseTo(warm.days[0]!.storedWh, 6);
-    expect(cold.days[0]!.usableShare / warm.days[0]!.usableShare).toBeCloseTo(0.7, 6);
+    expect(cold.days[0]!.usableFraction / warm.days[0]!.usableFraction).toBeCloseTo(0.7, 6);
   });
 
   test("the sun charges by day and cloud, never below freezing", () => {
@@ -100,7 +100,7 @@ test("watt hours are never made: what is there is what was there, less use, plus
         expect(day.leftWh).toBeCloseTo(before + day.solarWh - day.usedWh, 6);
         expect(day.leftWh).toBeGreaterThanOrEqual(-1e-9);
         expect(day.leftWh).toBeLessThanOrEqual(capacityWh + 1e-9);
-        expect(Math.min(day.usedWh, day.shortWh, day.wallWh, day.usableShare)).toBeGreaterThanOrEqual(-1e-9);
+        expect(Math.min(day.usedWh, day.shortWh, day.wallWh, day.usableFraction)).toBeGreaterThanOrEqual(-1e-9);
         before = day.storedWh;
       }
     }),

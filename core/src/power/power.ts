@@ -4,8 +4,9 @@
  * Cold takes from what can be drawn, and gives it back on warming; below freezing nothing is charged.
  */
 import { bankWh, coldCapacity, DELIVERED, DEVICE_ACCEPTS, LEAST_CHARGING_C, solarWh } from "../models/battery.ts";
-import type { Device, Plan } from "../plan/schema.ts";
+import type { Device, Piece } from "../plan/schema.ts";
 import { skyAt, type Season } from "../season/season.ts";
+import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { monthOfDay } from "../units/day.ts";
 import type { PartConditions } from "../walk/conditions.ts";
@@ -25,7 +26,7 @@ export interface PowerDay {
   /** At the end of the day, with what joins or leaves at the stop. */
   storedWh: number;
   /** Of that, what the cold lets out, as a share of the whole store. */
-  usableShare: number;
+  usableFraction: number;
 }
 
 export interface SpareCells {
@@ -38,7 +39,7 @@ export interface PowerLeg {
   /** Of the batteries carried on the leg. */
   capacityWh: number;
   /** Least that could be drawn on the leg before its last stop, as a share of the store. */
-  lowestShare: number;
+  lowestFraction: number;
   lowestDay: number;
   /** First day on which something was missing. */
   flatDay: number | undefined;
@@ -65,7 +66,7 @@ export function storeWh(device: Device): number {
 }
 
 export interface PowerInput {
-  plan: Plan;
+  devices: readonly Device[];
   /** Is this device carried on the leg? */
   carried: (device: Device, legIndex: number) => boolean;
   profile: Profile;
@@ -73,6 +74,22 @@ export interface PowerInput {
   halts: readonly Halt[];
   parts: readonly DayPart[];
   conditions: readonly PartConditions[];
+}
+
+export interface CarriedInput {
+  pieces: readonly Pick<Piece, "id">[];
+  /** Who carries piece p on leg l at [p · legs + l]; −1 for nobody. */
+  carrier: Int8Array;
+  legCount: number;
+}
+
+/** A device that is a piece of kit works where the piece is carried; one that is none works everywhere. */
+export function devicesCarried({ pieces, carrier, legCount }: CarriedInput): PowerInput["carried"] {
+  const indexOf = new Map(pieces.map((piece, p) => [piece.id, p]));
+  return ({ pieceId }, legIndex) => {
+    const piece = pieceId === undefined ? undefined : indexOf.get(pieceId);
+    return piece === undefined || carrier[piece * legCount + legIndex]! >= 0;
+  };
 }
 
 /** What is carried on a leg, added up. */
@@ -98,8 +115,7 @@ function bagOf(devices: readonly Device[]): Bag {
 
 /** Undefined when the plan has no devices. */
 export function powerOf(input: PowerInput): Power | undefined {
-  const { plan, carried, profile, season, halts, parts, conditions } = input;
-  const { devices } = plan;
+  const { devices, carried, profile, season, halts, parts, conditions } = input;
   if (devices.length === 0) return undefined;
   const bags = Array.from({ length: halts.length - 1 }, (_, leg) =>
     bagOf(devices.filter((device) => carried(device, leg))),
@@ -107,7 +123,7 @@ export function powerOf(input: PowerInput): Power | undefined {
   const days: PowerDay[] = [];
   const legs: PowerLeg[] = bags.map(({ capacityWh }) => ({
     capacityWh,
-    lowestShare: 1,
+    lowestFraction: 1,
     lowestDay: parts[0]!.day,
     flatDay: undefined,
     shortWh: 0,
@@ -121,11 +137,11 @@ export function powerOf(input: PowerInput): Power | undefined {
     const bag = bags[part.legIndex]!;
     const { capacityWh } = bag;
     // A day of two parts is used up by its hours; a rest day in camp is a day more.
-    const share = part.night === "none" ? Math.min(1, part.walkH / part.budgetH) : 1 - passedShare(parts, p);
+    const share = part.night === "none" ? Math.min(1, part.walkH / part.budgetH) : 1 - passedFraction(parts, p);
     const daysHere = share + (part.night === "camp" ? part.zeroDays : 0);
     daysOnLeg[part.legIndex]! += daysHere;
     const wantedWh = bag.usePerDayWh * daysHere;
-    const sky = skyAt(season, part.startNode * profile.cellM, monthOfDay(part.day));
+    const sky = skyAt(season, walkedOf(profile, part.startNode), monthOfDay(part.day));
     const offeredWh =
       meanC < LEAST_CHARGING_C ? 0 : solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere;
     // The sun feeds what runs, the store the rest as far as the cold lets it; what the sun has left over charges.
@@ -140,17 +156,16 @@ export function powerOf(input: PowerInput): Power | undefined {
     const leftWh = storedWh;
     leg.shortWh += shortWh;
     if (shortWh > 0) leg.flatDay ??= part.day;
-    const usableShare = capacityWh > 0 ? (storedWh * cold) / capacityWh : wantedWh > 0 ? 0 : 1;
-    if (usableShare < leg.lowestShare) {
-      leg.lowestShare = usableShare;
+    const usableFraction = capacityWh > 0 ? (storedWh * cold) / capacityWh : wantedWh > 0 ? 0 : 1;
+    if (usableFraction < leg.lowestFraction) {
+      leg.lowestFraction = usableFraction;
       leg.lowestDay = part.day;
     }
     let wallWh = 0;
     const halt = part.night === "camp" ? undefined : halts[part.legIndex + 1]!;
     if (halt) {
       const hours = part.night === "stop" ? NIGHT_AT_SOCKET_H + 24 * part.zeroDays : PASSING_AT_SOCKET_H;
-      if (halt.stop?.services.includes("socket"))
-        wallWh = Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS);
+      if (halt.hasSocket) wallWh = Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS);
       // Batteries that join here come charged; those that leave take their charge along.
       const nextWh = bags[part.legIndex + 1]?.capacityWh ?? capacityWh;
       storedWh = Math.min(nextWh, storedWh + wallWh + Math.max(0, nextWh - capacityWh));
@@ -164,7 +179,7 @@ export function powerOf(input: PowerInput): Power | undefined {
       shortWh,
       leftWh,
       storedWh,
-      usableShare,
+      usableFraction,
     });
   }
   for (const [index, leg] of legs.entries())
@@ -177,7 +192,7 @@ export function powerOf(input: PowerInput): Power | undefined {
 }
 
 /** Share of the day that parts before this one have used already. */
-function passedShare(parts: readonly DayPart[], p: number): number {
+function passedFraction(parts: readonly DayPart[], p: number): number {
   let share = 0;
   for (let q = p - 1; q >= 0 && parts[q]!.day === parts[p]!.day; q--)
     share += Math.min(1, parts[q]!.walkH / parts[q]!.budgetH);

@@ -1,13 +1,10 @@
 /** Fuel by leg: boils, grams, and what it is carried in. Containers are bought, or posted, at the stops. */
-import { models } from "../models/index.ts";
-import type { Hiker } from "../plan/schema.ts";
+import type { FuelSchool } from "../models/fuel.ts";
+import type { StoveSettings } from "../plan/schema.ts";
 
-/** Grams to plan for one boil at a height. A measured figure of one's own replaces the model. */
-export function plannedBoilGrams(hiker: Hiker, heightM: number): number {
-  const { stove } = hiker;
-  if (stove.fuel === "none") return 0;
-  if (stove.gramsPerBoil !== undefined) return stove.gramsPerBoil;
-  return models.fuel.orDefault(stove.fuel).gramsPerBoil({
+/** Grams to plan for one boil at a height, by a stove and the way it is used. */
+export function boilGrams(school: FuelSchool, stove: StoveSettings, heightM: number): number {
+  return school.gramsPerBoil({
     volumeL: stove.boilL,
     startC: stove.waterC,
     heightM,
@@ -23,11 +20,11 @@ export interface Container {
   exact: boolean;
 }
 
-export function containerOf(hiker: Hiker): Container {
-  const school = models.fuel.orDefault(hiker.stove.fuel);
+/** The hiker's own container sizes, over the school's. */
+export function containerOf(school: FuelSchool, stove: StoveSettings): Container {
   return {
-    netG: hiker.stove.containerNetG ?? school.container.netG,
-    emptyG: hiker.stove.containerEmptyG ?? school.container.emptyG,
+    netG: stove.containerNetG ?? school.container.netG,
+    emptyG: stove.containerEmptyG ?? school.container.emptyG,
     exact: school.container.exact,
   };
 }

@@ -4,15 +4,29 @@ import { hikerSchema, type Hiker } from "../plan/schema.ts";
 import { hikerOf } from "../../test/fixtures.ts";
 import { trusted } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
-import { dayEnergy as energyOf, restingKcalPerDay } from "./energy.ts";
+import { choiceOf, resolveHiker } from "../models/hiker.ts";
+import { dayEnergy as energyOf } from "./energy.ts";
+import { needsOf, restingKcalPerDay as restingOf } from "./needs.ts";
 import { appetite, partMeals } from "./food.ts";
-import { legFuel, plannedBoilGrams } from "./fuel.ts";
-import { carryLitres, mostLitres, sunShare } from "./water.ts";
+import { boilGrams, legFuel } from "./fuel.ts";
+import { carryLitres, mostLitres, sunFraction } from "./water.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
 
+const restingKcalPerDay = (who: Hiker, bodyKg: number): number =>
+  restingOf(needsOf(who, resolveHiker(choiceOf(who))), bodyKg);
+const plannedBoilGrams = (who: Hiker, heightM: number): number =>
+  boilGrams(resolveHiker(choiceOf(who)).fuel, who.stove, heightM);
+
 const dayEnergy = (who: Hiker, day: number, leg: number, walkH: number, walkKcal: number, meanC: number) =>
-  energyOf(who, restingKcalPerDay(who, who.bodyKg), day, leg, walkH, walkKcal, meanC, 8);
+  energyOf(needsOf(who, resolveHiker(choiceOf(who))), restingKcalPerDay(who, who.bodyKg), {
+    day,
+    legIndex: leg,
+    walkH,
+    walkKcal,
+    meanC,
+    fullH: 8,
+  });
 
 describe("energy of a day", () => {
   test("a hand-worked day: 8 h at 2,400 kcal, the other hours at rest, digestion once", () => {
@@ -75,21 +89,21 @@ describe("meals out of the bag", () => {
     zeroDays: 0,
     ...overrides,
   });
-  const total = (meals: { breakfastShare: number; dayShare: number; dinnerShare: number }): number =>
-    meals.breakfastShare + meals.dayShare + meals.dinnerShare;
+  const total = (meals: { breakfastFraction: number; dayFraction: number; dinnerFraction: number }): number =>
+    meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
 
   test("a day from camp to camp is a whole day's food", () => {
     expect(total(partMeals(part({}), true, false))).toBeCloseTo(1, 9);
   });
 
   test("town's breakfast and dinner are not carried", () => {
-    expect(partMeals(part({}), true, true).breakfastShare).toBe(0);
-    expect(partMeals(part({ night: "stop" }), true, false).dinnerShare).toBe(0);
+    expect(partMeals(part({}), true, true).breakfastFraction).toBe(0);
+    expect(partMeals(part({ night: "stop" }), true, false).dinnerFraction).toBe(0);
   });
 
   test("arriving early, part of the day's food is eaten in town", () => {
-    expect(partMeals(part({ night: "stop", endClockH: 13 }), true, false).dayShare).toBeCloseTo(0.225, 9);
-    expect(partMeals(part({ night: "stop", endClockH: 8 }), true, false).dayShare).toBe(0);
+    expect(partMeals(part({ night: "stop", endClockH: 13 }), true, false).dayFraction).toBeCloseTo(0.225, 9);
+    expect(partMeals(part({ night: "stop", endClockH: 8 }), true, false).dayFraction).toBe(0);
   });
 
   test("two parts of one day share its food and never eat it twice", () => {
@@ -99,7 +113,7 @@ describe("meals out of the bag", () => {
   });
 
   test("appetite grows by the week", () => {
-    expect([0, 6, 7, 14, 21, 200].map((day) => appetite(hiker(), day))).toEqual([0.75, 0.75, 0.85, 0.95, 1, 1]);
+    expect([0, 6, 7, 14, 21, 200].map((day) => appetite(hiker().food, day))).toEqual([0.75, 0.75, 0.85, 0.95, 1, 1]);
   });
 });
 
@@ -165,13 +179,13 @@ describe("fuel", () => {
 
 describe("water", () => {
   test("24 km without a camp, by hand: 3 L and 15 % reserve, half a litre drunk before", () => {
-    const need = carryLitres(hiker(), 24 * 0.125, 0);
+    const need = carryLitres(hiker().water, 24 * 0.125, 0);
     expect(need).toMatchObject({ campL: 0, drunkL: 0.5 });
     expect(need.litres).toBeCloseTo(2.95, 9);
   });
 
   test("a dry camp adds dinner, night and breakfast, and their reserve", () => {
-    const [dry, wet] = [carryLitres(hiker(), 3, 1), carryLitres(hiker(), 3, 0)];
+    const [dry, wet] = [carryLitres(hiker().water, 3, 1), carryLitres(hiker().water, 3, 0)];
     expect(dry.campL).toBeCloseTo(1.4, 9);
     expect(dry.litres - wet.litres).toBeCloseTo(1.4 * 1.15, 9);
   });
@@ -180,39 +194,40 @@ describe("water", () => {
     const litres = fc.double({ min: 0, max: 20, noNaN: true });
     fc.assert(
       fc.property(litres, litres, fc.integer({ min: 0, max: 3 }), (need, more, camps) => {
-        const carry = carryLitres(hiker(), need, camps).litres;
-        return carry >= 0 && carryLitres(hiker(), need + more, camps).litres >= carry - 1e-12;
+        const carry = carryLitres(hiker().water, need, camps).litres;
+        return carry >= 0 && carryLitres(hiker().water, need + more, camps).litres >= carry - 1e-12;
       }),
     );
   });
 
   test("the most to drink: 1.42 L an hour and 11.36 L a day, less for small people", () => {
-    expect(mostLitres(hiker({ bodyKg: 90 }), 4, 0)).toBeCloseTo(5.678, 3);
-    expect(mostLitres(hiker({ bodyKg: 90 }), 24, 0)).toBeCloseTo(11.356, 3);
-    expect(mostLitres(hiker({ bodyKg: 49 }), 4, 0)).toBeCloseTo(5.678 * 0.7, 3);
+    expect(mostLitres(90, 4, 0)).toBeCloseTo(5.678, 3);
+    expect(mostLitres(90, 24, 0)).toBeCloseTo(11.356, 3);
+    expect(mostLitres(49, 4, 0)).toBeCloseTo(5.678 * 0.7, 3);
   });
 
   test("trust: reliable only, by the month's chance, or all", () => {
     const source = {
       id: "w",
-      name: "w",
-      trackM: 0,
-      kind: "creek" as const,
       reliable: false,
       offTrailM: 0,
       chanceByMonth: [0.9, 0.9, 0.9, 0.9, 0.7, 0.5, 0.2, 0.1, 0.2, 0.5, 0.8, 0.9],
     };
-    const by = (trust: string, month: number): boolean => trusted(source, hiker({ water: { trust } }), month);
+    const by = (trust: string, month: number): boolean => trusted(source, hiker({ water: { trust } }).water, month);
     expect([by("reliable", 0), by("all", 7), by("chance", 4), by("chance", 5)]).toEqual([false, true, true, false]);
     const plain = { ...source, chanceByMonth: undefined };
-    expect(trusted({ ...plain, reliable: true }, hiker(), 7)).toBe(true);
+    expect(trusted({ ...plain, reliable: true }, hiker().water, 7)).toBe(true);
+    // One's own judgement of a source outranks every school.
+    expect(
+      [true, false].map((counted) => trusted({ ...source, counted }, { trust: "all", leastChance: 1 }, 0)),
+    ).toEqual([true, false]);
   });
 });
 
 test("the sun on a walker: none by night, most about noon, the mean of a whole day 2/π", () => {
   const part = (startClockH: number, endClockH: number) => ({ startClockH, endClockH, sunriseH: 6, daylightH: 12 });
-  expect(sunShare(part(20, 23))).toBe(0);
-  expect(sunShare(part(11.9, 12.1))).toBeCloseTo(1, 3);
-  expect(sunShare(part(6, 18))).toBeCloseTo(2 / Math.PI, 9);
-  expect(sunShare({ ...part(6, 18), daylightH: 0 })).toBe(0);
+  expect(sunFraction(part(20, 23))).toBe(0);
+  expect(sunFraction(part(11.9, 12.1))).toBeCloseTo(1, 3);
+  expect(sunFraction(part(6, 18))).toBeCloseTo(2 / Math.PI, 9);
+  expect(sunFraction({ ...part(6, 18), daylightH: 0 })).toBe(0);
 });

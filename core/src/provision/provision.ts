@@ -1,16 +1,16 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
-import { models } from "../models/index.ts";
 import type { MassState } from "../models/bodyMass.ts";
-import type { Hiker } from "../plan/schema.ts";
+import { walkedOf } from "../track/place.ts";
 import { monthOfDay } from "../units/day.ts";
 import { CAMP_REACH_M, trusted, type PlacedSource } from "../walk/camps.ts";
 import type { PartConditions } from "../walk/conditions.ts";
-import type { WalkGround } from "../walk/ground.ts";
+import type { Ground } from "../walk/ground.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { Block, DayPart, Walk } from "../walk/walk.ts";
-import { dayEnergy, partWalkKcal, restingKcalPerDay, type DayEnergy } from "./energy.ts";
+import { dayEnergy, partWalkKcal, type DayEnergy } from "./energy.ts";
 import { appetite, foodKg, partMeals, type PartMeals } from "./food.ts";
-import { containerOf, legFuel, plannedBoilGrams, type LegFuel } from "./fuel.ts";
+import { boilGrams, containerOf, legFuel, type LegFuel } from "./fuel.ts";
+import { restingKcalPerDay, type HikerNeeds } from "./needs.ts";
 import { carryLitres, drunkLitres, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
 export interface PartSupply {
@@ -20,6 +20,7 @@ export interface PartSupply {
   dayKg: number;
   dinnerKg: number;
   fuelKg: number;
+  /** The night after it has no trusted water at hand. */
   dry: boolean;
 }
 
@@ -34,7 +35,10 @@ export interface LegFood {
   mealDays: number;
 }
 
-/** What a hiker takes from one block into the next. Kept round, so that a like state is the same state. */
+/**
+ * What a hiker takes from one block into the next. Kept round: an edit that moves a body by a milligram
+ * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
+ */
 export interface SupplyState extends MassState {
   /** Fuel left in the open container, grams. */
   openFuelG: number;
@@ -58,8 +62,10 @@ export interface HikerSupply {
 }
 
 export interface ProvisionInput {
-  hiker: Hiker;
-  ground: WalkGround;
+  needs: HikerNeeds;
+  ground: Ground;
+  /** What the hiker's effort school keeps of every cell's grade. */
+  slope: Float64Array | undefined;
   block: Block;
   walk: Walk;
   conditions: readonly PartConditions[];
@@ -73,10 +79,12 @@ export interface ProvisionInput {
   drinkL: Float64Array;
 }
 
-const round = (value: number, to: number): number => Math.round(value / to) * to;
+/** Grain of the state, see `SupplyState`: ten grams of body, a gram of fuel, a kilocalorie. */
+const GRAIN = { massKg: 0.01, fuelG: 1, energyKcal: 1 } as const;
+const grained = (value: number, grain: number): number => Math.round(value / grain) * grain;
 
 export function provision(input: ProvisionInput): HikerSupply {
-  const { walk, block, hiker, before } = input;
+  const { walk, block, needs, before } = input;
   const legCount = block.endLeg - block.firstLeg;
   const supply: Omit<HikerSupply, "carries" | "drinkL" | "after"> = {
     energies: [],
@@ -101,26 +109,34 @@ export function provision(input: ProvisionInput): HikerSupply {
     first = end;
   }
   for (const need of supply.food) {
-    need.reserveKg = need.eatenKg * hiker.food.reserveFraction;
+    need.reserveKg = need.eatenKg * needs.food.reserveFraction;
     need.startKg = need.eatenKg + need.reserveKg;
   }
   let openG = before.openFuelG;
-  const container = containerOf(hiker);
+  const container = containerOf(needs.schools.fuel, needs.stove);
   for (let leg = 0; leg < legCount; leg++) {
     const burn = legFuel(container, tally.boils[leg]!, tally.fuelG[leg]!, openG);
     supply.fuel.push(burn);
     openG = burn.endG;
   }
-  const drinkL = drunkLitres(input.ground, hiker, walk, input.loadKg, before.bodyKg, input.drinkL);
+  const { ground, slope, loadKg } = input;
+  const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
+  const water = waterCarries(input, drinkL);
+  for (let p = 0; p < supply.parts.length; p++) supply.parts[p]!.dry = water.dry[p]!;
+  const { energies, parts, food, fuel, body } = supply;
   return {
-    ...supply,
-    carries: waterCarries(input, supply.parts, drinkL),
+    energies,
+    parts,
+    food,
+    fuel,
+    body,
+    carries: water.carries,
     drinkL,
     after: {
-      bodyKg: round(tally.mass.bodyKg, 0.01),
-      fatKg: round(tally.mass.fatKg, 0.01),
-      openFuelG: round(openG, 1),
-      deficitKcal: round(before.deficitKcal + tally.deficitKcal, 1),
+      bodyKg: grained(tally.mass.bodyKg, GRAIN.massKg),
+      fatKg: grained(tally.mass.fatKg, GRAIN.massKg),
+      openFuelG: grained(openG, GRAIN.fuelG),
+      deficitKcal: grained(before.deficitKcal + tally.deficitKcal, GRAIN.energyKcal),
     },
   };
 }
@@ -130,24 +146,20 @@ class Tally {
   readonly boils: number[];
   readonly fuelG: number[];
   deficitKcal = 0;
-  private readonly watts;
-  private readonly massSchool;
 
   constructor(
     private readonly input: ProvisionInput,
     private readonly supply: Pick<HikerSupply, "energies" | "parts" | "food" | "body">,
     public mass: MassState,
   ) {
-    const { schools } = input.hiker;
-    this.watts = models.effort.orDefault(schools.effort).watts;
-    this.massSchool = models.bodyMass.orDefault(schools.bodyMass);
     this.boils = supply.food.map(() => 0);
     this.fuelG = supply.food.map(() => 0);
   }
 
   /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
   day(first: number, end: number, sleptAtStop: boolean): boolean {
-    const { hiker, ground, walk, conditions, block } = this.input;
+    const { needs, ground, slope, walk, conditions, block, loadKg } = this.input;
+    const { schools, food } = needs;
     const { bodyKg } = this.mass;
     let walkH = 0;
     let walkKcal = 0;
@@ -156,35 +168,30 @@ class Tally {
       const leg = part.legIndex - block.firstLeg;
       this.supply.body[leg] ??= this.mass;
       walkH += part.walkH;
-      walkKcal += partWalkKcal(
-        this.watts,
-        bodyKg,
-        ground.profile,
-        walk,
-        part,
-        this.input.loadKg,
-        this.input.wornKg[leg]!,
-      );
+      const wornKg = this.input.wornKg[leg]!;
+      walkKcal += partWalkKcal({ ground, effort: schools.effort, slope, walk, part, bodyKg, loadKg, wornKg });
     }
-    const part = walk.parts[first]!;
-    const restingKcal = restingKcalPerDay(hiker, bodyKg);
+    const { day, legIndex, budgetH } = walk.parts[first]!;
     const { meanC } = conditions[end - 1]!;
-    const energy = dayEnergy(hiker, restingKcal, part.day, part.legIndex, walkH, walkKcal, meanC, part.budgetH);
+    const resting = restingKcalPerDay(needs, bodyKg);
+    const energy = dayEnergy(needs, resting, { day, legIndex, walkH, walkKcal, meanC, fullH: budgetH });
     this.supply.energies.push(energy);
-    const menuFactor = appetite(hiker, part.day - ground.startDay) * (1 - hiker.food.shortfallFraction);
+    const menuFactor = appetite(food, day - ground.startDay) * (1 - food.shortfallFraction);
     let share = 0;
     let restNeedKcal = 0;
     for (let p = first; p < end; p++) {
       const zeros = walk.parts[p]!.night === "camp" ? walk.parts[p]!.zeroDays : 0;
       const restDayKcal =
-        zeros > 0 ? zeros * dayEnergy(hiker, restingKcal, part.day, part.legIndex, 0, 0, meanC, 1).totalKcal : 0;
+        zeros > 0
+          ? zeros * dayEnergy(needs, resting, { day, legIndex, walkH: 0, walkKcal: 0, meanC, fullH: 1 }).totalKcal
+          : 0;
       restNeedKcal += restDayKcal;
       share += this.part(walk.parts[p]!, p === first, sleptAtStop, energy.totalKcal, menuFactor, zeros, restDayKcal);
     }
     // Of what is eaten out of the bag, so much is missing; in town nobody goes short.
     const missingKcal = (energy.totalKcal * share + restNeedKcal) * (1 - menuFactor);
     this.deficitKcal += missingKcal;
-    this.mass = this.massSchool.step(this.mass, -missingKcal);
+    this.mass = schools.bodyMass.step(this.mass, -missingKcal);
     return walk.parts[end - 1]!.night === "stop";
   }
 
@@ -198,11 +205,12 @@ class Tally {
     zeros: number,
     zerosKcal: number,
   ): number {
-    const { hiker, ground, block } = this.input;
+    const { needs, ground, block } = this.input;
+    const { schools, stove } = needs;
     const leg = part.legIndex - block.firstLeg;
     const meals = partMeals(part, firstOfDay, sleptAtStop);
-    const kilograms = (kcal: number): number => foodKg(hiker, kcal * menuFactor);
-    const share = meals.breakfastShare + meals.dayShare + meals.dinnerShare;
+    const kilograms = (kcal: number): number => foodKg(needs.food, kcal * menuFactor);
+    const share = meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
     const needKcal = dayKcal * share + zerosKcal;
     const legFood = this.supply.food[leg]!;
     legFood.needKcal += needKcal;
@@ -210,18 +218,18 @@ class Tally {
     legFood.eatenKg += kilograms(needKcal);
     legFood.mealDays += share + zeros;
 
-    const halfDays = Number(meals.breakfastShare > 0) + Number(meals.dinnerShare > 0) + 2 * zeros;
-    const boils = hiker.stove.fuel === "none" ? 0 : (hiker.stove.boilsPerDay / 2) * halfDays;
-    const fuelG = boils === 0 ? 0 : boils * plannedBoilGrams(hiker, ground.profile.heightM[part.endNode]!);
+    const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
+    const boils = stove.fuel === "none" ? 0 : (stove.boilsPerDay / 2) * halfDays;
+    const fuelG = boils === 0 ? 0 : boils * boilGrams(schools.fuel, stove, ground.profile.heightM[part.endNode]!);
     this.boils[leg]! += boils;
     this.fuelG[leg]! += fuelG;
     this.supply.parts.push({
       meals,
       fuelKg: fuelG / 1000,
       dry: false,
-      breakfastKg: kilograms(dayKcal * meals.breakfastShare),
-      dayKg: kilograms(dayKcal * meals.dayShare),
-      dinnerKg: kilograms(dayKcal * meals.dinnerShare + zerosKcal),
+      breakfastKg: kilograms(dayKcal * meals.breakfastFraction),
+      dayKg: kilograms(dayKcal * meals.dayFraction),
+      dinnerKg: kilograms(dayKcal * meals.dinnerFraction + zerosKcal),
     });
     return share;
   }
@@ -230,10 +238,17 @@ class Tally {
 /** Meals of a rest day at a dry camp count as a further camp's water each: two for every day. */
 export const CAMPS_PER_ZERO = 2;
 
-function waterCarries(input: ProvisionInput, supplies: PartSupply[], drinkL: Float64Array): Carry[] {
-  const { hiker, ground, walk } = input;
+interface Carries {
+  carries: Carry[];
+  /** By part of the walk: is the night after it dry? */
+  dry: boolean[];
+}
+
+function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carries {
+  const { needs, ground, walk } = input;
   const { profile } = ground;
   const carries: Carry[] = [];
+  const dry = walk.parts.map(() => false);
   const points = waterPoints(input);
   const campReach = Math.round(CAMP_REACH_M / profile.cellM);
   let part = 0;
@@ -251,33 +266,38 @@ function waterCarries(input: ProvisionInput, supplies: PartSupply[], drinkL: Flo
       const camp = piece.endNode;
       if (piece.night === "camp" && camp - from.node > campReach && to.node - camp > campReach && camp < to.node) {
         dryCamps += 1 + CAMPS_PER_ZERO * piece.zeroDays;
-        supplies[k]!.dry = true;
+        dry[k] = true;
       }
     }
     // The way between the water and the trail is walked on this water too, at the thirst of its cell.
     const perM = (cell: number): number => (drinkL[cell + 1]! - drinkL[cell]!) / profile.cellM;
     const approachL = from.offTrailM * perM(from.node);
     const walkingL = drinkL[to.node]! - drinkL[from.node]! + approachL + to.offTrailM * perM(to.node - 1);
+    const need = carryLitres(needs.water, walkingL, dryCamps);
     carries.push({
       legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
       toNode: to.node,
       fromSourceId: from.sourceId,
       toSourceId: to.sourceId,
-      distanceM: (to.node - from.node) * profile.cellM + from.offTrailM + to.offTrailM,
+      distanceM: walkedOf(profile, to.node - from.node) + from.offTrailM + to.offTrailM,
       walkH,
       approachL,
       dryCamps,
-      ...carryLitres(hiker, walkingL, dryCamps),
-      mostL: mostLitres(hiker, walkH, dryCamps),
+      walkingL,
+      campL: need.campL,
+      reserveL: need.reserveL,
+      drunkL: need.drunkL,
+      litres: need.litres,
+      mostL: mostLitres(needs.body.bodyKg, walkH, dryCamps),
     });
   }
-  return carries;
+  return { carries, dry };
 }
 
 /** Stops and the sources this hiker trusts in the month of passage, in walking order, on the block. */
 function waterPoints(input: ProvisionInput): WaterPoint[] {
-  const { walk, hiker, ground, block, sources } = input;
+  const { walk, needs, ground, block, sources } = input;
   const { halts } = ground;
   const lastNode = halts[block.endLeg]!.node;
   const points: WaterPoint[] = [];
@@ -287,12 +307,13 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
     while (halt <= block.endLeg && halts[halt]!.node <= before) points.push(tap(halts[halt++]!));
   };
   for (let s = firstAfter(sources, halts[block.firstLeg]!.node); s < sources.length; s++) {
-    const { source, node } = sources[s]!;
+    const source = sources[s]!;
+    const { node } = source;
     if (node >= lastNode) break;
     takeHalts(node);
     while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
     if (points.at(-1)?.node === node) continue;
-    if (trusted(source, hiker, monthOfDay(walk.parts[part]!.day)))
+    if (trusted(source, needs.water, monthOfDay(walk.parts[part]!.day)))
       points.push({ node, sourceId: source.id, offTrailM: source.offTrailM });
   }
   takeHalts(Infinity);

@@ -4,19 +4,19 @@
  * breakfast; what is drunk at the source needs no carrying. A plan says what to carry, not what flows.
  */
 import { drinkLimits } from "../models/heat.ts";
-import { models } from "../models/index.ts";
-import { HOT_C, WARM_C, type WaterInput } from "../models/water.ts";
-import type { Hiker } from "../plan/schema.ts";
+import { HOT_C, WARM_C, type FieldRule, type WaterInput } from "../models/water.ts";
+import type { WaterSettings } from "../plan/schema.ts";
 import { skyAt } from "../season/season.ts";
+import { walkedOf } from "../track/place.ts";
 import { monthOfDay } from "../units/day.ts";
-import type { WalkGround } from "../walk/ground.ts";
-import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import type { Ground } from "../walk/ground.ts";
 import type { DayPart, Walk } from "../walk/walk.ts";
+import type { HikerNeeds } from "./needs.ts";
 
 const PER_HEAT_K = 1 / (HOT_C - WARM_C);
 
 /** Mean height of the sun's light on a walker between two hours, 0 to 1: the half sine of the day. */
-export function sunShare(part: Pick<DayPart, "startClockH" | "endClockH" | "sunriseH" | "daylightH">): number {
+export function sunFraction(part: Pick<DayPart, "startClockH" | "endClockH" | "sunriseH" | "daylightH">): number {
   if (part.daylightH <= 0) return 0;
   const phase = (clockH: number): number =>
     Math.PI * Math.min(1, Math.max(0, (clockH - part.sunriseH) / part.daylightH));
@@ -27,30 +27,32 @@ export function sunShare(part: Pick<DayPart, "startClockH" | "endClockH" | "sunr
   return ((Math.cos(from) - Math.cos(to)) * part.daylightH) / Math.PI / hours;
 }
 
-/**
- * Litres drunk from the start of the block to each node, into `into` from the first part's node on. One
- * school, one loop: the choice is made outside of it.
- */
-export function drunkLitres(
-  ground: WalkGround,
-  hiker: Hiker,
-  walk: Walk,
-  loadKg: Float64Array,
-  bodyKg: number,
-  into: Float64Array,
-): Float64Array {
+export interface DrinkInput {
+  ground: Ground;
+  needs: HikerNeeds;
+  /** What the effort school keeps of every cell's grade. */
+  slope: Float64Array | undefined;
+  walk: Walk;
+  loadKg: Float64Array;
+  bodyKg: number;
+  into: Float64Array;
+}
+
+/** Litres drunk from the start of the block to each node, into `into` from the first part's node on. */
+export function drunkLitres(input: DrinkInput): Float64Array {
+  const { water } = input.needs.schools;
+  const rule = water.rule?.(input.needs.water);
+  return rule ? ruleLitres(input, rule) : balanceLitres(input);
+}
+
+/** All field rules in one loop: so much a cell, and so much an hour. */
+function ruleLitres({ ground, walk, into }: DrinkInput, rule: FieldRule): Float64Array {
   const { parts, cellH, cellC } = walk;
   const first = parts[0]!.startNode;
   const last = parts.at(-1)!.endNode;
-  const school = models.water.orDefault(hiker.schools.water);
-  const own = hiker.water.measuredLph;
-  const byDistance = own === undefined && school.kind === "distance";
-  // Both field rules in one loop: so much a cell, and so much an hour.
-  const perCell = byDistance ? (hiker.water.ratePerKmL * ground.profile.cellM) / 1000 : 0;
-  const perHour = byDistance ? 0 : (own ?? hiker.water.ratePerHourL);
-  const perHeatK = own === undefined && school.byHeat ? PER_HEAT_K : 0;
-  if (own === undefined && school.kind === "balance")
-    return balanceLitres(ground, hiker, walk, loadKg, bodyKg, into, school.rateLph);
+  const perCell = (rule.perKmL * ground.profile.cellM) / 1000;
+  const perHour = rule.perHourL;
+  const perHeatK = rule.byHeat ? PER_HEAT_K : 0;
   let sum = 0;
   into[first] = 0;
   for (let c = first; c < last; c++) {
@@ -62,47 +64,38 @@ export function drunkLitres(
   return into;
 }
 
-function balanceLitres(
-  ground: WalkGround,
-  hiker: Hiker,
-  { parts, cellH, cellC, surface }: Walk,
-  loadKg: Float64Array,
-  bodyKg: number,
-  into: Float64Array,
-  rateLph: (input: WaterInput) => number,
-): Float64Array {
-  const { profile } = ground;
-  const { watts } = models.effort.orDefault(hiker.schools.effort);
+/** Cell by cell from power and weather. */
+function balanceLitres({ ground, needs, slope, walk, loadKg, bodyKg, into }: DrinkInput): Float64Array {
+  const { parts, cellH, cellC, surface } = walk;
+  const { profile, gradePercent, terrainFactors } = ground;
+  const { effort, water } = needs.schools;
+  const { powerW } = ground.workspace;
+  const cells = { cellM: profile.cellM, cellH, gradePercent, surface, terrain: terrainFactors, slope };
   let sum = 0;
   into[parts[0]!.startNode] = 0;
   for (const part of parts) {
-    const sky = skyAt(ground.season, part.startNode * profile.cellM, monthOfDay(part.day));
+    const sky = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+    effort.fillW(powerW, cells, part.startNode, part.endNode, bodyKg, loadKg, 0);
     const input: WaterInput = {
       powerW: 0,
       speedMps: 0,
       temperatureC: 0,
       humidity: sky.humidity,
-      sun: sunShare(part) * (1 - 0.75 * sky.cloud),
+      sun: sunFraction(part) * (1 - 0.75 * sky.cloud),
       windMps: sky.windMps,
       bodyKg,
-      heightCm: hiker.heightCm,
-      clothing: hiker.water.clothing,
+      heightCm: needs.body.heightCm,
+      clothing: needs.water.clothing,
       loadKg: 0,
       gradePercent: 0,
     };
     for (let c = part.startNode; c < part.endNode; c++) {
       input.loadKg = loadKg[c]!;
       input.speedMps = profile.cellM / 3600 / cellH[c]!;
-      input.gradePercent = 100 * profile.gradeFraction[c]!;
+      input.gradePercent = gradePercent[c]!;
       input.temperatureC = cellC[c]!;
-      input.powerW = watts(
-        bodyKg,
-        input.loadKg,
-        input.speedMps,
-        input.gradePercent,
-        SURFACE_FACTORS[surface[c]!]!.terrainFactor,
-      );
-      sum += rateLph(input) * cellH[c]!;
+      input.powerW = powerW[c]!;
+      sum += water.rateLph(input) * cellH[c]!;
       into[c + 1] = sum;
     }
   }
@@ -149,8 +142,7 @@ export interface CarryNeed {
 }
 
 /** litres = walking + camp + reserve − drunk, never below nothing. */
-export function carryLitres(hiker: Hiker, walkingL: number, dryCamps: number): CarryNeed {
-  const { water } = hiker;
+export function carryLitres(water: WaterSettings, walkingL: number, dryCamps: number): CarryNeed {
   const campL = dryCamps * (water.dinnerL + water.nightL + water.breakfastL);
   const reserveL = (walkingL + campL) * water.reserveFraction;
   const drunkL = Math.min(water.drinkAtSourceL, walkingL + campL + reserveL);
@@ -158,7 +150,7 @@ export function carryLitres(hiker: Hiker, walkingL: number, dryCamps: number): C
 }
 
 /** The most to drink in some walking hours with some nights between, litres: by the hour, and by the day. */
-export function mostLitres(hiker: Hiker, walkH: number, nights: number): number {
-  const { perH, perDay } = drinkLimits(hiker.bodyKg);
+export function mostLitres(bodyKg: number, walkH: number, nights: number): number {
+  const { perH, perDay } = drinkLimits(bodyKg);
   return Math.min(perH * Math.max(walkH, 0.5) + (nights * perDay) / 3, perDay * (nights + 1));
 }

@@ -1,24 +1,38 @@
 /** Legs and days of one settled block. */
-import type { KitLeg, KitPlan } from "../kit/kit.ts";
-import type { SolvedBlock } from "../load/trip.ts";
-import { padRNeeded, warmthMarginK } from "../models/cold.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { KitLeg } from "../kit/kit.ts";
 import type { DayEnergy } from "../provision/energy.ts";
+import type { SolvedBlock } from "../solve/trip.ts";
+import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { isoOfDay } from "../units/day.ts";
-import type { PartConditions } from "../walk/conditions.ts";
 import type { Halt } from "../walk/halts.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
-import type { DayPart } from "../walk/walk.ts";
-import type { DayResult, LegEnergy, LegResult, LegWarmth } from "./result.ts";
+import { nightWarmth, padNeed } from "../warmth/night.ts";
+import type { SleepKit } from "../warmth/sleep.ts";
+import type { DayResult, LegEnergy, LegResult } from "./result.ts";
 
-export function blockLegs(
-  plan: Plan,
-  profile: Profile,
-  halts: readonly Halt[],
-  kit: KitPlan,
-  block: SolvedBlock,
-): LegResult[] {
+export interface BlockFigures {
+  legs: LegResult[];
+  days: DayResult[];
+}
+
+export interface BlockFigureInput {
+  block: SolvedBlock;
+  profile: Profile;
+  halts: readonly Halt[];
+  hikerIds: readonly string[];
+  /** Bulk of each hiker's packed food, kilograms per litre. */
+  bulkKgPerL: readonly number[];
+  /** Of the whole trail, by leg, then by hiker. */
+  kitLegs: readonly (readonly KitLeg[])[];
+  sleep: readonly (readonly SleepKit[])[];
+}
+
+export function blockFigures(input: BlockFigureInput): BlockFigures {
+  return { legs: blockLegs(input), days: blockDays(input) };
+}
+
+function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep }: BlockFigureInput): LegResult[] {
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
   for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
@@ -47,15 +61,15 @@ export function blockLegs(
       toStopId: to.stopId,
       fromNode: from.node,
       toNode: to.node,
-      fromM: from.node * profile.cellM,
-      toM: to.node * profile.cellM,
-      distanceM: (to.node - from.node) * profile.cellM,
+      fromM: walkedOf(profile, from.node),
+      toM: walkedOf(profile, to.node),
+      distanceM: walkedOf(profile, to.node - from.node),
       offTrailM: (from.byRide ? 0 : from.offTrailM) + (to.byRide ? 0 : to.offTrailM),
       climbM,
       descentM,
       walkH: sum(rows.map(({ part }) => part.walkH)),
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH)),
-      days: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
+      dayCount: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
       campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
       zeroDays: sum(rows.map(({ part }) => part.zeroDays)),
       startDate: isoOfDay(first.day),
@@ -66,8 +80,8 @@ export function blockLegs(
       hotDayC: Math.max(...rows.map(({ weather }) => weather.walking.hotDayC)),
       coldestCampNode: coldest.part.endNode,
       coldestOnSnow: onSnow,
-      padRNeeded: padRNeeded(coldest.weather.night.coldNightC, onSnow),
-      hikers: plan.hikers.map((hiker, h) => {
+      padRNeeded: padNeed(coldest.weather.night.coldNightC, onSnow).r,
+      hikers: hikerIds.map((hikerId, h) => {
         const supply = block.supplies[h]!;
         const days = [...new Set(rows.map(({ part }) => part.day))].flatMap((day) => energyByDay[h]!.get(day) ?? []);
         const carries = supply.carries.filter((carry) => carry.legIndex === index);
@@ -75,11 +89,12 @@ export function blockLegs(
           (best, carry, i) => (carry.litres > (carries[best]?.litres ?? -1) ? i : best),
           -1,
         );
-        const kitLeg = kit.legs[index]![h]!;
+        const kitLeg = kitLegs[index]![h]!;
+        const bed = sleep[index]![h]!;
         const food = supply.food[inBlock]!;
-        const foodL = food.startKg / hiker.food.bulkKgPerL;
+        const foodL = food.startKg / bulkKgPerL[h]!;
         return {
-          hikerId: hiker.id,
+          hikerId,
           ...block.loads[h]![inBlock]!,
           kit: kitLeg,
           food,
@@ -89,7 +104,8 @@ export function blockLegs(
           largestCarry,
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
           body: supply.body[inBlock]!,
-          warmth: camps.length > 0 ? legWarmth(kitLeg, coldest.part, coldest.weather) : undefined,
+          sleep: bed,
+          warmth: camps.length > 0 ? nightWarmth(bed, coldest.weather.night.coldNightC) : undefined,
         };
       }),
     });
@@ -97,19 +113,7 @@ export function blockLegs(
   return legs;
 }
 
-function legWarmth(kit: KitLeg, part: DayPart, weather: PartConditions): LegWarmth | undefined {
-  if (kit.bagC === undefined) return undefined;
-  const nightC = weather.night.coldNightC;
-  return {
-    marginK: warmthMarginK(nightC, kit.bagC, kit.bagExtraK),
-    nightC,
-    bagC: kit.bagC,
-    extraK: kit.bagExtraK,
-    node: part.endNode,
-  };
-}
-
-export function blockDays(plan: Plan, kit: KitPlan, block: SolvedBlock): DayResult[] {
+function blockDays({ block, hikerIds, sleep }: BlockFigureInput): DayResult[] {
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   return block.parts.map((part, p) => {
     const weather = block.conditions[p]!;
@@ -133,8 +137,8 @@ export function blockDays(plan: Plan, kit: KitPlan, block: SolvedBlock): DayResu
       highC: weather.walking.highC,
       coldNightC: weather.night.coldNightC,
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
-      warmthMarginK: plan.hikers.map((_, h) =>
-        part.night === "camp" ? legWarmth(kit.legs[part.legIndex]![h]!, part, weather)?.marginK : undefined,
+      warmthMarginK: hikerIds.map((_, h) =>
+        part.night === "camp" ? nightWarmth(sleep[part.legIndex]![h]!, weather.night.coldNightC)?.marginK : undefined,
       ),
     };
   });

@@ -1,13 +1,16 @@
-/** What `computePlan` answers: plain data, numbers with their unit in the name. */
+/** What a computed plan tells, checks apart: plain data, numbers with their unit in the name. */
 import type { KitFault, KitLeg } from "../kit/kit.ts";
 import type { LegLoad } from "../load/load.ts";
 import type { MassState } from "../models/bodyMass.ts";
+import type { PackCells } from "../solve/trip.ts";
 import type { Power } from "../power/power.ts";
 import type { LegFuel } from "../provision/fuel.ts";
 import type { LegFood } from "../provision/provision.ts";
 import type { Carry } from "../provision/water.ts";
 import type { Profile } from "../track/profile.ts";
-import type { Check } from "./check.ts";
+import type { WalkedM } from "../units/lengths.ts";
+import type { NightWarmth } from "../warmth/night.ts";
+import type { SleepKit } from "../warmth/sleep.ts";
 
 /** Means over the leg's days; the five parts add up to `totalKcal`. */
 export interface LegEnergy {
@@ -19,16 +22,6 @@ export interface LegEnergy {
   measuredKcal: number;
   totalKcal: number;
   walkH: number;
-}
-
-/** The night of the leg with least warmth to spare. */
-export interface LegWarmth {
-  marginK: number;
-  /** Coldest night in ten at that camp, what the bag is rated for, and what is worn in it. */
-  nightC: number;
-  bagC: number;
-  extraK: number;
-  node: number;
 }
 
 /** Ids of the schools that the figures come from. */
@@ -55,8 +48,9 @@ export interface LegHiker extends LegLoad {
   volumeL: number;
   /** Body on leaving, and deficits added up until then. */
   body: MassState;
-  /** Undefined without a camp or a bag. */
-  warmth: LegWarmth | undefined;
+  /** What is slept in on the leg, and how its coldest camp is slept through: undefined without a camp or a bag. */
+  sleep: SleepKit;
+  warmth: NightWarmth | undefined;
 }
 
 export interface LegResult {
@@ -66,8 +60,8 @@ export interface LegResult {
   fromNode: number;
   toNode: number;
   /** Distances in walking order. */
-  fromM: number;
-  toM: number;
+  fromM: WalkedM;
+  toM: WalkedM;
   distanceM: number;
   /** To and from the stops on foot, not in `distanceM`. */
   offTrailM: number;
@@ -77,7 +71,7 @@ export interface LegResult {
   /** Of those, on the trail itself. */
   trailH: number;
   /** Walking days, the unfinished ones as shares of their hours. */
-  days: number;
+  dayCount: number;
   /** Nights on the trail, between the stops. */
   campNights: number;
   zeroDays: number;
@@ -121,11 +115,11 @@ export interface DayResult {
   warmthMarginK: (number | undefined)[];
 }
 
-export interface PlanResult {
+export interface PlanFigures {
   legs: LegResult[];
   days: DayResult[];
-  /** Pack on every cell, per hiker, parallel to the plan's. */
-  loadKg: Float32Array[];
+  /** The pack on every cell, per hiker, parallel to the plan's. */
+  packs: PackCells[];
   /** Party's hours, air temperature at that hour, and surface on every cell. */
   cellH: Float32Array;
   cellC: Float32Array;
@@ -137,7 +131,6 @@ export interface PlanResult {
   /** Undefined without devices. */
   power: Power | undefined;
   profile: Profile;
-  checks: Check[];
   carrier: Int8Array;
   kitFaults: KitFault[];
   finishDate: string;

@@ -1,14 +1,22 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import type { Station } from "../plan/schema.ts";
-import { stationOf } from "../../test/fixtures.ts";
+import type { ClimateStation } from "../plan/schema.ts";
+import { stationOf, trackNorth } from "../../test/fixtures.ts";
 import { rowsOf, SUN } from "../../test/published.ts";
+import { mendTracks } from "../track/mend.ts";
+import { buildProfile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
+import type { WalkedM } from "../units/lengths.ts";
 import { belowHigh, DiurnalTable, STEPS_PER_H } from "./diurnal.ts";
-import { buildSeason, climateAt, skyAt } from "./season.ts";
+import { buildSeason, climateAt as climateOf, skyAt as skyOf, type Season } from "./season.ts";
 import { daylight } from "./sun.ts";
 
-const season = (...stations: Record<string, unknown>[]) => buildSeason(stations as Station[], (m) => m);
+const profile = buildProfile(mendTracks([trackNorth({ lengthM: 120_000 })]), false);
+const season = (...stations: Record<string, unknown>[]) =>
+  buildSeason({ stations: stations as ClimateStation[], profile });
+const climateAt = (of: Season, walkedM: number, heightM: number, at: number) =>
+  climateOf(of, walkedM as WalkedM, heightM, at);
+const skyAt = (of: Season, walkedM: number, month: number) => skyOf(of, walkedM as WalkedM, month);
 const day = (iso: string): number => dayNumber(iso)!;
 
 describe("normals along the year", () => {

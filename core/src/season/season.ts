@@ -8,14 +8,29 @@
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
 import { campLowC, coldestInTenC, HIGH_LAPSE_K_PER_M, ONE_IN_TEN } from "../models/cold.ts";
-import type { Station } from "../plan/schema.ts";
+import type { ClimateStation } from "../plan/schema.ts";
+import type { WalkedM } from "../units/lengths.ts";
+import { walkedAt } from "../track/place.ts";
+import type { Profile } from "../track/profile.ts";
 import { dayOfYear, DAYS_PER_YEAR } from "../units/day.ts";
 
 const SOFTENING_M = 20_000;
 const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
+/** What the weather has to know of a station: its name may change without consequence. */
+// prettier-ignore
+export type StationFacts = Pick<
+  ClimateStation,
+  "trackM" | "heightM" | "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps" | "humidity" | "cloud"
+>;
+
+export function stationFacts(station: ClimateStation): StationFacts {
+  const { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud } = station;
+  return { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud };
+}
+
 /** What stands in for a trail without stations: mild, and flagged by a check. */
-const NO_STATION: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps"> = {
+const NO_STATION: Omit<StationFacts, "trackM" | "heightM"> = {
   lowC: Array<number>(12).fill(5),
   highC: Array<number>(12).fill(18),
   lowSdK: 4,
@@ -25,7 +40,7 @@ const NO_STATION: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK" | "windM
 const HUMIDITY = 0.5;
 const CLOUD = 0.4;
 
-interface StationYear {
+interface ClimateYear {
   walkedM: number;
   heightM: number;
   /** One value per day of the year, 366 of them. */
@@ -40,7 +55,7 @@ interface StationYear {
 }
 
 export interface Season {
-  stations: StationYear[];
+  stations: ClimateYear[];
   /** True when the document has no station and the stand-in is used. */
   assumed: boolean;
 }
@@ -52,22 +67,17 @@ export interface Climate {
   hotDayC: number;
 }
 
-/** `walkedM(trackM)` turns the stations' places into walking order. */
-export function buildSeason(stations: readonly Station[], walkedM: (trackM: number) => number): Season {
+export function buildSeason({ stations, profile }: { stations: readonly StationFacts[]; profile: Profile }): Season {
   if (stations.length === 0) {
-    return { assumed: true, stations: [stationYear(NO_STATION, 0, NaN)] };
+    return { assumed: true, stations: [climateYear(NO_STATION, 0, NaN)] };
   }
   return {
     assumed: false,
-    stations: stations.map((station) => stationYear(station, walkedM(station.trackM), station.heightM)),
+    stations: stations.map((station) => climateYear(station, walkedAt(profile, station.trackM), station.heightM)),
   };
 }
 
-function stationYear(
-  station: Pick<Station, "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps" | "humidity" | "cloud">,
-  walkedM: number,
-  heightM: number,
-): StationYear {
+function climateYear(station: Omit<StationFacts, "trackM" | "heightM">, walkedM: number, heightM: number): ClimateYear {
   return {
     walkedM,
     heightM,
@@ -111,7 +121,7 @@ function yearOf(monthly: readonly number[]): Float64Array {
 }
 
 /** Mean low and high and the one-in-ten extremes at a place, height and date. */
-export function climateAt(season: Season, walkedM: number, heightM: number, day: number): Climate {
+export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day: number): Climate {
   const yearDay = dayOfYear(day);
   let weights = 0;
   let lowC = 0;
@@ -149,7 +159,7 @@ export interface Sky {
 }
 
 /** Humidity, cloud and wind of the nearest station in the month. */
-export function skyAt(season: Season, walkedM: number, month: number): Sky {
+export function skyAt(season: Season, walkedM: WalkedM, month: number): Sky {
   const nearest = season.stations.reduce((a, b) =>
     Math.abs(b.walkedM - walkedM) < Math.abs(a.walkedM - walkedM) ? b : a,
   );

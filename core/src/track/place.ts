@@ -1,22 +1,36 @@
 /** Where places lie on the profile: between metres along the recorded track, nodes and coordinates. */
 import { clamp } from "../units/constants.ts";
 import { distanceM } from "./geodesic.ts";
+import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { Profile } from "./profile.ts";
 
 /** Walking-order node nearest to a distance along the recorded track. */
-export function nodeAt(profile: Profile, trackM: number): number {
-  const walkedM = walkedAt(profile, trackM);
-  return clamp(Math.round(walkedM / profile.cellM), 0, profile.cellCount);
+export function nodeAt(profile: Profile, trackM: TrackM): number {
+  return clamp(Math.round(walkedAt(profile, trackM) / profile.cellM), 0, profile.cellCount);
 }
 
-/** Distance in walking order of a distance along the recorded track; its own inverse. */
-export function walkedAt(profile: Profile, trackM: number): number {
-  const within = clamp(trackM, 0, profile.lengthM);
+/** Where a node lies in walking order. */
+export function walkedOf(profile: Profile, node: number): WalkedM {
+  return (node * profile.cellM) as WalkedM;
+}
+
+/** Distance in walking order of a distance along the recorded track. */
+export function walkedAt(profile: Profile, trackM: TrackM): WalkedM {
+  return turned(profile, trackM) as WalkedM;
+}
+
+/** Distance along the recorded track of a distance in walking order. */
+export function trackAt(profile: Profile, walkedM: WalkedM): TrackM {
+  return turned(profile, walkedM) as TrackM;
+}
+
+function turned(profile: Profile, metres: number): number {
+  const within = clamp(metres, 0, profile.lengthM);
   return profile.reversed ? profile.lengthM - within : within;
 }
 
 export interface Located {
-  trackM: number;
+  trackM: TrackM;
   /** How far the coordinates lie from the trail. */
   offM: number;
 }
@@ -38,7 +52,7 @@ export function locate(profile: Profile, lonDeg: number, latDeg: number): Locate
     }
   }
   return {
-    trackM: walkedAt(profile, best * profile.cellM),
+    trackM: trackAt(profile, walkedOf(profile, best)),
     offM: distanceM(profile.lonDeg[best]!, profile.latDeg[best]!, lonDeg, latDeg),
   };
 }

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
 import { mendTracks } from "./mend.ts";
-import { locate, nodeAt, walkedAt } from "./place.ts";
+import { locate, nodeAt, trackAt, walkedAt } from "./place.ts";
+import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { TrackPoints } from "./points.ts";
 import { buildProfile, CLIMB_THRESHOLD_M, confirmedClimb } from "./profile.ts";
 
@@ -102,8 +103,10 @@ describe("profile", () => {
       const { trackM, offM } = locate(profile, -150, 40 + 12_000 / 111_040);
       expect(trackM).toBeCloseTo(12_000, -2);
       expect(offM).toBeLessThan(60);
-      expect(nodeAt(profile, 12_000)).toBe(Math.round(walkedAt(profile, 12_000) / profile.cellM));
-      expect(walkedAt(profile, walkedAt(profile, 7000))).toBeCloseTo(7000, 6);
+      const at = 12_000 as TrackM;
+      expect(nodeAt(profile, at)).toBe(Math.round(walkedAt(profile, at) / profile.cellM));
+      expect(trackAt(profile, walkedAt(profile, 7000 as TrackM))).toBeCloseTo(7000, 6);
+      expect(trackAt(profile, 7000 as WalkedM)).toBeCloseTo(reversed ? profile.lengthM - 7000 : 7000, 6);
     }
   });
 });

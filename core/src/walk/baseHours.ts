@@ -1,6 +1,5 @@
 /** Hours over every cell on plain trail without a load: the hiker's time school at the hiker's own pace. */
-import { models } from "../models/index.ts";
-import type { Section, TimeSchool, Walker } from "../models/time.ts";
+import { OWN_PACE_ID, type Section, type TimeSchool, type Walker } from "../models/time.ts";
 import type { Hiker } from "../plan/schema.ts";
 import type { Profile } from "../track/profile.ts";
 
@@ -8,21 +7,24 @@ const SLOWEST_MPS = 0.15;
 /** A section of a rule that does not add up cell by cell ends where the profile turns by this much. */
 export const SECTION_TURN_M = 50;
 
-export function walkerOf(hiker: Hiker): Walker {
-  return { sex: hiker.sex, ownFlatKmh: hiker.pace.ownFlatKmh, ownClimbMPerH: hiker.pace.ownClimbMPerH };
+export interface BaseHoursInput extends Walker {
+  school: TimeSchool;
+  /** Own speed as a fraction of the school's. */
+  speedFactor: number;
+  profile: Profile;
 }
 
-/** Measured pace is taken as measured; all others are multiplied by the hiker's own factor. */
-export function speedFactorOf(hiker: Hiker): number {
-  return hiker.schools.time === "own-pace" ? 1 : hiker.pace.speedFactor;
+/** What the hours of a hiker on bare ground depend on, and nothing else of them. */
+export function baseHoursInput(hiker: Hiker, school: TimeSchool, profile: Profile): BaseHoursInput {
+  const { speedFactor, ownFlatKmh, ownClimbMPerH } = hiker.pace;
+  // A measured pace is taken as measured; all others are multiplied by the hiker's own factor.
+  const own = school.id === OWN_PACE_ID ? 1 : speedFactor;
+  return { school, sex: hiker.sex, speedFactor: own, ownFlatKmh, ownClimbMPerH, profile };
 }
 
-export function baseHours(hiker: Hiker, profile: Profile): Float64Array {
-  const school = models.time.orDefault(hiker.schools.time);
-  const hours = school.wholeSections
-    ? sectionHours(school, walkerOf(hiker), profile)
-    : cellHours(school, walkerOf(hiker), profile);
-  const perFactor = 1 / speedFactorOf(hiker);
+export function baseHours({ school, speedFactor, profile, ...walker }: BaseHoursInput): Float64Array {
+  const hours = school.wholeSections ? sectionHours(school, walker, profile) : cellHours(school, walker, profile);
+  const perFactor = 1 / speedFactor;
   const mostH = profile.cellM / SLOWEST_MPS / 3600;
   for (let c = 0; c < hours.length; c++) hours[c] = Math.min(mostH, hours[c]! * perFactor);
   return hours;

@@ -1,11 +1,14 @@
 /** Where a day may end: listed camps and beds, water that all trust, and stretches without camping. */
-import type { Hiker, Plan, Source } from "../plan/schema.ts";
+import type { Camp, DayRules, Source, Stop, Stretch, WaterSettings } from "../plan/schema.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
+import type { TrackM } from "../units/lengths.ts";
+
+/** What a plan has to know of a source: its name may change without consequence. */
+export type SourceFacts = Pick<Source, "id" | "offTrailM" | "reliable" | "chanceByMonth" | "counted">;
 
 /** A source with its place in walking order. */
-export interface PlacedSource {
-  source: Source;
+export interface PlacedSource extends SourceFacts {
   node: number;
 }
 
@@ -23,39 +26,65 @@ export interface CampGround {
 /** A camp this close to a trusted source is not dry: one walks on to it, or goes back with the bottles. */
 export const CAMP_REACH_M = 1000;
 
-/** Does this hiker count on the source in a month (0 = January)? */
-export function trusted(source: Source, hiker: Hiker, month: number): boolean {
-  const { trust, leastChance } = hiker.water;
-  if (trust === "all") return true;
-  if (trust === "reliable") return source.reliable;
+/** Does this hiker count on the source in a month (0 = January)? One's own judgement of a source comes first. */
+export function trusted(
+  source: SourceFacts,
+  water: Pick<WaterSettings, "trust" | "leastChance">,
+  month: number,
+): boolean {
+  if (source.counted !== undefined) return source.counted;
+  if (water.trust === "all") return true;
+  if (water.trust === "reliable") return source.reliable;
   const chance = source.chanceByMonth?.[month];
-  return chance === undefined ? source.reliable : chance >= leastChance;
+  return chance === undefined ? source.reliable : chance >= water.leastChance;
 }
 
-export function buildCamps(plan: Plan, profile: Profile, sources: readonly PlacedSource[]): CampGround {
+export interface CampInput {
+  stretches: readonly Pick<Stretch, "fromM" | "toM" | "rule">[];
+  camps: readonly Pick<Camp, "trackM" | "hollow">[];
+  stops: readonly Pick<Stop, "trackM" | "services" | "offTrailM">[];
+  sleepAt: DayRules["sleepAt"];
+  /** Every hiker's. */
+  waters: readonly WaterSettings[];
+  profile: Profile;
+  sources: readonly PlacedSource[];
+}
+
+export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, sources }: CampInput): CampGround {
   const forbidden = new Uint8Array(profile.cellCount + 1);
-  for (const stretch of plan.stretches) {
+  for (const stretch of stretches) {
     if (stretch.rule !== "no-camping") continue;
     const a = nodeAt(profile, stretch.fromM);
     const b = nodeAt(profile, stretch.toM);
     forbidden.fill(1, Math.min(a, b), Math.max(a, b) + 1);
   }
-  const nodes = (places: readonly { trackM: number }[]): number[] =>
+  const nodes = (places: readonly { trackM: TrackM }[]): number[] =>
     places.map((place) => nodeAt(profile, place.trackM)).sort((a, b) => a - b);
-  const beds = plan.stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= CAMP_REACH_M);
-  const { sleepAt } = plan.days;
+  const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= CAMP_REACH_M);
   return {
     forbidden,
-    listed: Int32Array.from(nodes(sleepAt === "beds" ? beds : plan.camps)),
-    hollow: new Set(nodes(plan.camps.filter((camp) => camp.hollow))),
+    listed: Int32Array.from(nodes(sleepAt === "beds" ? beds : camps)),
+    hollow: new Set(nodes(camps.filter((camp) => camp.hollow))),
     wet: Array.from({ length: 12 }, (_, month) =>
       Int32Array.from(
-        sources.flatMap(({ source, node }) =>
-          plan.hikers.every((hiker) => trusted(source, hiker, month)) ? [node] : [],
-        ),
+        sources.flatMap((source) => (waters.every((water) => trusted(source, water, month)) ? [source.node] : [])),
       ),
     ),
   };
+}
+
+/** The sources in walking order, with what a plan has to know of them. */
+export function placeSources({ sources, profile }: { sources: readonly Source[]; profile: Profile }): PlacedSource[] {
+  return sources
+    .map(({ id, offTrailM, reliable, chanceByMonth, counted, trackM }) => ({
+      id,
+      offTrailM,
+      reliable,
+      chanceByMonth,
+      counted,
+      node: nodeAt(profile, trackM),
+    }))
+    .sort((a, b) => a.node - b.node);
 }
 
 /** The last value of a sorted list that is at most `limit`; −1 when there is none. */

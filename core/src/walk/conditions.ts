@@ -1,7 +1,8 @@
 /** The weather of every day part: at its middle for the walking, at its camp for the night. */
 import { POOLING_K } from "../models/cold.ts";
 import { climateAt, type Climate } from "../season/season.ts";
-import type { WalkGround } from "./ground.ts";
+import { walkedOf } from "../track/place.ts";
+import type { Ground } from "./ground.ts";
 import type { DayPart } from "./walk.ts";
 
 export interface PartConditions {
@@ -11,12 +12,12 @@ export interface PartConditions {
   meanC: number;
 }
 
-export function partConditions(ground: WalkGround, parts: readonly DayPart[]): PartConditions[] {
+export function partConditions(ground: Ground, parts: readonly DayPart[]): PartConditions[] {
   const { profile, season, camps } = ground;
   return parts.map((part) => {
     const mid = (part.startNode + part.endNode) >> 1;
-    const walking = climateAt(season, mid * profile.cellM, profile.heightM[mid]!, part.day);
-    const night = climateAt(season, part.endNode * profile.cellM, profile.heightM[part.endNode]!, part.day);
+    const walking = climateAt(season, walkedOf(profile, mid), profile.heightM[mid]!, part.day);
+    const night = climateAt(season, walkedOf(profile, part.endNode), profile.heightM[part.endNode]!, part.day);
     if (part.night === "camp" && camps.hollow.has(part.endNode)) {
       night.lowC -= POOLING_K;
       night.coldNightC -= POOLING_K;

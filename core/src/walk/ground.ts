@@ -1,67 +1,75 @@
 /** All that a walk needs and that stays the same while the weights settle. */
-import type { DayRules, Hiker, Plan } from "../plan/schema.ts";
-import { DiurnalTable } from "../season/diurnal.ts";
+import type { DayRules, PaceSettings } from "../plan/schema.ts";
+import type { EffortSchool } from "../models/effort.ts";
+import type { DiurnalTable } from "../season/diurnal.ts";
 import type { Season } from "../season/season.ts";
 import type { DaylightTable } from "../season/sun.ts";
 import type { Profile } from "../track/profile.ts";
-import { Scratch } from "../units/scratch.ts";
 import type { CampGround } from "./camps.ts";
 import type { Halt } from "./halts.ts";
 import { slowdownPerKg } from "./slow.ts";
-import { speedFactors } from "./surfaces.ts";
+import { speedFactors, SURFACE_FACTORS } from "./surfaces.ts";
 import type { Terrain } from "./terrain.ts";
+import type { Workspace } from "./workspace.ts";
 
-export interface WalkGround {
+/** What follows from a stage before, and is laid under the walk. */
+export interface GroundInput {
   profile: Profile;
   terrain: Terrain;
   halts: readonly Halt[];
+  /** Day number since 1970-01-01. */
   startDay: number;
-  hikers: readonly Hiker[];
   rules: DayRules;
   season: Season;
+  camps: CampGround;
+  /** Fraction of speed lost per kilogram on every cell. */
+  slowPerKg: Float64Array;
+  /** By hiker: hours and breaks of a day, hours on every cell without a load, what the effort school keeps of grades. */
+  paces: readonly PaceSettings[];
+  baseH: readonly Float64Array[];
+  slopes: readonly (Float64Array | undefined)[];
+  /** Grade of every cell in percent, as the effort schools want it. */
+  gradePercent: Float64Array;
+  /** Tables of light and of the day's course that only remember what they once worked out. */
   sun: DaylightTable;
   diurnal: DiurnalTable;
-  camps: CampGround;
-  /** Each hiker's hours on every cell, plain trail, no load. */
-  baseH: readonly Float64Array[];
-  /** Share of speed lost per kilogram on every cell. */
-  slowPerKg: Float64Array;
+  workspace: Workspace;
+}
+
+export interface Ground extends GroundInput {
   /** Time over each surface as a multiple of plain trail's. */
   slowness: Float64Array;
-  scratch: Scratch;
+  /** Terrain factor η of each surface. */
+  terrainFactors: Float64Array;
 }
 
-export interface GroundInput {
-  plan: Plan;
-  profile: Profile;
-  terrain: Terrain;
-  halts: readonly Halt[];
-  startDay: number;
-  season: Season;
-  sun: DaylightTable;
-  camps: CampGround;
-  baseH: readonly Float64Array[];
-}
-
-export function buildGround(input: GroundInput): WalkGround {
-  const { plan, profile } = input;
-  const slowPerKg = new Float64Array(profile.cellCount);
-  for (let c = 0; c < slowPerKg.length; c++)
-    slowPerKg[c] = plan.days.loadSlowness * slowdownPerKg(profile.gradeFraction[c]!);
+export function buildGround(input: GroundInput): Ground {
   return {
-    profile,
-    terrain: input.terrain,
-    halts: input.halts,
-    startDay: input.startDay,
-    hikers: plan.hikers,
-    rules: plan.days,
-    season: input.season,
-    sun: input.sun,
-    diurnal: new DiurnalTable(),
-    camps: input.camps,
-    baseH: input.baseH,
-    slowPerKg,
-    slowness: speedFactors(plan.days.surfaceSpeed).map((factor) => 1 / factor),
-    scratch: new Scratch(),
+    ...input,
+    slowness: speedFactors(input.rules.surfaceSpeed).map((factor) => 1 / factor),
+    terrainFactors: Float64Array.from(SURFACE_FACTORS, (row) => row.terrainFactor),
   };
+}
+
+export function gradePercents({ profile }: { profile: Profile }): Float64Array {
+  return profile.gradeFraction.map((grade) => 100 * grade);
+}
+
+/** Fraction of speed that a kilogram costs on every cell. */
+export function slowPerKg({ profile, loadSlowness }: { profile: Profile; loadSlowness: number }): Float64Array {
+  const slow = new Float64Array(profile.cellCount);
+  for (let c = 0; c < slow.length; c++) slow[c] = loadSlowness * slowdownPerKg(profile.gradeFraction[c]!);
+  return slow;
+}
+
+/** What an effort school keeps of every cell's grade; undefined for schools that keep nothing. */
+export function effortSlopes({
+  profile,
+  effort,
+}: {
+  profile: Profile;
+  effort: EffortSchool;
+}): Float64Array | undefined {
+  const { slope } = effort;
+  return slope && profile.gradeFraction.map((grade) => slope(100 * grade));
 }

@@ -1,23 +1,23 @@
 /** Where a day ends. */
 import { CAMP_REACH_M, lastAtMost } from "./camps.ts";
-import type { Pace } from "./pace.ts";
+import type { Stride } from "./stride.ts";
 import type { Today } from "./today.ts";
 
 /** How far beyond the day's end a stretch without camping is walked out of. */
 const MOST_OVERTIME_H = 3;
 
 /** Where to camp when the hours end at `endNode`: at most `windowH` earlier, later only to leave a stretch without camping. */
-export function campNode(pace: Pace, today: Today, startNode: number, endNode: number, stopNode: number): number {
-  const { ground } = pace;
+export function campNode(stride: Stride, today: Today, startNode: number, endNode: number, stopNode: number): number {
+  const { ground } = stride;
   const { camps, rules, profile } = ground;
-  const walkedH = pace.hours(startNode, endNode);
+  const walkedH = stride.hours(startNode, endNode);
   const windowH = Math.min(rules.campWindowH, walkedH / 2);
-  const earliest = backBy(pace, startNode, endNode, windowH);
+  const earliest = backBy(stride, startNode, endNode, windowH);
   let camp = endNode;
   if (rules.sleepAt !== "anywhere") {
     let listed = lastAtMost(camps.listed, endNode);
     // None in the window: the last one that leaves half a day's walk behind.
-    const halfway = backBy(pace, startNode, endNode, walkedH / 2);
+    const halfway = backBy(stride, startNode, endNode, walkedH / 2);
     if (listed < earliest && listed < halfway) listed = -1;
     if (listed > startNode) camp = listed;
   } else if (rules.endRule === "camp") {
@@ -28,21 +28,21 @@ export function campNode(pace: Pace, today: Today, startNode: number, endNode: n
     if (good >= earliest && good > startNode) camp = good;
   }
   if (camps.forbidden[camp] === 0) return camp;
-  const halfway = backBy(pace, startNode, camp, walkedH / 2);
+  const halfway = backBy(stride, startNode, camp, walkedH / 2);
   for (let node = camp - 1; node > startNode && node >= halfway; node--) if (camps.forbidden[node] === 0) return node;
   let overH = 0;
   for (let node = camp; node < stopNode && overH <= MOST_OVERTIME_H; node++) {
     if (camps.forbidden[node] === 0) return node;
-    overH += pace.plainH[node]!;
+    overH += stride.plainH[node]!;
   }
   return overH <= MOST_OVERTIME_H ? stopNode : camp;
 }
 
 /** The node that lies some walking hours before `endNode`, never before the one after `startNode`. */
-function backBy(pace: Pace, startNode: number, endNode: number, hours: number): number {
+function backBy(stride: Stride, startNode: number, endNode: number, hours: number): number {
   let node = endNode;
   for (let left = hours; node > startNode + 1; node--) {
-    left -= pace.cellH[node - 1]!;
+    left -= stride.cellH[node - 1]!;
     if (left < 0) break;
   }
   return node;

@@ -28,7 +28,7 @@ export function seasonHolds(fromDay: number, toDay: number, day: number): boolea
 }
 
 /** Later stretches win over earlier ones. */
-export function buildTerrain(profile: Profile, stretches: readonly Stretch[]): Terrain {
+export function buildTerrain({ profile, stretches }: { profile: Profile; stretches: readonly Stretch[] }): Terrain {
   const n = profile.cellCount;
   const terrain: Terrain = {
     bare: new Uint8Array(n),

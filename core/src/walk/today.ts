@@ -1,9 +1,10 @@
 /** The day at hand: its light, its weather, and the hours that are wanted and possible. */
-import type { Hiker } from "../plan/schema.ts";
+import type { PaceSettings } from "../plan/schema.ts";
 import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
 import { climateAt } from "../season/season.ts";
+import { walkedOf } from "../track/place.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
-import type { WalkGround } from "./ground.ts";
+import type { Ground } from "./ground.ts";
 
 /** In the high-latitude winter there is no light to keep to: so much is walked regardless. */
 const LEAST_LIGHT_H = 4;
@@ -23,13 +24,13 @@ export interface Today {
 }
 
 /** Walking hours wanted on the n-th day of the trip, before rules and daylight have their say. */
-export function wantedHours(hikers: readonly Hiker[], tripDay: number): number {
+export function wantedHours(paces: readonly PaceSettings[], tripDay: number): number {
   let hours = Infinity;
-  for (const { pace } of hikers) hours = Math.min(hours, rampHours(pace, tripDay));
+  for (const pace of paces) hours = Math.min(hours, rampHours(pace, tripDay));
   return hours;
 }
 
-function rampHours(pace: Hiker["pace"], tripDay: number): number {
+function rampHours(pace: PaceSettings, tripDay: number): number {
   const { ramp } = pace;
   if (ramp.length === 0) {
     const t = pace.rampDays > 0 ? Math.min(1, tripDay / pace.rampDays) : 1;
@@ -42,16 +43,16 @@ function rampHours(pace: Hiker["pace"], tripDay: number): number {
   return from.hoursH + ((to.hoursH - from.hoursH) * (tripDay - from.tripDay)) / (to.tripDay - from.tripDay);
 }
 
-export function beginDay(ground: WalkGround, clockPerH: number, day: number, node: number, leftStop: boolean): Today {
-  const { profile, rules, hikers } = ground;
+export function beginDay(ground: Ground, clockPerH: number, day: number, node: number, leftStop: boolean): Today {
+  const { profile, rules, paces } = ground;
   const sun = ground.sun.at(day, profile.latDeg[node]!);
   const heightM = profile.heightM[node]!;
-  const weather = climateAt(ground.season, node * profile.cellM, heightM, day);
-  let wantedH = wantedHours(hikers, day - ground.startDay);
+  const weather = climateAt(ground.season, walkedOf(profile, node), heightM, day);
+  let wantedH = wantedHours(paces, day - ground.startDay);
   if (leftStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 
-  const darkH = rules.darkShare * wantedH;
-  const byClock = Math.max(...hikers.map((hiker) => hiker.pace.startClockH));
+  const darkH = rules.darkFraction * wantedH;
+  const byClock = Math.max(...paces.map((pace) => pace.startClockH));
   const startH =
     rules.startRule === "sunrise"
       ? Math.min(12, sun.sunriseH)

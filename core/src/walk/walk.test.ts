@@ -8,10 +8,9 @@ import { daylight } from "../season/sun.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
 import { models } from "../models/index.ts";
-import { baseHours, turningNodes } from "./baseHours.ts";
-import { coarseGround, samples } from "./coarse.ts";
+import { baseHours, baseHoursInput, turningNodes } from "./baseHours.ts";
 import { partConditions } from "./conditions.ts";
-import type { WalkGround } from "./ground.ts";
+import type { Ground } from "./ground.ts";
 import { offTrailHours, type Halt } from "./halts.ts";
 import { heatSpeedFactor, loadSpeedFactor, slowdownPerKg } from "./slow.ts";
 import { wantedHours } from "./today.ts";
@@ -23,7 +22,7 @@ interface Made {
   plan: Plan;
   profile: Profile;
   halts: readonly Halt[];
-  ground: WalkGround;
+  ground: Ground;
   walk: Walk;
 }
 
@@ -70,9 +69,16 @@ describe("halts", () => {
 describe("days", () => {
   test("hours grow from fresh to fit and stay there", () => {
     const { hikers } = planOf({ hikers: [hikerOf({ pace: { hoursFreshH: 5, hoursFitH: 8, rampDays: 10 } })] });
-    expect([0, 5, 10, 50].map((day) => wantedHours(hikers, day))).toEqual([5, 6.5, 8, 8]);
+    expect(
+      [0, 5, 10, 50].map((day) =>
+        wantedHours(
+          hikers.map((hiker) => hiker.pace),
+          day,
+        ),
+      ),
+    ).toEqual([5, 6.5, 8, 8]);
     const steady = planOf({ hikers: [hikerOf({ pace: { hoursFreshH: 5, hoursFitH: 8, rampDays: 0 } })] });
-    expect(wantedHours(steady.hikers, 0)).toBe(8);
+    expect(wantedHours([steady.hikers[0]!.pace], 0)).toBe(8);
   });
 
   test("every cell takes Tobler's time at the load, cell by cell", () => {
@@ -108,7 +114,7 @@ describe("days", () => {
 
   test("a long wanted day ends at dusk", () => {
     const { walk } = walkOf(
-      { hikers: [hikerOf({ pace: { hoursFreshH: 20, hoursFitH: 20, breakShare: 0 } })] },
+      { hikers: [hikerOf({ pace: { hoursFreshH: 20, hoursFitH: 20, breakFraction: 0 } })] },
       200_000,
     );
     const part = walk.parts[0]!;
@@ -135,7 +141,14 @@ describe("days", () => {
       { tripDay: 12, hoursH: 9 },
     ];
     const { hikers } = planOf({ hikers: [hikerOf({ pace: { ramp } })] });
-    expect([0, 2, 7, 12, 90].map((day) => wantedHours(hikers, day))).toEqual([4, 4, 6.5, 9, 9]);
+    expect(
+      [0, 2, 7, 12, 90].map((day) =>
+        wantedHours(
+          hikers.map((hiker) => hiker.pace),
+          day,
+        ),
+      ),
+    ).toEqual([4, 4, 6.5, 9, 9]);
   });
 
   test("with frozen ends, days keep their camps at another load", () => {
@@ -188,13 +201,13 @@ describe("slow-downs", () => {
 });
 
 describe("rules of the day", () => {
-  const pace = { hoursFreshH: 8, hoursFitH: 8, breakShare: 0.2, startClockH: 7 };
+  const pace = { hoursFreshH: 8, hoursFitH: 8, breakFraction: 0.2, startClockH: 7 };
   const of = (days: Record<string, unknown>, more: Record<string, unknown> = {}, lengthM = 150_000): Made =>
-    walkOf({ days: { endRule: "hours", ...days }, hikers: [hikerOf({ pace })], ...more }, lengthM);
+    walkOf({ dayRules: { endRule: "hours", ...days }, hikers: [hikerOf({ pace })], ...more }, lengthM);
 
   test("a record walker goes sixteen hours, by night too, slower in the dark", () => {
-    const fast = { hoursFreshH: 16, hoursFitH: 16, breakShare: 0.1, startClockH: 4, speedFactor: 1 };
-    const { walk } = of({ darkShare: 0.5 }, { hikers: [hikerOf({ pace: fast })] }, 400_000);
+    const fast = { hoursFreshH: 16, hoursFitH: 16, breakFraction: 0.1, startClockH: 4, speedFactor: 1 };
+    const { walk } = of({ darkFraction: 0.5 }, { hikers: [hikerOf({ pace: fast })] }, 400_000);
     const day = walk.parts[1]!;
     expect(day.walkH).toBeGreaterThan(15.7);
     expect(day.endClockH).toBeGreaterThan(day.sunsetH + 1);
@@ -347,7 +360,7 @@ test("whole-section rules are spread over sections that end where the profile tu
   expect(turns.length - 1).toBe(7);
   for (const node of turns.slice(1, -1)) expect(Math.abs(Math.cos((node * profile.cellM) / 2000))).toBeLessThan(0.2);
   const hiker = planOf({ hikers: [hikerOf({ schools: { time: "din33466" }, pace: { speedFactor: 1 } })] }).hikers[0]!;
-  const hours = baseHours(hiker, profile);
+  const hours = baseHours(baseHoursInput(hiker, models.time.get("din33466"), profile));
   const { sectionH } = models.time.get("din33466");
   const [from, to] = [turns[1]!, turns[2]!];
   const section = { distanceM: (to - from) * profile.cellM, climbM: 0, descentM: 0 };
@@ -358,26 +371,4 @@ test("whole-section rules are spread over sections that end where the profile tu
   let sum = 0;
   for (let c = from; c < to; c++) sum += hours[c]!;
   expect(sum).toBeCloseTo(sectionH(section, {}), 9);
-});
-
-describe("the sampled ground", () => {
-  test("keeps length, ends and order, and walks it in about the same time", () => {
-    const { ground, walk } = walkOf({ stops: [stopOf("a", 41_300)] }, 100_000, 8);
-    const hours = (given: Walk): number => given.parts.reduce((sum, part) => sum + part.walkH, 0);
-    const wholeH = hours(walk);
-    const coarse = coarseGround(ground);
-    const { profile, halts } = coarse.ground;
-    expect(profile.cellM * profile.cellCount).toBeCloseTo(ground.profile.lengthM, 6);
-    expect(halts[1]!.node * profile.cellM).toBeCloseTo(41_300, -3);
-    expect(halts.at(-1)!.node).toBe(profile.cellCount);
-    expect(hours(walkAll(coarse.ground, 8)) / wholeH).toBeCloseTo(1, 1);
-    expect(coarse.sampleOf.length).toBe(ground.profile.cellCount);
-    expect(Math.max(...coarse.sampleOf)).toBe(profile.cellCount - 1);
-    expect(samples(coarse, 0, 2)).toBe(true);
-  });
-
-  test("is not used where a leg is too short for it", () => {
-    const coarse = coarseGround(walkOf({ stops: [stopOf("a", 3000)] }).ground);
-    expect([samples(coarse, 0, 1), samples(coarse, 1, 2)]).toEqual([false, true]);
-  });
 });

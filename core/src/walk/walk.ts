@@ -7,10 +7,10 @@
  * where water or a listed camp is; light, stretches without camping and closing times have their say.
  * Clock: hours of local mean time.
  */
-import type { WalkGround } from "./ground.ts";
+import type { Ground } from "./ground.ts";
 import { offTrailHours, type Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
-import { Pace } from "./pace.ts";
+import { Stride } from "./stride.ts";
 import { beginDay } from "./today.ts";
 
 /** A day, or the part of a day that belongs to one leg when a stop is passed through. */
@@ -86,15 +86,15 @@ export function blocksOf(halts: readonly Halt[]): Block[] {
  * hours are worked out anew: so a camp that hesitates between two cells comes to rest.
  */
 export function walkBlock(
-  ground: WalkGround,
+  ground: Ground,
   block: Block,
   before: WalkState,
   loadKg: readonly Float64Array[],
   frozen?: readonly DayPart[],
 ): Walk {
   const { halts, rules, profile } = ground;
-  const pace = new Pace(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node);
-  const { clockPerH } = pace;
+  const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node);
+  const { clockPerH } = stride;
   const parts: DayPart[] = [];
   let { day, walkedDays } = before;
   let today = beginDay(ground, clockPerH, day, halts[block.firstLeg]!.node, before.fromStop);
@@ -146,23 +146,23 @@ export function walkBlock(
       const begun = node;
       const fromClockH = part.startClockH + part.walkH * clockPerH;
       const kept = frozen?.[parts.length - 1];
-      if (kept) node = pace.advance(today, begun, Math.min(to.node, kept.endNode), fromClockH, Infinity);
+      if (kept) node = stride.advance(today, begun, Math.min(to.node, kept.endNode), fromClockH, Infinity);
       else {
-        node = pace.advance(today, begun, to.node, fromClockH, today.budgetH - usedH);
+        node = stride.advance(today, begun, to.node, fromClockH, today.budgetH - usedH);
         if (node < to.node) {
-          const camp = pace.inReach(today, node, to) ? to.node : campNode(pace, today, begun, node, to.node);
+          const camp = stride.inReach(today, node, to) ? to.node : campNode(stride, today, begun, node, to.node);
           // The rest of the way, or the whole way again up to a camp that came before the hours' end.
           if (camp > node) {
-            const soFarH = pace.hours(begun, node);
-            node = pace.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
+            const soFarH = stride.hours(begun, node);
+            node = stride.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
           } else node = camp;
         }
-        if (node === to.node && comesTooLate(ground, to, fromClockH, pace.hours(begun, node), clockPerH)) {
+        if (node === to.node && comesTooLate(ground, to, fromClockH, stride.hours(begun, node), clockPerH)) {
           const camp = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
           if (camp > begun) node = camp;
         }
       }
-      const hours = pace.hours(begun, node);
+      const hours = stride.hours(begun, node);
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
@@ -189,12 +189,12 @@ export function walkBlock(
       nextDay(to.node, part.zeroDays, true);
     } else clockH += PASS_THROUGH_H;
   }
-  const { cellH, cellC, surface } = pace;
+  const { cellH, cellC, surface } = stride;
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true } };
 }
 
-function comesTooLate(ground: WalkGround, to: Halt, fromClockH: number, hours: number, clockPerH: number): boolean {
-  const closesH = to.stop?.closesH;
+function comesTooLate(ground: Ground, to: Halt, fromClockH: number, hours: number, clockPerH: number): boolean {
+  const { closesH } = to;
   if (!ground.rules.arriveByClosing || closesH === undefined) return false;
   return fromClockH + (hours + offTrailHours(to)) * clockPerH > closesH;
 }

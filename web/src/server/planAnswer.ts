@@ -39,7 +39,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       highC: round(leg.highC, 1),
       coldNightC: round(leg.coldNightC, 1),
       hotDayC: round(leg.hotDayC, 1),
-      lowestBatteryShare: share(result.power?.legs[leg.index]?.lowestShare),
+      lowestBatteryFraction: share(result.power?.legs[leg.index]?.lowestFraction),
       hikers: leg.hikers.map((row, h) => {
         const carry = row.carries[row.largestCarry];
         const longest = row.carries.reduce((a, b) => Math.max(a, b.distanceM), 0);

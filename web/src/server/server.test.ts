@@ -156,7 +156,7 @@ describe("a plan in the words of the endpoint", () => {
     const { carries } = result.legs[1]!.hikers[0]!;
     expect(fill.map((one) => one.litres)).toEqual(carries.map((one) => Math.round(one.litres * 100) / 100));
     expect(body.legs[1]!.hikers[0]!["containers"]).toBe(result.legs[1]!.hikers[0]!.fuel.containers);
-    expect(body.legs[0]).toMatchObject({ lowestBatteryShare: null });
+    expect(body.legs[0]).toMatchObject({ lowestBatteryFraction: null });
   });
 
   test("checks come with a sentence, and the whole with its caution", () => {

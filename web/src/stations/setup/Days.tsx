@@ -8,7 +8,7 @@ import { edit } from "../../store/app.ts";
 import { fixed } from "../../units/quantity.ts";
 import { counted, measured, percent, Rows, Section, type Row } from "./fields.tsx";
 
-const LIGHT: Row[] = [percent("darkShare", "In the dark, at most", 0, 100)];
+const LIGHT: Row[] = [percent("darkFraction", "In the dark, at most", 0, 100)];
 const CAMP: Row[] = [counted("campWindowH", "Up to so much earlier", "h", 0, 5, 1)];
 const REST: Row[] = [counted("restEveryDays", "Rest after days walked, 0 for none", "days", 0, 60)];
 const SLOW: Row[] = [

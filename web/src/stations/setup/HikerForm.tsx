@@ -22,7 +22,7 @@ const PACE: Row[] = [
   counted("pace.hoursFitH", "Walking hours, in form", "h", 1, 20, 1),
   counted("pace.rampDays", "Days until in form", "days", 0, 120),
   counted("pace.startClockH", "Sets out at", "o’clock", 3, 12, 1),
-  percent("pace.breakShare", "Breaks, of walking time", 0, 100),
+  percent("pace.breakFraction", "Breaks, of walking time", 0, 100),
 ];
 // prettier-ignore
 const FOOD: Row[] = [

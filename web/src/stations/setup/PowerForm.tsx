@@ -199,10 +199,10 @@ function Standing({
                     <span className="inline-block h-2.5 w-20 bg-rule" aria-hidden="true">
                       <span
                         className={`block h-full ${leg.shortWh > 0 ? "bg-danger" : "bg-pine"}`}
-                        style={{ width: `${Math.round(100 * leg.lowestShare)}%` }}
+                        style={{ width: `${Math.round(100 * leg.lowestFraction)}%` }}
                       />
                     </span>
-                    <span className="figure w-10 text-right">{fixed(100 * leg.lowestShare, 0)} %</span>
+                    <span className="figure w-10 text-right">{fixed(100 * leg.lowestFraction, 0)} %</span>
                   </span>
                 </td>
                 <td className="py-0.5 pr-6 whitespace-nowrap">{dayMonth(isoOfDay(leg.flatDay ?? leg.lowestDay))}</td>

@@ -1,6 +1,6 @@
 /** Stations with monthly normals: what the season of an own trip is worked out from. */
 import { Plus, X } from "lucide-react";
-import { stationSchema, walkedAt, type Plan, type PlanResult, type Station } from "@gepack/core";
+import { climateStationSchema, walkedAt, type Plan, type PlanResult, type ClimateStation } from "@gepack/core";
 import { NameField } from "../../components/NameField.tsx";
 import { NumberField } from "../../components/NumberField.tsx";
 import { edit } from "../../store/app.ts";
@@ -21,7 +21,7 @@ export function Weather({ plan, result }: { plan: Plan; result: PlanResult }) {
       const highC = MILD_LOW_C.map((c) => c + MILD_DAY_RANGE_K);
       const trackM = Math.round(profile.lengthM / 2);
       const row = { id: crypto.randomUUID(), name, trackM, heightM, lowC: MILD_LOW_C, highC, lowSdK: 3.5, highSdK: 4 };
-      draft.climate.stations.push(stationSchema.parse(row));
+      draft.climate.stations.push(climateStationSchema.parse(row));
     });
   return (
     <section aria-label="Weather">
@@ -40,13 +40,13 @@ export function Weather({ plan, result }: { plan: Plan; result: PlanResult }) {
   );
 }
 
-function StationRow({ station, plan, result }: { station: Station; plan: Plan; result: PlanResult }) {
+function StationRow({ station, plan, result }: { station: ClimateStation; plan: Plan; result: PlanResult }) {
   const units = plan.trip.units;
   const { profile } = result;
-  const change = (label: string, recipe: (target: Station) => void): void =>
+  const change = (label: string, recipe: (target: ClimateStation) => void): void =>
     void edit(`${station.name}: ${label}`, (draft) => {
       const target = draft.climate.stations.find((row) => row.id === station.id);
-      if (target) recipe(target as Station);
+      if (target) recipe(target as ClimateStation);
     });
   const remove = (): void =>
     void edit(`Remove ${station.name}`, (draft) => {

@@ -1,7 +1,7 @@
 /** Hours over cells: the hot loop of the walk. Clock: hours of local mean time. */
 import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
 import { STEPS_PER_H } from "../season/diurnal.ts";
-import type { WalkGround } from "./ground.ts";
+import type { Ground } from "./ground.ts";
 import { offTrailHours, type Halt } from "./halts.ts";
 import { SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
 import { seasonHolds } from "./terrain.ts";
@@ -12,23 +12,24 @@ const PUSH_ON_H = 1;
 const TWILIGHT_H = 0.5;
 
 /** Hours over cells as if all were plain trail in the cool of the day: the slowest hiker's at the load carried. */
-function partyHours(ground: WalkGround, loadKg: readonly Float64Array[], from: number, to: number): Float64Array {
+function partyHours(ground: Ground, loadKg: readonly Float64Array[], from: number, to: number): Float64Array {
   const { slowPerKg, baseH } = ground;
-  const hours = ground.scratch.float64("plain hours", ground.profile.cellCount).fill(0, from, to);
+  const hours = ground.workspace.plainH;
   for (let h = 0; h < baseH.length; h++) {
     const base = baseH[h]!;
     const load = loadKg[h]!;
+    const first = h === 0;
     for (let c = from; c < to; c++) {
       const byLoad = 1 - slowPerKg[c]! * load[c]!;
       const own = base[c]! / (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD);
-      if (own > hours[c]!) hours[c] = own;
+      if (first || own > hours[c]!) hours[c] = own;
     }
   }
   return hours;
 }
 
 /** Walks the cells of one day, and keeps what it found. Kept free of closures: `advance` is the hot loop. */
-export class Pace {
+export class Stride {
   readonly cellH: Float64Array;
   readonly cellC: Float64Array;
   readonly surface: Uint8Array;
@@ -37,17 +38,17 @@ export class Pace {
   readonly clockPerH: number;
 
   constructor(
-    readonly ground: WalkGround,
+    readonly ground: Ground,
     loadKg: readonly Float64Array[],
     from: number,
     to: number,
   ) {
-    const { scratch, profile } = ground;
-    this.cellH = scratch.float64("hours", profile.cellCount);
-    this.cellC = scratch.float64("air", profile.cellCount);
-    this.surface = scratch.uint8("surface", profile.cellCount);
+    const { workspace } = ground;
+    this.cellH = workspace.cellH;
+    this.cellC = workspace.cellC;
+    this.surface = workspace.surface;
     this.plainH = partyHours(ground, loadKg, from, to);
-    this.clockPerH = 1 + Math.max(...ground.hikers.map((hiker) => hiker.pace.breakShare));
+    this.clockPerH = 1 + Math.max(...ground.paces.map((pace) => pace.breakFraction));
   }
 
   /** At least one cell, until `roomH` hours are used up or `lastNode` is reached; answers the node where it stands. */

@@ -6,7 +6,7 @@ import { layGround } from "../../test/ground.ts";
 import { models } from "../models/index.ts";
 import type { EffortInput } from "../models/effort.ts";
 import { CAMPS_PER_ZERO, provision, type HikerSupply } from "../provision/provision.ts";
-import { sunShare } from "../provision/water.ts";
+import { sunFraction } from "../provision/water.ts";
 import { belowHigh } from "../season/diurnal.ts";
 import { climateAt, skyAt } from "../season/season.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
@@ -15,14 +15,15 @@ import { heatSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { seasonHolds } from "../walk/terrain.ts";
 import { blocksOf, walkBlock, type DayPart } from "../walk/walk.ts";
-import { kitOf } from "./settle.ts";
-import { hikerLoad } from "./load.ts";
+import { hikerLoad } from "../load/load.ts";
+import { packArrays } from "../walk/workspace.ts";
+import { walkedOf } from "../track/place.ts";
 
 const CARRIED_KG = 9;
 
 /** One round of the pipeline on the first block, at a load given beforehand. */
 function oneRound({ plan, tracks }: PlanCase) {
-  const { ground, kit, sources, start } = layGround(plan, tracks);
+  const { ground, kit, sources, needs, start } = layGround(plan, tracks);
   const { profile } = ground;
   const block = blocksOf(ground.halts)[0]!;
   const given = new Float64Array(profile.cellCount).fill(CARRIED_KG);
@@ -33,10 +34,11 @@ function oneRound({ plan, tracks }: PlanCase) {
     plan.hikers.map(() => given),
   );
   const conditions = partConditions(ground, walk.parts);
-  const kitLegs = kitOf(kit, block).map((leg) => leg[0]!);
+  const kitLegs = kit.legs.slice(block.firstLeg, block.endLeg).map((leg) => leg[0]!);
   const supply = provision({
-    hiker: plan.hikers[0]!,
+    needs: needs[0]!,
     ground,
+    slope: ground.slopes[0],
     block,
     walk,
     conditions,
@@ -46,8 +48,9 @@ function oneRound({ plan, tracks }: PlanCase) {
     before: start.supply[0]!,
     drinkL: new Float64Array(profile.cellCount + 1),
   });
-  const into = { loadKg: new Float64Array(profile.cellCount), waterKg: new Float64Array(profile.cellCount) };
-  const load = hikerLoad(plan.hikers[0]!, walk.parts, supply, kitLegs, into);
+  const { wrapperFraction } = plan.hikers[0]!.food;
+  const into = packArrays(profile.cellCount);
+  const load = hikerLoad({ wrapperFraction, parts: walk.parts, supply, kitLegs, into });
   return { plan, ground, walk, supply, kitLegs, load, toNode: ground.halts[block.endLeg]!.node };
 }
 type Round = ReturnType<typeof oneRound>;
@@ -63,7 +66,7 @@ const holds = (law: (round: Round) => void, numRuns: number): void =>
 
 /** Cells of a part with the clock on reaching them, as the fast walk keeps it: breaks spread evenly. */
 function* clocked({ plan, walk }: Round, part: DayPart): Generator<{ cell: number; clockH: number }> {
-  const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakShare));
+  const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
   let clockH = part.startClockH + part.offTrailStartH * clockPerH;
   for (let cell = part.startNode; cell < part.endNode; cell++) {
     yield { cell, clockH };
@@ -78,7 +81,7 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
     for (const part of walk.parts) {
       const morning = climateAt(
         ground.season,
-        part.startNode * profile.cellM,
+        walkedOf(profile, part.startNode),
         profile.heightM[part.startNode]!,
         part.day,
       );
@@ -97,14 +100,14 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
           (morning.highC - morning.lowC) * belowHigh(quarter === 24 ? 0 : quarter, sunrise);
         const grade = profile.gradeFraction[cell]!;
         const slope = Math.max(
-          ...baseH.map((base) => base[cell]! / loadSpeedFactor(CARRIED_KG, grade, plan.days.loadSlowness)),
+          ...baseH.map((base) => base[cell]! / loadSpeedFactor(CARRIED_KG, grade, plan.dayRules.loadSlowness)),
         );
         const dark =
           part.daylightH < 24 && (clockH < part.sunriseH - 0.5 || clockH > part.sunsetH + 0.5)
-            ? plan.days.nightSpeedFactor
+            ? plan.dayRules.nightSpeedFactor
             : 1;
-        const speed = plan.days.surfaceSpeed[surface.id] ?? surface.speedFactor;
-        const heat = heatSpeedFactor(walk.cellC[cell]!, plan.days.heatSlowFromC, plan.days.heatSlowPerK);
+        const speed = plan.dayRules.surfaceSpeed[surface.id] ?? surface.speedFactor;
+        const heat = heatSpeedFactor(walk.cellC[cell]!, plan.dayRules.heatSlowFromC, plan.dayRules.heatSlowPerK);
         // A clock on the very edge of a quarter or of dusk may fall either way by rounding.
         const edge = Math.abs(clockH * 4 - Math.round(clockH * 4)) < 1e-6;
         if (edge) continue;
@@ -131,7 +134,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
     });
     let litres = 0;
     for (const part of walk.parts) {
-      const sky = skyAt(ground.season, part.startNode * profile.cellM, monthOfDay(part.day));
+      const sky = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
       for (let cell = part.startNode; cell < part.endNode; cell++) {
         const work = input(cell, 0, hiker.bodyKg);
         const rate =
@@ -141,7 +144,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
             powerW: effort.powerW(work),
             temperatureC: walk.cellC[cell]!,
             humidity: sky.humidity,
-            sun: sunShare(part) * (1 - 0.75 * sky.cloud),
+            sun: sunFraction(part) * (1 - 0.75 * sky.cloud),
             windMps: sky.windMps,
             heightCm: hiker.heightCm,
             clothing: hiker.water.clothing,

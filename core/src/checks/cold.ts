@@ -1,0 +1,87 @@
+/** Cold and heat: bag, pad and stove on the coldest night in ten, the hottest day in ten. */
+import { coldestCanisterC } from "../models/fuel.ts";
+import { fluidAdvice, wbgtC } from "../models/heat.ts";
+import { atNode, defineCheck, onLegs } from "./check.ts";
+
+const SLACK = 0.05;
+const FAR_TOO_COLD_K = 5;
+const CANISTER_MIX = { isobutane: 0.8, propane: 0.2 } as const;
+const ALCOHOL_LIGHTS_C = 0;
+const AFTERNOON_HUMIDITY = 0.4;
+const HOT_CATEGORY = 3;
+const WALKING_W = 425;
+
+const nightBelowBag = defineCheck({
+  code: "night-below-bag",
+  units: { have: "C", limit: "C" },
+  *find(context) {
+    for (const { leg, row, where } of onLegs(context)) {
+      const { warmth } = row;
+      if (!warmth || warmth.marginK >= -SLACK) continue;
+      const severity = warmth.marginK < -FAR_TOO_COLD_K ? "blocker" : "caution";
+      const atM = atNode(context, leg.coldestCampNode);
+      yield { severity, ...where, atM, have: warmth.bagC - warmth.extraK, limit: warmth.nightC };
+    }
+  },
+});
+
+const padTooThin = defineCheck({
+  code: "pad-too-thin",
+  units: { have: "R", limit: "R" },
+  *find(context) {
+    for (const { leg, row, where } of onLegs(context)) {
+      const have = row.sleep.padR;
+      if (leg.campNights === 0 || have === 0 || have >= leg.padRNeeded - SLACK) continue;
+      yield { severity: "caution", ...where, atM: atNode(context, leg.coldestCampNode), have, limit: leg.padRNeeded };
+    }
+  },
+});
+
+const stoveTooCold = defineCheck({
+  code: "stove-too-cold",
+  units: { have: "C", limit: "C" },
+  *find(context) {
+    for (const { hiker, leg, row, where } of onLegs(context)) {
+      // No stove here minds warmer air than freezing; finding a canister's limit takes a while.
+      if (row.fuel.boils === 0 || leg.campNights === 0 || leg.coldNightC > 0) continue;
+      const heightM = context.result.profile.heightM[leg.coldestCampNode]!;
+      const { fuel } = hiker.stove;
+      const limit = fuel.startsWith("gas")
+        ? coldestCanisterC(CANISTER_MIX, heightM)
+        : fuel === "alcohol"
+          ? ALCOHOL_LIGHTS_C
+          : -Infinity;
+      if (leg.coldNightC < limit)
+        yield { severity: "note", ...where, atM: atNode(context, leg.coldestCampNode), have: leg.coldNightC, limit };
+    }
+  },
+});
+
+const heatStress = defineCheck({
+  code: "heat-stress",
+  units: { have: "C", rest: "min", limit: "L" },
+  *find({ result }) {
+    for (const leg of result.legs) {
+      const advice = fluidAdvice(wbgtC(leg.hotDayC, AFTERNOON_HUMIDITY), WALKING_W);
+      if (!advice || advice.category < HOT_CATEGORY) continue;
+      yield {
+        severity: "caution",
+        legIndex: leg.index,
+        atM: leg.fromM,
+        have: leg.hotDayC,
+        rest: advice.restMin,
+        limit: advice.litresPerH,
+      };
+    }
+  },
+});
+
+const climateAssumed = defineCheck({
+  code: "climate-assumed",
+  units: {},
+  *find(context) {
+    if (context.climateAssumed) yield { severity: "caution" };
+  },
+});
+
+export const coldChecks = [nightBelowBag, padTooThin, stoveTooCold, heatStress, climateAssumed] as const;

@@ -1,0 +1,84 @@
+/** Pieces of kit: always in exactly one place, and none missing that other legs have. */
+import { FINISH_ID, START_ID } from "../plan/ids.ts";
+import type { KitFault } from "../kit/kit.ts";
+import { defineCheck, type CheckContext } from "./check.ts";
+
+type FaultOf<Kind extends KitFault["kind"]> = Extract<KitFault, { kind: Kind }>;
+
+function* faultsOf<Kind extends KitFault["kind"]>({ result }: CheckContext, kind: Kind): Generator<FaultOf<Kind>> {
+  for (const fault of result.kitFaults) if (fault.kind === kind) yield fault as FaultOf<Kind>;
+}
+
+/** Where a fault of a piece bites, and the piece by id and name. */
+function ofPiece({ plan }: CheckContext, fault: { pieceId: string; legIndex: number }) {
+  const piece = plan.kit.find((candidate) => candidate.id === fault.pieceId);
+  return {
+    legIndex: fault.legIndex,
+    hikerId: piece?.carrierId,
+    pieceId: fault.pieceId,
+    piece: piece?.name ?? fault.pieceId,
+  };
+}
+
+function stopWord({ plan }: CheckContext, stopId: string): string {
+  const ends = new Map([
+    [START_ID, "the start"],
+    [FINISH_ID, "the finish"],
+  ] as [string, string][]);
+  return plan.stops.find((candidate) => candidate.id === stopId)?.name ?? ends.get(stopId) ?? stopId;
+}
+
+const pieceTwice = defineCheck({
+  code: "kit-piece-twice",
+  units: { pieceId: "name", piece: "name" },
+  *find(context) {
+    for (const fault of faultsOf(context, "piece-twice")) yield { severity: "blocker", ...ofPiece(context, fault) };
+  },
+});
+
+const pieceGap = defineCheck({
+  code: "kit-piece-gap",
+  units: { pieceId: "name", piece: "name" },
+  *find(context) {
+    for (const fault of faultsOf(context, "piece-gap")) yield { severity: "blocker", ...ofPiece(context, fault) };
+  },
+});
+
+const stopGone = defineCheck({
+  code: "kit-stop-gone",
+  units: { pieceId: "name", piece: "name", stopId: "name", stop: "name" },
+  *find(context) {
+    for (const fault of faultsOf(context, "stop-gone"))
+      yield {
+        severity: "blocker",
+        ...ofPiece(context, fault),
+        stopId: fault.stopId,
+        stop: stopWord(context, fault.stopId),
+      };
+  },
+});
+
+const stopUnused = defineCheck({
+  code: "kit-stop-unused",
+  units: { pieceId: "name", piece: "name", stopId: "name", stop: "name" },
+  *find(context) {
+    for (const fault of faultsOf(context, "stop-unused"))
+      yield {
+        severity: "caution",
+        ...ofPiece(context, fault),
+        stopId: fault.stopId,
+        stop: stopWord(context, fault.stopId),
+      };
+  },
+});
+
+const roleGap = defineCheck({
+  code: "kit-role-gap",
+  units: { role: "name" },
+  *find(context) {
+    for (const { role, hikerId, legIndex } of faultsOf(context, "role-gap"))
+      yield { severity: "blocker", legIndex, hikerId, role };
+  },
+});
+
+export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, roleGap] as const;

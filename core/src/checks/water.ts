@@ -1,0 +1,69 @@
+/** Water: more than the bottles hold, more than a body should drink, and water passed by. */
+import { nodeAt } from "../track/place.ts";
+import { dayNumber, monthOfDay } from "../units/day.ts";
+import { trusted } from "../walk/camps.ts";
+import { atNode, defineCheck, onLegs } from "./check.ts";
+
+const SLACK_L = 0.05;
+/** A dry stretch this long that has untrusted water in it is worth saying so. */
+const LONG_DRY_M = 25_000;
+
+const carryOverBottles = defineCheck({
+  code: "carry-over-bottles",
+  units: { have: "L", limit: "L", distance: "m" },
+  *find(context) {
+    for (const { row, where } of onLegs(context)) {
+      const carry = row.carries[row.largestCarry];
+      if (!carry || carry.litres <= row.kit.bottleL + SLACK_L) continue;
+      yield {
+        severity: "blocker",
+        ...where,
+        atM: atNode(context, carry.fromNode),
+        have: carry.litres,
+        limit: row.kit.bottleL,
+        distance: carry.distanceM,
+      };
+    }
+  },
+});
+
+const drinkLimit = defineCheck({
+  code: "drink-limit",
+  units: { have: "L", limit: "L" },
+  *find(context) {
+    for (const { row, where } of onLegs(context)) {
+      const carry = row.carries[row.largestCarry];
+      if (carry && carry.litres > carry.mostL)
+        yield {
+          severity: "note",
+          ...where,
+          atM: atNode(context, carry.fromNode),
+          have: carry.litres,
+          limit: carry.mostL,
+        };
+    }
+  },
+});
+
+const untrustedWater = defineCheck({
+  code: "untrusted-water",
+  units: { distance: "m", source: "name" },
+  *find(context) {
+    const { plan, result, sources } = context;
+    for (const { hiker, leg, row, where } of onLegs(context)) {
+      const longest = row.carries.reduce((a, b) => (b.distanceM > a.distanceM ? b : a), row.carries[0]!);
+      if (!longest || longest.distanceM < LONG_DRY_M) continue;
+      const month = monthOfDay(dayNumber(leg.startDate) ?? 0);
+      const passed = sources.find(
+        (source) =>
+          source.node > longest.fromNode && source.node < longest.toNode && !trusted(source, hiker.water, month),
+      );
+      const source = plan.sources.find((candidate) => candidate.id === passed?.id);
+      if (!source) continue;
+      const atM = atNode(context, nodeAt(result.profile, source.trackM));
+      yield { severity: "note", ...where, atM, distance: longest.distanceM, source: source.name };
+    }
+  },
+});
+
+export const waterChecks = [carryOverBottles, drinkLimit, untrustedWater] as const;

@@ -1,0 +1,23 @@
+/** Names and lists that the document's format fixes; apart from the schema, so that a page can have them without it. */
+
+export const PLAN_FORMAT = "gepack-plan";
+export const PLAN_VERSION = 2;
+
+/** Stand-ins for the two ends of the walk, in walking order, where a stop id is asked for. */
+export const START_ID = "@start";
+export const FINISH_ID = "@finish";
+
+export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
+export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
+export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry"] as const;
+export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;
+export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
+export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;
+export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
+export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
+export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"] as const;
+
+// prettier-ignore
+export const SURFACES = [
+  "road", "trail", "light-brush", "heavy-brush", "scree", "bog", "sand", "firm-snow", "soft-snow",
+] as const;

@@ -1,0 +1,41 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import { PLAN_VERSION, readPlan } from "../index.ts";
+import { migrate } from "./migrate.ts";
+
+const stored = (version: number): Record<string, unknown> =>
+  JSON.parse(readFileSync(new URL(`../../test/documents/version-${version}.json`, import.meta.url), "utf8")) as Record<
+    string,
+    unknown
+  >;
+
+test("a stored document of version 1 reads: its day rules and fractions under their new names, the rest as it was", () => {
+  const old = stored(1);
+  const { value, problems } = readPlan(structuredClone(old));
+  expect(problems).toEqual([]);
+  expect(value!.version).toBe(PLAN_VERSION);
+  expect(value!.dayRules).toMatchObject({ startRule: "sunrise", darkFraction: 0.1, restEveryDays: 6 });
+  expect(value!.hikers.map((hiker) => hiker.pace.breakFraction)).toEqual([0.35, 0.2]);
+  expect(value).not.toHaveProperty("days");
+  expect(value).toMatchObject({ ownNote: "kept", stops: old["stops"], kit: [{ id: "k" }] });
+});
+
+test.each([1])(
+  "version %i: what is missing stays missing, and odd shapes are left for the schema to refuse",
+  (version) => {
+    expect(migrate({ format: "gepack-plan", version }, version)).toEqual({
+      format: "gepack-plan",
+      version: PLAN_VERSION,
+      hikers: undefined,
+    });
+    expect(migrate({ version, hikers: "nobody", days: 7 }, version)).toEqual({
+      version: PLAN_VERSION,
+      hikers: "nobody",
+      dayRules: 7,
+    });
+  },
+);
+
+test("a version without a way forward is a programmer's mistake", () => {
+  expect(() => migrate({}, 0)).toThrow(/No migration from plan version 0/);
+});

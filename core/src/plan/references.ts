@@ -1,0 +1,240 @@
+/**
+ * Which parts of a plan name rows of other parts, declared once: reading a file checks them, and removing
+ * a row follows them everywhere. A new reference is a row of `REFERENCES`.
+ */
+import type { Problem } from "../units/problem.ts";
+import { FINISH_ID, START_ID } from "./ids.ts";
+import type { Hiker, Plan } from "./schema.ts";
+
+/** The lists of the document whose rows have an id, by the name that edits and problems use. */
+export const LISTS = {
+  hikers: (plan: Plan) => plan.hikers,
+  stops: (plan: Plan) => plan.stops,
+  sources: (plan: Plan) => plan.sources,
+  stretches: (plan: Plan) => plan.stretches,
+  "climate.stations": (plan: Plan) => plan.climate.stations,
+  kit: (plan: Plan) => plan.kit,
+  camps: (plan: Plan) => plan.camps,
+  devices: (plan: Plan) => plan.devices,
+} as const;
+export type ListName = keyof typeof LISTS;
+
+interface Row {
+  id: string;
+}
+
+/** One place that holds the id of a row elsewhere. */
+interface Link {
+  place: string;
+  id: string;
+  /** What holds it, for a sentence. */
+  holder: string;
+  /** Points it at another row; to nothing where it may be missing. */
+  point: (id: string | undefined) => void;
+}
+
+interface Reference {
+  to: ListName;
+  /** Ids that stand for no row and are allowed. */
+  besides: readonly string[];
+  links: (plan: Plan) => Link[];
+  /**
+   * What becomes of a link when its row goes: it names the row that takes its place, the `otherwise` where
+   * none does, or nothing.
+   */
+  onRemove: "heir" | "clear";
+  otherwise?: (link: Link) => string;
+}
+
+export const REFERENCES: readonly Reference[] = [
+  {
+    to: "hikers",
+    besides: [],
+    onRemove: "heir",
+    links: (plan) =>
+      plan.kit.flatMap((piece, i) =>
+        (["ownerId", "carrierId"] as const).map((key) => ({
+          place: `kit[${i}].${key}`,
+          id: piece[key],
+          holder: piece.name,
+          point: (id) => void (piece[key] = id ?? piece[key]),
+        })),
+      ),
+  },
+  {
+    to: "hikers",
+    besides: [],
+    onRemove: "heir",
+    links: (plan) =>
+      plan.kit.flatMap((piece, i) =>
+        piece.spans.flatMap((span, k) =>
+          span.carrierId === undefined
+            ? []
+            : [
+                {
+                  place: `kit[${i}].spans[${k}].carrierId`,
+                  id: span.carrierId,
+                  holder: piece.name,
+                  point: (id) => void (span.carrierId = id),
+                },
+              ],
+        ),
+      ),
+  },
+  {
+    to: "hikers",
+    besides: [],
+    onRemove: "heir",
+    links: (plan) =>
+      plan.devices.map((device, i) => ({
+        place: `devices[${i}].ownerId`,
+        id: device.ownerId,
+        holder: device.name,
+        point: (id) => void (device.ownerId = id ?? device.ownerId),
+      })),
+  },
+  {
+    to: "stops",
+    besides: [START_ID, FINISH_ID],
+    onRemove: "heir",
+    otherwise: ({ place }) => (place.endsWith("fromStopId") ? START_ID : FINISH_ID),
+    links: (plan) =>
+      plan.kit.flatMap((piece, i) =>
+        piece.spans.flatMap((span, k) =>
+          (["fromStopId", "toStopId"] as const).map((key) => ({
+            place: `kit[${i}].spans[${k}].${key}`,
+            id: span[key],
+            holder: piece.name,
+            point: (id: string | undefined) => void (span[key] = id ?? span[key]),
+          })),
+        ),
+      ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.devices.flatMap((device, i) =>
+        device.pieceId === undefined
+          ? []
+          : [
+              {
+                place: `devices[${i}].pieceId`,
+                id: device.pieceId,
+                holder: device.name,
+                point: (id) => {
+                  if (id === undefined) delete device.pieceId;
+                  else device.pieceId = id;
+                },
+              },
+            ],
+      ),
+  },
+];
+
+const MAX_REPORTED = 12;
+
+/** Ids that must exist and must not repeat. */
+export function referenceProblems(plan: Plan): Problem[] {
+  const problems: Problem[] = [];
+  const error = (place: string, sentence: string): void => {
+    if (problems.length < MAX_REPORTED) problems.push({ severity: "error", place, sentence });
+  };
+  for (const name of Object.keys(LISTS) as ListName[]) {
+    const seen = new Set<string>();
+    for (const [i, row] of rowsOf(plan, name).entries()) {
+      if (seen.has(row.id))
+        error(`${name}[${i}].id`, `The id ${quoted(row.id)} is used twice among the ${name}; each needs its own.`);
+      seen.add(row.id);
+    }
+  }
+  for (const reference of REFERENCES) {
+    if (reference.onRemove === "clear") continue;
+    const known = knownIds(plan, reference);
+    for (const { place, id, holder } of reference.links(plan))
+      if (!known.has(id)) error(place, missing(reference, holder, id, known));
+  }
+  return problems;
+}
+
+/** References that may be missing and name what is gone: taken out of the plan, each with a sentence. */
+export function mendReferences(plan: Plan): Problem[] {
+  const problems: Problem[] = [];
+  for (const reference of REFERENCES) {
+    if (reference.onRemove !== "clear") continue;
+    const known = knownIds(plan, reference);
+    for (const { place, id, holder, point } of reference.links(plan)) {
+      if (known.has(id)) continue;
+      point(undefined);
+      const sentence = `${quoted(holder)} named ${quoted(id)}, which is not in ${reference.to}; it now names none.`;
+      problems.push({ severity: "caution", place, sentence });
+    }
+  }
+  return problems;
+}
+
+function knownIds(plan: Plan, { to, besides }: Reference): ReadonlySet<string> {
+  return new Set([...rowsOf(plan, to).map((row) => row.id), ...besides]);
+}
+
+function missing({ to, besides }: Reference, holder: string, id: string, known: ReadonlySet<string>): string {
+  const allowed =
+    known.size <= 8
+      ? `Allowed: ${[...known].map(quoted).join(", ")}.`
+      : `Use the id of one of them${besides.length > 0 ? `, ${besides.map(quoted).join(" or ")}` : ""}.`;
+  return `${quoted(holder)} names ${quoted(id)}, which is not in ${to}. ${allowed}`;
+}
+
+/** Text of the file in a sentence, cut where it is long. */
+export function quoted(value: unknown): string {
+  const text = JSON.stringify(value) ?? "nothing";
+  return text.length > 60 ? `${text.slice(0, 60)}…` : text;
+}
+
+function rowsOf(plan: Plan, name: ListName): Row[] {
+  return LISTS[name](plan);
+}
+
+/**
+ * Takes a row out of the plan, which is changed in place, and follows every reference to it. Without an
+ * heir the rows that must name somebody keep nobody: give one.
+ */
+export function removeRow(plan: Plan, list: ListName, id: string, heirId?: string): void {
+  const rows = rowsOf(plan, list);
+  const index = rows.findIndex((row) => row.id === id);
+  if (index < 0) return;
+  rows.splice(index, 1);
+  for (const reference of REFERENCES) {
+    if (reference.to !== list) continue;
+    for (const link of reference.links(plan))
+      if (link.id === id)
+        link.point(reference.onRemove === "clear" ? undefined : (heirId ?? reference.otherwise?.(link)));
+  }
+}
+
+/** The used stop nearest to one that goes: what changed there changes here. */
+export function nearestUsedStop(plan: Plan, stopId: string): string | undefined {
+  const gone = plan.stops.find((stop) => stop.id === stopId);
+  if (!gone) return undefined;
+  let best: Plan["stops"][number] | undefined;
+  for (const stop of plan.stops)
+    if (
+      stop.id !== stopId &&
+      stop.use &&
+      (!best || Math.abs(stop.trackM - gone.trackM) < Math.abs(best.trackM - gone.trackM))
+    )
+      best = stop;
+  return best?.id;
+}
+
+/** Somebody leaves: their own kit and devices go, and what the others share stays with the first who stays. */
+export function removeHiker(plan: Plan, hikerId: string): void {
+  const stays: Hiker | undefined = plan.hikers.find((hiker) => hiker.id !== hikerId);
+  if (!stays || !plan.hikers.some((hiker) => hiker.id === hikerId)) return;
+  for (const piece of [...plan.kit]) if (piece.ownerId === hikerId && !piece.shared) removeRow(plan, "kit", piece.id);
+  // A device that was a piece of theirs has lost it by now; one that is a shared piece stays.
+  for (const device of [...plan.devices])
+    if (device.ownerId === hikerId && device.pieceId === undefined) removeRow(plan, "devices", device.id);
+  removeRow(plan, "hikers", hikerId, stays.id);
+}

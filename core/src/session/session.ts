@@ -1,0 +1,231 @@
+/**
+ * The pipeline, remembered stage by stage, so that a piece of kit is changed without reading the track
+ * again. The answer is always that of a fresh computation: the feedback starts from the same guess every
+ * time, so a plan has one result, whatever was edited before.
+ */
+import { findChecks, type Check } from "../checks/index.ts";
+import { buildKit, pieceFacts } from "../kit/kit.ts";
+import { choiceOf, resolveHiker } from "../models/hiker.ts";
+import type { Plan, Stop } from "../plan/schema.ts";
+import { devicesCarried, powerOf } from "../power/power.ts";
+import { bodyOf, needsOf, type HikerNeeds } from "../provision/needs.ts";
+import { assemble } from "../result/assemble.ts";
+import { blockFigures } from "../result/block.ts";
+import type { PlanFigures } from "../result/result.ts";
+import { DiurnalTable } from "../season/diurnal.ts";
+import { buildSeason, stationFacts } from "../season/season.ts";
+import { DaylightTable } from "../season/sun.ts";
+import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
+import { solveBlock, solveTrip } from "../solve/trip.ts";
+import { mendTracks } from "../track/mend.ts";
+import type { TrackPoints } from "../track/points.ts";
+import { buildProfile, type Profile } from "../track/profile.ts";
+import { dayNumber } from "../units/day.ts";
+import { baseHours, baseHoursInput } from "../walk/baseHours.ts";
+import { buildCamps, placeSources } from "../walk/camps.ts";
+import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
+import { buildHalts, type HaltStop } from "../walk/halts.ts";
+import { buildTerrain } from "../walk/terrain.ts";
+import { Workspace } from "../walk/workspace.ts";
+import { sleepKits } from "../warmth/sleep.ts";
+import { keepEqual, memo, memoEach, memoEqual } from "./memo.ts";
+
+/** What `computePlan` answers. */
+export interface PlanResult extends PlanFigures {
+  checks: Check[];
+}
+
+/** The stages in their order, each with its memory. */
+function rememberedStages() {
+  const workspaceOf = ({ cellCount, hikerCount }: { cellCount: number; hikerCount: number }): Workspace =>
+    new Workspace(cellCount, hikerCount);
+  return {
+    profile: memo(profileOf),
+    terrain: memo(buildTerrain),
+    season: memo(buildSeason),
+    halts: memoEqual(buildHalts),
+    sources: memoEqual(placeSources),
+    camps: memo(buildCamps),
+    schools: memoEach(resolveHiker),
+    baseH: memoEach(baseHours),
+    slopes: memoEach(effortSlopes),
+    slowPerKg: memo(slowPerKg),
+    gradePercent: memo(gradePercents),
+    workspace: memo(workspaceOf),
+    ground: memo(buildGround),
+    sampling: memo(sampling),
+    sampledWorkspace: memo(workspaceOf),
+    sampled: memo(sampleGround),
+    sampledSources: memo(sampleSources),
+    needs: memoEach((needs: HikerNeeds) => needs),
+    kit: memoEqual(buildKit),
+    sleep: memoEqual(sleepKits),
+    block: memoEach(solveBlock),
+    blockFigures: memoEach(blockFigures),
+  };
+}
+
+interface ProfileInput {
+  tracks: readonly TrackPoints[];
+  reversed: boolean;
+}
+
+function profileOf({ tracks, reversed }: ProfileInput): Profile {
+  return buildProfile(mendTracks(tracks), reversed);
+}
+
+export class Session {
+  private tracks: readonly TrackPoints[] = [];
+  private known: Profile | undefined;
+  private plan: Plan | undefined;
+  private picked: Record<string, unknown> = {};
+  private stage = rememberedStages();
+  private readonly sun = new DaylightTable();
+  private readonly diurnal = new DiurnalTable();
+
+  setTracks(tracks: readonly TrackPoints[]): void {
+    this.tracks = tracks;
+    this.known = undefined;
+  }
+
+  /** The profile of the tracks, where somebody has worked it out before: mending and measuring are spared. */
+  setProfile(profile: Profile): void {
+    this.known = profile;
+  }
+
+  /** Is there a trail to compute on in this direction? */
+  hasTrail(direction: Plan["trip"]["direction"]): boolean {
+    return this.tracks.length > 0 || this.known?.reversed === (direction === "reverse");
+  }
+
+  /** Throws only when no trail was set: without one there is no plan. */
+  compute(given: Plan): PlanResult {
+    const plan = (this.plan = this.plan ? keepEqual(this.plan, given) : given);
+    const { stage } = this;
+    const { trip, hikers, dayRules: rules } = plan;
+    const profile = this.profileFor(trip.direction);
+    const stops = this.part("stops", plan.stops.map(haltStop));
+    const stretches = plan.stretches;
+    const terrain = stage.terrain({ profile, stretches });
+    const season = stage.season({ profile, stations: this.part("stations", plan.climate.stations.map(stationFacts)) });
+    const halts = stage.halts({ stops, profile });
+    const sources = stage.sources({ sources: plan.sources, profile });
+    const camps = stage.camps({
+      stretches,
+      camps: this.part(
+        "camps",
+        plan.camps.map(({ trackM, hollow }) => ({ trackM, hollow })),
+      ),
+      stops,
+      sleepAt: rules.sleepAt,
+      waters: hikers.map((hiker) => hiker.water),
+      profile,
+      sources,
+    });
+    const schools = hikers.map((hiker, h) => stage.schools(choiceOf(hiker), h));
+    const ground = stage.ground({
+      profile,
+      terrain,
+      halts,
+      startDay: dayNumber(trip.startDate) ?? 0,
+      rules,
+      season,
+      camps,
+      slowPerKg: stage.slowPerKg({ profile, loadSlowness: rules.loadSlowness }),
+      paces: hikers.map((hiker) => hiker.pace),
+      baseH: hikers.map((hiker, h) => stage.baseH(baseHoursInput(hiker, schools[h]!.time, profile), h)),
+      slopes: schools.map(({ effort }, h) => stage.slopes({ profile, effort }, h)),
+      gradePercent: stage.gradePercent({ profile }),
+      sun: this.sun,
+      diurnal: this.diurnal,
+      workspace: stage.workspace({ cellCount: profile.cellCount, hikerCount: hikers.length }),
+    });
+    const sample = stage.sampling({ cellCount: profile.cellCount });
+    const sampledSpace = stage.sampledWorkspace({ cellCount: sample.count, hikerCount: hikers.length });
+    const pieces = this.part("pieces", plan.kit.map(pieceFacts));
+    const hikerIds = hikers.map((hiker) => hiker.id);
+    const kit = stage.kit({ pieces, hikerIds, stops, profile, halts });
+    const trail = solveTrip({
+      ground,
+      sampled: stage.sampled({ ground, sampling: sample, workspace: sampledSpace }),
+      sampling: sample,
+      sources,
+      sampledSources: stage.sampledSources({ sources, sampling: sample }),
+      needs: hikers.map((hiker, h) =>
+        stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
+      ),
+      kitLegs: kit.legs,
+      solve: (input, index) =>
+        stage.block(
+          {
+            ...input,
+            block: this.part(`block ${index}`, input.block),
+            before: this.part(`before ${index}`, input.before),
+          },
+          index,
+        ),
+    });
+    const sleep = stage.sleep({
+      pieces,
+      carrier: kit.carrier,
+      legCount: kit.legs.length,
+      hikers: this.part(
+        "sleepers",
+        hikers.map(({ id, sleeper }) => ({ id, sleeper })),
+      ),
+    });
+    const figures = trail.blocks.map((block, index) =>
+      stage.blockFigures(
+        {
+          block,
+          profile,
+          halts,
+          hikerIds,
+          bulkKgPerL: hikers.map((hiker) => hiker.food.bulkKgPerL),
+          kitLegs: kit.legs,
+          sleep,
+        },
+        index,
+      ),
+    );
+    const power = powerOf({
+      devices: plan.devices,
+      carried: devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
+      profile,
+      season,
+      halts,
+      parts: trail.blocks.flatMap((block) => block.parts),
+      conditions: trail.blocks.flatMap((block) => block.conditions),
+    });
+    const told = assemble({ profile, kit, trip: trail, figures, schools, power });
+    return { ...told, checks: findChecks({ plan, result: told, schools, sources, climateAssumed: season.assumed }) };
+  }
+
+  private profileFor(direction: Plan["trip"]["direction"]): Profile {
+    const reversed = direction === "reverse";
+    if (this.known?.reversed === reversed) return this.known;
+    if (this.tracks.length === 0)
+      throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
+    return this.stage.profile({ tracks: this.tracks, reversed });
+  }
+
+  /** A part of the plan, picked anew: the object of last time while its content is equal. */
+  private part<T>(name: string, value: T): T {
+    const before = this.picked[name] as T | undefined;
+    const now = before === undefined ? value : keepEqual(before, value);
+    this.picked[name] = now;
+    return now;
+  }
+}
+
+/** Names and notes are for people: no stage computes with them. */
+function haltStop({ id, trackM, use, nights, offTrailM, access, services, closesH }: Stop): HaltStop {
+  return { id, trackM, use, nights, offTrailM, access, services, closesH };
+}
+
+/** The door: one plan and its tracks in, one result out. Pure and deterministic. */
+export function computePlan(plan: Plan, tracks: readonly TrackPoints[]): PlanResult {
+  const session = new Session();
+  session.setTracks(tracks);
+  return session.compute(plan);
+}
