@@ -62,6 +62,7 @@ export { readPlanFile, tracksSchema, writePlanFile, type PlanFile } from "./file
 export { readPlan } from "./plan/read.ts";
 export { gpxReader, readGpx, type GpxFile, type GpxReader } from "./track/gpx.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
+export { packTrack, unpackTrack } from "./track/packed.ts";
 export { mendTracks, type Mended } from "./track/mend.ts";
 export { buildProfile, type Profile } from "./track/profile.ts";
 export { locate, nodeAt, trackAt, walkedAt, walkedOf, type Located } from "./track/place.ts";

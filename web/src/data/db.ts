@@ -1,5 +1,5 @@
 /** What the browser keeps. Documents without bulk, tracks as typed arrays, history as patches. */
-import type { Plan, TrackPoints } from "@gepack/core";
+import type { Plan, Profile, TrackPoints } from "@gepack/core";
 import Dexie, { type EntityTable } from "dexie";
 import type { Patch } from "immer";
 
@@ -7,6 +7,8 @@ export interface PlanRow {
   id: string;
   doc: Plan;
   updatedAt: number;
+  /** Grows with every write: who has seen a later one need not look at an earlier. */
+  revision: number;
 }
 
 export interface HistoryRow {
@@ -17,6 +19,8 @@ export interface HistoryRow {
   inverse: Patch[];
   /** 1 once undone; redone steps go back to 0. */
   undone: 0 | 1;
+  /** The note of the write ahead that this step was; see `note.ts`. */
+  noteId?: string;
 }
 
 export interface SettingRow {
@@ -24,15 +28,24 @@ export interface SettingRow {
   value: string;
 }
 
+/** A trail measured once, so that opening a plan does not mend its tracks again. */
+export interface ProfileRow {
+  /** Ids of the tracks, and the direction walked. */
+  key: string;
+  profile: Profile;
+}
+
 class GepackDatabase extends Dexie {
   plans!: EntityTable<PlanRow, "id">;
   tracks!: EntityTable<TrackPoints, "id">;
   history!: EntityTable<HistoryRow, "seq">;
   settings!: EntityTable<SettingRow, "key">;
+  profiles!: EntityTable<ProfileRow, "key">;
 
   constructor() {
     super("gepack");
     this.version(1).stores({ plans: "id", tracks: "id", history: "++seq, [planId+undone]", settings: "key" });
+    this.version(2).stores({ history: "++seq, [planId+undone], noteId", profiles: "key" });
   }
 }
 

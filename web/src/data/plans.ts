@@ -1,12 +1,14 @@
 /** Every read and write of plans. All edits go through `change`, so that each can be undone. */
-import type { Plan, TrackPoints } from "@gepack/core";
+import { PLAN_VERSION, type Plan, type Profile, type TrackPoints } from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
-import { applyPatches, enablePatches, produceWithPatches, type Draft } from "immer";
+import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { db, type HistoryRow } from "./db.ts";
+import { clearNote, pendingNotes } from "./note.ts";
 
 enablePatches();
 
 const MOST_STEPS = 300;
+const MOST_PROFILES = 4;
 const CURRENT = "currentPlan";
 
 /** What storage refused, as a sentence that says how to go on. */
@@ -29,21 +31,54 @@ async function guarded<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** One labelled edit: the document and its undo step in one transaction. */
-export function change(planId: string, label: string, recipe: (draft: Draft<Plan>) => void | Plan): Promise<void> {
+type Recipe = (draft: Draft<Plan>) => void | Plan;
+
+/**
+ * One labelled edit: the document and its undo step in one transaction. The recipe runs on what is stored,
+ * so that edits of two tabs to different fields are both kept. Answers the revision that holds it.
+ */
+export function change(planId: string, label: string, recipe: Recipe, noteId?: string): Promise<number> {
   return guarded(() =>
     db.transaction("rw", db.plans, db.history, async () => {
       const row = await db.plans.get(planId);
       if (!row) throw new Error(`change: no plan "${planId}"`);
+      if (noteId !== undefined && (await db.history.where({ noteId }).count()) > 0) return row.revision;
       const [doc, forward, inverse] = produceWithPatches(row.doc, recipe as (draft: Draft<Plan>) => void);
-      if (forward.length === 0) return;
+      if (forward.length === 0) return row.revision;
       await db.history.where({ planId, undone: 1 }).delete();
-      await db.history.add({ planId, label, forward, inverse, undone: 0 });
-      await db.plans.put({ id: planId, doc, updatedAt: Date.now() });
+      await db.history.add({ planId, label, forward, inverse, undone: 0, ...(noteId === undefined ? {} : { noteId }) });
+      const revision = await put(doc, row.revision);
       const steps = await db.history.where({ planId, undone: 0 }).primaryKeys();
       if (steps.length > MOST_STEPS) await db.history.bulkDelete(steps.slice(0, steps.length - MOST_STEPS));
+      return revision;
     }),
   );
+}
+
+async function put(doc: Plan, after: number | undefined): Promise<number> {
+  const revision = (after ?? 0) + 1;
+  await db.plans.put({ id: doc.id, doc, updatedAt: Date.now(), revision });
+  return revision;
+}
+
+/** Stores what closing tabs left in notes. Patches that no longer fit are given up with their note. */
+export async function storeNotes(): Promise<number> {
+  let stored = 0;
+  for (const note of pendingNotes()) {
+    try {
+      await change(note.planId, note.label, (draft) => void applyTo(draft, note.forward), note.id);
+      stored++;
+    } catch (error) {
+      if (error instanceof StorageProblem) throw error;
+    }
+    clearNote(note.id);
+  }
+  return stored;
+}
+
+function applyTo(draft: Draft<Plan>, patches: Patch[]): void {
+  const next = applyPatches(current(draft) as Plan, patches);
+  for (const key of Object.keys(next)) (draft as Record<string, unknown>)[key] = next[key];
 }
 
 /** Undoes the last step or redoes the last undone one; answers its label. */
@@ -54,17 +89,34 @@ export function step(planId: string, direction: "undo" | "redo"): Promise<string
       const entry: HistoryRow | undefined = direction === "undo" ? rows.at(-1) : rows[0];
       const row = await db.plans.get(planId);
       if (!entry || !row) return undefined;
-      const doc = applyPatches(row.doc, direction === "undo" ? entry.inverse : entry.forward);
-      await db.plans.put({ id: planId, doc, updatedAt: Date.now() });
+      await put(applyPatches(row.doc, direction === "undo" ? entry.inverse : entry.forward), row.revision);
       await db.history.update(entry.seq, { undone: direction === "undo" ? 1 : 0 });
       return entry.label;
     }),
   );
 }
 
+/** Documents of an earlier version of the format are brought to the present one; their undo steps go. */
+export function migrateStored(): Promise<void> {
+  return guarded(async () => {
+    const old = (await db.plans.toArray()).filter((row) => (row.doc.version as number) !== PLAN_VERSION);
+    if (old.length === 0) return;
+    const { readPlan } = await import("./reading.ts");
+    for (const row of old) {
+      const { value } = readPlan(row.doc);
+      // What does not read stays as it is; opening it says so.
+      if (!value) continue;
+      await db.transaction("rw", db.plans, db.history, async () => {
+        await db.history.where("[planId+undone]").between([row.id, 0], [row.id, 1], true, true).delete();
+        await put(value, row.revision);
+      });
+    }
+  });
+}
+
 export interface OpenPlan {
   doc: Plan;
-  updatedAt: number;
+  revision: number;
   undoLabel: string | undefined;
   redoLabel: string | undefined;
 }
@@ -80,7 +132,7 @@ export function watchPlan(
     if (!row) return undefined;
     const done = await db.history.where({ planId: row.id, undone: 0 }).last();
     const undone = await db.history.where({ planId: row.id, undone: 1 }).first();
-    return { doc: row.doc, updatedAt: row.updatedAt, undoLabel: done?.label, redoLabel: undone?.label };
+    return { doc: row.doc, revision: row.revision ?? 0, undoLabel: done?.label, redoLabel: undone?.label };
   }).subscribe({ next: onChange, error: onError });
 }
 
@@ -89,13 +141,14 @@ export function tracksOf(plan: Plan): Promise<TrackPoints[]> {
 }
 
 /** Stores a whole plan with its tracks and opens it. */
-export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<void> {
+export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<number> {
   return guarded(() =>
     db.transaction("rw", db.plans, db.tracks, db.history, db.settings, async () => {
       await db.tracks.bulkPut([...tracks]);
       await db.history.where("[planId+undone]").between([plan.id, 0], [plan.id, 1], true, true).delete();
-      await db.plans.put({ id: plan.id, doc: plan, updatedAt: Date.now() });
+      const revision = await put(plan, (await db.plans.get(plan.id))?.revision);
       await db.settings.put({ key: CURRENT, value: plan.id });
+      return revision;
     }),
   );
 }
@@ -114,7 +167,7 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
     const idNow = (id: string): string => renamed.get(id) ?? id;
     const doc = { ...plan, trackIds: plan.trackIds.map(idNow) };
     const kept = tracks.map((track) => ({ ...track, id: idNow(track.id) }));
-    if ((await db.plans.get(plan.id)) === undefined) return storePlan(doc, kept);
+    if ((await db.plans.get(plan.id)) === undefined) return void (await storePlan(doc, kept));
     await db.tracks.bulkPut(kept);
     await change(plan.id, `Import ${plan.trip.name}`, () => doc);
     await openPlan(plan.id);
@@ -133,6 +186,22 @@ function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
     same(a.latDeg, b.latDeg) &&
     same(a.heightM, b.heightM) &&
     same(a.segmentStarts, b.segmentStarts)
+  );
+}
+
+/** The trail of a plan as it was measured before; undefined when it has not been. */
+export function profileOf(key: string): Promise<Profile | undefined> {
+  return guarded(async () => (await db.profiles.get(key))?.profile);
+}
+
+/** Keeps a measured trail; older ones go, for they are only there to save time. */
+export function keepProfile(key: string, profile: Profile): Promise<void> {
+  return guarded(() =>
+    db.transaction("rw", db.profiles, async () => {
+      const others = (await db.profiles.toCollection().primaryKeys()).filter((known) => known !== key);
+      if (others.length >= MOST_PROFILES) await db.profiles.bulkDelete(others.slice(0, others.length - MOST_PROFILES + 1));
+      await db.profiles.put({ key, profile });
+    }),
   );
 }
 

@@ -1,19 +1,45 @@
 /** The one x-scale: the Line and every lane of every station use it, so that they agree to the pixel. */
 import { scaleLinear, type ScaleLinear } from "d3-scale";
+import type { PlanResult } from "@gepack/core";
+import { useSelection } from "../store/selection.ts";
+import { useWidth } from "../ui/useWidth.ts";
 
 export const GUTTER_PX = 220;
 const RIGHT_PX = 20;
 const SMALL_PX = 720;
 const SMALL_GUTTER_PX = 12;
 
+/** Metres in walking order → pixels from the left edge of the window. */
+export type LineScale = ScaleLinear<number, number>;
+
 export function gutterPx(widthPx: number): number {
   return widthPx < SMALL_PX ? SMALL_GUTTER_PX : GUTTER_PX;
 }
 
-/** Metres in walking order → pixels from the left edge of the window. */
-export function lineScale(lengthM: number, widthPx: number): ScaleLinear<number, number> {
+export function lineScale([fromM, toM]: readonly [number, number], widthPx: number): LineScale {
   return scaleLinear(
-    [0, Math.max(1, lengthM)],
+    [fromM, Math.max(fromM + 1, toM)],
     [gutterPx(widthPx), Math.max(widthPx - RIGHT_PX, gutterPx(widthPx) + 50)],
   );
+}
+
+/** What the Line shows: the whole trail, or a leg with its neighbours. */
+export function lineDomain({ legs, profile }: PlanResult, zoomLeg: number | undefined): readonly [number, number] {
+  const leg = zoomLeg === undefined ? undefined : legs[zoomLeg];
+  if (!leg) return [0, profile.lengthM];
+  return [legs[leg.index - 1]?.fromM ?? leg.fromM, legs[leg.index + 1]?.toM ?? leg.toM];
+}
+
+export interface LineFrame {
+  x: LineScale;
+  widthPx: number;
+  domain: readonly [number, number];
+}
+
+/** The scale as it stands for this window and zoom. */
+export function useLine(result: PlanResult): LineFrame {
+  const widthPx = useWidth();
+  const zoomLeg = useSelection((state) => state.zoomLeg);
+  const domain = lineDomain(result, zoomLeg);
+  return { x: lineScale(domain, widthPx), widthPx, domain };
 }

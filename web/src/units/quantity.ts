@@ -63,9 +63,15 @@ export function quantity(kind: QuantityKind, value: number, units: Units, digits
   return kind === "temperature" ? `${text} ${unitSymbol(kind, units)}` : `${text} ${unitSymbol(kind, units)}`;
 }
 
+/** A formatter costs as much as hundreds of numbers: one for every count of digits. */
+const formats = Array.from(
+  { length: 7 },
+  (_, digits) => new Intl.NumberFormat("en", { minimumFractionDigits: digits, maximumFractionDigits: digits }),
+);
+
 /** A number with thin grouping and a true minus sign; never "−0". */
 export function fixed(value: number, digits: number): string {
-  const text = Math.abs(value).toLocaleString("en", { minimumFractionDigits: digits, maximumFractionDigits: digits });
+  const text = formats[Math.min(digits, formats.length - 1)]!.format(Math.abs(value));
   return value < 0 && Number(text.replaceAll(",", "")) !== 0 ? `−${text}` : text;
 }
 

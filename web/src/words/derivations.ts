@@ -1,5 +1,5 @@
 /** Labels and sources of the Why panel. */
-import { models, type Derivation, type Explained, type Question } from "@gepack/core";
+import { models, type Derivation, type Question } from "@gepack/core";
 
 export const DERIVATION_LABEL: Record<string, string> = {
   start: "Pack leaving the stop",
@@ -116,11 +116,11 @@ const RULES: Record<string, string> = {
   "days-planned": "From the days as planned.",
   track: "Measured along the mended track.",
   "off-trail-pace": "4.5 km/h on foot; an hour by ride.",
-  "day-rules": "Your day rules in Setup: hours by stage, light, rest days, slow-downs.",
+  "day-rules": "Your day rules in Trip, Days: hours by stage, light, rest days, slow-downs.",
   "load-slows": "−0.7 % of speed a kilogram on the flat, −1 % on climbs: Pandolf's equation at constant power.",
   "surface-table": "Table of surfaces; speed factors are engineering values, editable.",
   "party-slowest": "The party walks as its slowest; the dark slows all.",
-  "stations-lapse": "Monthly normals of the stations; 4.5 K per km up, 6.5 K per km down.",
+  "stations-lapse": "Monthly normals of the weather stations; 4.5 K per km up, 6.5 K per km down.",
   "one-in-ten": "Normal distribution: nine nights in ten are warmer.",
   stations: "As the stations give it.",
   "bag-rating": "ISO 23537-1: comfort for cold sleepers, limit for warm ones. Damp or hungry, allow 3 to 5 K more.",
@@ -139,25 +139,9 @@ export function sourceWords(source: string): string | undefined {
   const [question, id] = source.split(":");
   if (id === undefined) return RULES[source];
   const registry = models[question as Question] as (typeof models)[Question] | undefined;
-  const school = registry?.orDefault(id);
+  const school = registry?.find(id);
   return school && `${school.name}. ${school.source}. ${school.validity.words}`;
 }
-
-export const WHY_CAUTION: Record<Explained, string> = {
-  start: "Loads near the limit hurt knees and judgement. Rules of thumb are no medical advice.",
-  base: "What is left at home cannot be used. Keep what stops you getting lost, cold, wet or untreated.",
-  food: "Long shortfalls cost muscle and warmth. Eat more if you lose weight fast, and take medical advice.",
-  carry: "Any source may be dry today: ask locally. Treat what you drink. Drinking far beyond thirst is dangerous too.",
-  fuel: "Stoves burn oxygen and give off carbon monoxide: never in a closed tent. Fire bans go first.",
-  energy: "People differ by a quarter and more. Measure yourself on a trial walk.",
-  days: "Weather, fords and snow set the pace on the day. Turn back in time.",
-  arrival: "A plan is not a forecast. Tell somebody when to miss you, and leave days in hand.",
-  speed: "A mean over a hundred metres, on the day of passage. Snow, fords and scree can stop you altogether.",
-  warmth:
-    "One night in ten is colder than this, and valleys colder still. Damp down, hunger and a thin pad make it worse.",
-  pad: "Cold from below is what wakes most people. The mapping is a rule of thumb.",
-  battery: "Do not stake a rescue call on one battery: keep one device charged and warm.",
-};
 
 /** What a part is called; a piece or a group of kit by its own name. */
 export function derivationLabel(part: Derivation): string {

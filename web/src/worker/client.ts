@@ -1,116 +1,123 @@
-/** The page's end of the worker: starts it, asks it, and starts another when it dies. */
-import type {
-  Located,
-  Plan,
-  PlanFile,
-  PlanResult,
-  Profile,
-  Question,
-  Reading,
-  SchoolFigures,
-  TrackPoints,
-} from "@gepack/core";
+/**
+ * The page's end of a worker. `job` always ends: with the answer, stopped by its signal, or with a sentence.
+ * A worker that dies, or says nothing for too long, is started again and asked once more.
+ */
 import { proxy, wrap, type Remote } from "comlink";
-import type { CoreApi, Progress, TrackPreview } from "./core.worker.ts";
+import type { CoreApi, JobEnd } from "./core.worker.ts";
+import type { JobAnswer, JobArgs, JobName } from "./jobs.ts";
 
-/** Without an answer for this long the worker counts as dead. */
+/** Without a word for this long, an answer or progress, the worker counts as dead. */
 const PATIENCE_MS = 8000;
 
-export interface CoreClient {
-  setTracks(tracks: TrackPoints[]): void;
-  /** Only the newest plan is answered; older ones resolve to undefined. */
-  compute(plan: Plan): Promise<PlanResult | undefined>;
-  /** Figures come one by one; a later call ends an earlier one. */
-  compareSchools(
-    plan: Plan,
-    hikerId: string,
-    questions: readonly Question[],
-    onFigures: (figures: SchoolFigures) => void,
-  ): Promise<"done" | "cancelled">;
-  stopComparing(): void;
-  readTrack(
-    file: Blob,
-    name: string,
-    trackId: string,
-    onProgress: Progress,
-  ): Promise<Reading<TrackPreview> | "cancelled">;
-  cancelReading(): void;
-  locateOn(track: TrackPoints, places: { lonDeg: number; latDeg: number }[]): Promise<Located[]>;
-  readPlan(file: Blob): Promise<Reading<PlanFile>>;
+/** The job was stopped by the one who asked for it. */
+export class JobStopped extends Error {
+  constructor() {
+    super("Stopped.");
+  }
 }
 
-export function startCore(onRestart: () => void): CoreClient {
-  let tracks: TrackPoints[] = [];
-  let profile: Profile | undefined;
-  let profileId = 0;
-  let newest = 0;
-  let running: Promise<unknown> = Promise.resolve();
+/** The job could not be done; the message is a sentence for the hiker. */
+export class JobFailed extends Error {}
+
+class WorkerLost extends Error {}
+
+export interface JobOptions {
+  onProgress?: (fraction: number, detail: unknown) => void;
+  signal?: AbortSignal;
+}
+
+export interface CoreWorker {
+  job: <Name extends JobName>(name: Name, args: JobArgs<Name>, options?: JobOptions) => Promise<JobAnswer<Name>>;
+}
+
+export interface WorkerWatch {
+  /** A new worker has taken the place of one that was lost: it knows nothing yet. */
+  onRestart: () => void;
+}
+
+export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorker {
   let worker: Worker;
   let remote: Remote<CoreApi>;
-  let failed: (error: Error) => void = () => {};
+  /** Those who wait for this worker, to be told when it is lost. */
+  let waiting = new Set<() => void>();
+  let generation = 0;
+  let lastId = 0;
 
   const start = (): void => {
-    worker = new Worker(new URL("./core.worker.ts", import.meta.url), { type: "module", name: "gepack-core" });
+    worker = new Worker(new URL("./core.worker.ts", import.meta.url), { type: "module", name });
     remote = wrap<CoreApi>(worker);
     worker.onerror = (event) => {
       event.preventDefault();
-      failed(new Error("worker"));
+      for (const tell of [...waiting]) tell();
     };
-    profileId = 0;
-    if (tracks.length > 0) void remote.setTracks(tracks);
   };
   start();
 
-  const restart = (): void => {
+  const restart = (lostGeneration: number): void => {
+    // Of several jobs that waited for the same worker the first replaces it.
+    if (lostGeneration !== generation) return;
+    generation++;
     worker.terminate();
+    const others = waiting;
+    waiting = new Set();
     start();
     onRestart();
+    for (const tell of others) tell();
   };
 
-  /** Asks, and on death or silence asks a fresh worker once more. */
-  const ask = async <T>(question: () => Promise<T>): Promise<T> => {
-    const patient = async (): Promise<T> => {
+  const once = (name: JobName, args: unknown, { onProgress, signal }: JobOptions): Promise<JobEnd> => {
+    const id = ++lastId;
+    return new Promise((resolve, reject) => {
       let timer: ReturnType<typeof setTimeout>;
-      return Promise.race([
-        question(),
-        new Promise<never>((_, reject) => {
-          failed = reject;
-          timer = setTimeout(() => reject(new Error("silent")), PATIENCE_MS);
-        }),
-      ]).finally(() => clearTimeout(timer));
-    };
-    try {
-      return await patient();
-    } catch {
-      restart();
-      return patient();
-    }
+      const giveUp = (): void => end(() => reject(new WorkerLost()));
+      const patient = (): void => {
+        clearTimeout(timer);
+        timer = setTimeout(giveUp, PATIENCE_MS);
+      };
+      const end = (then: () => void): void => {
+        clearTimeout(timer);
+        waiting.delete(giveUp);
+        signal?.removeEventListener("abort", stop);
+        then();
+      };
+      const stop = (): void => {
+        void remote.stop(id);
+        end(() => resolve({ is: "stopped" }));
+      };
+      const told = (fraction: number, detail: unknown): void => {
+        patient();
+        if (signal?.aborted !== true) onProgress?.(fraction, detail);
+      };
+      waiting.add(giveUp);
+      signal?.addEventListener("abort", stop);
+      patient();
+      remote.run(id, name, args, proxy(told)).then(
+        (answer) => end(() => resolve(answer)),
+        (error: unknown) => end(() => reject(error instanceof Error ? error : new WorkerLost())),
+      );
+    });
   };
 
   return {
-    setTracks(next) {
-      tracks = next;
-      void remote.setTracks(next);
+    async job(name, args, options = {}) {
+      if (options.signal?.aborted === true) throw new JobStopped();
+      let end: JobEnd;
+      let asked = generation;
+      try {
+        end = await once(name, args, options);
+      } catch {
+        restart(asked);
+        asked = generation;
+        try {
+          end = await once(name, args, options);
+        } catch {
+          restart(asked);
+          throw new JobFailed("The calculation does not answer, twice in a row. Reload the page; your plan is kept.");
+        }
+      }
+      if (end.is === "stopped") throw new JobStopped();
+      if (end.is === "failed") throw new JobFailed(end.sentence);
+      return end.answer as never;
     },
-    compute(plan) {
-      const mine = ++newest;
-      const answer = running.then(async () => {
-        if (mine !== newest) return undefined;
-        const given = await ask(() => remote.compute(plan, profileId));
-        if (given.profile) profile = given.profile as Profile;
-        profileId = given.profileId;
-        return mine === newest && profile ? ({ ...given.result, profile } as PlanResult) : undefined;
-      });
-      running = answer.catch(() => {});
-      return answer;
-    },
-    compareSchools: (plan, hikerId, questions, onFigures) =>
-      remote.compareSchools(plan, hikerId, questions, proxy(onFigures)),
-    stopComparing: () => void remote.stopComparing(),
-    readTrack: (file, name, trackId, onProgress) =>
-      remote.readTrack(file, name, trackId, proxy(onProgress)) as Promise<Reading<TrackPreview> | "cancelled">,
-    locateOn: (track, places) => remote.locateOn(track, places),
-    cancelReading: () => void remote.cancelReading(),
-    readPlan: (file) => remote.readPlan(file) as Promise<Reading<PlanFile>>,
   };
 }

@@ -1,10 +1,13 @@
 /** A recorded track from a file: read in the worker with progress and cancel, previewed, then used. */
 import { useRef, useState, type DragEvent } from "react";
 import { toast } from "sonner";
-import { sourceSchema, stopSchema, type Plan, type Problem, type Waypoint } from "@gepack/core";
-import { cancelReading, locateOn, readTrackFile, replaceTrack, startTrip } from "../../store/app.ts";
+import { sourceSchema, stopSchema, type Plan, type Problem, type TrackM, type Waypoint } from "@gepack/core";
+import { startTrip } from "../../edit/startTrip.ts";
+import { calculator, replaceTrack } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
 import { quantity } from "../../units/quantity.ts";
-import type { TrackPreview } from "../../worker/core.worker.ts";
+import { JobStopped } from "../../worker/client.ts";
+import type { TrackPreview } from "../../worker/jobs.ts";
 
 type Phase =
   | { is: "idle" }
@@ -18,20 +21,22 @@ export function ImportPanel({ plan }: { plan: Plan }) {
   const [phase, setPhase] = useState<Phase>({ is: "idle" });
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  const running = useRef<AbortController>(null);
 
   const read = async (file: File): Promise<void> => {
     setPhase({ is: "reading", share: 0, points: 0, name: file.name });
     try {
-      const answer = await readTrackFile(
-        file,
-        file.name.replace(/\.gpx$/i, ""),
-        `track-${crypto.randomUUID()}`,
-        (share, points) => setPhase((now) => (now.is === "reading" ? { ...now, share, points } : now)),
-      );
-      if (answer === "cancelled") setPhase({ is: "idle" });
-      else if (!answer.value) setPhase({ is: "refused", name: file.name, problems: answer.problems });
-      else setPhase({ is: "preview", preview: answer.value, problems: answer.problems });
+      running.current = new AbortController();
+      const args = { file, name: file.name.replace(/\.gpx$/i, ""), trackId: `track-${crypto.randomUUID()}` };
+      const { value, problems } = await calculator().readTrack(args, {
+        signal: running.current.signal,
+        onProgress: (share, points) =>
+          setPhase((now) => (now.is === "reading" ? { ...now, share, points: Number(points) } : now)),
+      });
+      if (value) setPhase({ is: "preview", preview: value, problems });
+      else setPhase({ is: "refused", name: file.name, problems });
     } catch (error) {
+      if (error instanceof JobStopped) return setPhase({ is: "idle" });
       setPhase({
         is: "refused",
         name: file.name,
@@ -85,18 +90,14 @@ export function ImportPanel({ plan }: { plan: Plan }) {
         }}
       />
       {phase.is === "reading" && (
-        <div className="rounded border border-rule px-3 py-3" role="status">
+        <div className="rounded border border-rule px-3 py-3">
           Reading {phase.name}: {phase.points.toLocaleString("en")} points
-          <progress className="my-2 block w-full" value={phase.share} max={1} aria-label="Reading the file" />
-          <button
-            className="btn"
-            onClick={() => {
-              cancelReading();
-              setPhase({ is: "idle" });
-            }}
-          >
-            Stop reading
-          </button>
+          <Progress
+            label="Reading the file"
+            fraction={phase.share}
+            stop="Stop reading"
+            onStop={() => running.current?.abort()}
+          />
         </div>
       )}
       {phase.is === "refused" && (
@@ -146,7 +147,7 @@ function Preview({
   const units = plan.trip.units;
   const { mended } = preview;
   const places = async (): Promise<Pick<Plan, "stops" | "sources">> => {
-    const located = await locateOn(track, waypoints);
+    const located = await calculator().locateOn({ track, places: waypoints });
     const rows = waypoints.map((point, i) => ({
       id: crypto.randomUUID(),
       name: point.name,
@@ -179,18 +180,19 @@ function Preview({
     const withPlace = [...plan.stops, ...plan.sources, ...plan.camps].filter(
       (row) => row.lonDeg !== undefined && row.latDeg !== undefined,
     );
-    const located = await locateOn(
+    const located = await calculator().locateOn({
       track,
-      withPlace.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })),
-    );
+      places: withPlace.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })),
+    });
     const byId = new Map(withPlace.map((row, i) => [row.id, located[i]!.trackM]));
     const moved = withPlace.filter((row, i) => Math.abs(row.trackM - located[i]!.trackM) > 100);
+    const within = (metres: number): TrackM => Math.min(preview.lengthM, metres) as TrackM;
     await replaceTrack(track, (draft) => {
       for (const row of [...draft.stops, ...draft.sources, ...draft.camps])
-        row.trackM = Math.min(preview.lengthM, Math.round(byId.get(row.id) ?? row.trackM));
+        row.trackM = within(Math.round(byId.get(row.id) ?? row.trackM));
       for (const stretch of draft.stretches) {
-        stretch.fromM = Math.min(stretch.fromM, preview.lengthM);
-        stretch.toM = Math.min(stretch.toM, preview.lengthM);
+        stretch.fromM = within(stretch.fromM);
+        stretch.toM = within(stretch.toM);
       }
       draft.stops.push(...extra.stops);
       draft.sources.push(...extra.sources);

@@ -1,11 +1,10 @@
 /** Stops, water and stretches on the Line's own scale. Drag a mark, or focus it and use the arrow keys. */
-import { DndContext, PointerSensor, useDraggable, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
 import type { KeyboardEvent } from "react";
-import { walkedAt, type Plan, type PlanResult, type Profile } from "@gepack/core";
-import { gutterPx, lineScale } from "../../line/scale.ts";
-import { useWidth } from "../../line/useWidth.ts";
-import { quantity } from "../../units/quantity.ts";
-import { KINDS, movePlace, removePlace, type PlaceEnd, type PlaceKind } from "./places.ts";
+import { walkedAt, type Plan, type PlanResult, type Profile, type TrackM } from "@gepack/core";
+import { useLine } from "../../line/scale.ts";
+import { Lane, LaneBoard, Mark, type MarkData } from "../../ui/Lanes.tsx";
+import { sayIn } from "../../words/say.ts";
+import { KINDS, movePlace, removePlaces, type PlaceEnd, type PlaceKind } from "./places.ts";
 
 interface Props {
   plan: Plan;
@@ -23,62 +22,65 @@ const STRETCH_COLOUR = {
   dry: "var(--caution)",
 } as const;
 
+interface PlaceMark extends MarkData {
+  kind: PlaceKind;
+  id: string;
+  name: string;
+  end: PlaceEnd;
+}
+
+type Look = "stop" | "source" | "camp" | "edge";
+const STRETCH_PX = 16;
+
 export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
-  const width = useWidth();
   const { profile } = result;
-  const x = lineScale(profile.lengthM, width);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }));
-  const drop = (event: DragEndEvent): void => {
-    const data = event.active.data.current as MarkData | undefined;
-    if (data) movePlace(data.kind, data.id, data.name, data.end, profile, x.invert(x(data.walkedM) + event.delta.x));
+  const { x, widthPx } = useLine(result);
+  const mark = (place: Omit<PlaceMark, "atM">, trackM: TrackM, look: Look, faint: boolean) => {
+    const atM = walkedAt(profile, trackM);
+    return (
+      <PlaceMarkView
+        key={`${place.id}${place.end}`}
+        data={{ ...place, atM }}
+        plan={plan}
+        profile={profile}
+        leftPx={x(atM)}
+        look={look}
+        faint={faint}
+        chosen={chosen === place.id}
+        onChoose={onChoose}
+      />
+    );
   };
-  const mark = (
-    kind: PlaceKind,
-    id: string,
-    name: string,
-    end: PlaceEnd,
-    trackM: number,
-    rest: Pick<MarkProps, "look" | "faint">,
-  ) => (
-    <Mark
-      key={`${id}${end}`}
-      data={{ kind, id, name, end, walkedM: walkedAt(profile, trackM) }}
-      profile={profile}
-      plan={plan}
-      left={x(walkedAt(profile, trackM))}
-      chosen={chosen === id}
-      onChoose={onChoose}
-      {...rest}
-    />
-  );
+  const of = (kind: PlaceKind, { id, name }: { id: string; name: string }): Omit<PlaceMark, "atM"> => ({
+    kind,
+    id,
+    name,
+    end: "trackM",
+  });
   const lanes = stretchLanes(plan, profile);
   return (
-    <DndContext sensors={sensors} onDragEnd={drop} autoScroll={false}>
+    <LaneBoard<PlaceMark>
+      x={x}
+      onDrop={({ kind, id, name, end }, metres) => movePlace(kind, id, name, end, profile, metres)}
+    >
       <div className="relative border-b border-rule" data-testid="place-lanes">
-        <Lane title="Stops: used, passed by" width={width} height={26}>
-          {plan.stops.map((stop) =>
-            mark("stops", stop.id, stop.name, "trackM", stop.trackM, { look: "stop", faint: !stop.use }),
-          )}
+        <Lane title="Stops: used, passed by" widthPx={widthPx} heightPx={26}>
+          {plan.stops.map((stop) => mark(of("stops", stop), stop.trackM, "stop", !stop.use))}
         </Lane>
-        <Lane title="Water: reliable, other" width={width} height={22}>
+        <Lane title="Water: reliable, other" widthPx={widthPx} heightPx={22}>
           {plan.sources.map((source) =>
-            mark("sources", source.id, source.name, "trackM", source.trackM, {
-              look: "source",
-              faint: !source.reliable,
-            }),
+            mark(of("sources", source), source.trackM, "source", !(source.counted ?? source.reliable)),
           )}
         </Lane>
         {plan.camps.length > 0 && (
-          <Lane title="Camps" width={width} height={20}>
-            {plan.camps.map((camp) =>
-              mark("camps", camp.id, camp.name, "trackM", camp.trackM, { look: "camp", faint: false }),
-            )}
+          <Lane title="Camps" widthPx={widthPx} heightPx={20}>
+            {plan.camps.map((camp) => mark(of("camps", camp), camp.trackM, "camp", false))}
           </Lane>
         )}
-        <Lane title="Stretches" width={width} height={Math.max(1, lanes.length) * 16 + 6}>
+        <Lane title="Stretches" widthPx={widthPx} heightPx={Math.max(1, lanes.length) * STRETCH_PX + 6}>
           {lanes.flatMap((lane, row) =>
             lane.map(({ stretch, fromM, toM }) => (
-              <div key={stretch.id} className="absolute" style={{ left: 0, top: 3 + row * 16, height: 14 }}>
+              <div key={stretch.id} className="absolute" style={{ left: 0, top: 3 + row * STRETCH_PX, height: 14 }}>
                 <div
                   title={`${stretch.name} (${stretch.kind})`}
                   onClick={() => onChoose("stretches", stretch.id)}
@@ -91,20 +93,25 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
                 >
                   {x(toM) - x(fromM) > 90 ? stretch.name : ""}
                 </div>
-                {mark("stretches", stretch.id, `${stretch.name}, begin`, "fromM", stretch.fromM, {
-                  look: "edge",
-                  faint: false,
-                })}
-                {mark("stretches", stretch.id, `${stretch.name}, end`, "toM", stretch.toM, {
-                  look: "edge",
-                  faint: false,
-                })}
+                {(["fromM", "toM"] as const).map((end) =>
+                  mark(
+                    {
+                      kind: "stretches",
+                      id: stretch.id,
+                      name: `${stretch.name}, ${end === "fromM" ? "begin" : "end"}`,
+                      end,
+                    },
+                    stretch[end],
+                    "edge",
+                    false,
+                  ),
+                )}
               </div>
             )),
           )}
         </Lane>
       </div>
-    </DndContext>
+    </LaneBoard>
   );
 }
 
@@ -125,55 +132,30 @@ function stretchLanes(plan: Plan, profile: Profile) {
   return rows;
 }
 
-function Lane({
-  title,
-  width,
-  height,
-  children,
-}: {
-  title: string;
-  width: number;
-  height: number;
-  children: React.ReactNode;
-}) {
-  return (
-    <div className="relative border-t border-rule" style={{ height }}>
-      {gutterPx(width) > 100 && <span className="absolute top-[3px] left-[18px] text-xs text-muted">{title}</span>}
-      {children}
-    </div>
-  );
-}
+const STEP_M = 100;
+const LONG_STEP_M = 1000;
 
-interface MarkData {
-  kind: PlaceKind;
-  id: string;
-  name: string;
-  end: PlaceEnd;
-  walkedM: number;
-}
-
-interface MarkProps {
-  data: MarkData;
+interface ViewProps {
+  data: PlaceMark;
   plan: Plan;
   profile: Profile;
-  left: number;
-  look: "stop" | "source" | "camp" | "edge";
+  leftPx: number;
+  look: Look;
   faint: boolean;
   chosen: boolean;
   onChoose: (kind: PlaceKind, id: string) => void;
 }
 
-const STEP_M = 100;
-const LONG_STEP_M = 1000;
-
-function Mark({ data, plan, profile, left, look, faint, chosen, onChoose }: MarkProps) {
-  const { setNodeRef, listeners, transform } = useDraggable({ id: `${data.kind}-${data.id}-${data.end}`, data });
+function PlaceMarkView({ data, plan, profile, leftPx, look, faint, chosen, onChoose }: ViewProps) {
+  const { kind, id, name, end, atM } = data;
+  const where = sayIn(plan).way(atM);
   const keys = (event: KeyboardEvent): void => {
     const step = event.shiftKey ? LONG_STEP_M : STEP_M;
     const by = { ArrowLeft: -step, ArrowRight: step }[event.key];
-    if (by !== undefined) movePlace(data.kind, data.id, data.name, data.end, profile, data.walkedM + by);
-    else if (event.key === "Delete") removePlace(data.kind, data.id, data.name);
-    else if (event.key === "Enter") onChoose(data.kind, data.id);
+    const place = plan[kind].find((row) => row.id === id);
+    if (by !== undefined) movePlace(kind, id, name, end, profile, atM + by);
+    else if (event.key === "Delete" && place) removePlaces(kind, [place]);
+    else if (event.key === "Enter") onChoose(kind, id);
     else return;
     event.preventDefault();
   };
@@ -184,21 +166,17 @@ function Mark({ data, plan, profile, left, look, faint, chosen, onChoose }: Mark
     edge: "h-[12px] w-[7px] -ml-[3px] hover:bg-ink/40",
   }[look];
   return (
-    <span
-      ref={setNodeRef}
-      {...listeners}
-      role="slider"
-      tabIndex={0}
-      aria-label={`${KINDS[data.kind].one} ${data.name}`}
-      aria-valuenow={Math.round(data.walkedM / 100) / 10}
-      aria-valuemin={0}
-      aria-valuemax={Math.round(profile.lengthM / 1000)}
-      aria-valuetext={quantity("distance", data.walkedM, plan.trip.units)}
-      title={`${data.name}, ${quantity("distance", data.walkedM, plan.trip.units)}`}
-      onKeyDown={keys}
-      onClick={() => onChoose(data.kind, data.id)}
-      className={`absolute cursor-ew-resize touch-none ${shape} ${chosen ? "outline-2 outline-offset-1 outline-ink" : ""}`}
-      style={{ left: left + (transform?.x ?? 0) }}
+    <Mark
+      id={`${kind}-${id}-${end}`}
+      data={data}
+      label={`${KINDS[kind].one} ${name}`}
+      valueText={where}
+      title={`${name}, ${where}`}
+      lengthM={profile.lengthM}
+      leftPx={leftPx}
+      onKey={keys}
+      onClick={() => onChoose(kind, id)}
+      className={`${shape} ${chosen ? "outline-2 outline-offset-1 outline-ink" : ""}`}
     />
   );
 }

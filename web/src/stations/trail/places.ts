@@ -1,48 +1,104 @@
 /** What the four kinds of places have in common for the lanes and the table. */
-import { campSchema, sourceSchema, stopSchema, stretchSchema, walkedAt, type Plan, type Profile } from "@gepack/core";
-import { edit } from "../../store/app.ts";
+import { campSchema, nearestUsedStop, sourceSchema, stopSchema, stretchSchema, trackAt, walkedAt } from "@gepack/core";
+import type { Camp, Plan, Profile, Source, Stop, Stretch, TrackM, WalkedM } from "@gepack/core";
+import { addRows, editRow, removeRows } from "../../edit/rows.ts";
+import { parseQuantity } from "../../units/quantity.ts";
 
 export type PlaceKind = "stops" | "sources" | "camps" | "stretches";
+export type Place = Stop | Source | Camp | Stretch;
 
-export const KINDS: Record<PlaceKind, { title: string; one: string; add: string }> = {
-  stops: { title: "Stops", one: "stop", add: "Add stop" },
-  sources: { title: "Water", one: "source", add: "Add source" },
-  camps: { title: "Camps", one: "camp", add: "Add camp" },
-  stretches: { title: "Stretches", one: "stretch", add: "Add stretch" },
+interface KindWords {
+  title: string;
+  one: string;
+  add: string;
+  /** What it is good for, where there is none yet. */
+  empty: string;
+}
+
+export const KINDS: Record<PlaceKind, KindWords> = {
+  stops: {
+    title: "Stops",
+    one: "stop",
+    add: "Add stop",
+    empty: "No stops yet. Without stops the whole trail is one leg: add the places where food can be had.",
+  },
+  sources: {
+    title: "Water",
+    one: "source",
+    add: "Add source",
+    empty: "No water yet. Without sources all water is carried from stop to stop.",
+  },
+  camps: {
+    title: "Camps",
+    one: "camp",
+    add: "Add camp",
+    empty: "No camps yet. Without listed camps a day ends at water, or where its hours do.",
+  },
+  stretches: {
+    title: "Stretches",
+    one: "stretch",
+    add: "Add stretch",
+    empty: "No stretches yet. Stretches say where snow lies, rules apply or the ground is slow.",
+  },
 };
 
 /** Which metre of a place moves: its own, or an end of a stretch. */
 export type PlaceEnd = "trackM" | "fromM" | "toM";
 
-export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM: number): string {
-  const id = crypto.randomUUID();
-  const trackM = Math.round(walkedAt(profile, walkedM));
-  void edit(KINDS[kind].add, (draft) => {
-    if (kind === "stops")
-      draft.stops.push(
-        stopSchema.parse({ id, name: `Stop ${plan.stops.length + 1}`, trackM, ...coordinates(profile, trackM) }),
-      );
-    else if (kind === "sources")
-      draft.sources.push(
-        sourceSchema.parse({ id, name: `Source ${plan.sources.length + 1}`, trackM, ...coordinates(profile, trackM) }),
-      );
-    else if (kind === "camps")
-      draft.camps.push(
-        campSchema.parse({ id, name: `Camp ${plan.camps.length + 1}`, trackM, ...coordinates(profile, trackM) }),
-      );
-    else
-      draft.stretches.push(
-        stretchSchema.parse({
-          id,
-          name: `Stretch ${plan.stretches.length + 1}`,
-          kind: "surface",
-          surface: "trail",
-          fromM: trackM,
-          toM: Math.min(profile.lengthM, trackM + 10_000),
-        }),
-      );
-  });
-  return id;
+/** Where a place begins along the track as recorded. */
+export function beginM(place: Place): TrackM {
+  return "fromM" in place ? (place as Stretch).fromM : (place as Stop).trackM;
+}
+
+const STRETCH_M = 10_000;
+
+/** A new place of a kind at a distance in walking order. */
+function newPlace(kind: PlaceKind, profile: Profile, walkedM: WalkedM, name: string): Place {
+  const trackM = Math.round(trackAt(profile, walkedM));
+  const at = { id: crypto.randomUUID(), name, trackM, ...coordinates(profile, walkedM) };
+  switch (kind) {
+    case "stops":
+      return stopSchema.parse(at);
+    case "sources":
+      return sourceSchema.parse(at);
+    case "camps":
+      return campSchema.parse(at);
+    case "stretches": {
+      const toM = Math.min(profile.lengthM, trackM + STRETCH_M);
+      return stretchSchema.parse({ id: at.id, name, kind: "surface", surface: "trail", fromM: trackM, toM });
+    }
+  }
+}
+
+/** The rows are of the kind that they were made for. */
+const addPlaces = (kind: PlaceKind, label: string, places: Place[]): void => addRows(kind, label, places as never[]);
+
+export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM: WalkedM): string {
+  const one = KINDS[kind].one;
+  const name = `${one[0]!.toUpperCase()}${one.slice(1)} ${plan[kind].length + 1}`;
+  const place = newPlace(kind, profile, walkedM, name);
+  addPlaces(kind, KINDS[kind].add, [place]);
+  return place.id;
+}
+
+/** Rows of a spreadsheet, name and distance: those that read are added in one step, the others are told. */
+export function pastePlaces(
+  kind: PlaceKind,
+  plan: Plan,
+  profile: Profile,
+  cells: string[][],
+): { added: number; unread: string[] } {
+  const unread: string[] = [];
+  const places: Place[] = [];
+  for (const row of cells) {
+    const name = row[0]?.trim() ?? "";
+    const parsed = parseQuantity("distance", row[1] ?? "", plan.trip.units);
+    if (name === "" || "error" in parsed || parsed.value < 0 || parsed.value > profile.lengthM)
+      unread.push(row.join(", "));
+    else places.push(newPlace(kind, profile, parsed.value as WalkedM, name.slice(0, 200)));
+  }
+  if (places.length > 0) addPlaces(kind, `Paste ${places.length} ${KINDS[kind].title.toLowerCase()}`, places);
+  return { added: places.length, unread };
 }
 
 /** Moves a place to a distance in walking order, kept on the trail. */
@@ -52,45 +108,36 @@ export function movePlace(
   name: string,
   end: PlaceEnd,
   profile: Profile,
-  walkedM: number,
+  metres: number,
 ): void {
-  const trackM = Math.round(walkedAt(profile, Math.max(0, Math.min(profile.lengthM, walkedM))));
-  void edit(`Move ${name}`, (draft) => {
-    if (kind === "stretches") {
-      const stretch = draft.stretches.find((row) => row.id === id);
-      if (stretch && end !== "trackM") stretch[end] = trackM;
-      return;
-    }
-    const place = draft[kind].find((row) => row.id === id);
-    if (place) Object.assign(place, { trackM }, coordinates(profile, trackM));
-  });
+  const walkedM = Math.max(0, Math.min(profile.lengthM, metres)) as WalkedM;
+  const trackM = Math.round(trackAt(profile, walkedM)) as TrackM;
+  const label = `Move ${name}`;
+  if (kind === "stretches") {
+    editRow("stretches", id, label, (stretch) => {
+      if (end !== "trackM") stretch[end] = trackM;
+    });
+    return;
+  }
+  editRow(kind, id, label, (place) => void Object.assign(place, { trackM }, coordinates(profile, walkedM)));
 }
 
 /** Removing a stop hands the spans that changed there to the nearest stop that stays. */
-export function removePlace(kind: PlaceKind, id: string, name: string): void {
-  void edit(`Remove ${name}`, (draft) => {
-    if (kind === "stops") {
-      const gone = draft.stops.find((row) => row.id === id);
-      draft.stops = draft.stops.filter((row) => row.id !== id);
-      const nearest = draft.stops
-        .filter((row) => row.use)
-        .reduce<(typeof draft.stops)[number] | undefined>(
-          (best, row) =>
-            gone && (!best || Math.abs(row.trackM - gone.trackM) < Math.abs(best.trackM - gone.trackM)) ? row : best,
-          undefined,
-        );
-      for (const piece of draft.kit)
-        for (const span of piece.spans) {
-          if (span.fromStopId === id) span.fromStopId = nearest?.id ?? "@start";
-          if (span.toStopId === id) span.toStopId = nearest?.id ?? "@finish";
-        }
-    } else if (kind === "sources") draft.sources = draft.sources.filter((row) => row.id !== id);
-    else if (kind === "camps") draft.camps = draft.camps.filter((row) => row.id !== id);
-    else draft.stretches = draft.stretches.filter((row) => row.id !== id);
-  });
+export function removePlaces(kind: PlaceKind, places: readonly Place[]): void {
+  const ids = places.map((place) => place.id);
+  const label = places.length === 1 ? `Remove ${places[0]!.name}` : `Remove ${places.length} ${KINDS[kind].title.toLowerCase()}`;
+  removeRows(kind, ids, label, kind === "stops" ? (plan, id) => nearestUsedStop(plan, id) : undefined);
 }
 
-function coordinates(profile: Profile, trackM: number): { lonDeg: number; latDeg: number } {
-  const node = Math.round(walkedAt(profile, trackM) / profile.cellM);
+export function placeName(kind: PlaceKind, id: string, name: string): void {
+  editRow(kind, id, `Name ${name}`, (place: Place) => void (place.name = name));
+}
+
+function coordinates(profile: Profile, walkedM: WalkedM): { lonDeg: number; latDeg: number } {
+  const node = Math.round(walkedM / profile.cellM);
   return { lonDeg: profile.lonDeg[node]!, latDeg: profile.latDeg[node]! };
+}
+
+export function walkedOfPlace(profile: Profile, place: Place): WalkedM {
+  return walkedAt(profile, beginM(place));
 }

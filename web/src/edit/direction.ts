@@ -1,0 +1,16 @@
+import { edit } from "../store/document.ts";
+
+const OPPOSITE: Record<string, string> = {
+  northbound: "southbound",
+  southbound: "northbound",
+  eastbound: "westbound",
+  westbound: "eastbound",
+};
+
+/** Turns the walk round: the track stays as recorded, everything along it follows. */
+export function turnRound(): void {
+  void edit("Walk it the other way", ({ trip }) => {
+    trip.direction = trip.direction === "forward" ? "reverse" : "forward";
+    trip.directionName = OPPOSITE[trip.directionName] ?? trip.directionName;
+  });
+}

@@ -1,0 +1,47 @@
+/** Begins a trip of one's own. */
+import { FINISH_ID, PLAN_VERSION, planSchema, START_ID, type Plan, type TrackPoints } from "@gepack/core";
+import { takePlan, useDocument } from "../store/document.ts";
+
+/** A new trip on a track: one hiker, no stops yet, everything else at its defaults. */
+export async function startTrip(
+  track: TrackPoints,
+  places: Pick<Plan, "stops" | "sources">,
+  startDate: string,
+): Promise<void> {
+  const units = useDocument.getState().plan?.trip.units;
+  const plan = planSchema.parse({
+    format: "gepack-plan",
+    version: PLAN_VERSION,
+    id: `trip-${crypto.randomUUID()}`,
+    trip: { name: track.name || "My trip", startDate, units },
+    trackIds: [track.id],
+    hikers: [{ id: "me", name: "Me", ageY: 35, sex: "female", heightCm: 170, bodyKg: 68 }],
+    ...places,
+    kit: STARTER_KIT,
+  });
+  await takePlan({ plan, tracks: [track] });
+}
+
+const wholeWay = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
+/** A few pieces with honest masses, so that the first figures of an own trip mean something. */
+const STARTER_KIT = [
+  { id: "k1", name: "Backpack", group: "Pack", massG: 1000, role: "pack" },
+  { id: "k2", name: "Tent", group: "Shelter", massG: 1100, role: "shelter", volumeL: 4 },
+  {
+    id: "k3",
+    name: "Sleeping bag, comfort 0 °C",
+    group: "Sleep",
+    massG: 850,
+    role: "bag",
+    comfortC: 0,
+    limitC: -6,
+    volumeL: 7,
+  },
+  { id: "k4", name: "Pad, R 3.5", group: "Sleep", massG: 420, role: "pad", padR: 3.5, volumeL: 1.5 },
+  { id: "k5", name: "Clothes carried", group: "Clothes", massG: 1100, volumeL: 6 },
+  { id: "k6", name: "Clothes and shoes worn", group: "Clothes", massG: 1500, wear: "worn", role: "shoes" },
+  { id: "k7", name: "Bottles, 1 L", group: "Water", massG: 40, quantity: 3, role: "bottle", capacityL: 1 },
+  { id: "k8", name: "Stove and pot", group: "Kitchen", massG: 230, role: "stove", volumeL: 1 },
+  { id: "k9", name: "Repair, care and electronics", group: "Small things", massG: 900, volumeL: 2 },
+].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeWay }));
+

@@ -1,0 +1,38 @@
+import { useDocument } from "../store/document.ts";
+import { useSelection } from "../store/selection.ts";
+import { sayIn } from "../words/say.ts";
+
+/** What the last edit did to the headline figures, until the next one. */
+export function Effect() {
+  const { plan, result, before, lastLabel } = useDocument();
+  const hikerIndex = useSelection((state) => state.hikerIndex);
+  if (!plan || !result || !before || !lastLabel) return null;
+  const heaviest = (of: typeof result): number =>
+    Math.max(...of.legs.map((leg) => leg.hikers[hikerIndex]?.heaviestKg ?? 0));
+  const food = (of: typeof result): number =>
+    of.legs.reduce((sum, leg) => sum + (leg.hikers[hikerIndex]?.food.startKg ?? 0), 0);
+  const say = sayIn(plan);
+  const kg = (value: number): string => say.kg(value, 2);
+  const pairs: [string, string, string][] = [
+    ["heaviest", kg(heaviest(before)), kg(heaviest(result))],
+    ["food", kg(food(before)), kg(food(result))],
+    ["finish", say.date(before.finishDate), say.date(result.finishDate)],
+  ];
+  return (
+    <div className="ml-auto flex items-center gap-3 px-2 text-sm text-muted" data-testid="effect" role="status">
+      <span className="max-w-[260px] truncate">{lastLabel}:</span>
+      {pairs.map(([name, old, now]) => (
+        <span key={name} className="whitespace-nowrap">
+          {name}{" "}
+          {old === now ? (
+            <b className="text-ink">{now}</b>
+          ) : (
+            <>
+              <s className="opacity-80">{old}</s> <b className="text-pine">{now}</b>
+            </>
+          )}
+        </span>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+/** What stands on every page: the bar with the plan's name, the Line, the stations. It persists across pages. */
+import { useEffect } from "react";
+import { Toaster } from "sonner";
+import { Line } from "../line/Line.tsx";
+import { TOTAL_PX } from "../line/geometry.ts";
+import { begin, openDemo, useDocument } from "../store/document.ts";
+import { dismissNotice, useNotice } from "../store/notices.ts";
+import { Stations } from "./Stations.tsx";
+import { TopBar } from "./TopBar.tsx";
+import { useKeys } from "./useKeys.ts";
+import { useTheme } from "./useTheme.ts";
+import { Welcome } from "./Welcome.tsx";
+
+export default function Frame({ station }: { station: string }) {
+  const { status, failure, plan, result } = useDocument();
+  const notice = useNotice((state) => state.notice);
+  useEffect(begin, []);
+  useKeys();
+  useTheme();
+  return (
+    <>
+      <TopBar />
+      {notice && (
+        <div
+          role="status"
+          className="flex items-center gap-3 border-b border-rule bg-caution-wash px-[18px] py-1.5 text-sm text-caution"
+          data-chrome
+        >
+          <span className="flex-1">{notice}</span>
+          <button className="btn" onClick={dismissNotice}>
+            Dismiss
+          </button>
+        </div>
+      )}
+      {status === "failed" && (
+        <div role="alert" className="border-b border-rule bg-caution-wash px-[18px] py-3 text-danger">
+          {failure}{" "}
+          <button className="btn ml-3" onClick={() => void openDemo()}>
+            Open the demo
+          </button>
+        </div>
+      )}
+      {plan && result ? (
+        <Line plan={plan} result={result} />
+      ) : (
+        <div className="border-b border-rule bg-sheet px-[18px] py-20 text-muted" style={{ height: TOTAL_PX + 1 }}>
+          {status === "opening" ? "Reading the trail…" : ""}
+        </div>
+      )}
+      <Stations station={station} />
+      {plan?.trip.madeUp && <Welcome />}
+      <Toaster position="bottom-center" toastOptions={{ duration: 5000 }} />
+    </>
+  );
+}

@@ -1,0 +1,76 @@
+import { ToggleGroup } from "radix-ui";
+import { Redo2, Undo2 } from "lucide-react";
+import { undoRedo, useDocument } from "../store/document.ts";
+import { select, useSelection } from "../store/selection.ts";
+import { dayMonth } from "../units/quantity.ts";
+import { FileMenu } from "./FileMenu.tsx";
+
+/** The plan, whose pack, undo, files. */
+export function TopBar() {
+  const { plan, result, undoLabel, redoLabel, computing, kept } = useDocument();
+  const hikerIndex = useSelection((state) => state.hikerIndex);
+  return (
+    <header
+      data-chrome
+      className="flex flex-wrap items-center gap-x-4 gap-y-1 bg-[#10201c] px-[18px] py-1.5 text-[#e8efec]"
+    >
+      <a
+        href="/"
+        className="font-[family-name:var(--font-figure)] text-lg font-extrabold text-inherit no-underline [font-stretch:115%]"
+      >
+        Gepack
+      </a>
+      {plan && (
+        <>
+          <h1 className="m-0 text-base font-semibold">{plan.trip.name}</h1>
+          <span className="text-sm text-[#b9c8c2]">
+            {plan.trip.madeUp && "made up · "}
+            {plan.trip.directionName && `${plan.trip.directionName} · `}
+            {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
+          </span>
+          {plan.hikers.length > 1 && (
+            <ToggleGroup.Root
+              type="single"
+              value={String(hikerIndex)}
+              onValueChange={(value) => value !== "" && select({ hikerIndex: Number(value) })}
+              aria-label="Whose pack"
+              className="flex overflow-hidden rounded border border-[#3c524b]"
+            >
+              {plan.hikers.map((hiker, i) => (
+                <ToggleGroup.Item
+                  key={hiker.id}
+                  value={String(i)}
+                  className="px-2.5 py-1 text-sm data-[state=on]:bg-[#e8efec] data-[state=on]:font-bold data-[state=on]:text-[#10201c]"
+                >
+                  {hiker.name.split(" ")[0]}
+                </ToggleGroup.Item>
+              ))}
+            </ToggleGroup.Root>
+          )}
+        </>
+      )}
+      <span className="ml-auto text-sm text-[#b9c8c2]" role="status">
+        {computing ? "Working it out…" : !plan ? "" : kept ? "Kept on this device" : "Kept in this page alone"}
+      </span>
+      <div className="flex gap-1">
+        <button
+          className="bar-button"
+          disabled={!undoLabel}
+          onClick={() => void undoRedo("undo")}
+          title={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : "Nothing to undo"}
+        >
+          <Undo2 size={15} aria-hidden="true" /> Undo
+        </button>
+        <button
+          className="bar-button"
+          disabled={!redoLabel}
+          onClick={() => void undoRedo("redo")}
+          title={redoLabel ? `Redo: ${redoLabel} (Ctrl Shift Z)` : "Nothing to redo"}
+        >
+          <Redo2 size={15} aria-hidden="true" /> Redo
+        </button>
+        <FileMenu />
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,34 @@
+/** What would mend a check: a button where the program can do it itself, in one undoable step, else advice. */
+import type { Plan, PlanResult } from "@gepack/core";
+import type { Draft } from "immer";
+
+export interface Action {
+  /** What the button says. */
+  button: string;
+  /** What the step is called in undo. */
+  label: string;
+  recipe: (draft: Draft<Plan>) => void;
+}
+
+export interface Advice {
+  advice: string;
+}
+
+export type Mend = Action | Advice;
+
+/** The plan as it stands, which a mend is worked out from. */
+export interface Standing {
+  plan: Plan;
+  result: PlanResult;
+}
+
+export const advice = (sentence: string): Advice => ({ advice: sentence });
+
+export function isAction(mend: Mend): mend is Action {
+  return "recipe" in mend;
+}
+
+/** Those that could be worked out: a mend may find nothing to do. */
+export function mends(...found: (Mend | undefined)[]): Mend[] {
+  return found.filter((mend) => mend !== undefined);
+}

@@ -1,0 +1,103 @@
+/** Mends of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
+import { dayNumber, isoOfDay, nodeAt, type Hiker } from "@gepack/core";
+import { dayMonth } from "../units/quantity.ts";
+import { useStop } from "./kit.ts";
+import type { Action, Standing } from "./mend.ts";
+
+/** The stop passed by on a leg that lies nearest to its middle. */
+export function useStopOnLeg(on: Standing, legIndex: number): Action | undefined {
+  const leg = on.result.legs[legIndex]!;
+  const middle = (leg.fromNode + leg.toNode) / 2;
+  const passed = on.plan.stops
+    .filter((stop) => !stop.use)
+    .map((stop) => ({ stop, node: nodeAt(on.result.profile, stop.trackM) }))
+    .filter(({ node }) => node > leg.fromNode && node < leg.toNode)
+    .sort((a, b) => Math.abs(a.node - middle) - Math.abs(b.node - middle))[0];
+  return passed && useStop(on, passed.stop.id);
+}
+
+/** One's own judgement of a source: it is counted on, whatever the school of trust says. */
+export function countOnSource({ plan }: Standing, name: string): Action | undefined {
+  const source = plan.sources.find((candidate) => candidate.name === name);
+  if (!source) return undefined;
+  return {
+    button: `Count on ${name}`,
+    label: `Count on ${name}`,
+    recipe: (draft) => {
+      const target = draft.sources.find((candidate) => candidate.id === source.id);
+      if (target) target.counted = true;
+    },
+  };
+}
+
+const EARLIEST_H = 3;
+const EARLIER_H = 1.5;
+
+/** The whole party sets out earlier, into the cool of the morning. */
+export function setOutEarlier({ plan }: Standing): Action | undefined {
+  const now = Math.max(...plan.hikers.map((hiker) => hiker.pace.startClockH));
+  const then = Math.max(EARLIEST_H, now - EARLIER_H);
+  if (then >= now) return undefined;
+  const clock = `${Math.floor(then)}:${String(Math.round((then % 1) * 60)).padStart(2, "0")}`;
+  return {
+    button: `Set out at ${clock}`,
+    label: `Set out at ${clock}`,
+    recipe: (draft) => {
+      for (const hiker of draft.hikers) hiker.pace.startClockH = Math.min(hiker.pace.startClockH, then);
+      if (draft.dayRules.darkFraction < 0.2) draft.dayRules.darkFraction = 0.2;
+    },
+  };
+}
+
+/** The start moves by as many days as one is late. */
+export function startEarlier({ plan }: Standing, days: number): Action | undefined {
+  const start = dayNumber(plan.trip.startDate);
+  if (start === undefined) return undefined;
+  const date = isoOfDay(start - Math.ceil(days));
+  return {
+    button: `Start on ${dayMonth(date)}`,
+    label: `Start ${dayMonth(date)}`,
+    recipe: (draft) => void (draft.trip.startDate = date),
+  };
+}
+
+/** A zero less, at the stop that has most of them. */
+export function fewerZeros({ plan }: Standing): Action | undefined {
+  const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];
+  if (!longest) return undefined;
+  return {
+    button: `A zero less at ${longest.name}`,
+    label: `A zero less at ${longest.name}`,
+    recipe: (draft) => {
+      const target = draft.stops.find((stop) => stop.id === longest.id);
+      if (target) target.nights -= 1;
+    },
+  };
+}
+
+/** What is burned is eaten. */
+export function noShortfall({ plan }: Standing, hikerId: string | undefined): Action | undefined {
+  const hiker: Hiker | undefined = plan.hikers.find((candidate) => candidate.id === hikerId);
+  if (!hiker || hiker.food.shortfallFraction <= 0) return undefined;
+  return {
+    button: "Plan no shortfall",
+    label: `${hiker.name.split(" ")[0]}: no shortfall`,
+    recipe: (draft) => {
+      const target = draft.hikers.find((candidate) => candidate.id === hikerId);
+      if (target) target.food.shortfallFraction = 0;
+    },
+  };
+}
+
+export function moreSpareCells({ plan }: Standing, deviceId: string, sets: number): Action | undefined {
+  const device = plan.devices.find((candidate) => candidate.id === deviceId);
+  if (!device) return undefined;
+  return {
+    button: `Carry ${sets} spare ${sets === 1 ? "set" : "sets"}`,
+    label: `${device.name}: ${sets} spare sets`,
+    recipe: (draft) => {
+      const target = draft.devices.find((candidate) => candidate.id === deviceId);
+      if (target) target.spareSets = sets;
+    },
+  };
+}

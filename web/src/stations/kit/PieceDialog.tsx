@@ -1,0 +1,248 @@
+/** Adds or edits one piece of kit. */
+import { zodResolver } from "@hookform/resolvers/zod";
+import { Dialog } from "radix-ui";
+import { Controller, useFieldArray, useForm, useWatch, type Control, type FieldPath } from "react-hook-form";
+import {
+  FINISH_ID,
+  pieceSchema,
+  ROLES,
+  SPAN_BEGINS,
+  SPAN_ENDS,
+  START_ID,
+  type Piece,
+  type Plan,
+  type Span,
+} from "@gepack/core";
+import { addRow, editRow, removeRows } from "../../edit/rows.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { stopName } from "../../words/names.ts";
+import { ROLE_WORDS, SPAN_WORDS, WEAR_WORDS } from "../../words/spans.ts";
+import type { SwapPoint } from "./spans.ts";
+
+interface Props {
+  plan: Plan;
+  points: readonly SwapPoint[];
+  /** Undefined for a new piece. */
+  piece: Piece | undefined;
+  hikerId: string;
+  onClose: () => void;
+}
+
+/** The form's view of a piece: named keys only; unknown ones ride along in the values. */
+type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
+type PieceForm = Omit<Named<Piece>, "spans"> & { spans: Named<Span>[] };
+
+export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
+  const blank = pieceSchema.parse({
+    id: crypto.randomUUID(),
+    name: "New piece",
+    massG: 100,
+    ownerId: hikerId,
+    carrierId: hikerId,
+    spans: [{ fromStopId: START_ID, toStopId: FINISH_ID }],
+  });
+  const form = useForm<PieceForm>({
+    defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never,
+    resolver: zodResolver(pieceSchema) as never,
+  });
+  const { control, register, formState } = form;
+  const spans = useFieldArray({ control, name: "spans" });
+  const role = useWatch({ control, name: "role" });
+  const groups = [...new Set(plan.kit.map((row) => row.group))];
+
+  const save = form.handleSubmit((filled) => {
+    const values = filled as Piece;
+    if (!piece) addRow("kit", `Add ${values.name}`, values);
+    // Only what was changed here is written: what another tab did to the rest stays.
+    else
+      editRow("kit", piece.id, `Edit ${values.name}`, (row) => {
+        for (const key of Object.keys(formState.dirtyFields) as (keyof Piece)[]) {
+          if (values[key] === undefined) delete row[key];
+          else Object.assign(row, { [key]: values[key] });
+        }
+      });
+    onClose();
+  });
+  const remove = (): void => {
+    if (piece) removeRows("kit", [piece.id], `Remove ${piece.name}`);
+    onClose();
+  };
+  const number = (name: FieldPath<PieceForm>, label: string) => (
+    <FormNumber control={control} plan={plan} name={name} label={label} />
+  );
+  const stopOptions = [
+    ...new Set([
+      ...points.map((point) => point.id),
+      ...form.getValues("spans").flatMap((span) => [span.fromStopId, span.toStopId]),
+    ]),
+  ];
+
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="overlay" />
+        <Dialog.Content className="dialog max-w-[820px]" aria-describedby={undefined}>
+          <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add piece"}</Dialog.Title>
+          <form onSubmit={(event) => void save(event)} noValidate>
+            <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+              <label className="col-span-2 text-sm font-semibold">
+                Name
+                <input
+                  className="field mt-1 font-normal"
+                  {...register("name")}
+                  autoFocus
+                  aria-invalid={formState.errors.name !== undefined}
+                />
+                {formState.errors.name && (
+                  <span role="alert" className="text-xs text-danger">
+                    Give it a name.
+                  </span>
+                )}
+              </label>
+              <label className="col-span-2 text-sm font-semibold">
+                Group
+                <input className="field mt-1 font-normal" list="kit-groups" {...register("group")} />
+                <datalist id="kit-groups">
+                  {groups.map((group) => (
+                    <option key={group} value={group} />
+                  ))}
+                </datalist>
+              </label>
+              {number("massG", "Mass of one")}
+              {number("quantity", "How many")}
+              <Choice label="Where" {...register("wear")} options={Object.entries(WEAR_WORDS)} />
+              {number("volumeL", "Space in the pack")}
+              <Choice
+                label="Owner"
+                {...register("ownerId")}
+                options={plan.hikers.map((hiker) => [hiker.id, hiker.name])}
+              />
+              <Choice
+                label="Carried by"
+                {...register("carrierId")}
+                options={plan.hikers.map((hiker) => [hiker.id, hiker.name])}
+              />
+              <Choice
+                label="Serves as"
+                {...register("role", { setValueAs: (value: string) => value || undefined })}
+                options={[
+                  ["", "nothing special"],
+                  ...ROLES.map((value): [string, string] => [value, ROLE_WORDS[value]]),
+                ]}
+              />
+              <label className="flex items-end gap-1.5 pb-1.5 text-sm">
+                <input type="checkbox" {...register("shared")} /> Shared by all
+              </label>
+              {(role === "bottle" || role === "hard-canister") && number("capacityL", "Holds")}
+              {role === "bag" && number("comfortC", "Comfort rating")}
+              {role === "bag" && number("limitC", "Limit rating")}
+              {role === "pad" && number("padR", "R-value")}
+              {role !== "bag" &&
+                role !== "pad" &&
+                role !== "bottle" &&
+                number("warmthK", "Adds in the bag")}
+            </div>
+            <fieldset className="mt-4 border-0 p-0">
+              <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
+              {spans.fields.map((field, i) => (
+                <div
+                  key={field.id}
+                  className="mb-1.5 grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]"
+                >
+                  <Choice
+                    label="From"
+                    {...register(`spans.${i}.fromStopId`)}
+                    options={stopOptions.map((id) => [id, stopName(plan, id)])}
+                  />
+                  <Choice
+                    label="Comes"
+                    {...register(`spans.${i}.begins`)}
+                    options={SPAN_BEGINS.map((value) => [value, SPAN_WORDS[value]])}
+                  />
+                  <Choice
+                    label="Until"
+                    {...register(`spans.${i}.toStopId`)}
+                    options={stopOptions.map((id) => [id, stopName(plan, id)])}
+                  />
+                  <Choice
+                    label="Then"
+                    {...register(`spans.${i}.ends`)}
+                    options={SPAN_ENDS.map((value) => [value, SPAN_WORDS[value]])}
+                  />
+                  <button type="button" className="btn" onClick={() => spans.remove(i)}>
+                    Remove span
+                  </button>
+                </div>
+              ))}
+              <button
+                type="button"
+                className="btn"
+                onClick={() =>
+                  spans.append({ fromStopId: START_ID, toStopId: FINISH_ID, begins: "from-home", ends: "kept" })
+                }
+              >
+                Add span
+              </button>
+            </fieldset>
+            <div className="mt-5 flex justify-end gap-2">
+              {piece && (
+                <button type="button" className="btn mr-auto text-danger" onClick={remove}>
+                  Remove {piece.name}
+                </button>
+              )}
+              <Dialog.Close className="btn">Leave as it was</Dialog.Close>
+              <button type="submit" className="btn btn-strong">
+                {piece ? "Keep changes" : "Add piece"}
+              </button>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+interface FormNumberProps {
+  control: Control<PieceForm>;
+  plan: Plan;
+  name: FieldPath<PieceForm>;
+  label: string;
+}
+
+function FormNumber({ control, plan, name, label }: FormNumberProps) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <FieldNumber
+          path={`kit.${name}`}
+          label={label}
+          value={Number(field.value ?? 0)}
+          units={plan.trip.units}
+          onCommit={field.onChange}
+        />
+      )}
+    />
+  );
+}
+
+interface ChoiceProps extends React.ComponentProps<"select"> {
+  label: string;
+  options: [string, string][];
+}
+
+function Choice({ label, options, ...rest }: ChoiceProps) {
+  return (
+    <label className="text-sm font-semibold">
+      {label}
+      <select className="field mt-1 font-normal" {...rest}>
+        {options.map(([value, text]) => (
+          <option key={value} value={value}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

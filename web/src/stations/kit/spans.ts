@@ -1,0 +1,91 @@
+/** Moving the ends of kit spans between the stops of the plan. */
+import { FINISH_ID, START_ID, type Plan, type PlanResult, type Span } from "@gepack/core";
+import { editRow } from "../../edit/rows.ts";
+import { stopName } from "../../words/names.ts";
+
+/** A place where kit can change, in walking order; the first and last are the ends of the trail. */
+export interface SwapPoint {
+  id: string;
+  atM: number;
+}
+
+export interface SpanEnd {
+  spanIndex: number;
+  end: "from" | "to";
+}
+
+/** The end of a span that a mark stands for. */
+export interface EndMark extends SpanEnd {
+  pieceId: string;
+  atM: number;
+}
+
+/** An end on its way to a point, before it is let go. */
+export interface DragPreview extends SpanEnd {
+  pieceId: string;
+  pointIndex: number;
+}
+
+/** The point nearest to a distance in walking order. */
+export function nearestPoint(points: readonly SwapPoint[], metres: number): number {
+  let nearest = 0;
+  for (const [i, point] of points.entries())
+    if (Math.abs(point.atM - metres) < Math.abs(points[nearest]!.atM - metres)) nearest = i;
+  return nearest;
+}
+
+export function swapPoints(result: PlanResult): SwapPoint[] {
+  const last = result.legs.length - 1;
+  return [
+    { id: START_ID, atM: 0 },
+    ...result.legs.slice(1).map((leg) => ({ id: leg.fromStopId, atM: leg.fromM })),
+    { id: FINISH_ID, atM: result.legs[last]!.toM },
+  ];
+}
+
+/** Metres of a span's end in walking order: at the point, or where the unused stop lies. */
+export function endAtM(points: readonly SwapPoint[], plan: Plan, stopId: string): number {
+  const point = points.find((candidate) => candidate.id === stopId);
+  if (point) return point.atM;
+  const stop = plan.stops.find((candidate) => candidate.id === stopId);
+  const lengthM = points.at(-1)!.atM;
+  if (!stop) return 0;
+  return plan.trip.direction === "reverse" ? lengthM - stop.trackM : stop.trackM;
+}
+
+/** Moves an end to a point; how the piece comes and goes follows when the old way cannot hold. */
+export function moveSpanEnd(
+  plan: Plan,
+  points: readonly SwapPoint[],
+  pieceId: string,
+  { spanIndex, end }: SpanEnd,
+  pointIndex: number,
+): void {
+  const piece = plan.kit.find((candidate) => candidate.id === pieceId);
+  const span = piece?.spans[spanIndex];
+  const point = points[pointIndex];
+  if (!piece || !span || !point) return;
+  const otherM = endAtM(points, plan, end === "from" ? span.toStopId : span.fromStopId);
+  if (end === "from" ? point.atM >= otherM : point.atM <= otherM) return;
+  if (span[end === "from" ? "fromStopId" : "toStopId"] === point.id) return;
+  const label =
+    end === "from"
+      ? `${piece.name} from ${stopName(plan, point.id)}`
+      : `${piece.name} until ${stopName(plan, point.id)}`;
+  editRow("kit", pieceId, label, (row) => {
+    const target = row.spans[spanIndex];
+    if (target) setEnd(target, end, point.id);
+  });
+}
+
+function setEnd(span: Span, end: "from" | "to", stopId: string): void {
+  if (end === "from") {
+    span.fromStopId = stopId;
+    if (stopId === START_ID) span.begins = "from-home";
+    else if (span.begins === "from-home") span.begins = "posted";
+  } else {
+    span.toStopId = stopId;
+    if (stopId === FINISH_ID) span.ends = "kept";
+    else if (span.ends === "kept") span.ends = "sent-home";
+  }
+}

@@ -1,0 +1,57 @@
+/** Home: the whole plan as one table, a row a leg, and the Why panel beside it. */
+import { useMemo } from "react";
+import { select, useSelection } from "../../store/selection.ts";
+import { useDocument } from "../../store/document.ts";
+import { Table } from "../../ui/Table.tsx";
+import type { ScreenProps } from "../Screen.tsx";
+import { legColumns, type LegRow } from "./columns.tsx";
+import { WhyPanel } from "./WhyPanel.tsx";
+
+export default function Legs({ plan, result }: ScreenProps) {
+  return (
+    <div className="grid grid-cols-1 min-[1100px]:grid-cols-[minmax(0,1fr)_356px]">
+      <LegTable plan={plan} result={result} />
+      <WhyPanel plan={plan} result={result} />
+    </div>
+  );
+}
+
+const idOf = ({ leg }: LegRow): string => String(leg.index);
+
+function LegTable({ plan, result }: ScreenProps) {
+  const legIndex = useSelection((state) => state.legIndex);
+  const hikerIndex = useSelection((state) => state.hikerIndex);
+  const before = useDocument((state) => state.before);
+  const hiker = plan.hikers[hikerIndex]!;
+  const scaleKg = Math.max(hiker.packComfortKg * 1.15, ...result.legs.map((leg) => leg.hikers[hikerIndex]!.heaviestKg));
+  const columns = useMemo(() => legColumns(plan, result, hiker, scaleKg), [plan, result, hiker, scaleKg]);
+  const old = before?.legs.length === result.legs.length ? before.legs : undefined;
+  return (
+    <div className="relative overflow-x-auto bg-sheet">
+      <Key />
+      <Table
+        label={`Legs of ${plan.trip.name} for ${hiker.name}`}
+        columns={columns}
+        rows={result.legs.map((leg) => ({
+          leg,
+          row: leg.hikers[hikerIndex]!,
+          was: old?.[leg.index]?.hikers[hikerIndex],
+        }))}
+        idOf={idOf}
+        domId={({ leg }) => `leg-row-${leg.index}`}
+        chosen={[String(legIndex)]}
+        onChoose={(id) => select({ legIndex: Number(id) })}
+      />
+    </div>
+  );
+}
+
+function Key() {
+  return (
+    <p className="m-0 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted max-[560px]:hidden">
+      <span className="mr-3">Bars: the pack leaving each stop.</span>
+      <span className="mr-3">Thin line: its heaviest on the way.</span>
+      <span className="text-danger">Red mark: comfort.</span>
+    </p>
+  );
+}

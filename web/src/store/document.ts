@@ -1,0 +1,272 @@
+/**
+ * The opened plan and its result. An edit is computed from the edited document at once, and stored beside
+ * it; one that storage refuses is taken back and said. Plan and result change together: no screen ever
+ * sees one without the other.
+ */
+import { writePlanFile, type Plan, type PlanFile, type PlanResult, type TrackPoints } from "@gepack/core";
+import { enablePatches, produceWithPatches, type Draft } from "immer";
+import { create } from "zustand";
+import { fetchDemo } from "../data/demo.ts";
+import { clearNote, writeNote } from "../data/note.ts";
+import {
+  askToPersist,
+  change,
+  importPlan,
+  keepProfile,
+  migrateStored,
+  profileOf,
+  step,
+  StorageProblem,
+  storeNotes,
+  storePlan,
+  storeTracks,
+  tracksOf,
+  watchPlan,
+  type OpenPlan,
+} from "../data/plans.ts";
+import { startCalculator, type Calculator } from "../worker/calculator.ts";
+import { notify, report } from "./notices.ts";
+import { keepWithin, readLocation, useSelection } from "./selection.ts";
+import { readSettings } from "./settings.ts";
+
+enablePatches();
+
+export interface DocumentState {
+  status: "opening" | "ready" | "failed";
+  failure: string | undefined;
+  plan: Plan | undefined;
+  result: PlanResult | undefined;
+  /** The result before the last edit, and what that edit was: shown beside the new one. */
+  before: PlanResult | undefined;
+  lastLabel: string | undefined;
+  computing: boolean;
+  /** False while storage keeps nothing: the plan lives in this page alone. */
+  kept: boolean;
+  undoLabel: string | undefined;
+  redoLabel: string | undefined;
+}
+
+export const useDocument = create<DocumentState>(() => ({
+  status: "opening",
+  failure: undefined,
+  plan: undefined,
+  result: undefined,
+  before: undefined,
+  lastLabel: undefined,
+  computing: false,
+  kept: true,
+  undoLabel: undefined,
+  redoLabel: undefined,
+}));
+
+const set = useDocument.setState;
+const get = useDocument.getState;
+
+/** The document with every edit in it, those included that are still being computed. */
+let latest: Plan | undefined;
+/** Tracks of a plan that storage does not keep. */
+let inMemory: readonly TrackPoints[] | undefined;
+/** The newest revision in storage that is known to be in `latest`, and edits on their way there. */
+let seenRevision = 0;
+let writing = 0;
+let trailKey = "";
+let started: Calculator | undefined;
+
+export function calculator(): Calculator {
+  started ??= startCalculator({
+    onRestart: () => notify("The calculation stopped and was started again. Your edit is kept."),
+    onProfile: (key, profile) => {
+      if (!inMemory) void keepProfile(key, profile).catch(() => {});
+    },
+  });
+  return started;
+}
+
+let begun = false;
+
+/** Called by every island; the first call opens the stored plan, or the demo on the first visit. */
+export function begin(): void {
+  if (begun) return;
+  begun = true;
+  readLocation();
+  window.addEventListener("popstate", readLocation);
+  void open();
+}
+
+async function open(): Promise<void> {
+  try {
+    await Promise.all([readSettings(), storeNotes().then(migrateStored)]);
+    watchPlan(
+      (opened) => {
+        if (opened) void follow(opened).catch(fail);
+        else void openDemo().catch(fail);
+      },
+      (error) => void openWithoutStorage(error),
+    );
+    void askToPersist();
+  } catch (error) {
+    await openWithoutStorage(error);
+  }
+}
+
+/** Storage refused: the demo opens in memory, says so, and can still be exported. */
+async function openWithoutStorage(error: unknown): Promise<void> {
+  if (get().plan) return;
+  try {
+    const demo = await fetchDemo();
+    inMemory = demo.tracks;
+    set({ kept: false });
+    notify(
+      error instanceof StorageProblem
+        ? error.message
+        : "The browser refuses to store data; export the plan before you close the page.",
+    );
+    await show(demo.plan);
+  } catch (failure) {
+    fail(failure);
+  }
+}
+
+function fail(error: unknown): void {
+  set({ status: "failed", computing: false, failure: error instanceof Error ? error.message : String(error) });
+}
+
+/** What storage holds now: own edits come back here, and those of other tabs arrive. */
+async function follow({ doc, revision, undoLabel, redoLabel }: OpenPlan): Promise<void> {
+  const same = latest?.id === doc.id;
+  // While own edits are on their way, what comes back is older than what is shown.
+  if (same && (writing > 0 || revision < seenRevision)) return;
+  set({ undoLabel, redoLabel });
+  if (same && revision === seenRevision && get().result) return;
+  seenRevision = revision;
+  if (same && get().result && JSON.stringify(latest) === JSON.stringify(doc)) return;
+  await show(doc);
+}
+
+const keyOf = (plan: Plan): string => `${plan.trackIds.join(" ")} ${plan.trip.direction}`;
+
+async function giveTrail(plan: Plan): Promise<void> {
+  const key = keyOf(plan);
+  if (key === trailKey) return;
+  const profile = inMemory ? undefined : await profileOf(key).catch(() => undefined);
+  calculator().setTrail({ key, profile, tracks: () => tracksFor(plan) });
+  trailKey = key;
+}
+
+async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
+  const tracks = inMemory ?? (await tracksOf(plan));
+  if (tracks.length === 0)
+    throw new Error("The plan's track is missing from this device's storage. Import the plan file again.");
+  return tracks;
+}
+
+/** Computes a document and shows both; what is newer meanwhile goes first. */
+async function show(plan: Plan, label?: string): Promise<void> {
+  const edited = get().plan?.id === plan.id && get().result !== undefined;
+  latest = plan;
+  set({ computing: true });
+  try {
+    await giveTrail(plan);
+    const result = await calculator().compute(plan);
+    if (!result) return;
+    keepWithin(result.legs.length, plan.hikers.length);
+    const { result: before, undoLabel, lastLabel } = get();
+    set({
+      plan,
+      result,
+      computing: false,
+      status: "ready",
+      failure: undefined,
+      before: edited ? before : undefined,
+      lastLabel: edited ? (label ?? undoLabel ?? lastLabel) : undefined,
+    });
+  } catch (error) {
+    fail(error);
+  }
+}
+
+/** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
+export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
+  const from = latest;
+  if (!from) return;
+  const [next, forward, inverse] = produceWithPatches(from, recipe);
+  if (forward.length === 0) return;
+  if (inMemory) return show(next, label);
+  const note = writeNote({ planId: from.id, label, forward, inverse });
+  writing++;
+  const shown = show(next, label);
+  set({ undoLabel: label, redoLabel: undefined });
+  try {
+    seenRevision = Math.max(seenRevision, await change(from.id, label, recipe, note.id));
+  } catch (error) {
+    // Storage refused: what was shown is taken back, unless a later edit stands on it already.
+    report(error);
+    if (latest === next) await show(from, `Not kept: ${label}`);
+  } finally {
+    clearNote(note.id);
+    writing--;
+  }
+  await shown;
+}
+
+export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
+  if (!latest || inMemory) return;
+  try {
+    const label = await step(latest.id, direction);
+    if (label !== undefined) set({ lastLabel: `${direction === "undo" ? "Undid" : "Redid"}: ${label}` });
+  } catch (error) {
+    report(error);
+  }
+}
+
+/** Opens the demo as it was shipped; a changed demo is replaced. It is on the screen before it is stored. */
+export async function openDemo(): Promise<void> {
+  const demo = await fetchDemo();
+  if (inMemory) inMemory = demo.tracks;
+  await takePlan(demo);
+}
+
+/** Shows a plan that came from outside, and stores it. */
+export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
+  trailKey = keyOf(plan);
+  calculator().setTrail({ key: trailKey, profile: undefined, tracks: () => Promise.resolve(tracks) });
+  set({ result: undefined, before: undefined, lastLabel: undefined, undoLabel: undefined, redoLabel: undefined });
+  if (get().plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
+  writing++;
+  const shown = show(plan);
+  try {
+    seenRevision = inMemory ? 0 : await storePlan(plan, tracks);
+  } finally {
+    writing--;
+  }
+  await shown;
+}
+
+/** Takes a plan from a file: a step of its own when the plan is here already, a new trip otherwise. */
+export async function takeImport(file: PlanFile): Promise<void> {
+  if (inMemory) {
+    inMemory = file.tracks;
+    return takePlan(file);
+  }
+  await importPlan(file.plan, file.tracks);
+}
+
+/** Takes another track for the opened plan, as one undoable edit. */
+export async function replaceTrack(track: TrackPoints, relocate: (draft: Draft<Plan>) => void): Promise<void> {
+  try {
+    if (inMemory) inMemory = [track];
+    else await storeTracks([track]);
+    await edit(`Use the track ${track.name}`, (draft) => {
+      draft.trackIds = [track.id];
+      relocate(draft);
+    });
+  } catch (error) {
+    report(error);
+  }
+}
+
+/** The whole plan as one file's text. */
+export async function exportText(): Promise<string | undefined> {
+  if (!latest) return undefined;
+  return JSON.stringify(writePlanFile(latest, inMemory ?? (await tracksOf(latest))));
+}

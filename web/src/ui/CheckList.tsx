@@ -1,0 +1,56 @@
+/** Open checks in whole sentences, each with what would mend it: a button where the program can do it itself. */
+import type { Check, Plan, PlanResult } from "@gepack/core";
+import { isAction } from "../mends/mend.ts";
+import { edit } from "../store/document.ts";
+import { checkMends, checkSentence, SEVERITY_WORD } from "../words/checks/index.ts";
+
+interface Props {
+  checks: readonly Check[];
+  plan: Plan;
+  result: PlanResult;
+  /** Where the list stands with no leg of its own, each check says its leg and hiker. */
+  withPlace?: boolean;
+}
+
+export function CheckList({ checks, plan, result, withPlace }: Props) {
+  if (checks.length === 0) return null;
+  return (
+    <ul className="m-0 grid list-none gap-2 p-0">
+      {checks.map((check, i) => (
+        <li key={i} className="rounded bg-caution-wash px-3 py-2 text-sm">
+          <b className={check.severity === "blocker" ? "text-danger" : "text-caution"}>
+            {SEVERITY_WORD[check.severity]}
+            {withPlace && place(check, plan)}.
+          </b>{" "}
+          {checkSentence(check, plan)} <Mends check={check} plan={plan} result={result} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function place(check: Check, plan: Plan): string {
+  const leg = check.legIndex === undefined ? "" : `, leg ${check.legIndex + 1}`;
+  const hiker = plan.hikers.length > 1 ? plan.hikers.find((candidate) => candidate.id === check.hikerId) : undefined;
+  return `${leg}${hiker ? `, ${hiker.name.split(" ")[0]}` : ""}`;
+}
+
+function Mends({ check, plan, result }: { check: Check; plan: Plan; result: PlanResult }) {
+  const found = checkMends(check, { plan, result });
+  const actions = found.filter(isAction);
+  const advice = found.flatMap((mend) => ("advice" in mend ? [mend.advice] : [])).join(" ");
+  return (
+    <>
+      {advice && <span className="text-muted">{advice}</span>}
+      {actions.length > 0 && (
+        <span className="mt-1.5 flex flex-wrap gap-1.5">
+          {actions.map(({ button, label, recipe }) => (
+            <button key={button} className="btn" onClick={() => void edit(label, recipe)}>
+              {button}
+            </button>
+          ))}
+        </span>
+      )}
+    </>
+  );
+}

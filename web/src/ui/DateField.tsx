@@ -1,0 +1,99 @@
+/** A day, typed as hikers write one or picked from a month: never in the device's own order of day and month. */
+import { format, parseISO } from "date-fns";
+import { CalendarDays } from "lucide-react";
+import { Popover } from "radix-ui";
+import { lazy, Suspense, useId, useState, type KeyboardEvent } from "react";
+import { longDate, parseDate } from "../units/date.ts";
+
+const DayPicker = lazy(() => import("react-day-picker").then((module) => ({ default: module.DayPicker })));
+
+interface Props {
+  label: string;
+  /** ISO date; empty for no day. */
+  value: string;
+  /** The year that is meant where none is typed. */
+  near: string;
+  required?: boolean;
+  /** An empty text where no day is wanted. */
+  onCommit: (iso: string) => void;
+}
+
+export function DateField({ label, value, near, required, onCommit }: Props) {
+  const id = useId();
+  const shown = value === "" ? "" : longDate(value);
+  const [text, setText] = useState(shown);
+  const [known, setKnown] = useState(shown);
+  const [error, setError] = useState<string>();
+  const [open, setOpen] = useState(false);
+  if (known !== shown) {
+    setKnown(shown);
+    setText(shown);
+    setError(undefined);
+  }
+  const take = (iso: string): void => {
+    setError(undefined);
+    if (iso !== value) onCommit(iso);
+  };
+  const commit = (): void => {
+    if (text === shown) return setError(undefined);
+    if (text.trim() === "") return required ? setError("A day is needed here.") : take("");
+    const parsed = parseDate(text, value || near);
+    if ("error" in parsed) return setError(parsed.error);
+    setText(longDate(parsed.iso));
+    take(parsed.iso);
+  };
+  const keys = (event: KeyboardEvent): void => {
+    if (event.key === "Enter") commit();
+    if (event.key === "Escape") {
+      setText(shown);
+      setError(undefined);
+    }
+  };
+  return (
+    <div>
+      <label htmlFor={id} className="text-sm font-semibold">
+        {label}
+      </label>
+      <span className="mt-1 flex gap-1">
+        <input
+          id={id}
+          className="field"
+          value={text}
+          placeholder={required ? "3 May" : "any day"}
+          aria-invalid={error !== undefined}
+          aria-describedby={error ? `${id}-error` : undefined}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={commit}
+          onKeyDown={keys}
+        />
+        <Popover.Root open={open} onOpenChange={setOpen}>
+          <Popover.Trigger className="btn px-2!" aria-label={`${label}: pick a day`}>
+            <CalendarDays size={15} aria-hidden="true" />
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content align="end" sideOffset={4} className="menu p-3!">
+              <Suspense fallback="…">
+                <DayPicker
+                  mode="single"
+                  className="day-picker"
+                  weekStartsOn={1}
+                  defaultMonth={parseISO(value || near)}
+                  selected={value === "" ? undefined : parseISO(value)}
+                  onSelect={(date) => {
+                    if (date) take(format(date, "yyyy-MM-dd"));
+                    setOpen(false);
+                  }}
+                />
+              </Suspense>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      </span>
+      {error && (
+        <span id={`${id}-error`} role="alert" className="mt-0.5 block text-xs text-danger">
+          {error}
+        </span>
+      )}
+    </div>
+  );
+}

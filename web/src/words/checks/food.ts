@@ -1,0 +1,39 @@
+import { addHardCanister } from "../../mends/kit.ts";
+import { advice, mends } from "../../mends/mend.ts";
+import { noShortfall, useStopOnLeg } from "../../mends/way.ts";
+import { checkWords } from "./words.ts";
+
+export const foodWords = checkWords({
+  "food-below-resting": {
+    mark: "hungry",
+    station: "trip",
+    sentence: (check, say) =>
+      `The menu gives ${say.kcal(check.have)} a day, less than the ${say.kcal(check.limit)} a body needs at rest.`,
+    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Take medical advice before you plan so little.")),
+  },
+  "canister-missing": {
+    mark: "canister",
+    station: "kit",
+    sentence: () => "A hard food canister is required on this leg and none is carried.",
+    mends: (check, on) => {
+      if (check.legIndex === undefined || check.hikerId === undefined) return [];
+      const who = on.plan.hikers.findIndex((hiker) => hiker.id === check.hikerId);
+      const foodKg = on.result.legs[check.legIndex]!.hikers[who]!.food.startKg;
+      return mends(
+        addHardCanister(on, check.legIndex, check.hikerId, foodKg / on.plan.hikers[who]!.food.bulkKgPerL),
+        advice("The land manager says which canisters are allowed."),
+      );
+    },
+  },
+  "food-over-canister": {
+    mark: "canister",
+    station: "legs",
+    sentence: (check, say) =>
+      `The food takes ${say.L(check.have)}; the hard canister holds ${say.L(check.limit)}. What does not fit has to be eaten on the first days or stored as the land manager says.`,
+    mends: (check, on) =>
+      mends(
+        check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
+        advice("Take a larger canister."),
+      ),
+  },
+});

@@ -1,0 +1,37 @@
+import { postAndSendHome, useStop } from "../../mends/kit.ts";
+import { advice, mends } from "../../mends/mend.ts";
+import { checkWords } from "./words.ts";
+
+export const kitWords = checkWords({
+  "kit-piece-twice": {
+    mark: "kit",
+    station: "kit",
+    sentence: (check) => `“${check.piece}” is in two places at once: two of its spans overlap.`,
+    mends: () => [advice("Move the end of one of its spans.")],
+  },
+  "kit-piece-gap": {
+    mark: "kit",
+    station: "kit",
+    sentence: (check) =>
+      `“${check.piece}” is nowhere for a while: its span does not say how it comes into the pack or where it goes.`,
+    mends: (check, on) => mends(postAndSendHome(on, check.pieceId), advice("Or move the span’s end.")),
+  },
+  "kit-stop-gone": {
+    mark: "kit",
+    station: "kit",
+    sentence: (check) => `“${check.piece}” changes at a stop that is gone (${check.stop}).`,
+    mends: () => [advice("Move the span’s end to a stop that is there.")],
+  },
+  "kit-stop-unused": {
+    mark: "kit",
+    station: "kit",
+    sentence: (check) => `“${check.piece}” changes at ${check.stop}, where this plan does not stop.`,
+    mends: (check, on) => mends(useStop(on, check.stopId), advice("Or move the swap to another stop.")),
+  },
+  "kit-role-gap": {
+    mark: "kit",
+    station: "kit",
+    sentence: (check) => `No ${check.role} on this leg.`,
+    mends: () => [advice("Add the piece, or move a span’s end.")],
+  },
+});

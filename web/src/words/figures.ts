@@ -1,0 +1,131 @@
+/**
+ * The words of every figure that can be asked why: its name on a button, the sentence under it, what stands
+ * where a leg has none, and the caution that belongs beside it. A figure without words does not compile.
+ */
+import {
+  isoOfDay,
+  type Carry,
+  type Derivation,
+  type Explained,
+  type Hiker,
+  type LegHiker,
+  type LegResult,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
+import { derivationLabel } from "./derivations.ts";
+import { stopName, waterName } from "./names.ts";
+import { sayIn, type Say } from "./say.ts";
+
+/** What is asked, of whom, on which leg. */
+export interface Asked {
+  plan: Plan;
+  result: PlanResult;
+  leg: LegResult;
+  row: LegHiker;
+  hiker: Hiker;
+  carryIndex: number;
+}
+
+interface FigureWords {
+  tab: string;
+  caution: string;
+  /** Under the figure; its label where there is nothing more to say. */
+  headline?: (asked: Asked, say: Say) => string;
+  /** A warning in red beside it. */
+  warning?: (asked: Asked, say: Say) => string | undefined;
+  /** Why a leg may have no such figure. */
+  nothing?: string;
+}
+
+const km = ({ result }: Asked, node: number, say: Say): string => say.way(node * result.profile.cellM);
+
+export const FIGURE_WORDS: Record<Explained, FigureWords> = {
+  start: {
+    tab: "Pack",
+    caution: "Loads near the limit hurt knees and judgement. Rules of thumb are no medical advice.",
+    headline: (asked, say) =>
+      `Leaving ${stopName(asked.plan, asked.leg.fromStopId)}. At most ${say.kg(asked.row.heaviestKg)} at ${km(asked, asked.row.heaviestNode, say)}, on average ${say.kg(asked.row.meanKg)}, arriving with ${say.kg(asked.row.endKg)}. Worn beside it ${say.kg(asked.row.kit.wornKg)}.`,
+    warning: ({ row, hiker }, say) => {
+      const overKg = row.startKg - hiker.packComfortKg;
+      return overKg > 0.05 ? `${say.kg(overKg)} over your pack’s comfort.` : undefined;
+    },
+  },
+  base: {
+    tab: "Base",
+    caution: "What is left at home cannot be used. Keep what stops you getting lost, cold, wet or untreated.",
+  },
+  food: {
+    tab: "Food",
+    caution: "Long shortfalls cost muscle and warmth. Eat more if you lose weight fast, and take medical advice.",
+  },
+  carry: {
+    tab: "Carry",
+    caution:
+      "Any source may be dry today: ask locally. Treat what you drink. Drinking far beyond thirst is dangerous too.",
+    headline: (asked, say) => {
+      const carry = asked.row.carries[asked.carryIndex];
+      if (!carry) return "Water to carry.";
+      return `${carryPlace(carry, asked, say)} At least ${say.L(carry.litres)} when leaving; not more than ${say.L(carry.mostL)} drunk in that time.`;
+    },
+  },
+  fuel: {
+    tab: "Fuel",
+    caution: "Stoves burn oxygen and give off carbon monoxide: never in a closed tent. Fire bans go first.",
+    headline: ({ row: { fuel } }) =>
+      fuel.boils === 0
+        ? "No stove, no fuel."
+        : `${fuel.containers} in the pack on leaving, ${fuel.bought} of them new. ${fuel.openLasts ? "The open one lasts the leg." : "The open one alone does not last the leg."}`,
+  },
+  energy: {
+    tab: "Energy",
+    caution: "People differ by a quarter and more. Measure yourself on a trial walk.",
+    headline: ({ row }, say) =>
+      `Burned per day, on average of the leg’s days. Body mass on leaving ${say.kg(row.body.bodyKg)}, by the model.`,
+  },
+  days: {
+    tab: "Days",
+    caution: "Weather, fords and snow set the pace on the day. Turn back in time.",
+  },
+  arrival: {
+    tab: "Arrival",
+    caution: "A plan is not a forecast. Tell somebody when to miss you, and leave days in hand.",
+  },
+  speed: {
+    tab: "Speed",
+    caution: "A mean over a hundred metres, on the day of passage. Snow, fords and scree can stop you altogether.",
+  },
+  warmth: {
+    tab: "Warmth",
+    caution:
+      "One night in ten is colder than this, and valleys colder still. Damp down, hunger and a thin pad make it worse.",
+    headline: (asked, say) =>
+      `${asked.row.warmth && asked.row.warmth.marginK < 0 ? "Too cold" : "To spare"} at the coldest camp, ${km(asked, asked.leg.coldestCampNode, say)}, on the coldest night in ten.`,
+    nothing: "No camp on this leg, or no sleeping bag in the kit: nothing to compare.",
+  },
+  pad: {
+    tab: "Pad",
+    caution: "Cold from below is what wakes most people. The mapping is a rule of thumb.",
+    headline: ({ row }, say) => `Your pads add up to ${say.R(row.sleep.padR)}.`,
+  },
+  battery: {
+    tab: "Battery",
+    caution: "Do not stake a rescue call on one battery: keep one device charged and warm.",
+    headline: ({ result, leg }, say) => {
+      const { flatDay, lowestDay, shortWh } = result.power!.legs[leg.index]!;
+      if (flatDay === undefined) return `At its lowest on ${say.date(isoOfDay(lowestDay))}, for the whole party.`;
+      const missing = shortWh < 1 ? "less than 1 Wh is" : `${say.number(shortWh)} Wh are`;
+      return `Flat from ${say.date(isoOfDay(flatDay))} on, for the whole party: ${missing} missing.`;
+    },
+    nothing: "No devices yet. Add them in Trip, Power.",
+  },
+};
+
+export function headline(why: Explained, tree: Derivation, asked: Asked): string {
+  return FIGURE_WORDS[why].headline?.(asked, sayIn(asked.plan)) ?? `${derivationLabel(tree)}.`;
+}
+
+function carryPlace(carry: Carry, asked: Asked, say: Say): string {
+  const from = waterName(carry.fromSourceId, asked.plan);
+  return `From ${from} at ${km(asked, carry.fromNode, say)}, ${say.way(carry.distanceM)} to ${waterName(carry.toSourceId, asked.plan)}.`;
+}

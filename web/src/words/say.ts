@@ -1,0 +1,38 @@
+/** Figures as the hiker reads them: number and unit in the units of the plan. */
+import type { Plan } from "@gepack/core";
+import { dayMonth, fixed, quantity } from "../units/quantity.ts";
+
+export interface Say {
+  kg: (value: number, digits?: number) => string;
+  g: (value: number) => string;
+  L: (value: number, digits?: number) => string;
+  /** A way along the ground, metres in. */
+  way: (metres: number) => string;
+  /** A height, metres in. */
+  height: (metres: number) => string;
+  C: (celsius: number) => string;
+  R: (value: number) => string;
+  kcal: (value: number) => string;
+  days: (value: number) => string;
+  percent: (value: number) => string;
+  number: (value: number, digits?: number) => string;
+  date: (iso: string) => string;
+}
+
+export function sayIn(plan: Plan): Say {
+  const { units } = plan.trip;
+  return {
+    kg: (value, digits) => quantity("mass", value, units, digits),
+    g: (value) => quantity("smallMass", value, units),
+    L: (value, digits) => quantity("volume", value, units, digits),
+    way: (metres) => quantity("distance", metres, units, 0),
+    height: (metres) => quantity("height", metres, units),
+    C: (celsius) => quantity("temperature", celsius, units),
+    R: (value) => `R ${fixed(value, 1)}`,
+    kcal: (value) => `${fixed(value, 0)} kcal`,
+    days: (value) => (value === 1 ? "1 day" : `${fixed(value, value % 1 === 0 ? 0 : 1)} days`),
+    percent: (value) => `${fixed(value, 0)} %`,
+    number: (value, digits = 0) => fixed(value, digits),
+    date: dayMonth,
+  };
+}

@@ -1,0 +1,127 @@
+/**
+ * The calculation as the page sees it: one worker holds the plan and answers every edit, a second one, with
+ * a session of its own, does what takes long (comparisons, files), so that the first keeps answering. Of
+ * plans that come faster than answers only the newest is computed.
+ */
+import type { Plan, PlanResult, Profile, Question, SchoolFigures, TrackPoints } from "@gepack/core";
+import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
+import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
+
+/** A trail to compute on: measured already, or to be had as tracks, which are fetched only when needed. */
+export interface TrailSource {
+  key: string;
+  profile: Profile | undefined;
+  tracks: () => Promise<readonly TrackPoints[]>;
+}
+
+export interface CalculatorWatch {
+  /** The worker had to be started again; what was asked is asked again. */
+  onRestart: () => void;
+  /** A trail was measured. */
+  onProfile: (trailKey: string, profile: Profile) => void;
+}
+
+export interface Calculator {
+  setTrail: (trail: TrailSource) => void;
+  /** Undefined when a newer plan was given meanwhile. */
+  compute: (plan: Plan) => Promise<PlanResult | undefined>;
+  compareSchools: (
+    asked: { plan: Plan; hikerId: string; questions: readonly Question[] },
+    onFigures: (figures: SchoolFigures) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
+  locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
+  readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
+}
+
+/** A trail is given to a worker at most so often for one answer: then something else is wrong. */
+const MOST_TRIES = 4;
+
+export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calculator {
+  let trail: TrailSource | undefined;
+  let profile: Profile | undefined;
+  let profileId = 0;
+  let newest = 0;
+  let running: Promise<unknown> = Promise.resolve();
+  let told: Plan | undefined;
+  const trailOf = { live: "", side: "" };
+
+  const live = startWorker("gepack-live", {
+    onRestart: () => {
+      trailOf.live = "";
+      told = undefined;
+      profileId = 0;
+      onRestart();
+    },
+  });
+  let sideWorker: CoreWorker | undefined;
+  const side = (): CoreWorker =>
+    (sideWorker ??= startWorker("gepack-side", { onRestart: () => void (trailOf.side = "") }));
+
+  const giveTrail = async (worker: CoreWorker, whose: "live" | "side", withTracks: boolean): Promise<string> => {
+    if (!trail) throw new Error("No trail is opened.");
+    const { key } = trail;
+    if (withTracks) await worker.job("setTrail", { key, tracks: await trail.tracks() });
+    else if (trailOf[whose] !== key) await worker.job("setTrail", trail.profile ? { key, profile: trail.profile } : { key, tracks: await trail.tracks() });
+    else return key;
+    trailOf[whose] = key;
+    if (whose === "live") told = undefined;
+    return key;
+  };
+
+  const ask = async (plan: Plan): Promise<PlanResult> => {
+    let withTracks = false;
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const key = await giveTrail(live, "live", withTracks);
+      withTracks = false;
+      const answer = await live.job("compute", { parts: changedParts(told, plan), key, hasProfile: profileId });
+      if (answer === "no-plan") told = undefined;
+      else if (answer === "no-trail") withTracks = true;
+      else {
+        told = plan;
+        if (answer.profile) {
+          profile = answer.profile;
+          onProfile(key, profile);
+        }
+        profileId = answer.profileId;
+        return { ...answer.result, profile: profile! };
+      }
+    }
+    throw new Error("The trail could not be given to the calculation. Reload the page; your plan is kept.");
+  };
+
+  return {
+    setTrail(next) {
+      trail = next;
+    },
+    compute(plan) {
+      const mine = ++newest;
+      const answer = running.then(async () => {
+        if (mine !== newest) return undefined;
+        const result = await ask(plan);
+        return mine === newest ? result : undefined;
+      });
+      running = answer.catch(() => {});
+      return answer;
+    },
+    async compareSchools(asked, onFigures, signal) {
+      let withTracks = false;
+      for (let tries = 0; tries < MOST_TRIES; tries++) {
+        const key = await giveTrail(side(), "side", withTracks);
+        const options: JobOptions = { signal, onProgress: (_, detail) => onFigures(detail as SchoolFigures) };
+        if ((await side().job("compareSchools", { ...asked, key }, options)) === "done") return;
+        withTracks = true;
+      }
+    },
+    readTrack: (args, options) => side().job("readTrack", args, options),
+    locateOn: (args) => side().job("locateOn", args),
+    readPlan: (args) => side().job("readPlan", args),
+  };
+}
+
+/** The parts of a document that are not the objects told before; all of it where one is gone. */
+function changedParts(before: Plan | undefined, now: Plan): PlanParts {
+  if (!before || Object.keys(before).some((key) => !(key in now))) return now;
+  return Object.fromEntries(Object.entries(now).filter(([key, part]) => part !== before[key]));
+}

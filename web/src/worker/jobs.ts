@@ -1,0 +1,207 @@
+/**
+ * The jobs a worker can do, by name: one protocol for all of them. A job gets its arguments, says how far it
+ * is, and stops where it is asked to; it answers once, with plain data.
+ */
+import {
+  buildProfile,
+  compareSchools,
+  gpxReader,
+  locate,
+  mendTracks,
+  readPlanFile,
+  refused,
+  Session,
+  type GpxFile,
+  type Located,
+  type Mended,
+  type Plan,
+  type PlanFile,
+  type PlanResult,
+  type Profile,
+  type Question,
+  type Reading,
+  type SchoolFigures,
+  type TrackPoints,
+} from "@gepack/core";
+
+/** What a running job may say and ask. */
+export interface JobControl {
+  /** How far it is, 0 to 1, and something worth showing meanwhile. */
+  progress: (fraction: number, detail?: unknown) => void;
+  /** Lets other messages in; throws `JobStopped` when the job is to stop. */
+  breathe: () => Promise<void>;
+}
+
+/** The trail a session computes on, by a key of the page's. */
+export interface Trail {
+  key: string;
+  /** Either is enough; a profile spares the mending, tracks can be walked both ways. */
+  tracks?: readonly TrackPoints[];
+  profile?: Profile;
+}
+
+/** Parts of the document that changed since the worker was last told; the first time all of them. */
+export type PlanParts = Partial<Plan>;
+
+/** A result without the profile, which travels only when it changed. */
+export interface ComputeAnswer {
+  result: Omit<PlanResult, "profile">;
+  profileId: number;
+  profile: Profile | undefined;
+}
+
+/** What a track looks like before it is taken. */
+export interface TrackPreview {
+  file: GpxFile;
+  points: number;
+  lengthM: number;
+  climbM: number;
+  rawClimbM: number;
+  highestM: number;
+  lowestM: number;
+  hasHeights: boolean;
+  mended: Mended;
+  /** Heights at even steps, for a small drawing. */
+  outlineM: Float32Array;
+}
+
+const MAX_FILE_BYTES = 150_000_000;
+const CHUNK_BYTES = 1_000_000;
+const OUTLINE_STEPS = 400;
+
+export function createJobs() {
+  const session = new Session();
+  let trailKey = "";
+  let plan: Plan | undefined;
+  let profileSent: Profile | undefined;
+  let profileId = 0;
+
+  const whole = (parts: PlanParts): Plan => {
+    plan = { ...plan, ...parts } as Plan;
+    return plan;
+  };
+
+  return {
+    /** Takes a trail; computing on it is asked for with its key. */
+    setTrail({ key, tracks, profile }: Trail): void {
+      trailKey = key;
+      plan = undefined;
+      if (tracks) session.setTracks(tracks);
+      if (profile) session.setProfile(profile);
+    },
+
+    /**
+     * The plan computed. `"no-trail"` asks for the tracks: this worker has none of that key, or knows only the
+     * other direction of them. `"no-plan"` asks for the whole document: it has nothing to add the parts to.
+     */
+    compute({
+      parts,
+      key,
+      hasProfile,
+    }: {
+      parts: PlanParts;
+      key: string;
+      /** Id of the profile the page holds already. */
+      hasProfile: number;
+    }): ComputeAnswer | "no-trail" | "no-plan" {
+      if (!plan && !parts.format) return "no-plan";
+      if (key !== trailKey) return "no-trail";
+      const now = whole(parts);
+      if (!session.hasTrail(now.trip.direction)) return "no-trail";
+      const { profile, ...result } = session.compute(now);
+      if (profile !== profileSent) {
+        profileSent = profile;
+        profileId++;
+      }
+      return { result, profileId, profile: hasProfile === profileId ? undefined : profile };
+    },
+
+    /** Every school of the questions, one whole plan each; figures come one by one as detail of the progress. */
+    async compareSchools(
+      { plan: given, key, hikerId, questions }: { plan: Plan; key: string; hikerId: string; questions: readonly Question[] },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given.trip.direction)) return "no-trail";
+      const runs = questions.map((question) => compareSchools(given, hikerId, question, (other) => session.compute(other)));
+      for (const [i, run] of runs.entries())
+        for (const figures of run) {
+          progress(i / runs.length, figures satisfies SchoolFigures);
+          await breathe();
+        }
+      return "done";
+    },
+
+    async readTrack(
+      { file, name, trackId }: { file: Blob; name: string; trackId: string },
+      { progress, breathe }: JobControl,
+    ): Promise<Reading<TrackPreview>> {
+      if (file.size > MAX_FILE_BYTES)
+        return refused(
+          "file",
+          `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
+        );
+      const reader = gpxReader(trackId, name);
+      const decoder = new TextDecoder();
+      for (let at = 0; at < file.size && !reader.failed(); at += CHUNK_BYTES) {
+        reader.write(decoder.decode(await file.slice(at, at + CHUNK_BYTES).arrayBuffer(), { stream: true }));
+        progress(Math.min(1, (at + CHUNK_BYTES) / file.size), reader.pointCount());
+        await breathe();
+      }
+      reader.write(decoder.decode());
+      const { value, problems } = reader.close();
+      return { value: value && previewOf(value), problems };
+    },
+
+    /** Where places lie on a track that is not the plan's yet. */
+    locateOn({ track, places }: { track: TrackPoints; places: { lonDeg: number; latDeg: number }[] }): Located[] {
+      const profile = buildProfile(mendTracks([track]), false);
+      return places.map((place) => locate(profile, place.lonDeg, place.latDeg));
+    },
+
+    async readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
+      if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
+      if (file.size > MAX_FILE_BYTES)
+        return refused(
+          "file",
+          `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`,
+        );
+      const text = await file.text();
+      let data: unknown;
+      try {
+        data = JSON.parse(text);
+      } catch (error) {
+        return refused(
+          "file",
+          `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
+        );
+      }
+      return readPlanFile(data);
+    },
+  };
+}
+
+function previewOf(file: GpxFile): TrackPreview {
+  const mended = mendTracks([file.track]);
+  const profile = buildProfile(mended, false);
+  const outlineM = Float32Array.from(
+    { length: OUTLINE_STEPS + 1 },
+    (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!,
+  );
+  return {
+    file,
+    points: file.track.lonDeg.length,
+    lengthM: profile.lengthM,
+    climbM: profile.totalClimbM,
+    rawClimbM: profile.rawClimbM,
+    highestM: profile.highestM,
+    lowestM: profile.lowestM,
+    hasHeights: profile.hasHeights,
+    mended: mended.mended,
+    outlineM,
+  };
+}
+
+export type Jobs = ReturnType<typeof createJobs>;
+export type JobName = keyof Jobs;
+export type JobArgs<Name extends JobName> = Parameters<Jobs[Name]>[0];
+export type JobAnswer<Name extends JobName> = Awaited<ReturnType<Jobs[Name]>>;
