@@ -40,13 +40,13 @@ module.exports = {
       name: "nobody-imports-a-test",
       severity: "error",
       from: {},
-      to: { path: "\\.test\\.ts$|^web/e2e/|^core/test/", pathNot: "^core/test/" },
+      to: { path: "\\.test\\.ts$|^web/e2e/" },
     },
     {
       name: "no-test-helpers-in-code",
       severity: "error",
       from: { path: "^(core|web)/src", pathNot: "\\.test\\.ts$" },
-      to: { path: "^core/test/" },
+      to: { path: "^(core|web)/test/" },
     },
     {
       name: "data-layer",

@@ -20,7 +20,7 @@ const files = readdirSync(CLIENT, { recursive: true, withFileTypes: true })
 
 const { warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ["**/*.{html,js,css,woff2,svg,json,gpx,webmanifest}"],
+  globPatterns: ["**/*.{html,js,css,woff2,svg,json,track,webmanifest}"],
   globIgnores: ["sw.js", "workbox-*.js"],
   swDest: join(CLIENT, "sw.js"),
   maximumFileSizeToCacheInBytes: 6_000_000,
@@ -55,7 +55,7 @@ const csp = [
 ].join("; ");
 
 for (const file of [...files, join(CLIENT, "sw.js")].filter((name) =>
-  /\.(html|js|css|svg|json|gpx|webmanifest)$/.test(name),
+  /\.(html|js|css|svg|json|track|webmanifest)$/.test(name),
 )) {
   const bytes = readFileSync(file);
   if (bytes.length < 1024) continue;

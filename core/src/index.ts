@@ -18,6 +18,7 @@ export {
   DEVICE_KINDS,
   FINISH_ID,
   FUELS,
+  MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
   ROLES,
@@ -40,6 +41,7 @@ export {
   sourceSchema,
   stopSchema,
   stretchSchema,
+  unitsSchema,
   type Camp,
   type ClimateStation,
   type DayRules,
@@ -58,13 +60,14 @@ export {
 } from "./plan/schema.ts";
 export { numberField, type NumberField } from "./plan/fields.ts";
 export { LISTS, nearestUsedStop, removeHiker, removeRow, type ListName } from "./plan/references.ts";
-export { readPlanFile, tracksSchema, writePlanFile, type PlanFile } from "./file/planFile.ts";
+export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
+export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
 export { gpxReader, readGpx, type GpxFile, type GpxReader } from "./track/gpx.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";
 export { mendTracks, type Mended } from "./track/mend.ts";
-export { buildProfile, type Profile } from "./track/profile.ts";
+export { buildProfile, PROFILE_VERSION, type Profile } from "./track/profile.ts";
 export { locate, nodeAt, trackAt, walkedAt, walkedOf, type Located } from "./track/place.ts";
 export { distanceM } from "./track/geodesic.ts";
 export { refused, type Problem, type Reading } from "./units/problem.ts";

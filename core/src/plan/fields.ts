@@ -31,18 +31,20 @@ function unwrap(schema: z.ZodType): { inner: z.ZodType; defaultValue: unknown; o
   }
 }
 
-/** The number at a path of the document, `hikers.pace.speedFactor`; rows of a list need no index. */
+/** The number at a path of the document, `hikers.pace.speedFactor`; rows of a list need no index, values by key are `*`. */
 export function numberField(path: string): NumberField {
-  let schema: z.ZodType = planSchema;
-  let found = unwrap(schema);
+  let found = unwrap(planSchema);
   for (const key of path.split(".")) {
     if (found.inner instanceof z.ZodArray) found = unwrap(found.inner.element as z.ZodType);
+    if (key === "*" && found.inner instanceof z.ZodRecord) {
+      found = unwrap(found.inner.valueType as z.ZodType);
+      continue;
+    }
     if (!(found.inner instanceof z.ZodObject))
       throw new Error(`numberField: nothing lies under "${path}" at "${key}".`);
     const next = (found.inner.shape as Record<string, z.ZodType>)[key];
     if (!next) throw new Error(`numberField: the schema has no field "${path}".`);
-    schema = next;
-    found = unwrap(schema);
+    found = unwrap(next);
   }
   const { defaultValue, optional } = found;
   const number = found.inner instanceof z.ZodArray ? unwrap(found.inner.element as z.ZodType).inner : found.inner;

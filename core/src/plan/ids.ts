@@ -21,3 +21,6 @@ export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets"
 export const SURFACES = [
   "road", "trail", "light-brush", "heavy-brush", "scree", "bog", "sand", "firm-snow", "soft-snow",
 ] as const;
+
+/** A party has so many at most. */
+export const MOST_HIKERS = 6;

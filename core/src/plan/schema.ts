@@ -12,6 +12,7 @@ import type { TrackM } from "../units/lengths.ts";
 import {
   DEVICE_KINDS,
   FUELS,
+  MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
   ROLES,
@@ -132,7 +133,7 @@ export const stoveSchema = z.looseObject({
   windExposure: fraction().default(0.2),
   waterC: amount("C", 0, 40).default(10),
   /** Own measured figure; replaces the model when given. */
-  gramsPerBoil: amount("g", 0, 500).optional(),
+  gramsPerBoil: amount("g/boil", 0, 500).optional(),
   /** What the fuel is carried in, net and empty; the model's own where missing. */
   containerNetG: amount("g", 20, 2000).optional(),
   containerEmptyG: amount("g", 0, 1000).optional(),
@@ -324,7 +325,7 @@ export const planSchema = z.looseObject({
   id,
   trip: tripSchema,
   trackIds: z.array(id).max(50).default([]),
-  hikers: z.array(hikerSchema).min(1).max(6),
+  hikers: z.array(hikerSchema).min(1).max(MOST_HIKERS),
   stops: z.array(stopSchema).max(2000).default([]),
   sources: z.array(sourceSchema).max(20_000).default([]),
   stretches: z.array(stretchSchema).max(2000).default([]),

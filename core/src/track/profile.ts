@@ -34,6 +34,9 @@ export interface Profile {
   mended: Mended;
 }
 
+/** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
+export const PROFILE_VERSION = 1;
+
 const CELL_M = 100;
 const GRID_PER_CELL = 4;
 /** Turns of less than this are taken for noise; several times what smoothing leaves of it. */

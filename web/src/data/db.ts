@@ -30,8 +30,12 @@ export interface SettingRow {
 
 /** A trail measured once, so that opening a plan does not mend its tracks again. */
 export interface ProfileRow {
+  /** In the order of keeping. */
+  seq: number;
   /** Ids of the tracks, and the direction walked. */
   key: string;
+  /** How it was measured; see `PROFILE_VERSION`. */
+  version: number;
   profile: Profile;
 }
 
@@ -40,12 +44,12 @@ class GepackDatabase extends Dexie {
   tracks!: EntityTable<TrackPoints, "id">;
   history!: EntityTable<HistoryRow, "seq">;
   settings!: EntityTable<SettingRow, "key">;
-  profiles!: EntityTable<ProfileRow, "key">;
+  profiles!: EntityTable<ProfileRow, "seq">;
 
   constructor() {
     super("gepack");
     this.version(1).stores({ plans: "id", tracks: "id", history: "++seq, [planId+undone]", settings: "key" });
-    this.version(2).stores({ history: "++seq, [planId+undone], noteId", profiles: "key" });
+    this.version(2).stores({ history: "++seq, [planId+undone], noteId", profiles: "++seq, &key" });
   }
 }
 

@@ -1,18 +1,25 @@
 import "fake-indexeddb/auto";
-import { planSchema, type Plan } from "@gepack/core";
+import { computePlan, type Plan } from "@gepack/core";
+import { produceWithPatches, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
+import { planWith, straightTrack } from "../../test/plans.ts";
 import { db } from "./db.ts";
-import { change, importPlan, step, storePlan, StorageProblem, tracksOf, watchPlan } from "./plans.ts";
+import { clearNote, pendingNotes, writeNote } from "./note.ts";
+import {
+  change,
+  importPlan,
+  keepProfile,
+  migrateStored,
+  profileOf,
+  step,
+  storeNotes,
+  storePlan,
+  StorageProblem,
+  tracksOf,
+  watchPlan,
+} from "./plans.ts";
 
-const plan = (id = "p"): Plan =>
-  planSchema.parse({
-    format: "gepack-plan",
-    version: 1,
-    id,
-    trip: { name: "Test", startDate: "2027-05-01" },
-    trackIds: ["t"],
-    hikers: [{ id: "a", name: "A", ageY: 30, sex: "male", heightCm: 175, bodyKg: 70 }],
-  });
+const plan = (id = "p"): Plan => planWith({ id });
 const track = {
   id: "t",
   name: "t",
@@ -21,10 +28,24 @@ const track = {
   heightM: new Float32Array([0, NaN]),
   segmentStarts: new Uint32Array([0]),
 };
+
+/** What a browser keeps beside the database, written at once. */
+class Shelf {
+  private readonly rows = new Map<string, string>();
+  get length(): number {
+    return this.rows.size;
+  }
+  key = (i: number): string | null => [...this.rows.keys()][i] ?? null;
+  getItem = (key: string): string | null => this.rows.get(key) ?? null;
+  setItem = (key: string, value: string): void => void this.rows.set(key, value);
+  removeItem = (key: string): void => void this.rows.delete(key);
+}
+
 const nameNow = async (id = "p"): Promise<string> => (await db.plans.get(id))!.doc.trip.name;
 const rename = (name: string, id = "p") => change(id, `Name ${name}`, (draft) => void (draft.trip.name = name));
 
 beforeEach(async () => {
+  vi.stubGlobal("localStorage", new Shelf());
   await Promise.all(db.tables.map((table) => table.clear()));
   await storePlan(plan(), [track]);
 });
@@ -137,5 +158,110 @@ describe("importing a file", () => {
     expect(trackIds[0]).not.toBe("t");
     expect([...(await db.tracks.get("t"))!.latDeg]).toEqual([0, 1]);
     expect([...(await tracksOf((await db.plans.get("p"))!.doc))[0]!.latDeg]).toEqual([5, 6]);
+  });
+});
+
+describe("the note that is written ahead", () => {
+  /** What an edit leaves on the shelf when its tab dies before storage has it. */
+  const noteOf = (recipe: (draft: Draft<Plan>) => void, label = "Edit", planId = "p") => {
+    const [, forward, inverse] = produceWithPatches(plan(planId), recipe);
+    return writeNote({ planId, label, forward, inverse });
+  };
+
+  test("an edit that a closing tab left is stored on the next opening, as a step of its own", async () => {
+    noteOf((draft) => void (draft.trip.name = "left behind"), "Name left behind");
+    expect(await storeNotes()).toBe(1);
+    expect(await nameNow()).toBe("left behind");
+    expect(pendingNotes()).toEqual([]);
+    expect(await step("p", "undo")).toBe("Name left behind");
+    expect(await nameNow()).toBe("Test");
+  });
+
+  test("several in the order in which they were made", async () => {
+    for (const name of ["one", "two", "three"]) noteOf((draft) => void (draft.trip.name = name));
+    await storeNotes();
+    expect(await nameNow()).toBe("three");
+  });
+
+  test("what storage had already is not stored twice", async () => {
+    const note = noteOf((draft) => void draft.stops.push({ ...stopRow, id: "s" }));
+    await change("p", "Add", (draft) => void draft.stops.push({ ...stopRow, id: "s" }), note.id);
+    await storeNotes();
+    expect((await db.plans.get("p"))!.doc.stops).toHaveLength(1);
+    expect(await db.history.count()).toBe(1);
+  });
+
+  test("a note that fits no more, reads no more, or belongs to no plan is given up, and the others are kept", async () => {
+    noteOf((draft) => void (draft.trip.name = "nobody"), "Edit", "gone");
+    localStorage.setItem("gepack.note.0", "{ torn");
+    const torn = writeNote({
+      planId: "p",
+      label: "Torn",
+      forward: [{ op: "replace", path: ["kit", 9, "massG"], value: 1 }],
+      inverse: [],
+    });
+    noteOf((draft) => void (draft.trip.name = "kept"));
+    await storeNotes();
+    expect(await nameNow()).toBe("kept");
+    expect(pendingNotes()).toEqual([]);
+    clearNote(torn.id);
+  });
+
+  test("a full shelf keeps no edit from being made", () => {
+    vi.spyOn(localStorage, "setItem").mockImplementation(() => {
+      throw Object.assign(new Error("full"), { name: "QuotaExceededError" });
+    });
+    expect(() => noteOf((draft) => void (draft.trip.name = "x"))).not.toThrow();
+    expect(pendingNotes()).toEqual([]);
+  });
+});
+
+const stopRow = planWith({ stops: [{ id: "s", name: "S", trackM: 100 }] }).stops[0]!;
+
+describe("documents of an earlier version", () => {
+  const old = (): Plan => {
+    const rest: Partial<Plan> = plan("old");
+    delete rest.dayRules;
+    return { ...rest, version: 1, days: { darkShare: 0.25, sleepAt: "camps" } } as unknown as Plan;
+  };
+
+  test("are brought to the present one where they lie, and lose their undo steps", async () => {
+    await db.plans.put({ id: "old", doc: old(), updatedAt: 0, revision: 3 });
+    await db.history.add({ planId: "old", label: "Edit", forward: [], inverse: [], undone: 0 });
+    await migrateStored();
+    const { doc, revision } = (await db.plans.get("old"))!;
+    expect(doc.version).toBe(2);
+    expect(doc.dayRules).toMatchObject({ darkFraction: 0.25, sleepAt: "camps" });
+    expect(revision).toBe(4);
+    expect(await step("old", "undo")).toBeUndefined();
+    expect((await db.plans.get("p"))!.revision).toBe(1);
+  });
+
+  test("one that cannot be read stays as it is", async () => {
+    const broken = { ...old(), hikers: "nobody" } as unknown as Plan;
+    await db.plans.put({ id: "old", doc: broken, updatedAt: 0, revision: 3 });
+    await migrateStored();
+    expect((await db.plans.get("old"))!.doc).toEqual(broken);
+  });
+});
+
+describe("trails that were measured", () => {
+  test("come back to the number; of many the oldest go", async () => {
+    const { profile } = computePlan(plan(), [straightTrack(50)]);
+    await keepProfile("t forward", profile);
+    expect(await profileOf("t forward")).toEqual(profile);
+    expect(await profileOf("t reverse")).toBeUndefined();
+    await keepProfile("t forward", profile);
+    expect(await db.profiles.count()).toBe(1);
+    for (let i = 0; i < 6; i++) await keepProfile(`other ${i}`, profile);
+    expect(await db.profiles.count()).toBeLessThanOrEqual(4);
+    expect(await profileOf("other 5")).toBeDefined();
+    expect(await profileOf("t forward")).toBeUndefined();
+  });
+
+  test("one that was measured otherwise than today is not taken", async () => {
+    const { profile } = computePlan(plan(), [straightTrack(50)]);
+    await db.profiles.add({ key: "t forward", version: 0, profile });
+    expect(await profileOf("t forward")).toBeUndefined();
   });
 });

@@ -1,5 +1,5 @@
 /** Every read and write of plans. All edits go through `change`, so that each can be undone. */
-import { PLAN_VERSION, type Plan, type Profile, type TrackPoints } from "@gepack/core";
+import { PLAN_VERSION, PROFILE_VERSION, type Plan, type Profile, type TrackPoints } from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { db, type HistoryRow } from "./db.ts";
@@ -189,18 +189,22 @@ function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
   );
 }
 
-/** The trail of a plan as it was measured before; undefined when it has not been. */
+/** The trail of a plan as it was measured before; undefined when it has not been, or otherwise than today. */
 export function profileOf(key: string): Promise<Profile | undefined> {
-  return guarded(async () => (await db.profiles.get(key))?.profile);
+  return guarded(async () => {
+    const row = await db.profiles.get({ key });
+    return row?.version === PROFILE_VERSION ? row.profile : undefined;
+  });
 }
 
-/** Keeps a measured trail; older ones go, for they are only there to save time. */
+/** Keeps a measured trail; the oldest go, for they are only there to save time. */
 export function keepProfile(key: string, profile: Profile): Promise<void> {
   return guarded(() =>
     db.transaction("rw", db.profiles, async () => {
-      const others = (await db.profiles.toCollection().primaryKeys()).filter((known) => known !== key);
-      if (others.length >= MOST_PROFILES) await db.profiles.bulkDelete(others.slice(0, others.length - MOST_PROFILES + 1));
-      await db.profiles.put({ key, profile });
+      await db.profiles.where({ key }).delete();
+      const others = await db.profiles.orderBy("seq").primaryKeys();
+      await db.profiles.bulkDelete(others.slice(0, Math.max(0, others.length - MOST_PROFILES + 1)));
+      await db.profiles.add({ key, version: PROFILE_VERSION, profile });
     }),
   );
 }

@@ -44,4 +44,3 @@ const STARTER_KIT = [
   { id: "k8", name: "Stove and pot", group: "Kitchen", massG: 230, role: "stove", volumeL: 1 },
   { id: "k9", name: "Repair, care and electronics", group: "Small things", massG: 900, volumeL: 2 },
 ].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeWay }));
-

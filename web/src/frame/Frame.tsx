@@ -1,6 +1,5 @@
 /** What stands on every page: the bar with the plan's name, the Line, the stations. It persists across pages. */
 import { useEffect } from "react";
-import { Toaster } from "sonner";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
 import { begin, openDemo, useDocument } from "../store/document.ts";
@@ -49,7 +48,6 @@ export default function Frame({ station }: { station: string }) {
       )}
       <Stations station={station} />
       {plan?.trip.madeUp && <Welcome />}
-      <Toaster position="bottom-center" toastOptions={{ duration: 5000 }} />
     </>
   );
 }

@@ -22,7 +22,9 @@ export function Stations({ station }: { station: string }) {
         const here = id === station;
         return (
           <span key={id} className="contents">
-            {i > 0 && STATIONS[i - 1]!.group !== group && <span aria-hidden="true" className="mx-1.5 my-2.5 w-px bg-rule" />}
+            {i > 0 && STATIONS[i - 1]!.group !== group && (
+              <span aria-hidden="true" className="mx-1.5 my-2.5 w-px bg-rule" />
+            )}
             <a
               href={href + search}
               aria-current={here ? "page" : undefined}

@@ -1,3 +1,4 @@
+import { firstName } from "../words/names.ts";
 import { ToggleGroup } from "radix-ui";
 import { Redo2, Undo2 } from "lucide-react";
 import { undoRedo, useDocument } from "../store/document.ts";
@@ -42,7 +43,7 @@ export function TopBar() {
                   value={String(i)}
                   className="px-2.5 py-1 text-sm data-[state=on]:bg-[#e8efec] data-[state=on]:font-bold data-[state=on]:text-[#10201c]"
                 >
-                  {hiker.name.split(" ")[0]}
+                  {firstName(hiker)}
                 </ToggleGroup.Item>
               ))}
             </ToggleGroup.Root>

@@ -1,3 +1,4 @@
+import { ticks } from "d3-array";
 import { M_PER_MI, type Plan, type PlanResult } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { AXIS_Y, DATES_Y, LEGS } from "./geometry.ts";
@@ -14,14 +15,11 @@ interface Props {
 /** Kilometres or miles walked, months or days under them. */
 export function Axis({ plan, result, frame: { x, domain }, zoomed }: Props) {
   const perUnit = plan.trip.units.distance === "mi" ? M_PER_MI : 1000;
-  const ticks = x
-    .copy()
-    .domain([domain[0] / perUnit, domain[1] / perUnit])
-    .ticks(x.range()[1]! < 720 ? 4 : 8);
+  const marks = ticks(domain[0] / perUnit, domain[1] / perUnit, x.rightPx < 720 ? 4 : 8);
   const dates = zoomed ? dayStarts(result, x, domain) : monthStarts(result, x);
   return (
     <g fontSize="12" aria-hidden="true">
-      {ticks.map((tick) => (
+      {marks.map((tick) => (
         <text
           key={tick}
           x={x(tick * perUnit)}

@@ -1,7 +1,7 @@
 /** The Line: the trail in one strip, on every station. The pack by substance above, height below, legs, water, dates. */
 import { memo, useMemo, useRef } from "react";
-import { scaleLinear } from "d3-scale";
-import { nodeAt, type Plan, type PlanResult, type TrackM } from "@gepack/core";
+import { ticks } from "d3-array";
+import { KG_PER_LB, nodeAt, type Plan, type PlanResult, type TrackM } from "@gepack/core";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth, figure, unitSymbol } from "../units/quantity.ts";
 import { stopName } from "../words/names.ts";
@@ -28,17 +28,14 @@ export const Line = memo(function Line({ plan, result }: Props) {
   const { x, widthPx, domain } = frame;
   const hiker = plan.hikers[hikerIndex]!;
   const leg = result.legs[legIndex]!;
-  const [fromM, toM] = domain;
   const stack = useMemo(() => {
-    const pixels = Math.max(1, Math.round(x.range()[1]! - x.range()[0]!));
     const { cellM } = result.profile;
-    return packStack(result, hikerIndex, [Math.round(fromM / cellM), Math.round(toM / cellM)], pixels);
-    // The scale follows from the domain and the width.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [result, hikerIndex, fromM, toM, widthPx]);
+    const [fromNode, toNode] = domain.map((metres) => Math.round(metres / cellM)) as [number, number];
+    return packStack(result, hikerIndex, [fromNode, toNode], Math.max(1, Math.round(x.rightPx - x.leftPx)));
+  }, [result, hikerIndex, domain, x]);
   const top = topKg(stack.peakKg, hiker.packComfortKg);
-  const left = Math.max(x(leg.fromM), x.range()[0]!);
-  const right = Math.min(x(leg.toM), x.range()[1]!);
+  const left = Math.max(x(leg.fromM), x.leftPx);
+  const right = Math.min(x(leg.toM), x.rightPx);
   return (
     <div ref={over} className="relative border-b border-rule bg-sheet" data-testid="line">
       <svg className="absolute top-0 left-0 block" width={widthPx} height={TOTAL_PX} aria-hidden="true">
@@ -59,7 +56,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
       >
         <defs>
           <clipPath id="line-field">
-            <rect x={x.range()[0]! - 2} y="0" width={x.range()[1]! - x.range()[0]! + 4} height={TOTAL_PX} />
+            <rect x={x.leftPx - 2} y="0" width={x.rightPx - x.leftPx + 4} height={TOTAL_PX} />
           </clipPath>
         </defs>
         <Weights x={x} top={top} comfortKg={hiker.packComfortKg} plan={plan} />
@@ -105,12 +102,10 @@ export const Line = memo(function Line({ plan, result }: Props) {
 
 /** The scale of the pack, from nothing; the comfort as a dashed line with its figure at the right end. */
 function Weights({ x, top, comfortKg, plan }: { x: LineScale; top: number; comfortKg: number; plan: Plan }) {
-  const [left, right] = x.range() as [number, number];
+  const { leftPx: left, rightPx: right } = x;
   const say = sayIn(plan);
-  const perUnit = plan.trip.units.mass === "lb" ? 0.45359237 : 1;
-  const marks = scaleLinear([0, top / perUnit], [0, 1])
-    .ticks(3)
-    .filter((kg) => loadY(kg * perUnit, top) > LOAD.top + 4);
+  const perUnit = plan.trip.units.mass === "lb" ? KG_PER_LB : 1;
+  const marks = ticks(0, top / perUnit, 3).filter((mark) => loadY(mark * perUnit, top) > LOAD.top + 4);
   const roomy = left > 100;
   return (
     <g aria-hidden="true" fontSize="12">
@@ -164,7 +159,13 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
       </text>
       {(["kit", "food", "water", "fuel"] as const).map((name, i) => (
         <g key={name}>
-          <rect x={18 + (i % 2) * 62} y={LOAD.top + 15 + (i >> 1) * 15} width="10" height="10" fill={`var(--${name})`} />
+          <rect
+            x={18 + (i % 2) * 62}
+            y={LOAD.top + 15 + (i >> 1) * 15}
+            width="10"
+            height="10"
+            fill={`var(--${name})`}
+          />
           <text x={32 + (i % 2) * 62} y={LOAD.top + 24 + (i >> 1) * 15}>
             {name}
           </text>
@@ -215,7 +216,7 @@ function isCold(leg: PlanResult["legs"][number]): boolean {
 function Tints({ plan, result, frame }: Props & { frame: LineFrame }) {
   const { profile } = result;
   const { x } = frame;
-  const [least, most] = x.range() as [number, number];
+  const { leftPx: least, rightPx: most } = x;
   const band = (key: string, fromM: number, toM: number, fill: string) => {
     const from = Math.max(least, x(Math.min(fromM, toM)));
     const to = Math.min(most, x(Math.max(fromM, toM)));

@@ -1,5 +1,5 @@
 /** The one x-scale: the Line and every lane of every station use it, so that they agree to the pixel. */
-import { scaleLinear, type ScaleLinear } from "d3-scale";
+import { useMemo } from "react";
 import type { PlanResult } from "@gepack/core";
 import { useSelection } from "../store/selection.ts";
 import { useWidth } from "../ui/useWidth.ts";
@@ -10,17 +10,26 @@ const SMALL_PX = 720;
 const SMALL_GUTTER_PX = 12;
 
 /** Metres in walking order → pixels from the left edge of the window. */
-export type LineScale = ScaleLinear<number, number>;
+export interface LineScale {
+  (metres: number): number;
+  invert: (px: number) => number;
+  leftPx: number;
+  rightPx: number;
+}
 
 export function gutterPx(widthPx: number): number {
   return widthPx < SMALL_PX ? SMALL_GUTTER_PX : GUTTER_PX;
 }
 
 export function lineScale([fromM, toM]: readonly [number, number], widthPx: number): LineScale {
-  return scaleLinear(
-    [fromM, Math.max(fromM + 1, toM)],
-    [gutterPx(widthPx), Math.max(widthPx - RIGHT_PX, gutterPx(widthPx) + 50)],
-  );
+  const leftPx = gutterPx(widthPx);
+  const rightPx = Math.max(widthPx - RIGHT_PX, leftPx + 50);
+  const pxPerM = (rightPx - leftPx) / Math.max(1, toM - fromM);
+  return Object.assign((metres: number) => leftPx + (metres - fromM) * pxPerM, {
+    invert: (px: number) => fromM + (px - leftPx) / pxPerM,
+    leftPx,
+    rightPx,
+  });
 }
 
 /** What the Line shows: the whole trail, or a leg with its neighbours. */
@@ -40,6 +49,9 @@ export interface LineFrame {
 export function useLine(result: PlanResult): LineFrame {
   const widthPx = useWidth();
   const zoomLeg = useSelection((state) => state.zoomLeg);
-  const domain = lineDomain(result, zoomLeg);
-  return { x: lineScale(domain, widthPx), widthPx, domain };
+  const [fromM, toM] = lineDomain(result, zoomLeg);
+  return useMemo(() => {
+    const domain = [fromM, toM] as const;
+    return { x: lineScale(domain, widthPx), widthPx, domain };
+  }, [fromM, toM, widthPx]);
 }

@@ -30,8 +30,8 @@ export function packStack(
   };
   let leg = 0;
   for (let px = 0; px < pixels; px++) {
-    const from = fromCell + Math.floor((px / pixels) * (toCell - fromCell));
-    const to = Math.max(from + 1, fromCell + Math.floor(((px + 1) / pixels) * (toCell - fromCell)));
+    const from = fromCell + Math.floor((px * (toCell - fromCell)) / pixels);
+    const to = Math.max(from + 1, fromCell + Math.floor(((px + 1) * (toCell - fromCell)) / pixels));
     let heaviest = Math.min(from, loadKg.length - 1);
     for (let c = from; c < to && c < loadKg.length; c++) if (loadKg[c]! > loadKg[heaviest]!) heaviest = c;
     while (leg + 1 < legs.length && legs[leg]!.toNode <= heaviest) leg++;
@@ -55,8 +55,8 @@ export function peakPerPixel(
 ): Float64Array {
   const peaks = new Float64Array(pixels);
   for (let px = 0; px < pixels; px++) {
-    const first = from + Math.floor((px / pixels) * (to - from));
-    const end = Math.max(first + 1, from + Math.floor(((px + 1) / pixels) * (to - from)));
+    const first = from + Math.floor((px * (to - from)) / pixels);
+    const end = Math.max(first + 1, from + Math.floor(((px + 1) * (to - from)) / pixels));
     let peak = -Infinity;
     for (let i = first; i < end && i < values.length; i++) if (values[i]! > peak) peak = values[i]!;
     peaks[px] = peak;

@@ -39,7 +39,8 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
   };
 }
 
-const article = (name: string): string => `${/^[aeiou]/i.test(name) ? "an" : "a"} ${name[0]!.toLowerCase()}${name.slice(1)}`;
+const article = (name: string): string =>
+  `${/^[aeiou]/i.test(name) ? "an" : "a"} ${name[0]!.toLowerCase()}${name.slice(1)}`;
 
 const BAG_SIZES_L = [1, 2, 3, 4, 6, 8, 10];
 
@@ -48,7 +49,13 @@ export function addWaterBag(on: Standing, legIndex: number, hikerId: string, mis
   const capacityL = BAG_SIZES_L.find((size) => size >= missingL) ?? Math.ceil(missingL);
   const group = groupOf(on.plan, "bottle", "Water");
   const massG = 18 * capacityL;
-  return pieceOnLeg(on, legIndex, hikerId, { name: `Water bag, ${capacityL} L`, group, massG, role: "bottle", capacityL });
+  return pieceOnLeg(on, legIndex, hikerId, {
+    name: `Water bag, ${capacityL} L`,
+    group,
+    massG,
+    role: "bottle",
+    capacityL,
+  });
 }
 
 export function addHardCanister(on: Standing, legIndex: number, hikerId: string, foodL: number): Action {
@@ -56,7 +63,14 @@ export function addHardCanister(on: Standing, legIndex: number, hikerId: string,
   const group = groupOf(on.plan, "hard-canister", "Food");
   const massG = Math.round(95 * capacityL);
   const name = `Hard canister, ${capacityL} L`;
-  return pieceOnLeg(on, legIndex, hikerId, { name, group, massG, role: "hard-canister", capacityL, volumeL: capacityL });
+  return pieceOnLeg(on, legIndex, hikerId, {
+    name,
+    group,
+    massG,
+    role: "hard-canister",
+    capacityL,
+    volumeL: capacityL,
+  });
 }
 
 export function addLiner(on: Standing, legIndex: number, hikerId: string, missingK: number): Action {
@@ -64,14 +78,27 @@ export function addLiner(on: Standing, legIndex: number, hikerId: string, missin
   const name = fleece ? "Fleece liner" : "Silk liner";
   const group = groupOf(on.plan, "bag", "Sleep");
   const warmthK = fleece ? 4 : 2;
-  return pieceOnLeg(on, legIndex, hikerId, { name, group, massG: fleece ? 350 : 120, warmthK, volumeL: fleece ? 2 : 0.5 });
+  return pieceOnLeg(on, legIndex, hikerId, {
+    name,
+    group,
+    massG: fleece ? 350 : 120,
+    warmthK,
+    volumeL: fleece ? 2 : 0.5,
+  });
 }
 
 export function addPad(on: Standing, legIndex: number, hikerId: string, missingR: number): Action {
   const padR = missingR <= 0.5 ? 0.5 : missingR <= 1.5 ? 1.5 : 2.5;
   const name = `Foam pad, R ${padR}`;
   const group = groupOf(on.plan, "pad", "Sleep");
-  return pieceOnLeg(on, legIndex, hikerId, { name, group, massG: Math.round(160 * padR), role: "pad", padR, volumeL: 4 });
+  return pieceOnLeg(on, legIndex, hikerId, {
+    name,
+    group,
+    massG: Math.round(160 * padR),
+    role: "pad",
+    padR,
+    volumeL: 4,
+  });
 }
 
 /** The group in which a hiker keeps such pieces. */

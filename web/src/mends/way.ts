@@ -1,4 +1,5 @@
 /** Mends of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
+import { firstName } from "../words/names.ts";
 import { dayNumber, isoOfDay, nodeAt, type Hiker } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
@@ -81,7 +82,7 @@ export function noShortfall({ plan }: Standing, hikerId: string | undefined): Ac
   if (!hiker || hiker.food.shortfallFraction <= 0) return undefined;
   return {
     button: "Plan no shortfall",
-    label: `${hiker.name.split(" ")[0]}: no shortfall`,
+    label: `${firstName(hiker)}: no shortfall`,
     recipe: (draft) => {
       const target = draft.hikers.find((candidate) => candidate.id === hikerId);
       if (target) target.food.shortfallFraction = 0;

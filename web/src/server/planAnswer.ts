@@ -1,6 +1,7 @@
 /** A computed plan in the words of the endpoint: per leg and hiker, units in the names. */
-import type { Plan, PlanResult } from "@gepack/core";
-import { checkSentence } from "../words/checks.ts";
+import { checkFigures, type Plan, type PlanResult } from "@gepack/core";
+import { isAction } from "../mends/mend.ts";
+import { checkMends, checkSentence } from "../words/checks/index.ts";
 import { stopName } from "../words/names.ts";
 
 export function planAnswer(plan: Plan, result: PlanResult): unknown {
@@ -30,7 +31,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       distanceKm: km(leg.distanceM),
       climbM: round(leg.climbM, 0),
       descentM: round(leg.descentM, 0),
-      days: round(leg.days, 2),
+      days: round(leg.dayCount, 2),
       campNights: leg.campNights,
       zeroDays: leg.zeroDays,
       startDate: leg.startDate,
@@ -87,9 +88,9 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       leg: check.legIndex === undefined ? null : check.legIndex + 1,
       hikerId: check.hikerId ?? null,
       atKm: check.atM === undefined ? null : km(check.atM),
-      figures: check.figures,
-      mends: check.mends,
+      figures: checkFigures(check),
       sentence: checkSentence(check, plan),
+      mends: checkMends(check, { plan, result }).map((mend) => (isAction(mend) ? mend.button : mend.advice)),
     })),
     caution:
       "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice go first.",

@@ -1,4 +1,4 @@
-import { computePlan, planSchema, type TrackPoints } from "@gepack/core";
+import { computePlan, PLAN_VERSION, planSchema, type TrackPoints } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { planAnswer } from "./planAnswer.ts";
 import { answer, foreignOrigin, limitedText, problem } from "./respond.ts";
@@ -95,7 +95,7 @@ describe("a plan in the words of the endpoint", () => {
   };
   const plan = planSchema.parse({
     format: "gepack-plan",
-    version: 1,
+    version: PLAN_VERSION,
     id: "p",
     trip: { name: "Short", startDate: "2027-06-01" },
     trackIds: ["t"],
@@ -162,6 +162,8 @@ describe("a plan in the words of the endpoint", () => {
   test("checks come with a sentence, and the whole with its caution", () => {
     expect(body.checks.map((check) => check.code)).toContain("climate-assumed");
     expect(body.checks.every((check) => check.sentence.endsWith("."))).toBe(true);
+    const load = body.checks.find((check) => check.code === "climate-assumed")!;
+    expect(load).toMatchObject({ figures: {}, mends: ["Add a weather station in Trip, Weather."] });
     expect(body.caution).toMatch(/not a forecast/);
   });
 

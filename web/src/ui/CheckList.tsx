@@ -2,6 +2,7 @@
 import type { Check, Plan, PlanResult } from "@gepack/core";
 import { isAction } from "../mends/mend.ts";
 import { edit } from "../store/document.ts";
+import { firstName } from "../words/names.ts";
 import { checkMends, checkSentence, SEVERITY_WORD } from "../words/checks/index.ts";
 
 interface Props {
@@ -32,7 +33,7 @@ export function CheckList({ checks, plan, result, withPlace }: Props) {
 function place(check: Check, plan: Plan): string {
   const leg = check.legIndex === undefined ? "" : `, leg ${check.legIndex + 1}`;
   const hiker = plan.hikers.length > 1 ? plan.hikers.find((candidate) => candidate.id === check.hikerId) : undefined;
-  return `${leg}${hiker ? `, ${hiker.name.split(" ")[0]}` : ""}`;
+  return `${leg}${hiker ? `, ${firstName(hiker)}` : ""}`;
 }
 
 function Mends({ check, plan, result }: { check: Check; plan: Plan; result: PlanResult }) {

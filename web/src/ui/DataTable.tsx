@@ -178,7 +178,8 @@ function useVirtual(count: number) {
   const items = many ? virtualizer.getVirtualItems() : [];
   const first = items[0];
   const last = items.at(-1);
-  if (!first || !last) return { ref, from: 0, to: many ? MANY : count, gaps: undefined, scrollTo: many ? scrollTo : undefined };
+  if (!first || !last)
+    return { ref, from: 0, to: many ? MANY : count, gaps: undefined, scrollTo: many ? scrollTo : undefined };
   return {
     ref,
     from: first.index,
@@ -200,6 +201,9 @@ function useReveal(index: number, chosen: string | undefined, scrollTo: ((index:
   useEffect(() => {
     if (chosen === undefined || reveal.current.index < 0) return;
     if (reveal.current.scrollTo) reveal.current.scrollTo(reveal.current.index);
-    else document.querySelector(`[data-row="${CSS.escape(chosen)}"], #place-${CSS.escape(chosen)}`)?.scrollIntoView({ block: "nearest" });
+    else
+      document
+        .querySelector(`[data-row="${CSS.escape(chosen)}"], #place-${CSS.escape(chosen)}`)
+        ?.scrollIntoView({ block: "nearest" });
   }, [chosen]);
 }

@@ -1,42 +1,31 @@
 /** A figure of one's own that may be missing: asked for by a button, given up by another. */
 import type { Units } from "@gepack/core";
-import { NumberField } from "./NumberField.tsx";
+import { FieldNumber } from "./FieldNumber.tsx";
 
 interface Props {
+  /** Of the document's schema, as `hikers.pace.ownFlatKmh`. */
+  path: string;
   label: string;
   value: number | undefined;
   /** What it begins with. */
   start: number;
   units: Units;
-  suffix: string;
-  min: number;
-  max: number;
-  digits: number;
   /** What the buttons say. */
   take: string;
   drop: string;
   onChange: (value: number | undefined) => void;
 }
 
-export function OptionalNumber({ label, value, start, units, suffix, min, max, digits, take, drop, onChange }: Props) {
+export function OptionalNumber({ path, label, value, start, units, take, drop, onChange }: Props) {
   if (value === undefined)
     return (
-      <button className="btn" onClick={() => onChange(Number(start.toFixed(digits)))}>
+      <button className="btn" onClick={() => onChange(Number(start.toPrecision(3)))}>
         {take}
       </button>
     );
   return (
     <span className="inline-flex flex-wrap items-end gap-2">
-      <NumberField
-        label={label}
-        value={value}
-        units={units}
-        suffix={suffix}
-        min={min}
-        max={max}
-        digits={digits}
-        onCommit={onChange}
-      />
+      <FieldNumber path={path} label={label} value={value} units={units} onCommit={onChange} />
       <button className="btn" onClick={() => onChange(undefined)}>
         {drop}
       </button>

@@ -1,18 +1,18 @@
-import { computePlan, EXPLAINED, explain, readGpx, readPlan, type Explained } from "@gepack/core";
-import { readFileSync } from "node:fs";
+import { EXPLAINED, explain, type Explained } from "@gepack/core";
 import { describe, expect, test } from "vitest";
-import { headline, NOTHING } from "./headlines.ts";
+import { demo } from "../../test/plans.ts";
+import { FIGURE_WORDS, headline } from "./figures.ts";
 import { waterName } from "./names.ts";
+import { sayIn } from "./say.ts";
 
-const demo = (name: string): string => readFileSync(new URL(`../../../demo/${name}`, import.meta.url), "utf8");
-const plan = readPlan(JSON.parse(demo("corvane.gepack.json"))).value!;
-const result = computePlan(plan, [readGpx(demo("corvane.gpx"), "corvane").value!.track]);
+const { plan, result } = demo();
 
-function said(figure: Explained, legIndex: number, who = 0, carryIndex?: number): string {
-  const row = result.legs[legIndex]!.hikers[who]!;
-  const index = carryIndex ?? row.largestCarry;
-  const tree = explain(plan, result, { legIndex, hikerId: row.hikerId, figure, carryIndex: index })!;
-  return headline(figure, tree, plan, result, legIndex, row, index);
+function said(figure: Explained, legIndex: number, who = 0, carry?: number): string {
+  const leg = result.legs[legIndex]!;
+  const row = leg.hikers[who]!;
+  const carryIndex = carry ?? row.largestCarry;
+  const tree = explain(plan, result, { legIndex, hikerId: row.hikerId, figure, carryIndex })!;
+  return headline(figure, tree, { plan, result, leg, row, hiker: plan.hikers[who]!, carryIndex });
 }
 
 describe("the sentence under a figure", () => {
@@ -44,9 +44,26 @@ describe("the sentence under a figure", () => {
       expect(said("warmth", leg.index)).toMatch(leg.hikers[0]!.warmth!.marginK < 0 ? /^Too cold/ : /^To spare/);
   });
 
+  test.each(EXPLAINED)("%s has a short name of its own and a caution", (figure) => {
+    const { tab, caution } = FIGURE_WORDS[figure];
+    expect(tab).toMatch(/^[A-Z][a-z]+$/);
+    expect(EXPLAINED.filter((other) => FIGURE_WORDS[other].tab === tab)).toEqual([figure]);
+    expect(caution).toMatch(/^[A-Z].{20,}[.]$/);
+  });
+
+  test("a pack over its comfort is warned of, one under it is not", () => {
+    const warns = result.legs.map((leg) => {
+      const row = leg.hikers[0]!;
+      const asked = { plan, result, leg, row, hiker: plan.hikers[0]!, carryIndex: 0 };
+      return [FIGURE_WORDS.start.warning!(asked, sayIn(plan)) !== undefined, row.startKg > 13.55];
+    });
+    for (const [warned, over] of warns) expect(warned).toBe(over);
+    expect(warns.some(([warned]) => warned)).toBe(true);
+  });
+
   test("where there is no figure, it says what is missing", () => {
-    expect(NOTHING.battery).toMatch(/Add them/);
-    expect(NOTHING.warmth).toMatch(/No camp/);
+    expect(FIGURE_WORDS.battery.nothing).toMatch(/Add them/);
+    expect(FIGURE_WORDS.warmth.nothing).toMatch(/No camp/);
   });
 });
 

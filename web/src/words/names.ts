@@ -1,4 +1,4 @@
-import { FINISH_ID, START_ID, type Plan } from "@gepack/core";
+import { FINISH_ID, START_ID, type Hiker, type Plan } from "@gepack/core";
 
 /** Name of a stop, the two ends of the trail included. */
 export function stopName(plan: Plan, stopId: string): string {
@@ -10,4 +10,8 @@ export function stopName(plan: Plan, stopId: string): string {
 /** Name of a source; a stop’s tap has none. */
 export function waterName(sourceId: string | undefined, plan: Plan): string {
   return plan.sources.find((source) => source.id === sourceId)?.name ?? "the stop’s tap";
+}
+
+export function firstName(hiker: Hiker): string {
+  return hiker.name.split(" ")[0] ?? hiker.name;
 }

@@ -1,14 +1,13 @@
-import { computePlan, EXPLAINED, explain, readGpx, readPlan, type Check, type Derivation } from "@gepack/core";
-import { readFileSync } from "node:fs";
+import { EXPLAINED, explain, type Check, type CheckCode, type Derivation } from "@gepack/core";
 import { describe, expect, test } from "vitest";
-import { CHECK_MARK, CHECK_STATION, checkSentence, distinct, MEND_WORDS, mendSentence } from "./checks.ts";
-import { DERIVATION_LABEL, sourceWords, WHY_CAUTION } from "./derivations.ts";
+import { demo } from "../../test/plans.ts";
+import { isAction } from "../mends/mend.ts";
+import { STATIONS } from "../stations/registry.ts";
+import { checkMark, checkMends, checkSentence, checkStation, distinct } from "./checks/index.ts";
+import { DERIVATION_LABEL, sourceWords } from "./derivations.ts";
 import { stopName } from "./names.ts";
 
-const demo = (name: string): string => readFileSync(new URL(`../../../demo/${name}`, import.meta.url), "utf8");
-const plan = readPlan(JSON.parse(demo("corvane.gepack.json"))).value!;
-const track = readGpx(demo("corvane.gpx"), "corvane").value!.track;
-const result = computePlan(plan, [track]);
+const { plan, result } = demo();
 
 test("a school's source names where it holds; nobody knows an unknown rule", () => {
   expect(sourceWords("effort:minetti")).toMatch(/2002.*treadmill/);
@@ -23,77 +22,97 @@ test("every part and source of every explanation has words", () => {
   };
   for (const leg of result.legs)
     for (const { hikerId } of leg.hikers)
-      for (const figure of EXPLAINED) {
-        walk(explain(plan, result, { legIndex: leg.index, hikerId, figure })!);
-        expect(WHY_CAUTION[figure].length).toBeGreaterThan(20);
-      }
+      for (const figure of EXPLAINED) walk(explain(plan, result, { legIndex: leg.index, hikerId, figure })!);
 });
 
-describe("checks in words", () => {
-  const made = (code: Check["code"], figures: Check["figures"]): Check => ({
-    code,
-    severity: "caution",
-    legIndex: 0,
-    hikerId: "jory",
-    atM: 12_000,
-    figures,
-    mends: ["add-stop", "lighten-kit"],
-  });
+const WHERE = { severity: "caution", legIndex: 0, hikerId: "jory", atM: 12_000 };
 
-  test("every code has a mark, a station and a sentence without holes", () => {
-    const figures: Check["figures"] = {
-      have: { value: 5, unit: "kg" },
-      limit: { value: 4, unit: "kg" },
-      distance: { value: 9000, unit: "m" },
-      late: { value: 3, unit: "days" },
-      piece: { value: "tent", unit: "name" },
-      stop: { value: "Sael", unit: "name" },
-      role: { value: "shoes", unit: "name" },
-      source: { value: "Old tank", unit: "name" },
-      move: { value: 12, unit: "g" },
-      lost: { value: 3, unit: "kg" },
-      day: { value: "2027-05-05", unit: "date" },
-      short: { value: 4, unit: "Wh" },
-      rest: { value: 20, unit: "min" },
-      model: { value: "Tobler", unit: "name" },
-      quantity: { value: "loadKg", unit: "name" },
-    };
-    for (const code of Object.keys(CHECK_MARK) as Check["code"][]) {
-      expect(CHECK_STATION[code]).toBeDefined();
-      const sentence = checkSentence(made(code, figures), plan);
-      expect(sentence, code).toMatch(/^\S.*[.]$/);
-      expect(sentence, code).not.toMatch(/undefined|NaN| {2}|\( *\)/);
+/** One finding of every kind of check, with figures that could be. */
+const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "code" | keyof typeof WHERE> } = {
+  "load-over-comfort": { have: 16.52, limit: 15 },
+  "food-over-pack": { have: 61, limit: 55 },
+  "leg-over-ten-days": { have: 11, limit: 10 },
+  "carry-over-bottles": { have: 6.2, limit: 4, distance: 30_000 },
+  "drink-limit": { have: 9, limit: 7 },
+  "untrusted-water": { distance: 40_000, source: "Old tank" },
+  "food-below-resting": { have: 1200, limit: 1500 },
+  "canister-missing": {},
+  "food-over-canister": { have: 14, limit: 11.5 },
+  "night-below-bag": { have: 1, limit: -3 },
+  "pad-too-thin": { have: 2, limit: 4.4 },
+  "stove-too-cold": { have: -9, limit: -5 },
+  "heat-stress": { have: 36, limit: 0.9, rest: 20 },
+  "climate-assumed": {},
+  "kit-piece-twice": { pieceId: "tent", piece: "Tent" },
+  "kit-piece-gap": { pieceId: "tent", piece: "Tent" },
+  "kit-stop-gone": { pieceId: "tent", piece: "Tent", stopId: "zzz", stop: "zzz" },
+  "kit-stop-unused": { pieceId: "tent", piece: "Tent", stopId: "sael", stop: "Sael" },
+  "kit-role-gap": { role: "shoes" },
+  "finish-late": { have: "2027-08-07", limit: "2027-08-05", late: 2 },
+  "camp-forbidden": { day: "2027-05-05" },
+  "heights-missing": {},
+  "not-settled": { move: 12 },
+  "battery-flat": { day: "2027-05-05", short: 0.3 },
+  "battery-low": { day: "2027-05-05", have: 12 },
+  "spare-cells-short": { deviceId: "lamp", device: "Lamp", have: 0, limit: 1 },
+  "deficit-adds-up": { have: 61_000, limit: 50_000, lost: 6 },
+  "fat-too-low": { have: 4, limit: 6 },
+  "food-too-dense": { have: 7.4, limit: 6 },
+  "protein-low": { have: 0.9, limit: 1.2 },
+  "energy-availability": { have: 24, limit: 30 },
+  "outside-model": { model: "Tobler", quantity: "loadKg", have: 31, low: 2, high: 25 },
+};
+const made = (code: CheckCode, rest: object = {}): Check =>
+  ({ ...WHERE, ...FINDINGS[code], ...rest, code }) as unknown as Check;
+const CODES = Object.keys(FINDINGS) as CheckCode[];
+
+describe("checks in words", () => {
+  test.each(CODES)("%s has a mark, a station that is there and whole sentences", (code) => {
+    const check = made(code);
+    expect(checkMark(check)).toMatch(/^[a-z]+$/);
+    expect(STATIONS.map(({ id }) => id)).toContain(checkStation(check));
+    const sentences = [
+      checkSentence(check, plan),
+      ...checkMends(check, { plan, result }).flatMap((mend) => ("advice" in mend ? [mend.advice] : [])),
+    ];
+    for (const sentence of sentences) {
+      expect(sentence, code).toMatch(/^[A-Z0-9“−].*[.]$/);
+      expect(sentence, code).not.toMatch(/undefined|NaN| {2}|\( *\)| [,.]/);
     }
   });
 
-  test("figures carry the hiker's units, dates are written out", () => {
-    expect(
-      checkSentence(
-        made("load-over-comfort", { have: { value: 16.52, unit: "kg" }, limit: { value: 15, unit: "kg" } }),
-        plan,
-      ),
-    ).toBe("The pack reaches 16.5 kg at 12 km; it carries 15.0 kg in comfort.");
-    expect(
-      checkSentence(
-        made("finish-late", {
-          have: { value: "2027-08-07", unit: "date" },
-          limit: { value: "2027-08-05", unit: "date" },
-          late: { value: 2, unit: "days" },
-        }),
-        plan,
-      ),
-    ).toBe("Arrival on 7 Aug is 2 days after the wanted 5 Aug.");
+  test.each(CODES)("%s: every figure it has shows in its sentence", (code) => {
+    const before = checkSentence(made(code), plan);
+    for (const [name, value] of Object.entries(FINDINGS[code])) {
+      if (["pieceId", "stopId", "deviceId", "quantity"].includes(name)) continue;
+      const other = typeof value === "number" ? value * 3 + 7 : /^\d{4}-/.test(String(value)) ? "2027-11-11" : "Other";
+      expect(checkSentence(made(code, { [name]: other }), plan), `${code}.${name}`).not.toBe(before);
+    }
   });
 
-  test("mends are one sentence", () => {
-    expect(mendSentence(made("load-over-comfort", {}))).toBe(
-      "Use another stop on the way or leave or send home some kit.",
+  test.each(CODES)("%s: a mend that is a button says what it does, and changes the plan in place", (code) => {
+    for (const mend of checkMends(made(code), { plan, result })) {
+      if (!isAction(mend)) continue;
+      expect(mend.button).toMatch(/^[A-Z].*[^.]$/);
+      const changed = structuredClone(plan);
+      mend.recipe(changed as never);
+      expect(changed, mend.button).not.toEqual(plan);
+    }
+  });
+
+  test("figures carry the hiker's units, dates are written out, one is not several", () => {
+    expect(checkSentence(made("load-over-comfort"), plan)).toBe(
+      "The pack reaches 16.5 kg at 12 km; it carries 15.0 kg in comfort.",
     );
-    expect(Object.values(MEND_WORDS).every((words) => words.length > 5)).toBe(true);
+    expect(checkSentence(made("finish-late"), plan)).toBe("Arrival on 7 Aug is 2 days after the wanted 5 Aug.");
+    expect(checkSentence(made("battery-flat"), plan)).toContain("less than 1 Wh is missing");
+    const imperial = structuredClone(plan);
+    imperial.trip.units.mass = "lb";
+    expect(checkSentence(made("load-over-comfort"), imperial)).toContain("36.4 lb");
   });
 
   test("what holds for both hikers alike is said once", () => {
-    const one = made("climate-assumed", {});
+    const one = made("climate-assumed");
     expect(distinct([one, { ...one, hikerId: "tamsin" }], plan)).toHaveLength(1);
   });
 

@@ -63,7 +63,11 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     if (!trail) throw new Error("No trail is opened.");
     const { key } = trail;
     if (withTracks) await worker.job("setTrail", { key, tracks: await trail.tracks() });
-    else if (trailOf[whose] !== key) await worker.job("setTrail", trail.profile ? { key, profile: trail.profile } : { key, tracks: await trail.tracks() });
+    else if (trailOf[whose] !== key)
+      await worker.job(
+        "setTrail",
+        trail.profile ? { key, profile: trail.profile } : { key, tracks: await trail.tracks() },
+      );
     else return key;
     trailOf[whose] = key;
     if (whose === "live") told = undefined;

@@ -3,7 +3,7 @@
  * A worker that dies, or says nothing for too long, is started again and asked once more.
  */
 import { proxy, wrap, type Remote } from "comlink";
-import type { CoreApi, JobEnd } from "./core.worker.ts";
+import type { CoreApi, JobEnd } from "./serve.ts";
 import type { JobAnswer, JobArgs, JobName } from "./jobs.ts";
 
 /** Without a word for this long, an answer or progress, the worker counts as dead. */

@@ -5,10 +5,8 @@
 import {
   buildProfile,
   compareSchools,
-  gpxReader,
   locate,
   mendTracks,
-  readPlanFile,
   refused,
   Session,
   type GpxFile,
@@ -118,11 +116,18 @@ export function createJobs() {
 
     /** Every school of the questions, one whole plan each; figures come one by one as detail of the progress. */
     async compareSchools(
-      { plan: given, key, hikerId, questions }: { plan: Plan; key: string; hikerId: string; questions: readonly Question[] },
+      {
+        plan: given,
+        key,
+        hikerId,
+        questions,
+      }: { plan: Plan; key: string; hikerId: string; questions: readonly Question[] },
       { progress, breathe }: JobControl,
     ): Promise<"done" | "no-trail"> {
       if (key !== trailKey || !session.hasTrail(given.trip.direction)) return "no-trail";
-      const runs = questions.map((question) => compareSchools(given, hikerId, question, (other) => session.compute(other)));
+      const runs = questions.map((question) =>
+        compareSchools(given, hikerId, question, (other) => session.compute(other)),
+      );
       for (const [i, run] of runs.entries())
         for (const figures of run) {
           progress(i / runs.length, figures satisfies SchoolFigures);
@@ -140,6 +145,7 @@ export function createJobs() {
           "file",
           `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
         );
+      const { gpxReader } = await import("./readers.ts");
       const reader = gpxReader(trackId, name);
       const decoder = new TextDecoder();
       for (let at = 0; at < file.size && !reader.failed(); at += CHUNK_BYTES) {
@@ -175,6 +181,7 @@ export function createJobs() {
           `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
         );
       }
+      const { readPlanFile } = await import("./readers.ts");
       return readPlanFile(data);
     },
   };

@@ -45,7 +45,11 @@ export function KitLane({ plan, piece, points, x, preview }: Props) {
               </span>
             )}
             {(["from", "to"] as const).map((end) => (
-              <End key={end} {...{ plan, piece, span, spanIndex, end, points }} leftPx={end === "from" ? 0 : width - END_PX} />
+              <End
+                key={end}
+                {...{ plan, piece, span, spanIndex, end, points }}
+                leftPx={end === "from" ? 0 : width - END_PX}
+              />
             ))}
           </div>
         );

@@ -137,10 +137,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
               {role === "bag" && number("comfortC", "Comfort rating")}
               {role === "bag" && number("limitC", "Limit rating")}
               {role === "pad" && number("padR", "R-value")}
-              {role !== "bag" &&
-                role !== "pad" &&
-                role !== "bottle" &&
-                number("warmthK", "Adds in the bag")}
+              {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds in the bag")}
             </div>
             <fieldset className="mt-4 border-0 p-0">
               <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>

@@ -63,9 +63,7 @@ export default function Kit({ plan, result }: ScreenProps) {
       )}
       <LaneBoard<EndMark>
         x={x}
-        onMove={(move) =>
-          setPreview(move && { ...move.data, pointIndex: nearestPoint(points, move.metres) })
-        }
+        onMove={(move) => setPreview(move && { ...move.data, pointIndex: nearestPoint(points, move.metres) })}
         onDrop={(end, metres) => moveSpanEnd(plan, points, end.pieceId, end, nearestPoint(points, metres))}
       >
         <div className="relative">
@@ -116,7 +114,9 @@ export default function Kit({ plan, result }: ScreenProps) {
                         value={piece.massG}
                         units={plan.trip.units}
                         onCommit={(massG) =>
-                          setRow("kit", piece.id, `${piece.name}: ${quantity("smallMass", massG, plan.trip.units)}`, { massG })
+                          setRow("kit", piece.id, `${piece.name}: ${quantity("smallMass", massG, plan.trip.units)}`, {
+                            massG,
+                          })
                         }
                       />
                     </div>

@@ -30,7 +30,9 @@ export function FillUp({
             key={carry.fromNode}
             className={`flex items-baseline gap-2 border-b border-rule py-0.5 ${carries[asked] === carry ? "bg-pine-wash" : ""}`}
           >
-            <span className="w-[62px] whitespace-nowrap text-muted">{say.way(carry.fromNode * result.profile.cellM)}</span>
+            <span className="w-[62px] whitespace-nowrap text-muted">
+              {say.way(carry.fromNode * result.profile.cellM)}
+            </span>
             <span className="flex-1">
               {waterName(carry.fromSourceId, plan)}
               <span className="text-muted">

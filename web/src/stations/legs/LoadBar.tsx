@@ -1,15 +1,7 @@
 import type { LegHiker } from "@gepack/core";
 
 /** What leaves the stop, by substance, against the comfort of the pack. */
-export function LoadBar({
-  row,
-  comfortKg,
-  scaleKg,
-}: {
-  row: LegHiker;
-  comfortKg: number;
-  scaleKg: number;
-}) {
+export function LoadBar({ row, comfortKg, scaleKg }: { row: LegHiker; comfortKg: number; scaleKg: number }) {
   const share = (kg: number): string => `${(kg / scaleKg) * 100}%`;
   const parts = [
     ["kit", row.kit.baseKg + row.kit.consumableKg],

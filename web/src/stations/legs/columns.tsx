@@ -32,8 +32,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
       names: true,
       cell: ({ leg }) => (
         <span className="whitespace-nowrap max-[560px]:whitespace-normal">
-          <b>{stopName(plan, leg.fromStopId)}</b>{" "}
-          <span className="text-muted">to {stopName(plan, leg.toStopId)}</span>
+          <b>{stopName(plan, leg.fromStopId)}</b> <span className="text-muted">to {stopName(plan, leg.toStopId)}</span>
         </span>
       ),
     },

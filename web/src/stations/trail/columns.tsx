@@ -24,7 +24,17 @@ import { NumberField } from "../../ui/NumberField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import type { Column } from "../../ui/Table.tsx";
 import { unitSymbol } from "../../units/quantity.ts";
-import { beginM, movePlace, placeName, removePlaces, walkedOfPlace, type Place, type PlaceEnd, type PlaceKind } from "./places.ts";
+import { MONTHS } from "../../words/months.ts";
+import {
+  beginM,
+  movePlace,
+  placeName,
+  removePlaces,
+  walkedOfPlace,
+  type Place,
+  type PlaceEnd,
+  type PlaceKind,
+} from "./places.ts";
 
 const spoken = (text: string): string => text.replaceAll("-", " ");
 const choices = <T extends string>(values: readonly T[]) => values.map((value) => [value, spoken(value)] as const);
@@ -203,36 +213,33 @@ function stopColumns(plan: Plan): Column<Stop>[] {
 function Offers({ stop }: { stop: Stop }): ReactNode {
   return (
     <span className="text-xs" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>
-        <DropdownMenu.Root modal={false}>
-          <DropdownMenu.Trigger
-            className="text-left text-muted hover:underline"
-            aria-label={`What ${stop.name} offers`}
-          >
-            {stop.services.map(spoken).join(", ") || "nothing yet"}
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content className="menu" align="start">
-              {SERVICES.map((service) => (
-                <DropdownMenu.CheckboxItem
-                  key={service}
-                  className="menu-item data-[state=checked]:font-bold"
-                  checked={stop.services.includes(service)}
-                  onSelect={(event) => event.preventDefault()}
-                  onCheckedChange={(on) =>
-                    editRow("stops", stop.id, `${stop.name}: ${on ? "offers" : "no"} ${spoken(service)}`, (target) => {
-                      target.services = SERVICES.filter((one) =>
-                        one === service ? on === true : target.services.includes(one),
-                      );
-                    })
-                  }
-                >
-                  <span className="inline-block w-4">{stop.services.includes(service) ? "✓" : ""}</span>
-                  {spoken(service)}
-                </DropdownMenu.CheckboxItem>
-              ))}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger className="text-left text-muted hover:underline" aria-label={`What ${stop.name} offers`}>
+          {stop.services.map(spoken).join(", ") || "nothing yet"}
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className="menu" align="start">
+            {SERVICES.map((service) => (
+              <DropdownMenu.CheckboxItem
+                key={service}
+                className="menu-item data-[state=checked]:font-bold"
+                checked={stop.services.includes(service)}
+                onSelect={(event) => event.preventDefault()}
+                onCheckedChange={(on) =>
+                  editRow("stops", stop.id, `${stop.name}: ${on ? "offers" : "no"} ${spoken(service)}`, (target) => {
+                    target.services = SERVICES.filter((one) =>
+                      one === service ? on === true : target.services.includes(one),
+                    );
+                  })
+                }
+              >
+                <span className="inline-block w-4">{stop.services.includes(service) ? "✓" : ""}</span>
+                {spoken(service)}
+              </DropdownMenu.CheckboxItem>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
     </span>
   );
 }
@@ -329,7 +336,6 @@ function campColumns(): Column<Camp>[] {
   ];
 }
 
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 const monthDay = (text: string): string => `${Number(text.slice(3))} ${MONTHS[Number(text.slice(0, 2)) - 1] ?? ""}`;
 
 function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
@@ -340,7 +346,15 @@ function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
       id: "ends",
       head: `ends, ${unitSymbol("distance", plan.trip.units)}`,
       cell: (stretch) => (
-        <Where kind="stretches" place={stretch} plan={plan} profile={profile} label="End" end="toM" trackM={stretch.toM} />
+        <Where
+          kind="stretches"
+          place={stretch}
+          plan={plan}
+          profile={profile}
+          label="End"
+          end="toM"
+          trackM={stretch.toM}
+        />
       ),
     },
     {

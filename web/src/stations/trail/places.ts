@@ -125,7 +125,8 @@ export function movePlace(
 /** Removing a stop hands the spans that changed there to the nearest stop that stays. */
 export function removePlaces(kind: PlaceKind, places: readonly Place[]): void {
   const ids = places.map((place) => place.id);
-  const label = places.length === 1 ? `Remove ${places[0]!.name}` : `Remove ${places.length} ${KINDS[kind].title.toLowerCase()}`;
+  const label =
+    places.length === 1 ? `Remove ${places[0]!.name}` : `Remove ${places.length} ${KINDS[kind].title.toLowerCase()}`;
   removeRows(kind, ids, label, kind === "stops" ? (plan, id) => nearestUsedStop(plan, id) : undefined);
 }
 

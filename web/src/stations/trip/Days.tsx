@@ -1,29 +1,36 @@
 /** The rules of a day: hours by stage, light, camps, rest, and what slows the walk. */
 import { Plus, X } from "lucide-react";
-import { SURFACE_TABLE, type DayRules, type Hiker, type Plan, type PlanResult, type Surface } from "@gepack/core";
-import { NumberField } from "../../components/NumberField.tsx";
-import { OptionalNumber } from "../../components/OptionalNumber.tsx";
-import { Pick } from "../../components/Pick.tsx";
-import { edit } from "../../store/app.ts";
+import { SURFACE_TABLE, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
+import { edit } from "../../store/document.ts";
+import { FieldNumber, FieldRows, Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
+import { Panel } from "../../ui/Panel.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
-import { counted, measured, percent, Rows, Section, type Row } from "./fields.tsx";
+import type { ScreenProps } from "../Screen.tsx";
+import { changeHiker } from "./hiker.tsx";
 
-const LIGHT: Row[] = [percent("darkFraction", "In the dark, at most", 0, 100)];
-const CAMP: Row[] = [counted("campWindowH", "Up to so much earlier", "h", 0, 5, 1)];
-const REST: Row[] = [counted("restEveryDays", "Rest after days walked, 0 for none", "days", 0, 60)];
-const SLOW: Row[] = [
-  percent("nightSpeedFactor", "Speed in the dark", 20, 100),
-  measured("heatSlowFromC", "Heat slows from", "temperature", 0, 45),
-  { ...percent("heatSlowPerK", "Slower by, a kelvin", 0, 10), digits: 1 },
-  percent("loadSlowness", "What the load takes, of the model’s", 0, 300),
+const LIGHT: FieldRow[] = [["darkFraction", "In the dark, at most"]];
+const CAMP: FieldRow[] = [["campWindowH", "Up to so much earlier"]];
+const REST: FieldRow[] = [["restEveryDays", "Rest after days walked, 0 for none"]];
+const SLOW: FieldRow[] = [
+  ["nightSpeedFactor", "Speed in the dark"],
+  ["heatSlowFromC", "Heat slows from"],
+  ["heatSlowPerK", "Slower by, a kelvin"],
+  ["loadSlowness", "What the load takes, of the model’s"],
 ];
 
-export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
+type ChangeRules = (label: string, recipe: (rules: DayRules) => void) => void;
+const change: ChangeRules = (label, recipe) =>
+  void edit(`Days: ${label.toLowerCase()}`, (draft) => recipe(draft.dayRules as DayRules));
+
+export function Days({ plan, result }: ScreenProps) {
   const { units } = plan.trip;
-  const rules = plan.days;
-  const change = (label: string, recipe: (rules: DayRules) => void): void =>
-    void edit(`Days: ${label.toLowerCase()}`, (draft) => recipe(draft.days as DayRules));
-  const rows = (list: Row[]) => <Rows id="days" record={rules} list={list} units={units} change={change} />;
+  const rules = plan.dayRules;
+  const rows = (list: FieldRow[]) => (
+    <FieldRows of="dayRules" id="days" record={rules} list={list} units={units} change={change} />
+  );
   const walked = result.days.filter((day) => day.walkH > 0);
   const longest = Math.max(...walked.map((day) => day.walkH));
   return (
@@ -36,7 +43,7 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
       {plan.hikers.map((hiker) => (
         <Ramp key={hiker.id} hiker={hiker} plan={plan} />
       ))}
-      <Section
+      <Fields
         title="Setting out"
         note="By the clock, but not before there is light, unless hours in the dark are allowed. Each hiker’s hour is set with the hiker."
       >
@@ -51,14 +58,11 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
         />
         {rows(LIGHT)}
         <OptionalNumber
+          path="dayRules.neroOutH"
           label="Hours on the day out of a stop"
           value={rules.neroOutH}
           start={4}
           units={units}
-          suffix="h"
-          min={0.5}
-          max={20}
-          digits={1}
           take="Short day out of stops…"
           drop="As usual"
           onChange={(value) =>
@@ -68,8 +72,8 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
             })
           }
         />
-      </Section>
-      <Section
+      </Fields>
+      <Fields
         title="Ending the day"
         note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it. Who would come to a stop after closing camps before it and comes in the morning."
       >
@@ -103,14 +107,14 @@ export function Days({ plan, result }: { plan: Plan; result: PlanResult }) {
           onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
         />
         {rows(REST)}
-      </Section>
-      <Section
+      </Fields>
+      <Fields
         title="What slows the walk"
         note="Factors multiply. Night and heat are stated engineering values without a published source; set your own."
       >
         {rows(SLOW)}
-      </Section>
-      <Surfaces rules={rules} plan={plan} change={change} />
+      </Fields>
+      <Surfaces plan={plan} />
     </>
   );
 }
@@ -120,10 +124,7 @@ function Ramp({ hiker, plan }: { hiker: Hiker; plan: Plan }) {
   const { ramp, hoursFreshH, hoursFitH, rampDays } = hiker.pace;
   const { units } = plan.trip;
   const change = (label: string, recipe: (pace: Hiker["pace"]) => void): void =>
-    void edit(`${hiker.name.split(" ")[0]}: ${label}`, (draft) => {
-      const target = draft.hikers.find((candidate) => candidate.id === hiker.id);
-      if (target) recipe(target.pace as Hiker["pace"]);
-    });
+    changeHiker(hiker)(label, (target) => recipe(target.pace));
   const begin = (): void =>
     change("hours by stage", (pace) => {
       pace.ramp = [
@@ -156,23 +157,19 @@ function Ramp({ hiker, plan }: { hiker: Hiker; plan: Plan }) {
           <ol className="m-0 flex list-none flex-wrap gap-3 p-0">
             {ramp.map((stage, i) => (
               <li key={i} className="flex items-end gap-1.5 rounded border border-rule bg-sheet px-2 py-1.5">
-                <NumberField
+                <FieldNumber
+                  path="hikers.pace.ramp.tripDay"
                   label="From day"
                   value={stage.tripDay}
                   units={units}
-                  min={0}
-                  max={2000}
-                  digits={0}
                   className="w-[72px]"
                   onCommit={(value) => set(i, "tripDay", Math.round(value))}
                 />
-                <NumberField
+                <FieldNumber
+                  path="hikers.pace.ramp.hoursH"
                   label="Hours"
                   value={stage.hoursH}
                   units={units}
-                  min={1}
-                  max={20}
-                  digits={1}
                   className="w-[72px]"
                   onCommit={(value) => set(i, "hoursH", value)}
                 />
@@ -207,57 +204,42 @@ const SURFACE_NAME: Record<Surface, string> = {
   "soft-snow": "Soft snow",
 };
 
-function Surfaces({
-  rules,
-  plan,
-  change,
-}: {
-  rules: DayRules;
-  plan: Plan;
-  change: (label: string, recipe: (rules: DayRules) => void) => void;
-}) {
+type SurfaceRow = (typeof SURFACE_TABLE)[number];
+
+function Surfaces({ plan }: { plan: Plan }) {
+  const columns: Column<SurfaceRow>[] = [
+    { id: "surface", head: "Surface", names: true, cell: ({ id }) => SURFACE_NAME[id] },
+    { id: "cost", head: "Cost factor", right: true, cell: ({ terrainFactor }) => fixed(terrainFactor, 2) },
+    {
+      id: "speed",
+      head: "Speed, %",
+      right: true,
+      cell: ({ id, speedFactor }) => (
+        <FieldNumber
+          bare
+          className="w-[72px]"
+          path="dayRules.surfaceSpeed.*"
+          label={`Speed on ${SURFACE_NAME[id].toLowerCase()}`}
+          value={plan.dayRules.surfaceSpeed[id] ?? speedFactor}
+          units={plan.trip.units}
+          onCommit={(value) =>
+            change(`speed on ${SURFACE_NAME[id]}`, (rules) => {
+              if (Math.abs(value - speedFactor) < 1e-9) delete rules.surfaceSpeed[id];
+              else rules.surfaceSpeed[id] = value;
+            })
+          }
+        />
+      ),
+    },
+  ];
   return (
-    <section aria-label="Surfaces">
-      <h2 className="m-0 mb-1 text-lg font-bold">Underfoot</h2>
-      <p className="mt-0 mb-2 max-w-[72ch] text-sm text-muted">
-        Speed is a share of that on plain trail. The cost factor goes into the effort models: Soule & Goldman 1972, snow
-        by Pandolf and others 1976; scree is ours.
-      </p>
-      <table className="border-collapse text-sm">
-        <thead>
-          <tr className="border-b border-rule text-left text-xs text-muted">
-            <th className="py-1 pr-6 font-medium">Surface</th>
-            <th className="py-1 pr-6 text-right font-medium">Cost factor</th>
-            <th className="py-1 text-right font-medium">Speed, %</th>
-          </tr>
-        </thead>
-        <tbody>
-          {SURFACE_TABLE.map(({ id, terrainFactor, speedFactor }) => (
-            <tr key={id} className="border-b border-rule">
-              <td className="py-0.5 pr-6">{SURFACE_NAME[id]}</td>
-              <td className="figure py-0.5 pr-6 text-right">{fixed(terrainFactor, 2)}</td>
-              <td className="py-0.5">
-                <NumberField
-                  bare
-                  className="w-[72px]"
-                  label={`Speed on ${SURFACE_NAME[id].toLowerCase()}`}
-                  value={100 * (rules.surfaceSpeed[id] ?? speedFactor)}
-                  units={plan.trip.units}
-                  min={10}
-                  max={150}
-                  digits={0}
-                  onCommit={(value) =>
-                    change(`speed on ${SURFACE_NAME[id]}`, (target) => {
-                      if (Math.abs(value / 100 - speedFactor) < 1e-9) delete target.surfaceSpeed[id];
-                      else target.surfaceSpeed[id] = value / 100;
-                    })
-                  }
-                />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
+    <Panel
+      title="Underfoot"
+      note="Speed is a share of that on plain trail. The cost factor goes into the effort models: Soule & Goldman 1972, snow by Pandolf and others 1976; scree is ours."
+    >
+      <div className="max-w-[420px]">
+        <Table label="Surfaces" columns={columns} rows={SURFACE_TABLE} idOf={({ id }) => id} />
+      </div>
+    </Panel>
   );
 }

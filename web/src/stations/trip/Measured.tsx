@@ -1,29 +1,32 @@
 /** Where a hiker's own measured figures of a question are given and taken back. */
 import type { Hiker, Question, SchoolFigures, Units } from "@gepack/core";
-import { OptionalNumber } from "../../components/OptionalNumber.tsx";
-import { MEASURED } from "./measuredFields.ts";
+import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
+import { changeHiker } from "./hiker.tsx";
+import { MEASURED, measuredValue, setMeasured } from "./measuredFields.ts";
 
 interface Props {
   question: Question;
   hiker: Hiker;
   units: Units;
   figures: (id: string) => SchoolFigures | undefined;
-  change: (label: string, recipe: (hiker: Hiker) => void) => void;
 }
 
-export function Measured({ question, hiker, units, figures, change }: Props) {
+export function Measured({ question, hiker, units, figures }: Props) {
   const fields = MEASURED[question]?.filter(({ when }) => when?.(hiker) ?? true) ?? [];
   if (fields.length === 0) return null;
   return (
     <div className="flex flex-wrap items-end gap-3">
       {fields.map((field) => (
         <OptionalNumber
-          key={`${hiker.id} ${field.label}`}
-          {...field}
-          value={field.get(hiker)}
+          key={`${hiker.id} ${field.path}`}
+          path={`hikers.${field.path}`}
+          label={field.label}
+          take={field.take}
+          drop={field.drop}
+          value={measuredValue(hiker, field)}
           start={field.start(figures)}
           units={units}
-          onChange={(value) => change(field.label.toLowerCase(), (target) => field.set(target, value))}
+          onChange={(value) => changeHiker(hiker)(field.label, (target) => setMeasured(target, field, value))}
         />
       ))}
     </div>

@@ -12,8 +12,11 @@ import {
   type SchoolFigures,
   type Units,
 } from "@gepack/core";
-import { edit, useApp } from "../../store/app.ts";
 import { dayMonth, fixed, quantity } from "../../units/quantity.ts";
+import { Panel } from "../../ui/Panel.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { changeHiker, useHiker } from "./hiker.tsx";
 import { LeavingStops } from "./LeavingStops.tsx";
 import { Measured } from "./Measured.tsx";
 import { replacedBy } from "./measuredFields.ts";
@@ -22,20 +25,20 @@ import { useComparison, type Comparison } from "./useComparison.ts";
 const QUESTIONS = Object.keys(models) as Question[];
 const COUNT = QUESTIONS.reduce((sum, question) => sum + models[question].all.length, 0);
 
-interface Column {
+interface Figure {
   name: string;
   show: (figures: SchoolFigures, units: Units) => string;
 }
 
-const HEAVIEST: Column = {
+const HEAVIEST: Figure = {
   name: "Heaviest pack",
   show: (row, units) => `${quantity("mass", row.heaviestKg, units)}, leg ${row.heaviestLeg + 1}`,
 };
-const KCAL: Column = { name: "kcal a day", show: (row) => fixed(row.kcalPerDay, 0) };
-const FOOD: Column = { name: "Food, all legs", show: (row, units) => quantity("mass", row.foodKg, units) };
-const BODY: Column = { name: "Body at the finish", show: (row, units) => quantity("mass", row.finishBodyKg, units) };
+const KCAL: Figure = { name: "kcal a day", show: (row) => fixed(row.kcalPerDay, 0) };
+const FOOD: Figure = { name: "Food, all legs", show: (row, units) => quantity("mass", row.foodKg, units) };
+const BODY: Figure = { name: "Body at the finish", show: (row, units) => quantity("mass", row.finishBodyKg, units) };
 
-const TEXT: Record<Question, { title: string; note: string; columns: Column[] }> = {
+const TEXT: Record<Question, { title: string; note: string; columns: Figure[] }> = {
   time: {
     title: "Walking time",
     note: "How fast on which slope, before load, surface, heat and dark. Your own pace in percent comes on top, but for the measured one.",
@@ -74,7 +77,7 @@ const TEXT: Record<Question, { title: string; note: string; columns: Column[] }>
 };
 
 export function Models({ plan, result }: { plan: Plan; result: PlanResult }) {
-  const hiker = plan.hikers[useApp((state) => state.hikerIndex)]!;
+  const hiker = useHiker(plan);
   const comparison = useComparison(plan, hiker.id, QUESTIONS, COUNT);
   return (
     <>
@@ -83,7 +86,7 @@ export function Models({ plan, result }: { plan: Plan; result: PlanResult }) {
           What each school says for this whole hike and {hiker.name}, everything else unchanged. Schools differ by a
           fifth and more, and people by as much again: a measured figure of your own is better than any of them.
         </p>
-        <Progress comparison={comparison} />
+        <Running comparison={comparison} />
       </div>
       {QUESTIONS.map((question) => (
         <QuestionTable
@@ -99,22 +102,15 @@ export function Models({ plan, result }: { plan: Plan; result: PlanResult }) {
   );
 }
 
-function Progress({ comparison }: { comparison: Comparison }) {
-  if (comparison.stopped)
+function Running({ comparison: { stopped, missing, stop, again } }: { comparison: Comparison }) {
+  if (stopped)
     return (
-      <button className="btn" onClick={comparison.again}>
+      <button className="btn" onClick={again}>
         Compare again
       </button>
     );
-  if (comparison.missing === 0) return <span className="text-sm text-muted">All compared.</span>;
-  return (
-    <span className="flex items-center gap-2 text-sm text-muted" role="status">
-      <progress max={COUNT} value={COUNT - comparison.missing} aria-label="Schools compared" />
-      <button className="btn" onClick={comparison.stop}>
-        Stop
-      </button>
-    </span>
-  );
+  if (missing === 0) return <span className="text-sm text-muted">All compared.</span>;
+  return <Progress label="Schools compared" fraction={(COUNT - missing) / COUNT} onStop={stop} />;
 }
 
 interface QuestionProps {
@@ -128,92 +124,104 @@ interface QuestionProps {
 function QuestionTable({ question, plan, result, hiker, comparison }: QuestionProps) {
   const { title, note, columns } = TEXT[question];
   const units = plan.trip.units;
-  const chosen = result.schools[plan.hikers.indexOf(hiker)]![question];
-  const change = (label: string, recipe: (hiker: Hiker) => void): void =>
-    void edit(`${hiker.name.split(" ")[0]}: ${label}`, (draft) => {
-      const target = draft.hikers.find((candidate) => candidate.id === hiker.id);
-      if (target) recipe(target as Hiker);
-    });
-  const choose = (id: string, name: string): void =>
-    change(name, (target) => {
-      if (question === "fuel") target.stove = stoveOf(target, id as Hiker["stove"]["fuel"]);
-      else target.schools[question] = id;
-    });
   const fuels = useMemo(
     () => (question === "fuel" ? compareFuels(plan, result, hiker.id) : undefined),
     [question, plan, result, hiker.id],
   );
+  const figuresOf = (id: string): SchoolFigures | undefined => comparison.figures.get(`${question}:${id}`);
   const measured = replacedBy(question, hiker);
-  const cell = "border-b border-rule py-1.5 pr-4 align-top";
+  const chosen = chosenSchool(question, hiker);
   return (
-    <section aria-label={title}>
-      <h2 className="m-0 mb-0.5 text-lg font-bold">{title}</h2>
-      <p className="mt-0 mb-1.5 max-w-[72ch] text-sm text-muted">{note}</p>
-      <Measured
-        question={question}
-        hiker={hiker}
-        units={units}
-        figures={(id) => comparison.figures.get(`${question}:${id}`)}
-        change={change}
-      />
+    <Panel title={title} note={note}>
+      <Measured question={question} hiker={hiker} units={units} figures={figuresOf} />
       {measured && (
         <p className="mt-1 mb-1.5 inline-block rounded bg-pine-wash px-2 py-1 text-sm">
           <b>Measured:</b> {measured} The schools below are shown without it.
         </p>
       )}
       <div className="relative overflow-x-auto">
-        <table className="w-full border-collapse text-sm">
-          <thead>
-            <tr className="border-b border-rule text-left text-xs text-muted">
-              <th className="py-1 pr-4 font-medium">School</th>
-              {columns.map((column) => (
-                <th key={column.name} className="py-1 pr-4 text-right font-medium whitespace-nowrap">
-                  {column.name}
-                </th>
-              ))}
-              {fuels && <th className="py-1 pr-4 text-right font-medium whitespace-nowrap">Stove and fuel carried</th>}
-              <th className="py-1 font-medium">Source and where it holds</th>
-            </tr>
-          </thead>
-          <tbody>
-            {models[question].all.map((school) => {
-              const row = comparison.figures.get(`${question}:${school.id}`);
-              const here = school.id === chosen;
-              const fuel = fuels?.find((candidate) => candidate.id === school.id);
-              return (
-                <tr key={school.id} className={here ? "bg-pine-wash" : ""}>
-                  <td className={`${cell} min-w-[200px] pl-1.5`}>
-                    <label className={`flex items-start gap-2 ${here ? "font-bold" : ""}`}>
-                      <input
-                        type="radio"
-                        className="mt-[3px] accent-(--pine)"
-                        name={`${question} ${hiker.id}`}
-                        checked={here}
-                        onChange={() => choose(school.id, school.name)}
-                      />
-                      {school.name}
-                    </label>
-                  </td>
-                  {columns.map((column) => (
-                    <td key={column.name} className={`figure ${cell} text-right whitespace-nowrap`}>
-                      {row ? column.show(row, units) : "…"}
-                    </td>
-                  ))}
-                  {fuels && <td className={`figure ${cell} text-right`}>{fuel ? fuelCarried(fuel, units) : "–"}</td>}
-                  <td className={`${cell} min-w-[260px] text-xs text-muted`}>
-                    {school.confidence === "experimental" && <b className="text-caution">Experimental. </b>}
-                    {school.source}. {school.validity.words}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <Table
+          label={`Schools: ${title}`}
+          rows={models[question].all}
+          idOf={(school) => school.id}
+          chosen={chosen === undefined ? [] : [chosen]}
+          columns={[
+            nameColumn(question, hiker, chosen),
+            ...columns.map(({ name, show }): Column<AnySchool> => ({
+              id: name,
+              head: name,
+              right: true,
+              cell: (school) => {
+                const row = figuresOf(school.id);
+                return row ? show(row, units) : "…";
+              },
+            })),
+            ...(fuels ? [carriedColumn(fuels, units)] : []),
+            SOURCE,
+          ]}
+        />
       </div>
       {fuels && <LeavingStops fuels={fuels} plan={plan} result={result} />}
-    </section>
+    </Panel>
   );
 }
+
+type AnySchool = (typeof models)[Question]["all"][number];
+
+/** What the document names; undefined where it names none that is known. */
+function chosenSchool(question: Question, hiker: Hiker): string | undefined {
+  const named = question === "fuel" ? hiker.stove.fuel : hiker.schools[question];
+  return models[question].find(named)?.id;
+}
+
+function nameColumn(question: Question, hiker: Hiker, chosen: string | undefined): Column<AnySchool> {
+  const choose = ({ id, name }: AnySchool): void =>
+    changeHiker(hiker)(name, (target) => {
+      if (question === "fuel") target.stove = stoveOf(target, id as Hiker["stove"]["fuel"]);
+      else target.schools[question] = id;
+    });
+  return {
+    id: "school",
+    head: "School",
+    names: true,
+    cell: (school) => (
+      <label className={`flex min-w-[200px] items-start gap-2 ${school.id === chosen ? "font-bold" : ""}`}>
+        <input
+          type="radio"
+          className="mt-[3px] accent-(--pine)"
+          name={`${question} ${hiker.id}`}
+          checked={school.id === chosen}
+          onChange={() => choose(school)}
+        />
+        {school.name}
+      </label>
+    ),
+  };
+}
+
+function carriedColumn(fuels: readonly FuelComparison[], units: Units): Column<AnySchool> {
+  return {
+    id: "carried",
+    head: "Stove and fuel carried",
+    right: true,
+    cell: (school) => {
+      const fuel = fuels.find((candidate) => candidate.id === school.id);
+      return <span className="whitespace-normal">{fuel ? fuelCarried(fuel, units) : "–"}</span>;
+    },
+  };
+}
+
+const SOURCE: Column<AnySchool> = {
+  id: "source",
+  head: "Source and where it holds",
+  wide: true,
+  cell: (school) => (
+    <span className="inline-block min-w-[260px] text-xs text-muted">
+      {school.confidence === "experimental" && <b className="text-caution">Experimental. </b>}
+      {school.source}. {school.validity.words}
+    </span>
+  ),
+};
 
 function fuelCarried(fuel: FuelComparison, units: Units): string {
   const crossing = fuel.crossing

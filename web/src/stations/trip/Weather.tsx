@@ -1,157 +1,133 @@
 /** Stations with monthly normals: what the season of an own trip is worked out from. */
 import { Plus, X } from "lucide-react";
-import { climateStationSchema, walkedAt, type Plan, type PlanResult, type ClimateStation } from "@gepack/core";
-import { NameField } from "../../components/NameField.tsx";
-import { NumberField } from "../../components/NumberField.tsx";
-import { edit } from "../../store/app.ts";
-import { unitSymbol } from "../../units/quantity.ts";
+import { climateStationSchema, trackAt, walkedAt, type ClimateStation, type TrackM, type WalkedM } from "@gepack/core";
+import { addRow, editRow, removeRows, setRow } from "../../edit/rows.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { Panel } from "../../ui/Panel.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { quantity, unitSymbol } from "../../units/quantity.ts";
+import { MONTHS } from "../../words/months.ts";
+import type { ScreenProps } from "../Screen.tsx";
 
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 /** A mild year to begin from; every figure of it is there to be replaced. */
 const MILD_LOW_C = [-2, -1, 1, 4, 8, 11, 13, 13, 10, 6, 2, -1];
 const MILD_DAY_RANGE_K = 10;
 
-export function Weather({ plan, result }: { plan: Plan; result: PlanResult }) {
+export function Weather({ plan, result }: ScreenProps) {
   const { stations } = plan.climate;
-  const add = (): void =>
-    void edit("Add weather station", (draft) => {
-      const { profile } = result;
-      const name = `Station ${stations.length + 1}`;
-      const heightM = Math.round(profile.heightM[profile.cellCount >> 1]!);
-      const highC = MILD_LOW_C.map((c) => c + MILD_DAY_RANGE_K);
-      const trackM = Math.round(profile.lengthM / 2);
-      const row = { id: crypto.randomUUID(), name, trackM, heightM, lowC: MILD_LOW_C, highC, lowSdK: 3.5, highSdK: 4 };
-      draft.climate.stations.push(climateStationSchema.parse(row));
-    });
+  const add = (): void => {
+    const { profile } = result;
+    const name = `Station ${stations.length + 1}`;
+    const heightM = Math.round(profile.heightM[profile.cellCount >> 1]!);
+    const highC = MILD_LOW_C.map((c) => c + MILD_DAY_RANGE_K);
+    const trackM = Math.round(trackAt(profile, (profile.lengthM / 2) as WalkedM));
+    const row = { id: crypto.randomUUID(), name, trackM, heightM, lowC: MILD_LOW_C, highC, lowSdK: 3.5, highSdK: 4 };
+    addRow("climate.stations", "Add weather station", climateStationSchema.parse(row));
+  };
   return (
-    <section aria-label="Weather">
-      <h2 className="m-0 mb-2 text-lg font-bold">Weather</h2>
-      <p className="mt-0 mb-2 max-w-[72ch] text-sm text-muted">
-        Monthly means of the nights’ lows and the days’ highs at stations near the trail, from a climate table you
-        trust. They are brought to every camp by distance, height and date. Means are no forecast.
-      </p>
+    <Panel
+      title="Weather"
+      note="Monthly means of the nights’ lows and the days’ highs at stations near the trail, from a climate table you trust. They are brought to every camp by distance, height and date. Means are no forecast."
+    >
       <button className="btn mb-2" onClick={add}>
         <Plus size={15} aria-hidden="true" /> Add weather station
       </button>
       {stations.map((station) => (
         <StationRow key={station.id} station={station} plan={plan} result={result} />
       ))}
-    </section>
+    </Panel>
   );
 }
 
-function StationRow({ station, plan, result }: { station: ClimateStation; plan: Plan; result: PlanResult }) {
-  const units = plan.trip.units;
-  const { profile } = result;
-  const change = (label: string, recipe: (target: ClimateStation) => void): void =>
-    void edit(`${station.name}: ${label}`, (draft) => {
-      const target = draft.climate.stations.find((row) => row.id === station.id);
-      if (target) recipe(target as ClimateStation);
-    });
-  const remove = (): void =>
-    void edit(`Remove ${station.name}`, (draft) => {
-      draft.climate.stations = draft.climate.stations.filter((row) => row.id !== station.id);
-    });
-  const months = (which: "lowC" | "highC", word: string) => (
-    <tr>
-      <th scope="row" className="pr-2 text-left text-xs font-medium whitespace-nowrap text-muted">
-        {word} {unitSymbol("temperature", units)}
-      </th>
-      {MONTHS.map((month, m) => (
-        <td key={month}>
-          <NumberField
-            bare
-            className="w-[52px]"
-            label={`${station.name}, ${month}, ${word}`}
-            kind="temperature"
-            digits={1}
-            value={station[which][m]!}
-            units={units}
-            min={-80}
-            max={60}
-            onCommit={(celsius) => change(`${month} ${word}`, (target) => void (target[which][m] = celsius))}
-          />
-        </td>
-      ))}
-    </tr>
-  );
+const MEANS = [
+  { key: "lowC", word: "low" },
+  { key: "highC", word: "high" },
+] as const;
+
+function StationRow({ station, plan, result: { profile } }: ScreenProps & { station: ClimateStation }) {
+  const { units } = plan.trip;
+  const { id, name, trackM, heightM, lowSdK, highSdK } = station;
+  const set = (label: string, fields: Partial<ClimateStation>): void =>
+    setRow("climate.stations", id, `${name}: ${label}`, fields);
+  const along = walkedAt(profile, trackM);
+  const columns: Column<(typeof MEANS)[number]>[] = [
+    {
+      id: "which",
+      head: <span className="sr-only">Which</span>,
+      names: true,
+      cell: ({ word }) => `${word} ${unitSymbol("temperature", units)}`,
+    },
+    ...MONTHS.map((month, m): Column<(typeof MEANS)[number]> => ({
+      id: month,
+      head: month,
+      right: true,
+      cell: ({ key, word }) => (
+        <FieldNumber
+          bare
+          className="w-[52px]"
+          path={`climate.stations.${key}`}
+          label={`${name}, ${month}, ${word}`}
+          value={station[key][m]!}
+          units={units}
+          onCommit={(celsius) =>
+            editRow("climate.stations", id, `${name}: ${month} ${word}`, (row) => void (row[key][m] = celsius))
+          }
+        />
+      ),
+    })),
+  ];
   return (
     <details className="border-t border-rule py-1.5">
       <summary className="cursor-pointer text-sm font-semibold">
-        {station.name}{" "}
+        {name}{" "}
         <span className="font-normal text-muted">
-          {(walkedAt(profile, station.trackM) / 1000).toFixed(0)} km along, {station.heightM} m
+          {quantity("distance", along, units, 0)} along, {quantity("height", heightM, units)}
         </span>
       </summary>
       <div className="my-2 flex flex-wrap items-end gap-4">
-        <NameField
-          label="Name"
-          value={station.name}
-          onCommit={(name) => change("name", (target) => void (target.name = name))}
-        />
+        <NameField label="Name" value={name} onCommit={(next) => set("name", { name: next })} />
         <NumberField
           className="w-[130px]"
           label="Nearest place on the trail"
           kind="distance"
-          value={walkedAt(profile, station.trackM)}
+          value={along}
           units={units}
           min={0}
           max={profile.lengthM}
-          onCommit={(m) => change("place", (target) => void (target.trackM = Math.round(walkedAt(profile, m))))}
+          onCommit={(m) => set("place", { trackM: Math.round(trackAt(profile, m as WalkedM)) as TrackM })}
         />
-        <NumberField
+        <FieldNumber
           className="w-[130px]"
+          path="climate.stations.heightM"
           label="Height"
-          kind="height"
-          value={station.heightM}
+          value={heightM}
           units={units}
-          min={-430}
-          max={8900}
-          onCommit={(m) => change("height", (target) => void (target.heightM = m))}
+          onCommit={(m) => set("height", { heightM: m })}
         />
-        <NumberField
+        <FieldNumber
           className="w-[150px]"
+          path="climate.stations.lowSdK"
           label="Spread of nights"
-          suffix="K"
-          digits={1}
-          value={station.lowSdK}
+          value={lowSdK}
           units={units}
-          min={0}
-          max={20}
-          onCommit={(kelvin) => change("spread of nights", (target) => void (target.lowSdK = kelvin))}
+          onCommit={(kelvin) => set("spread of nights", { lowSdK: kelvin })}
         />
-        <NumberField
+        <FieldNumber
           className="w-[150px]"
+          path="climate.stations.highSdK"
           label="Spread of days"
-          suffix="K"
-          digits={1}
-          value={station.highSdK}
+          value={highSdK}
           units={units}
-          min={0}
-          max={20}
-          onCommit={(kelvin) => change("spread of days", (target) => void (target.highSdK = kelvin))}
+          onCommit={(kelvin) => set("spread of days", { highSdK: kelvin })}
         />
-        <button className="btn" onClick={remove}>
-          <X size={15} aria-hidden="true" /> Remove {station.name}
+        <button className="btn" onClick={() => removeRows("climate.stations", [id], `Remove ${name}`)}>
+          <X size={15} aria-hidden="true" /> Remove {name}
         </button>
       </div>
       <div className="relative overflow-x-auto">
-        <table className="border-collapse">
-          <thead>
-            <tr>
-              <td />
-              {MONTHS.map((month) => (
-                <th key={month} scope="col" className="text-right text-xs font-medium text-muted">
-                  {month}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {months("lowC", "low")}
-            {months("highC", "high")}
-          </tbody>
-        </table>
+        <Table label={`Months at ${name}`} columns={columns} rows={MEANS} idOf={({ key }) => key} />
       </div>
     </details>
   );

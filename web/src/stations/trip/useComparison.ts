@@ -1,7 +1,9 @@
 /** Figures of every school for one hiker, worked out beside the page and again after every edit. */
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Plan, Question, SchoolFigures } from "@gepack/core";
-import { compareSchoolsOf, stopComparing } from "../../store/app.ts";
+import { calculator } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
+import { JobStopped } from "../../worker/client.ts";
 
 export interface Comparison {
   /** By `question:school`; figures of the plan before stay until the new ones are there. */
@@ -21,22 +23,30 @@ export function useComparison(plan: Plan, hikerId: string, questions: readonly Q
   const [missing, setMissing] = useState(count);
   const [stopped, setStopped] = useState(false);
   const [run, setRun] = useState(0);
+  const running = useRef<AbortController>(undefined);
   useEffect(() => {
-    let left = count;
-    let live = true;
-    const timer = setTimeout(() => {
+    const { signal } = (running.current = new AbortController());
+    const timer = setTimeout(() => void compare(), CALM_MS);
+    const compare = async (): Promise<void> => {
+      let left = count;
       setMissing(count);
-      setStopped(false);
-      void compareSchoolsOf(plan, hikerId, questions, (row) => {
-        if (!live) return;
-        setMissing(--left);
-        setFigures((known) => new Map(known).set(`${row.question}:${row.id}`, row));
-      });
-    }, CALM_MS);
+      try {
+        await calculator().compareSchools(
+          { plan, hikerId, questions },
+          (row) => {
+            if (signal.aborted) return;
+            setMissing(--left);
+            setFigures((known) => new Map(known).set(`${row.question}:${row.id}`, row));
+          },
+          signal,
+        );
+      } catch (error) {
+        if (!(error instanceof JobStopped)) report(error);
+      }
+    };
     return () => {
-      live = false;
       clearTimeout(timer);
-      stopComparing();
+      running.current?.abort();
     };
   }, [plan, hikerId, questions, count, run]);
   return {
@@ -44,9 +54,12 @@ export function useComparison(plan: Plan, hikerId: string, questions: readonly Q
     missing,
     stopped,
     stop: () => {
-      stopComparing();
+      running.current?.abort();
       setStopped(true);
     },
-    again: () => setRun(run + 1),
+    again: () => {
+      setStopped(false);
+      setRun(run + 1);
+    },
   };
 }

@@ -9,7 +9,8 @@ export const foodWords = checkWords({
     station: "trip",
     sentence: (check, say) =>
       `The menu gives ${say.kcal(check.have)} a day, less than the ${say.kcal(check.limit)} a body needs at rest.`,
-    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Take medical advice before you plan so little.")),
+    mends: (check, on) =>
+      mends(noShortfall(on, check.hikerId), advice("Take medical advice before you plan so little.")),
   },
   "canister-missing": {
     mark: "canister",

@@ -17,8 +17,7 @@ export const loadWords = checkWords({
   "food-over-pack": {
     mark: "volume",
     station: "legs",
-    sentence: (check, say) =>
-      `Kit and food need ${say.L(check.have)} of space; the pack holds ${say.L(check.limit)}.`,
+    sentence: (check, say) => `Kit and food need ${say.L(check.have)} of space; the pack holds ${say.L(check.limit)}.`,
     mends: (check, on) =>
       mends(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),

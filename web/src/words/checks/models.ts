@@ -1,27 +1,39 @@
 import { advice } from "../../mends/mend.ts";
+import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
 
-/** Inputs of the models in plain words. */
-const QUANTITY_WORD: Record<string, string> = {
-  loadKg: "a load in kilograms of",
-  gradePercent: "slopes beyond it on so many percent of the way:",
-  gradeFraction: "slopes beyond it on so many percent of the way:",
-  temperatureC: "day highs in °C of",
-  ageY: "an age of",
-  bodyFatFraction: "a fraction of body fat of",
-  fatKg: "body fat in kilograms of",
-  heightM: "camps at a height in metres of",
-  volumeL: "boils in litres of",
+type Show = (value: number, say: Say) => string;
+
+interface Quantity {
+  /** Of what a school was measured. */
+  of: string;
+  show: Show;
+  /** What is said of a quantity that is beyond on a part of the way, whose percent is told. */
+  partOfTheWay?: boolean;
+}
+
+const percentOf: Show = (fraction, say) => say.percent(100 * fraction);
+
+const QUANTITIES: Record<string, Quantity> = {
+  loadKg: { of: "loads", show: (kg, say) => say.kg(kg) },
+  gradePercent: { of: "slopes", show: (percent, say) => say.percent(percent), partOfTheWay: true },
+  gradeFraction: { of: "slopes", show: percentOf, partOfTheWay: true },
+  temperatureC: { of: "days", show: (celsius, say) => say.C(celsius) },
+  ageY: { of: "ages", show: (years, say) => `${say.number(years)} y` },
+  bodyFatFraction: { of: "body fat", show: percentOf },
+  fatKg: { of: "body fat", show: (kg, say) => say.kg(kg) },
+  heightM: { of: "camps", show: (metres, say) => say.height(metres) },
+  volumeL: { of: "boils", show: (litres, say) => say.L(litres) },
 };
 
 export const modelWords = checkWords({
   "outside-model": {
     mark: "model",
     station: "trip",
-    sentence: (check, say) => {
-      const quantity = QUANTITY_WORD[check.quantity] ?? check.quantity;
-      const have = say.number(check.have, Number.isInteger(check.have) ? 0 : 1);
-      return `“${check.model}” was not measured for this: ${quantity} ${have}. Its figures are flagged, not hidden.`;
+    sentence: ({ model, quantity, have, low, high }, say) => {
+      const { of, show, partOfTheWay } = QUANTITIES[quantity] ?? { of: quantity, show: (value: number) => `${value}` };
+      const beyond = partOfTheWay ? `${say.percent(have)} of the way is beyond` : `here it is ${show(have, say)}`;
+      return `“${model}” was measured for ${of} from ${show(low, say)} to ${show(high, say)}; ${beyond}. Its figures are flagged, not hidden.`;
     },
     mends: () => [advice("Choose another school in Trip, Models.")],
   },

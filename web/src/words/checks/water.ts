@@ -29,7 +29,6 @@ export const waterWords = checkWords({
     station: "trail",
     sentence: (check, say, at) =>
       `${say.way(check.distance)} without trusted water; ${check.source}${at} may have some, and is not counted on.`,
-    mends: (check, on) =>
-      mends(advice("Ask at the last stop whether it has water."), countOnSource(on, check.source)),
+    mends: (check, on) => mends(advice("Ask at the last stop whether it has water."), countOnSource(on, check.source)),
   },
 });

@@ -1,58 +1,42 @@
 /** The edits that the stations make, applied to a document without a browser. */
-import { computePlan, deviceSchema, planSchema, type Plan, type PlanResult, type TrackPoints } from "@gepack/core";
+import {
+  computePlan,
+  deviceSchema,
+  removeHiker,
+  walkedAt,
+  type Plan,
+  type PlanResult,
+  type WalkedM,
+} from "@gepack/core";
 import { produce, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
+import { pieceOf, planWith, someone, straightTrack } from "../../test/plans.ts";
 
 let plan: Plan;
 let labels: string[];
-const selected: unknown[] = [];
 
-vi.mock("../store/app.ts", () => ({
+vi.mock("../store/document.ts", () => ({
   edit: (label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> => {
-    labels.push(label);
+    const before = plan;
     plan = produce(plan, recipe);
+    if (plan !== before) labels.push(label);
     return Promise.resolve();
   },
-  select: (next: unknown) => selected.push(next),
 }));
 
 const { turnRound } = await import("./direction.ts");
-const { addHiker, removeHiker } = await import("./setup/party.ts");
-const { endAtM, moveSpanEnd, swapPoints } = await import("./spans.ts");
-const { addPlace, movePlace, removePlace } = await import("./trail/places.ts");
+const { addRow, editRow, moveRow, removeRows, setRow } = await import("./rows.ts");
+const { endAtM, moveSpanEnd, nearestPoint, swapPoints } = await import("../stations/kit/spans.ts");
+const { addPlace, movePlace, pastePlaces, placeName, removePlaces } = await import("../stations/trail/places.ts");
 
-const points = 1000;
-const track: TrackPoints = {
-  id: "t",
-  name: "t",
-  lonDeg: new Float64Array(points).fill(-150),
-  latDeg: Float64Array.from({ length: points }, (_, i) => 40 + i * 0.0009),
-  heightM: new Float32Array(points).fill(100),
-  segmentStarts: new Uint32Array([0]),
-};
+const track = straightTrack();
 const compute = (): PlanResult => computePlan(plan, [track]);
-const piece = (id: string, spans: unknown[], rest: Record<string, unknown> = {}) => ({
-  id,
-  name: id,
-  massG: 100,
-  ownerId: "a",
-  carrierId: "a",
-  spans,
-  ...rest,
-});
 
 beforeEach(() => {
   labels = [];
-  plan = planSchema.parse({
-    format: "gepack-plan",
-    version: 1,
-    id: "p",
+  plan = planWith({
     trip: { name: "Test", startDate: "2027-05-01", directionName: "northbound" },
-    trackIds: ["t"],
-    hikers: [
-      { id: "a", name: "A", ageY: 30, sex: "male", heightCm: 175, bodyKg: 70 },
-      { id: "b", name: "B", ageY: 30, sex: "female", heightCm: 165, bodyKg: 60 },
-    ],
+    hikers: [someone, { ...someone, id: "b", name: "B", sex: "female", bodyKg: 60 }],
     stops: [
       { id: "one", name: "One", trackM: 30_000 },
       { id: "two", name: "Two", trackM: 60_000 },
@@ -61,12 +45,13 @@ beforeEach(() => {
     sources: [{ id: "w", name: "Well", trackM: 20_000 }],
     stretches: [{ id: "x", name: "Snow", kind: "snow", fromM: 10_000, toM: 40_000 }],
     kit: [
-      piece("axe", [{ fromStopId: "one", toStopId: "two", begins: "posted", ends: "sent-home" }]),
-      piece("tent", [{ fromStopId: "@start", toStopId: "@finish" }], { shared: true }),
+      pieceOf("axe", { spans: [{ fromStopId: "one", toStopId: "two", begins: "posted", ends: "sent-home" }] }),
+      pieceOf("tent", { shared: true }),
     ],
   });
 });
 
+const stop = (id: string) => plan.stops.find((row) => row.id === id)!;
 const axe = () => plan.kit[0]!.spans[0]!;
 const move = (end: "from" | "to", pointIndex: number) =>
   moveSpanEnd(plan, swapPoints(compute()), "axe", { spanIndex: 0, end }, pointIndex);
@@ -106,6 +91,7 @@ describe("moving the ends of spans", () => {
 
   test("a span that ends at a stop not in use is drawn where that stop lies, either way round", () => {
     const at = (): number => endAtM(swapPoints(compute()), plan, "idle");
+    expect(nearestPoint(swapPoints(compute()), 44_000)).toBe(1);
     expect(at()).toBe(50_000);
     turnRound();
     expect(at()).toBeCloseTo(compute().profile.lengthM - 50_000, 3);
@@ -130,13 +116,14 @@ describe("turning round", () => {
 describe("places", () => {
   test("added ones lie on the trail, with coordinates and defaults", () => {
     const { profile } = compute();
-    for (const kind of ["stops", "sources", "camps", "stretches"] as const) addPlace(kind, plan, profile, 45_000);
+    for (const kind of ["stops", "sources", "camps", "stretches"] as const)
+      addPlace(kind, plan, profile, 45_000 as WalkedM);
     expect(plan.stops.at(-1)).toMatchObject({ name: "Stop 4", trackM: 45_000, use: true, nights: 1, lonDeg: -150 });
     expect(plan.stops.at(-1)!.latDeg).toBeCloseTo(40.405, 2);
     expect(plan.camps.at(-1)).toMatchObject({ name: "Camp 1", trackM: 45_000, hollow: false });
     movePlace("camps", plan.camps[0]!.id, "Camp 1", "trackM", profile, 12_000);
     expect(plan.camps[0]!.trackM).toBe(12_000);
-    removePlace("camps", plan.camps[0]!.id, "Camp 1");
+    removePlaces("camps", plan.camps);
     expect(plan.camps).toEqual([]);
     expect(plan.sources.at(-1)).toMatchObject({ name: "Source 2", trackM: 45_000, reliable: true });
     expect(plan.stretches.at(-1)).toMatchObject({ fromM: 45_000, toM: 55_000 });
@@ -161,29 +148,90 @@ describe("places", () => {
   });
 
   test("removing a stop hands its swaps to the nearest that stays", () => {
-    removePlace("stops", "two", "Two");
+    removePlaces("stops", [stop("two")]);
     expect(axe()).toMatchObject({ fromStopId: "one", toStopId: "one" });
-    removePlace("stops", "one", "One");
+    removePlaces("stops", [stop("one")]);
     expect(axe()).toMatchObject({ fromStopId: "@start", toStopId: "@finish" });
     expect(compute().kitFaults.some((fault) => fault.kind === "stop-gone")).toBe(false);
   });
 
+  test("several go in one step, each reference followed", () => {
+    removePlaces("stops", [stop("one"), stop("two")]);
+    expect(labels).toEqual(["Remove 2 stops"]);
+    expect(plan.stops.map((row) => row.id)).toEqual(["idle"]);
+    expect(axe()).toMatchObject({ fromStopId: "@start", toStopId: "@finish" });
+  });
+
+  test("rows of a spreadsheet come in as one step; what does not read is told and left out", () => {
+    const { profile } = compute();
+    const cells = [["Spring", "12.5"], ["Far spring", "900 km"], ["", "3"], ["Tank", "5 mi"], ["No place"]];
+    const { added, unread } = pastePlaces("sources", plan, profile, cells);
+    expect([added, unread]).toEqual([2, ["Far spring, 900 km", ", 3", "No place"]]);
+    expect(plan.sources.slice(1).map((row) => [row.name, row.trackM])).toEqual([
+      ["Spring", 12_500],
+      ["Tank", 8047],
+    ]);
+    expect(labels).toEqual(["Paste 2 water"]);
+  });
+
+  test("a new name is one step of that place alone", () => {
+    placeName("sources", "w", "Deep well");
+    expect(plan.sources[0]!.name).toBe("Deep well");
+    expect(walkedAt(compute().profile, plan.sources[0]!.trackM)).toBe(20_000);
+  });
+
   test("sources and stretches go without a trace", () => {
-    removePlace("sources", "w", "Well");
-    removePlace("stretches", "x", "Snow");
+    removePlaces("sources", plan.sources);
+    removePlaces("stretches", plan.stretches);
     expect([plan.sources, plan.stretches]).toEqual([[], []]);
   });
 });
 
-describe("the party", () => {
-  test("a hiker joins with a body and defaults", () => {
-    addHiker(plan);
-    expect(plan.hikers).toHaveLength(3);
-    expect(compute().legs[0]!.hikers).toHaveLength(3);
+describe("rows of any list", () => {
+  test("an edit finds its row by id, wherever it is by then", () => {
+    moveRow("stops", "one", 2, "Move");
+    setRow("stops", "one", "Nights", { nights: 3, closesH: 17 });
+    expect(plan.stops.map((row) => [row.id, row.nights])).toEqual([
+      ["two", 1],
+      ["idle", 1],
+      ["one", 3],
+    ]);
   });
 
+  test("a field that becomes undefined is gone from the document", () => {
+    setRow("stops", "one", "Closes", { closesH: 17 });
+    setRow("stops", "one", "Closes", { closesH: undefined });
+    expect(plan.stops[0]).not.toHaveProperty("closesH");
+  });
+
+  test("an edit of a row that is gone leaves no step and throws nothing", () => {
+    editRow("sources", "nobody", "Lost", (row) => void (row.name = "x"));
+    removeRows("kit", ["nobody"], "Lost");
+    moveRow("kit", "nobody", 0, "Lost");
+    expect(labels).toEqual([]);
+  });
+
+  test("a row moves within its list, and no further than its ends", () => {
+    moveRow("kit", "axe", 99, "Down");
+    expect(plan.kit.map((row) => row.id)).toEqual(["tent", "axe"]);
+    moveRow("kit", "axe", -5, "Up");
+    expect(plan.kit.map((row) => row.id)).toEqual(["axe", "tent"]);
+  });
+
+  test("a piece that goes leaves no device that names it", () => {
+    const lamp = { id: "lamp", name: "Lamp", ownerId: "a", kind: "rechargeable", pieceId: "axe" };
+    addRow("devices", "Add", deviceSchema.parse(lamp));
+    removeRows("kit", ["axe"], "Remove axe");
+    expect(plan.devices[0]).not.toHaveProperty("pieceId");
+    expect(compute().legs).toHaveLength(3);
+  });
+});
+
+describe("the party", () => {
+  const leave = (id: string): void => void (plan = produce(plan, (draft) => removeHiker(draft as Plan, id)));
+
   test("who leaves takes the own kit along; the shared tent changes hands", () => {
-    removeHiker(plan, "a");
+    leave("a");
     expect(plan.hikers.map((hiker) => hiker.id)).toEqual(["b"]);
     expect(plan.kit.map((row) => [row.id, row.ownerId, row.carrierId])).toEqual([["tent", "b", "b"]]);
     expect(compute().legs[0]!.hikers[0]!.kit.baseKg).toBeCloseTo(0.1, 9);
@@ -198,13 +246,13 @@ describe("the party", () => {
         deviceSchema.parse({ ...device, id: "in-tent", name: "light", pieceId: "tent" }),
       ],
     };
-    removeHiker(plan, "a");
+    leave("a");
     expect(plan.devices.map((row) => [row.id, row.ownerId])).toEqual([["in-tent", "b"]]);
   });
 
   test("the last hiker cannot leave", () => {
-    removeHiker(plan, "a");
-    removeHiker(plan, "b");
+    leave("a");
+    leave("b");
     expect(plan.hikers).toHaveLength(1);
   });
 });

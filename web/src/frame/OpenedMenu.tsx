@@ -1,0 +1,65 @@
+import { AlertDialog, DropdownMenu } from "radix-ui";
+import { ChevronDown } from "lucide-react";
+import { useState } from "react";
+import { openDemo } from "../store/document.ts";
+import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
+import { savePlanFile } from "./files.ts";
+import { PlansMenu } from "./PlansMenu.tsx";
+
+/** The plan as a file, other trips, the demo, the theme. It is open when it comes. */
+export default function OpenedMenu({ onImport }: { onImport: () => void }) {
+  const theme = useSettings((state) => state.theme);
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <DropdownMenu.Root defaultOpen modal={false}>
+        <DropdownMenu.Trigger className="bar-button">
+          Plan <ChevronDown size={14} aria-hidden="true" />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" sideOffset={4} className="menu">
+            <DropdownMenu.Item className="menu-item" onSelect={() => void savePlanFile()}>
+              Export the plan as one file
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={onImport}>
+              Import a plan file…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/trail/#own")}>
+              Begin an own trip…
+            </DropdownMenu.Item>
+            <PlansMenu />
+            <DropdownMenu.Item className="menu-item" onSelect={() => setAsking(true)}>
+              Start again from the demo…
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-rule" />
+            <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => chooseTheme(value as Theme)}>
+              {(["system", "light", "dark"] as const).map((value) => (
+                <DropdownMenu.RadioItem key={value} value={value} className="menu-item data-[state=checked]:font-bold">
+                  {{ system: "Light or dark as the device", light: "Light", dark: "Dark" }[value]}
+                </DropdownMenu.RadioItem>
+              ))}
+            </DropdownMenu.RadioGroup>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <AlertDialog.Root open={asking} onOpenChange={setAsking}>
+        <AlertDialog.Portal>
+          <AlertDialog.Overlay className="overlay" />
+          <AlertDialog.Content className="dialog max-w-md">
+            <AlertDialog.Title className="text-lg font-bold">Start again from the demo?</AlertDialog.Title>
+            <AlertDialog.Description className="my-3">
+              Your changes to the Corvane Traverse are given up and cannot be undone. Own trips stay. Export the plan
+              first if you want to keep it.
+            </AlertDialog.Description>
+            <div className="flex justify-end gap-2">
+              <AlertDialog.Cancel className="btn">Keep my plan</AlertDialog.Cancel>
+              <AlertDialog.Action className="btn btn-strong" onClick={() => void openDemo()}>
+                Start again from the demo
+              </AlertDialog.Action>
+            </div>
+          </AlertDialog.Content>
+        </AlertDialog.Portal>
+      </AlertDialog.Root>
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+/** Every mend does what its button says: applied to the plan, the check that offered it is gone or milder. */
+import { computePlan, deviceSchema, type Check, type CheckCode, type Plan, type TrackPoints } from "@gepack/core";
+import { produce } from "immer";
+import { describe, expect, test } from "vitest";
+import { demo, demoTrack, pieceOf, planWith, straightTrack } from "../../test/plans.ts";
+import { checkMends } from "../words/checks/index.ts";
+import { isAction, type Action } from "./mend.ts";
+
+interface Offer {
+  check: Check;
+  action: Action;
+  /** The checks of the same kind on the same leg for the same hiker, once it is done. */
+  after: Check[];
+  plan: Plan;
+}
+
+/** Takes the first button of the first check of a kind, and looks again. */
+function take(plan: Plan, track: TrackPoints, code: CheckCode, button = 0): Offer {
+  const result = computePlan(plan, [track]);
+  const found = result.checks.filter((check) => check.code === code);
+  for (const check of found) {
+    const action = checkMends(check, { plan, result }).filter(isAction)[button];
+    if (!action) continue;
+    const mended = produce(plan, action.recipe);
+    const same = (other: Check): boolean =>
+      other.code === code && other.legIndex === check.legIndex && other.hikerId === check.hikerId;
+    return { check, action, after: computePlan(mended, [track]).checks.filter(same), plan: mended };
+  }
+  throw new Error(`no button for ${code} among ${found.length}`);
+}
+
+describe("on the demo", () => {
+  const { plan } = demo();
+  const track = demoTrack();
+
+  test("bottles that are too small: a bag that holds what is missing, on that leg alone", () => {
+    const { check, action, after, plan: mended } = take(plan, track, "carry-over-bottles");
+    expect(action.button).toMatch(/^Add a water bag, \d+ L on leg \d+ \(\+\d+ g\)$/);
+    expect(after).toEqual([]);
+    const before = computePlan(plan, [track]);
+    const now = computePlan(mended, [track]);
+    for (const [i, leg] of now.legs.entries())
+      if (i !== check.legIndex) expect(leg.hikers[0]!.kit.baseKg).toBeCloseTo(before.legs[i]!.hikers[0]!.kit.baseKg, 9);
+  });
+
+  test("a bag that is too cold: a liner, and the night is nearer to it", () => {
+    const { check, after } = take(plan, track, "night-below-bag");
+    const had = check as Extract<Check, { code: "night-below-bag" }>;
+    const has = after[0] as typeof had | undefined;
+    expect(has === undefined || has.have < had.have - 1.5).toBe(true);
+  });
+
+  test("a finish that is too late: an earlier start", () => {
+    const late = produce(plan, (draft) => void (draft.trip.finishBy = "2027-07-15"));
+    const { action, after } = take(late, track, "finish-late");
+    expect(action.button).toMatch(/^Start on /);
+    expect(after).toEqual([]);
+  });
+
+  test("a finish that is too late: a zero less brings it nearer by a day", () => {
+    const late = produce(plan, (draft) => void (draft.trip.finishBy = "2027-07-15"));
+    const { check, after } = take(late, track, "finish-late", 1);
+    type Late = Extract<Check, { code: "finish-late" }>;
+    expect((after[0] as Late).late).toBe((check as Late).late - 1);
+  });
+});
+
+describe("on a straight trail", () => {
+  const track = straightTrack();
+
+  test("a pack that is too heavy: the stop that is passed by", () => {
+    const plan = planWith({
+      stops: [{ id: "mill", name: "Mill", trackM: 45_000, use: false }],
+      kit: [pieceOf("all", { massG: 15_500 })],
+    });
+    const { action, plan: mended } = take(plan, track, "load-over-comfort");
+    expect(action.button).toBe("Stop at Mill");
+    expect(computePlan(mended, [track]).legs).toHaveLength(2);
+  });
+
+  test("a source that is not trusted: one’s own judgement is counted on, whatever the rule", () => {
+    const plan = planWith({ sources: [{ id: "tank", name: "Old tank", trackM: 45_000, reliable: false }] });
+    const { action, after } = take(plan, track, "untrusted-water");
+    expect(action.button).toBe("Count on Old tank");
+    expect(after).toEqual([]);
+  });
+
+  test("a thin pad, a missing canister, a lamp without cells, a piece that is nowhere", () => {
+    const winter = {
+      id: "w",
+      name: "W",
+      trackM: 0,
+      heightM: 100,
+      lowC: Array(12).fill(-15),
+      highC: Array(12).fill(-5),
+      lowSdK: 3,
+      highSdK: 3,
+    };
+    const plan = planWith({
+      climate: { stations: [winter] },
+      stops: [{ id: "mill", name: "Mill", trackM: 45_000 }],
+      stretches: [{ id: "r", name: "R", kind: "rule", rule: "hard-canister", fromM: 0, toM: 80_000 }],
+      kit: [
+        pieceOf("bag", { role: "bag", comfortC: -20, limitC: -27 }),
+        pieceOf("pad", { role: "pad", padR: 3 }),
+        pieceOf("axe", { spans: [{ fromStopId: "mill", toStopId: "@finish" }] }),
+      ],
+      devices: [deviceSchema.parse({ id: "lamp", name: "Lamp", ownerId: "a", kind: "spare-cells", daysPerSet: 1 })],
+    });
+    for (const code of ["pad-too-thin", "canister-missing", "spare-cells-short", "kit-piece-gap"] as const)
+      expect(take(plan, track, code).after, code).toEqual([]);
+  });
+
+  test("a day too hot: setting out in the cool of the morning", () => {
+    const hot = { lowC: Array(12).fill(26), highC: Array(12).fill(41), lowSdK: 2, highSdK: 3 };
+    const plan = planWith({ climate: { stations: [{ id: "w", name: "W", trackM: 0, heightM: 100, ...hot }] } });
+    const { action, plan: mended } = take(plan, track, "heat-stress");
+    expect(action.button).toBe("Set out at 5:30");
+    expect(mended.hikers[0]!.pace.startClockH).toBe(5.5);
+    expect(mended.dayRules.darkFraction).toBeGreaterThan(0);
+  });
+
+  test("a menu that starves: no shortfall", () => {
+    const plan = planWith();
+    const hungry = produce(plan, (draft) => void (draft.hikers[0]!.food.shortfallFraction = 0.65));
+    const { action, after } = take(hungry, track, "food-below-resting");
+    expect(action.button).toBe("Plan no shortfall");
+    expect(after).toEqual([]);
+  });
+});

@@ -1,0 +1,57 @@
+/** What is eaten and what it is cooked with, until Food has a station of its own. */
+import type { Hiker, Plan } from "@gepack/core";
+import { Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { HikerChoice, HikerRows, useHiker } from "./hiker.tsx";
+
+const FOOD: FieldRow[] = [
+  ["food.densityKcalPerG", "Energy density"],
+  ["food.shortfallFraction", "Planned shortfall"],
+  ["food.reserveFraction", "Food reserve"],
+  ["food.proteinFraction", "Protein, of the energy"],
+  ["food.coldKcalPer10K", "For 10 K of frost"],
+];
+const STOVE: FieldRow[] = [
+  ["stove.boilsPerDay", "Boils a day"],
+  ["stove.boilL", "Water per boil"],
+  ["stove.windExposure", "Fuel for wind and spill"],
+];
+const FUELS: Record<Hiker["stove"]["fuel"], string> = {
+  "gas-canister": "gas",
+  "gas-heat-exchanger": "gas, heat-exchanger pot",
+  alcohol: "alcohol",
+  tablets: "tablets",
+  "liquid-fuel": "white gas",
+  none: "no stove",
+};
+const GROWING = [0.75, 0.85, 0.95, 1];
+
+export function Food({ plan }: { plan: Plan }) {
+  const hiker = useHiker(plan);
+  return (
+    <>
+      <Fields
+        title={`Food of ${hiker.name}`}
+        note="A shortfall means losing weight on purpose. Long ones cost muscle and warmth; take medical advice."
+      >
+        <HikerRows plan={plan} hiker={hiker} list={FOOD} />
+        <HikerChoice
+          hiker={hiker}
+          label="Appetite"
+          value={hiker.food.appetiteByWeek.every((share) => share === 1) ? "full" : "grows"}
+          options={{ grows: "grows over four weeks", full: "full from the first day" }}
+          set={(target, picked) => void (target.food.appetiteByWeek = picked === "full" ? [1, 1, 1, 1] : [...GROWING])}
+        />
+      </Fields>
+      <Fields title="Stove" note="Never in a closed tent: carbon monoxide kills. Fire bans go first.">
+        <HikerChoice
+          hiker={hiker}
+          label="Cooks with"
+          value={hiker.stove.fuel}
+          options={FUELS}
+          set={(target, fuel) => void (target.stove.fuel = fuel)}
+        />
+        <HikerRows plan={plan} hiker={hiker} list={STOVE} />
+      </Fields>
+    </>
+  );
+}

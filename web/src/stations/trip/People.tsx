@@ -1,0 +1,82 @@
+/** Who walks: body, sleep, pack and pace. */
+import { hikerSchema, MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
+import { addRow } from "../../edit/rows.ts";
+import { edit } from "../../store/document.ts";
+import { select } from "../../store/selection.ts";
+import { Fields } from "../../ui/FieldNumber.tsx";
+import type { FieldRow } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { changeHiker, HikerChoice, HikerRows, useHiker } from "./hiker.tsx";
+
+const BODY: FieldRow[] = [
+  ["ageY", "Age"],
+  ["heightCm", "Height"],
+  ["bodyKg", "Body mass"],
+  ["packComfortKg", "Pack carries in comfort"],
+  ["packVolumeL", "Pack volume"],
+];
+const PACE: FieldRow[] = [
+  ["pace.speedFactor", "Own pace, of the model’s"],
+  ["pace.hoursFreshH", "Walking hours, first day"],
+  ["pace.hoursFitH", "Walking hours, in form"],
+  ["pace.rampDays", "Days until in form"],
+  ["pace.startClockH", "Sets out at"],
+  ["pace.breakFraction", "Breaks, of walking time"],
+];
+
+export function People({ plan }: { plan: Plan }) {
+  const hiker = useHiker(plan);
+  return (
+    <>
+      <Fields
+        title={hiker.name}
+        note="Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top."
+      >
+        <NameField
+          label="Name"
+          value={hiker.name}
+          onCommit={(name) => changeHiker(hiker)("name", (target) => void (target.name = name))}
+        />
+        <HikerChoice
+          hiker={hiker}
+          label="Sex, for the equations"
+          value={hiker.sex}
+          options={{ female: "female", male: "male" }}
+          set={(target, sex) => void (target.sex = sex)}
+        />
+        <HikerRows plan={plan} hiker={hiker} list={BODY} />
+        <HikerChoice
+          hiker={hiker}
+          label="Sleeps"
+          value={hiker.sleeper}
+          options={{ cold: "cold: comfort rating", warm: "warm: limit rating" }}
+          set={(target, sleeper) => void (target.sleeper = sleeper)}
+        />
+      </Fields>
+      <div className="-mt-3 flex gap-2">
+        <button className="btn" disabled={plan.hikers.length >= MOST_HIKERS} onClick={() => addHiker(plan)}>
+          Add hiker
+        </button>
+        {plan.hikers.length > 1 && (
+          <button className="btn" onClick={() => leave(hiker)}>
+            Remove {hiker.name}
+          </button>
+        )}
+      </div>
+      <Fields title="Pace">
+        <HikerRows plan={plan} hiker={hiker} list={PACE} />
+      </Fields>
+    </>
+  );
+}
+
+function addHiker(plan: Plan): void {
+  const name = `Hiker ${plan.hikers.length + 1}`;
+  const hiker = { id: crypto.randomUUID(), name, ageY: 35, sex: "male", heightCm: 176, bodyKg: 75 };
+  addRow("hikers", "Add hiker", hikerSchema.parse(hiker));
+}
+
+function leave(hiker: Hiker): void {
+  select({ hikerIndex: 0 });
+  void edit(`Remove ${hiker.name}`, (draft) => removeHiker(draft as Plan, hiker.id));
+}

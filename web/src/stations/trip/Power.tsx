@@ -1,0 +1,204 @@
+/** Devices, banks and cells, and where they stand on every leg. */
+import { Plus, X } from "lucide-react";
+import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type PlanResult } from "@gepack/core";
+import { addRow, removeRows, setRow } from "../../edit/rows.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { Panel } from "../../ui/Panel.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { dayMonth, fixed } from "../../units/quantity.ts";
+import { firstName, stopName } from "../../words/names.ts";
+import type { ScreenProps } from "../Screen.tsx";
+
+const KIND_NAME: Record<Device["kind"], string> = {
+  rechargeable: "charged device",
+  "spare-cells": "device on cells",
+  bank: "power bank",
+  solar: "solar panel",
+};
+
+interface Amount {
+  key: "count" | "whPerDay" | "mAh" | "daysPerSet" | "spareSets" | "watts";
+  name: string;
+  kinds: readonly Device["kind"][];
+}
+
+const AMOUNTS: Amount[] = [
+  { key: "count", name: "How many", kinds: DEVICE_KINDS },
+  { key: "whPerDay", name: "Wh a day", kinds: ["rechargeable"] },
+  { key: "mAh", name: "Cells, mAh", kinds: ["rechargeable", "bank"] },
+  { key: "watts", name: "Charges or gives, W", kinds: ["rechargeable", "bank", "solar"] },
+  { key: "daysPerSet", name: "Days a set", kinds: ["spare-cells"] },
+  { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
+];
+
+export function Power({ plan, result }: ScreenProps) {
+  const add = (): void => {
+    const row = { id: crypto.randomUUID(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
+    addRow("devices", "Add device", deviceSchema.parse({ ...row, mAh: 4000, whPerDay: 4 }));
+  };
+  return (
+    <>
+      <Panel
+        title="Devices"
+        note="One store for the party: banks fill devices, sockets at stops fill all. Cells count at 3.7 V, never the socket’s 5 V. Cold takes capacity and gives it back; below freezing nothing may be charged. A device that is a piece of kit works on the legs on which it is carried. Do not stake a rescue call on one battery."
+      >
+        <button className="btn mb-2" onClick={add}>
+          <Plus size={15} aria-hidden="true" /> Add device
+        </button>
+        {plan.devices.length > 0 && (
+          <div className="relative overflow-x-auto">
+            <Table label="Devices" columns={deviceColumns(plan)} rows={plan.devices} idOf={({ id }) => id} />
+          </div>
+        )}
+      </Panel>
+      {result.power && <Standing plan={plan} result={result} power={result.power} />}
+    </>
+  );
+}
+
+function deviceColumns(plan: Plan): Column<Device>[] {
+  const { units } = plan.trip;
+  const set = ({ id, name }: Device, label: string, fields: Partial<Device>): void =>
+    setRow("devices", id, `${name}: ${label.toLowerCase()}`, fields);
+  return [
+    {
+      id: "name",
+      head: "Name",
+      names: true,
+      cell: (device) => (
+        <NameField
+          bare
+          label={`Name of ${device.name}`}
+          value={device.name}
+          onCommit={(name) => set(device, "name", { name })}
+        />
+      ),
+    },
+    {
+      id: "kind",
+      head: "Kind",
+      cell: (device) => (
+        <Pick
+          bare
+          label={`Kind of ${device.name}`}
+          value={device.kind}
+          options={DEVICE_KINDS.map((kind) => [kind, KIND_NAME[kind]])}
+          onPick={(kind) => set(device, "kind", { kind })}
+        />
+      ),
+    },
+    {
+      id: "piece",
+      head: "Piece of kit",
+      cell: (device) => (
+        <Pick
+          bare
+          label={`Piece of kit that ${device.name} is`}
+          value={device.pieceId ?? ""}
+          options={[
+            ["", "none: always there"],
+            ...plan.kit.map((piece) => [piece.id, `${piece.name}, ${ownerName(plan, piece.ownerId)}`] as const),
+          ]}
+          onPick={(pieceId) => set(device, "piece of kit", { pieceId: pieceId === "" ? undefined : pieceId })}
+        />
+      ),
+    },
+    ...AMOUNTS.map(({ key, name, kinds }): Column<Device> => ({
+      id: key,
+      head: name,
+      right: true,
+      cell: (device) =>
+        kinds.includes(device.kind) && (
+          <FieldNumber
+            bare
+            className="w-[76px]"
+            path={`devices.${key}`}
+            label={`${name} of ${device.name}`}
+            value={device[key]}
+            units={units}
+            onCommit={(value) => set(device, name, { [key]: value })}
+          />
+        ),
+    })),
+    {
+      id: "remove",
+      head: <span className="sr-only">Remove</span>,
+      cell: ({ id, name }) => (
+        <button
+          className="p-1 text-muted hover:text-danger"
+          aria-label={`Remove ${name}`}
+          title={`Remove ${name}`}
+          onClick={() => removeRows("devices", [id], `Remove ${name}`)}
+        >
+          <X size={15} aria-hidden="true" />
+        </button>
+      ),
+    },
+  ];
+}
+
+function ownerName(plan: Plan, ownerId: string): string {
+  const owner = plan.hikers.find((hiker) => hiker.id === ownerId);
+  return owner ? firstName(owner) : "nobody";
+}
+
+type Store = NonNullable<PlanResult["power"]>;
+
+function Standing({ plan, result, power }: ScreenProps & { power: Store }) {
+  const columns: Column<{ i: number; leg: Store["legs"][number] }>[] = [
+    {
+      id: "leg",
+      head: "Leg",
+      names: true,
+      cell: ({ i }) => (
+        <>
+          <span className="figure mr-2 inline-block w-6 text-right text-muted">{i + 1}</span>
+          to {stopName(plan, result.legs[i]!.toStopId)}
+        </>
+      ),
+    },
+    { id: "store", head: "Store, Wh", right: true, cell: ({ leg }) => fixed(leg.capacityWh, 0) },
+    {
+      id: "lowest",
+      head: "Lowest",
+      right: true,
+      cell: ({ leg }) => (
+        <span className="flex items-center justify-end gap-2">
+          <span className="inline-block h-2.5 w-20 bg-rule" aria-hidden="true">
+            <span
+              className={`block h-full ${leg.shortWh > 0 ? "bg-danger" : "bg-pine"}`}
+              style={{ width: `${Math.round(100 * leg.lowestFraction)}%` }}
+            />
+          </span>
+          <span className="w-10">{fixed(100 * leg.lowestFraction, 0)} %</span>
+        </span>
+      ),
+    },
+    {
+      id: "when",
+      head: "Lowest or flat on",
+      cell: ({ leg }) => dayMonth(isoOfDay(leg.flatDay ?? leg.lowestDay)),
+    },
+    {
+      id: "missing",
+      head: "Missing, Wh",
+      right: true,
+      cell: ({ leg }) =>
+        leg.shortWh > 0 ? <span className="font-semibold text-danger">{fixed(leg.shortWh, 1)}</span> : "–",
+    },
+  ];
+  return (
+    <Panel title="Batteries by leg">
+      <div className="relative max-w-[720px] overflow-x-auto">
+        <Table
+          label="Batteries by leg"
+          columns={columns}
+          rows={power.legs.map((leg, i) => ({ i, leg }))}
+          idOf={({ i }) => String(i)}
+        />
+      </div>
+    </Panel>
+  );
+}

@@ -1,0 +1,47 @@
+/** The trip's name, dates and direction. */
+import type { Plan, PlanResult } from "@gepack/core";
+import { turnRound } from "../../edit/direction.ts";
+import { setFields } from "../../edit/rows.ts";
+import { edit } from "../../store/document.ts";
+import { DateField } from "../../ui/DateField.tsx";
+import { Fields } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { dayMonth } from "../../units/quantity.ts";
+
+export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResult }) {
+  const days = result.walkDays + result.zeroDays;
+  return (
+    <Fields title="The trip" note={`As planned it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
+      <NameField
+        label="Name"
+        value={trip.name}
+        onCommit={(name) => void edit(`Name ${name}`, (draft) => void (draft.trip.name = name))}
+      />
+      <DateField
+        label="Start"
+        value={trip.startDate}
+        near={trip.startDate}
+        required
+        onCommit={(date) => void edit(`Start ${dayMonth(date)}`, (draft) => void (draft.trip.startDate = date))}
+      />
+      <DateField
+        label="Finish wanted by"
+        value={trip.finishBy ?? ""}
+        near={result.finishDate}
+        onCommit={(date) =>
+          void edit("Finish wanted by", (draft) => setFields(draft.trip, { finishBy: date === "" ? undefined : date }))
+        }
+      />
+      <Pick
+        label="Direction"
+        value={trip.direction}
+        options={[
+          ["forward", "as recorded"],
+          ["reverse", "the other way"],
+        ]}
+        onPick={turnRound}
+      />
+    </Fields>
+  );
+}

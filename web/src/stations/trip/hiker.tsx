@@ -1,0 +1,55 @@
+/** The hiker that the bar at the top has chosen: their settings as rows and choices, each edit one step. */
+import type { ReactNode } from "react";
+import type { Hiker, Plan } from "@gepack/core";
+import { editRow } from "../../edit/rows.ts";
+import { useSelection } from "../../store/selection.ts";
+import { FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { firstName } from "../../words/names.ts";
+
+export type ChangeHiker = (label: string, recipe: (hiker: Hiker) => void) => void;
+
+export function useHiker(plan: Plan): Hiker {
+  return plan.hikers[useSelection((state) => state.hikerIndex)] ?? plan.hikers[0]!;
+}
+
+export function changeHiker(hiker: Hiker): ChangeHiker {
+  return (label, recipe) => editRow("hikers", hiker.id, `${firstName(hiker)}: ${label.toLowerCase()}`, recipe);
+}
+
+interface Props {
+  plan: Plan;
+  hiker: Hiker;
+}
+
+export function HikerRows({ plan, hiker, list }: Props & { list: readonly FieldRow[] }): ReactNode {
+  return (
+    <FieldRows
+      of="hikers"
+      id={hiker.id}
+      record={hiker}
+      list={list}
+      units={plan.trip.units}
+      change={changeHiker(hiker)}
+    />
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  hiker: Hiker;
+  label: string;
+  value: T;
+  options: Record<T, string>;
+  set: (hiker: Hiker, value: T) => void;
+}
+
+export function HikerChoice<T extends string>({ hiker, label, value, options, set }: ChoiceProps<T>): ReactNode {
+  return (
+    <Pick
+      label={label}
+      value={value}
+      options={Object.entries(options) as [T, string][]}
+      onPick={(picked) => changeHiker(hiker)(label, (target) => set(target, picked))}
+    />
+  );
+}

@@ -1,0 +1,40 @@
+import { describe, expect, test } from "vitest";
+import { longDate, parseDate } from "./date.ts";
+
+const iso = (text: string): string => {
+  const parsed = parseDate(text, "2027-03-29");
+  return "iso" in parsed ? parsed.iso : parsed.error;
+};
+
+describe("days as hikers type them", () => {
+  test.each([
+    ["3 May", "2027-05-03"],
+    ["3. 5.", "2027-05-03"],
+    ["3.5.", "2027-05-03"],
+    ["3.5.2028", "2028-05-03"],
+    ["3 May 2027", "2027-05-03"],
+    ["May 3", "2027-05-03"],
+    ["May 3, 2028", "2028-05-03"],
+    ["3 september", "2027-09-03"],
+    ["2027-05-03", "2027-05-03"],
+    ["  3   May  ", "2027-05-03"],
+    ["29 Feb 2028", "2028-02-29"],
+  ])("“%s” is %s", (text, want) => expect(iso(text)).toBe(want));
+
+  test("day and month that cannot be told apart are asked for, not guessed", () => {
+    expect(iso("3/5/2027")).toMatch(/slash/);
+    expect(iso("05/03")).toMatch(/slash/);
+  });
+
+  test.each(["", "soon", "31 April", "30 Feb", "29 Feb", "2027-13-01", "3"])("“%s” is no day", (text) =>
+    expect(iso(text)).toMatch(/is not a day.*3 May/),
+  );
+
+  test.each(["3 May 1950", "3 May 2900"])("“%s” is out of reach", (text) => expect(iso(text)).toMatch(/1970 to 2199/));
+
+  test("what is shown can be typed back", () => {
+    for (const day of ["2027-01-01", "2028-02-29", "2027-12-31", "2027-05-03"]) {
+      expect(iso(longDate(day))).toBe(day);
+    }
+  });
+});

@@ -1,0 +1,54 @@
+/** The worker's end of the protocol: runs one job after the other, tells how far it is, stops when told to. */
+import { transfer } from "comlink";
+import type { ComputeAnswer, JobControl, JobName, Jobs } from "./jobs.ts";
+
+/** How a job ended. A worker never throws over the wire: what went wrong is a sentence. */
+export type JobEnd = { is: "done"; answer: unknown } | { is: "stopped" } | { is: "failed"; sentence: string };
+
+class JobStopped extends Error {}
+
+export type CoreApi = ReturnType<typeof serveJobs>;
+
+export function serveJobs(jobs: Jobs) {
+  const stopped = new Set<number>();
+  return {
+    async run(
+      id: number,
+      name: JobName,
+      args: unknown,
+      onProgress: (fraction: number, detail: unknown) => void,
+    ): Promise<JobEnd> {
+      const control: JobControl = {
+        progress: (fraction, detail) => onProgress(fraction, detail),
+        breathe: async () => {
+          await new Promise((resolve) => setTimeout(resolve, 0));
+          if (stopped.has(id)) throw new JobStopped();
+        },
+      };
+      try {
+        const job = jobs[name] as (args: unknown, control: JobControl) => unknown;
+        const answer = await job(args, control);
+        return transfer({ is: "done", answer }, name === "compute" ? buffersOf(answer as ComputeAnswer) : []);
+      } catch (error) {
+        if (error instanceof JobStopped) return { is: "stopped" };
+        return { is: "failed", sentence: error instanceof Error ? error.message : String(error) };
+      } finally {
+        stopped.delete(id);
+      }
+    },
+
+    /** Asks a running job to stop at its next breath. */
+    stop(id: number): void {
+      stopped.add(id);
+    },
+  };
+}
+
+/** The arrays of a result are made for this answer alone: they are handed over, not copied. */
+function buffersOf(answer: ComputeAnswer | string): Transferable[] {
+  if (typeof answer === "string") return [];
+  const { packs, cellH, cellC, surface } = answer.result;
+  return [...packs.flatMap((pack) => [pack.loadKg, pack.foodKg, pack.waterKg]), cellH, cellC, surface].map(
+    (array) => array.buffer as ArrayBuffer,
+  );
+}
