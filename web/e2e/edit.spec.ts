@@ -82,8 +82,14 @@ test("wrong text says why and changes nothing", async ({ page }) => {
 });
 
 test("a later start makes warmer nights, dates and finish follow", async ({ page }) => {
-  await openDemo(page, "/setup/");
-  await page.getByLabel("Start", { exact: true }).fill("2027-05-10");
+  await openDemo(page, "/trip/");
+  const start = page.getByLabel("Start", { exact: true });
+  await start.fill("10/5/2027");
+  await start.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "cannot be told apart" })).toBeVisible();
+  await start.fill("10 May");
+  await start.press("Enter");
+  await expect(start).toHaveValue("10 May 2027");
   await expect(page.getByTestId("effect")).toContainText("Start 10 May");
   await expect(page.getByText(/As planned it ends on/)).toContainText(/Aug|Sep/);
   await expect(page.getByText(/after the wanted/)).toBeVisible();
@@ -91,9 +97,19 @@ test("a later start makes warmer nights, dates and finish follow", async ({ page
   await expect(page.locator("#leg-row-0")).toContainText("10 May");
 });
 
+test("a day is picked from a month as well", async ({ page }) => {
+  await openDemo(page, "/trip/");
+  await page.getByRole("button", { name: "Start: pick a day" }).click();
+  await page.getByRole("button", { name: /Next Month/ }).click();
+  await page.getByRole("button", { name: /April 12th, 2027/ }).click();
+  await expect(page.getByLabel("Start", { exact: true })).toHaveValue("12 April 2027");
+  await expect(page.getByTestId("effect")).toContainText("Start 12 Apr");
+});
+
 test("units: imperial shows pounds and miles, and typed metric is still understood", async ({ page }) => {
-  await openDemo(page, "/setup/");
+  await openDemo(page, "/trip/?part=units");
   await page.getByLabel("All at once").selectOption("imperial");
+  await page.getByRole("tab", { name: "Trip and people" }).click();
   await expect(page.getByLabel("Body mass")).toHaveValue("136.7");
   await page.getByLabel("Body mass").fill("60 kg");
   await page.getByLabel("Body mass").press("Enter");
@@ -101,6 +117,40 @@ test("units: imperial shows pounds and miles, and typed metric is still understo
   await station(page, "Legs");
   await expect(page.getByRole("columnheader", { name: "mi", exact: true })).toBeVisible();
   await expect(page.locator("#leg-row-0")).toContainText("60");
+});
+
+test("an edit that a closing tab did not get to store is there on the next opening", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  // Somebody else writes without end: storage never gets round to the edit before the tab is gone.
+  await page.evaluate(
+    () =>
+      new Promise<void>((begun) => {
+        const opening = indexedDB.open("gepack");
+        opening.onsuccess = () => {
+          const busy = opening.result.transaction("plans", "readwrite").objectStore("plans");
+          const again = (): void => void (busy.count().onsuccess = again);
+          again();
+          begun();
+        };
+      }),
+  );
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2,345");
+  await mass.press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("Backpack: 2,345 g");
+  await page.reload();
+  await expect(mass).toHaveValue("2,345");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(mass).toHaveValue("986");
+});
+
+test("an edit followed at once by a reload is kept", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("1,234");
+  await mass.press("Enter");
+  await page.reload();
+  await expect(mass).toHaveValue("1,234");
 });
 
 test("two tabs agree", async ({ page, context }) => {
@@ -164,7 +214,7 @@ test("starting again from the demo asks first", async ({ page }) => {
 });
 
 test("weather is typed in, and the plan follows", async ({ page }) => {
-  await openDemo(page, "/setup/?leg=6");
+  await openDemo(page, "/trip/?part=weather&leg=6");
   const weather = page.getByRole("region", { name: "Weather" });
   await weather.locator("summary", { hasText: "Hask Plateau middle" }).click();
   await weather.getByLabel("Hask Plateau middle, Apr, low").fill("-20");
@@ -179,7 +229,7 @@ test("weather is typed in, and the plan follows", async ({ page }) => {
 });
 
 test("a hiker joins and leaves; what the party shares stays", async ({ page }) => {
-  await openDemo(page, "/setup/");
+  await openDemo(page, "/trip/");
   await page.getByRole("button", { name: "Add hiker" }).click();
   await expect(page.getByRole("radio", { name: "Hiker" })).toBeVisible();
   await page.getByRole("button", { name: "Remove Tamsin Okafor" }).click();
@@ -189,6 +239,42 @@ test("a hiker joins and leaves; what the party shares stays", async ({ page }) =
   await expect(page.getByRole("button", { name: "Gas burner", exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("radio", { name: "Tamsin" })).toBeVisible();
+});
+
+test("places are found, sorted, chosen with keys and pointer, and removed several at once", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.getByRole("radio", { name: /Water/ }).click();
+  const table = page.getByRole("table", { name: "Water" });
+  const names = table.getByLabel(/^Name of/);
+  // Of 269 sources only those in sight are rows of the page.
+  expect(await names.count()).toBeLessThan(120);
+  await page.getByRole("searchbox", { name: "Find a source" }).fill("tank");
+  const found = await names.count();
+  expect(found).toBeGreaterThan(2);
+  expect(found).toBeLessThan(30);
+  await table.getByRole("button", { name: "Name" }).click();
+  const sorted = await names.evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value));
+  expect(sorted).toEqual([...sorted].sort((a, b) => a.toLowerCase().localeCompare(b.toLowerCase())));
+  const rows = table.locator("tbody tr");
+  await rows.nth(0).click({ position: { x: 4, y: 4 } });
+  await rows.nth(2).click({ position: { x: 4, y: 4 }, modifiers: ["Shift"] });
+  await page.getByRole("button", { name: "Remove 3 chosen" }).click();
+  await expect(names).toHaveCount(found - 3);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(names).toHaveCount(found);
+});
+
+test("rows of a spreadsheet are pasted as places; what does not read is said", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.getByRole("radio", { name: /Camps/ }).click();
+  await page.getByRole("table", { name: "Camps" }).evaluate((table) => {
+    const data = new DataTransfer();
+    data.setData("text/plain", "Pine flat\t12.5\nBeyond the end\t99999\nOak bench\t20 mi");
+    table.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByLabel("Place of Pine flat")).toHaveValue("12.5");
+  await expect(page.getByLabel("Place of Oak bench")).toHaveValue("32.2");
+  await expect(page.getByText(/Beyond the end/)).toBeVisible();
 });
 
 test("a camp is listed in a hollow, and a stop comes to offer a bed", async ({ page }) => {

@@ -1,4 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
+import { ADDRESSES } from "../src/stations/registry.ts";
 import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("the first visit opens the made-up trail, computed", async ({ page }) => {
@@ -70,15 +71,36 @@ test("the other hiker has another pack", async ({ page }) => {
 test("what falls short stands beside the leg, with what would mend it", async ({ page }) => {
   await openDemo(page, "/?leg=6");
   await expect(page.locator("#leg-row-5").getByText("bottles")).toBeVisible();
-  await expect(page.getByTestId("why").getByText(/the bottles hold/)).toContainText("Add a bottle");
+  const check = page.getByTestId("why").getByRole("listitem").filter({ hasText: "the bottles hold" });
+  await check.getByRole("button", { name: /^Add a water bag, \d+ L on leg 6/ }).click();
+  await expect(page.locator("#leg-row-5").getByText("bottles")).toHaveCount(0);
+  await expect(page.getByTestId("effect")).toContainText("Water bag");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.locator("#leg-row-5").getByText("bottles")).toBeVisible();
 });
 
-const SETUP_PARTS = ["/setup/?part=days", "/setup/?part=models", "/setup/?part=power"];
+test("the Line zooms to a leg, follows the selection, and shows the whole trail again", async ({ page }) => {
+  await openDemo(page, "/?leg=9");
+  const legs = page.getByRole("listbox", { name: "Legs" }).getByRole("option");
+  const width = async (): Promise<number> => (await page.getByRole("option", { name: /^Leg 9,/ }).boundingBox())!.width;
+  const whole = await width();
+  await page.getByRole("button", { name: "Zoom to leg" }).click();
+  await expect.poll(width).toBeGreaterThan(4 * whole);
+  await expect(page.getByRole("button", { name: "Whole trail" })).toBeVisible();
+  await page.reload();
+  await expect.poll(width).toBeGreaterThan(4 * whole);
+  await page.getByRole("listbox", { name: "Legs" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("option", { name: /^Leg 10,/ })).toHaveAttribute("aria-selected", "true");
+  await page.keyboard.press("0");
+  await expect.poll(width).toBeCloseTo(whole, 0);
+  await expect(legs).toHaveCount(22);
+});
 
-for (const path of ["/", "/kit/", "/trail/", "/setup/", ...SETUP_PARTS]) {
-  for (const scheme of ["light", "dark"] as const) {
-    test(`no serious finding of axe on ${path} in ${scheme}`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
+for (const scheme of ["light", "dark"] as const) {
+  test(`no serious finding of axe on any station in ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
+    for (const { path } of ADDRESSES) {
       await openDemo(page, path);
       await expect(page.locator("html")).toHaveAttribute("data-theme", scheme);
       const { violations } = await new AxeBuilder({ page }).analyze();
@@ -87,19 +109,19 @@ for (const path of ["/", "/kit/", "/trail/", "/setup/", ...SETUP_PARTS]) {
           .filter(({ impact }) => impact === "serious" || impact === "critical")
           .map(
             ({ id, nodes }) =>
-              `${id}: ${nodes
+              `${path} ${id}: ${nodes
                 .slice(0, 3)
                 .map((node) => node.html.slice(0, 140))
                 .join(" | ")}`,
           ),
       ).toEqual([]);
-    });
-  }
+    }
+  });
 }
 
 test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  for (const path of ["/", "/kit/", "/trail/", "/setup/", ...SETUP_PARTS]) {
+  for (const { path } of ADDRESSES) {
     await openDemo(page, path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
   }

@@ -1,11 +1,11 @@
-/** Setup's parts: schools compared and chosen, measured values, the rules of a day, power; and Why for every figure. */
+/** Trip's parts: schools compared and chosen, measured values, the rules of a day, power; and Why for every figure. */
 import type { Page } from "@playwright/test";
 import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 const question = (page: Page, name: string) => page.getByRole("region", { name, exact: true });
 
 test("every school says what it makes of this hike, and another one changes the plan at once", async ({ page }) => {
-  await openDemo(page, "/setup/?part=models");
+  await openDemo(page, "/trip/?part=models");
   await expect(page.getByText("All compared.")).toBeVisible({ timeout: 60_000 });
   const time = question(page, "Walking time");
   await expect(time.getByRole("radio")).toHaveCount(9);
@@ -25,14 +25,14 @@ test("every school says what it makes of this hike, and another one changes the 
 });
 
 test("a comparison can be stopped and begun again", async ({ page }) => {
-  await openDemo(page, "/setup/?part=models");
+  await openDemo(page, "/trip/?part=models");
   await page.getByRole("button", { name: "Stop" }).click();
   await page.getByRole("button", { name: "Compare again" }).click();
   await expect(page.getByText("All compared.")).toBeVisible({ timeout: 60_000 });
 });
 
 test("a measured value replaces the schools, shows as such, and survives a reload", async ({ page }) => {
-  await openDemo(page, "/setup/?part=models");
+  await openDemo(page, "/trip/?part=models");
   await question(page, "Water while walking").getByRole("button", { name: "I measured my litres an hour…" }).click();
   const field = page.getByLabel("Own litres per walking hour");
   await field.fill("0.9");
@@ -47,7 +47,7 @@ test("a measured value replaces the schools, shows as such, and survives a reloa
 });
 
 test("the rules of a day: rest days, hours by stage, a slower surface", async ({ page }) => {
-  await openDemo(page, "/setup/?part=days");
+  await openDemo(page, "/trip/?part=days");
   const rest = page.getByLabel("Rest after days walked, 0 for none");
   await rest.fill("6");
   await rest.press("Enter");
@@ -66,7 +66,7 @@ test("the rules of a day: rest days, hours by stage, a slower surface", async ({
 });
 
 test("power: without the bank more legs run flat, and undo brings it back", async ({ page }) => {
-  await openDemo(page, "/setup/?part=power");
+  await openDemo(page, "/trip/?part=power");
   const legs = page.getByRole("region", { name: "Batteries by leg" }).getByRole("row");
   const flat = async (): Promise<number> => legs.filter({ hasNotText: "–" }).count();
   await expect(legs).toHaveCount(23);
@@ -114,7 +114,7 @@ test("another carry of the leg answers why when its litres are asked", async ({ 
 test("cooking on alcohol instead of gas changes the packs", async ({ page }) => {
   await openDemo(page, "/");
   const gas = await startingWeights(page);
-  await page.goto("/setup/?part=models");
+  await page.goto("/trip/?part=models");
   await question(page, "Stove and fuel")
     .getByRole("radio", { name: /Alcohol/ })
     .click();

@@ -1,3 +1,4 @@
+import { ADDRESSES } from "../src/stations/registry.ts";
 import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("a worker that dies is started again, and the edit is kept", async ({ page }) => {
@@ -55,7 +56,7 @@ test.describe("without a network", () => {
         await new Promise((done) => navigator.serviceWorker.addEventListener("controllerchange", done, { once: true }));
     });
     await context.setOffline(true);
-    for (const path of ["/kit/", "/trail/", "/setup/", "/"]) {
+    for (const path of [...ADDRESSES.map((address) => address.path), "/"]) {
       await page.goto(path);
       await expect(page.getByTestId("line")).toBeVisible();
     }

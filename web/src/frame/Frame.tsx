@@ -1,5 +1,5 @@
 /** What stands on every page: the bar with the plan's name, the Line, the stations. It persists across pages. */
-import { useEffect } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
 import { begin, openDemo, useDocument } from "../store/document.ts";
@@ -9,6 +9,8 @@ import { TopBar } from "./TopBar.tsx";
 import { useKeys } from "./useKeys.ts";
 import { useTheme } from "./useTheme.ts";
 import { Welcome } from "./Welcome.tsx";
+
+const Toasts = lazy(() => import("./Toasts.tsx"));
 
 export default function Frame({ station }: { station: string }) {
   const { status, failure, plan, result } = useDocument();
@@ -48,6 +50,20 @@ export default function Frame({ station }: { station: string }) {
       )}
       <Stations station={station} />
       {plan?.trip.madeUp && <Welcome />}
+      <Telling />
     </>
+  );
+}
+
+function Telling() {
+  const waiting = useNotice((state) => state.told.length > 0);
+  const [asked, setAsked] = useState(false);
+  if (waiting && !asked) setAsked(true);
+  return (
+    asked && (
+      <Suspense fallback={null}>
+        <Toasts />
+      </Suspense>
+    )
   );
 }

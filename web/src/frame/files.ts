@@ -1,6 +1,6 @@
 /** Plan files out of and into the browser. */
-import { toast } from "sonner";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
+import { sentenceOf, tell } from "../store/notices.ts";
 
 export async function savePlanFile(): Promise<void> {
   const text = await exportText();
@@ -21,33 +21,19 @@ export async function savePlanFile(): Promise<void> {
 
 /** Refusals say what and where, and leave the opened plan as it is. */
 export async function importPlanFile(file: Blob): Promise<void> {
+  const refuse = (why: string): void => tell("failed", "Not imported; your plan is as it was.", why);
   try {
     const { value, problems } = await calculator().readPlan({ file });
     if (!value) {
       const first = problems[0]!;
       const more = problems.length > 1 ? ` And ${problems.length - 1} more.` : "";
-      toast.error("Not imported; your plan is as it was.", {
-        description: `${first.place}: ${first.sentence}${more}`,
-        duration: 20_000,
-        closeButton: true,
-      });
-      return;
+      return refuse(`${first.place}: ${first.sentence}${more}`);
     }
-    if (value.tracks.length === 0) {
-      toast.error("Not imported; your plan is as it was.", {
-        description: "tracks: The file has no track inside. Export the plan again; the export holds its track.",
-        duration: 20_000,
-        closeButton: true,
-      });
-      return;
-    }
+    if (value.tracks.length === 0)
+      return refuse("tracks: The file has no track inside. Export the plan again; the export holds its track.");
     await takeImport(value);
-    toast.success(`Imported ${value.plan.trip.name}.`);
+    tell("done", `Imported ${value.plan.trip.name}.`);
   } catch (error) {
-    toast.error("Not imported; your plan is as it was.", {
-      description: error instanceof Error ? error.message : String(error),
-      duration: 20_000,
-      closeButton: true,
-    });
+    refuse(sentenceOf(error));
   }
 }

@@ -200,6 +200,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     seenRevision = Math.max(seenRevision, await change(from.id, label, recipe, note.id));
   } catch (error) {
     // Storage refused: what was shown is taken back, unless a later edit stands on it already.
+    clearNote(note.id);
     report(error);
     if (latest === next) await show(from, `Not kept: ${label}`);
   } finally {

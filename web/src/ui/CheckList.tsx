@@ -1,6 +1,6 @@
 /** Open checks in whole sentences, each with what would mend it: a button where the program can do it itself. */
 import type { Check, Plan, PlanResult } from "@gepack/core";
-import { isAction } from "../mends/mend.ts";
+import { isAction, type Mend } from "../mends/mend.ts";
 import { edit } from "../store/document.ts";
 import { firstName } from "../words/names.ts";
 import { checkMends, checkSentence, SEVERITY_WORD } from "../words/checks/index.ts";
@@ -15,15 +15,19 @@ interface Props {
 
 export function CheckList({ checks, plan, result, withPlace }: Props) {
   if (checks.length === 0) return null;
+  const mendsOf = (check: Check): Mend[] => checkMends(check, { plan, result });
   return (
     <ul className="m-0 grid list-none gap-2 p-0">
       {checks.map((check, i) => (
-        <li key={i} className="rounded bg-caution-wash px-3 py-2 text-sm">
-          <b className={check.severity === "blocker" ? "text-danger" : "text-caution"}>
-            {SEVERITY_WORD[check.severity]}
-            {withPlace && place(check, plan)}.
-          </b>{" "}
-          {checkSentence(check, plan)} <Mends check={check} plan={plan} result={result} />
+        <li key={i} className="flex flex-wrap items-center gap-x-4 gap-y-1.5 rounded bg-caution-wash px-3 py-2 text-sm">
+          <span className="min-w-[240px] flex-1">
+            <b className={check.severity === "blocker" ? "text-danger" : "text-caution"}>
+              {SEVERITY_WORD[check.severity]}
+              {withPlace && place(check, plan)}.
+            </b>{" "}
+            {checkSentence(check, plan)} <Advice mends={mendsOf(check)} />
+          </span>
+          <Actions mends={mendsOf(check)} />
         </li>
       ))}
     </ul>
@@ -36,22 +40,21 @@ function place(check: Check, plan: Plan): string {
   return `${leg}${hiker ? `, ${firstName(hiker)}` : ""}`;
 }
 
-function Mends({ check, plan, result }: { check: Check; plan: Plan; result: PlanResult }) {
-  const found = checkMends(check, { plan, result });
-  const actions = found.filter(isAction);
-  const advice = found.flatMap((mend) => ("advice" in mend ? [mend.advice] : [])).join(" ");
+function Advice({ mends }: { mends: readonly Mend[] }) {
+  const text = mends.flatMap((mend) => ("advice" in mend ? [mend.advice] : [])).join(" ");
+  return text === "" ? null : <span className="text-muted">{text}</span>;
+}
+
+function Actions({ mends }: { mends: readonly Mend[] }) {
+  const actions = mends.filter(isAction);
+  if (actions.length === 0) return null;
   return (
-    <>
-      {advice && <span className="text-muted">{advice}</span>}
-      {actions.length > 0 && (
-        <span className="mt-1.5 flex flex-wrap gap-1.5">
-          {actions.map(({ button, label, recipe }) => (
-            <button key={button} className="btn" onClick={() => void edit(label, recipe)}>
-              {button}
-            </button>
-          ))}
-        </span>
-      )}
-    </>
+    <span className="flex flex-wrap gap-1.5">
+      {actions.map(({ button, label, recipe }) => (
+        <button key={button} className="btn" onClick={() => void edit(label, recipe)}>
+          {button}
+        </button>
+      ))}
+    </span>
   );
 }

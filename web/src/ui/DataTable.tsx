@@ -18,8 +18,17 @@ import {
 } from "@tanstack/react-table";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import Papa from "papaparse";
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ClipboardEvent, type ReactNode } from "react";
-import { Table, type Column } from "./Table.tsx";
+import {
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type ReactNode,
+  type RefObject,
+} from "react";
+import { Table, type Column, type TableProps } from "./Table.tsx";
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -111,7 +120,8 @@ export function DataTable<Row extends object>(props: Props<Row>) {
     const now = sorting[0];
     setSorting(now?.id !== id ? [{ id, desc: false }] : now.desc ? [] : [{ id, desc: true }]);
   };
-  const view = useVirtual(shown.length);
+  const frame = useRef<HTMLDivElement>(null);
+  const view = useVirtual(shown.length, useTopPx(frame));
   useReveal(chosen === undefined ? -1 : ids.indexOf(chosen), chosen, view.scrollTo);
 
   return (
@@ -136,7 +146,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
         {text !== "" && <span className="text-sm text-muted">{`${shown.length} of ${rows.length}`}</span>}
       </div>
       {rows.length === 0 && empty}
-      <div ref={view.ref} className="relative overflow-x-auto">
+      <div ref={frame} className="relative overflow-x-auto">
         <Table
           label={label}
           columns={columns}
@@ -148,25 +158,36 @@ export function DataTable<Row extends object>(props: Props<Row>) {
           domId={domId}
           sorted={sorting[0] && { id: sorting[0].id, descending: sorting[0].desc }}
           onSort={sort}
-          {...(view.gaps ?? {})}
+          {...view.gaps}
         />
       </div>
     </div>
   );
 }
 
-/** Which rows are in sight, and the heights that stand in for the others. */
-function useVirtual(count: number) {
-  const ref = useRef<HTMLDivElement>(null);
+/** Where an element begins on the page, kept up as what stands above it grows and shrinks. */
+function useTopPx(ref: RefObject<HTMLElement | null>): number {
   const [topPx, setTopPx] = useState(0);
-  const many = count > MANY;
-  // The table moves when what stands above it changes; measured after every layout, which is cheap.
   useLayoutEffect(() => {
-    const top = Math.round((ref.current?.getBoundingClientRect().top ?? 0) + window.scrollY);
-    if (top !== topPx) setTopPx(top);
-  });
-  // The compiler leaves this function alone: the virtualizer's functions read its own state.
-  // eslint-disable-next-line react-hooks/incompatible-library
+    const measure = (): void => setTopPx(Math.round((ref.current?.getBoundingClientRect().top ?? 0) + window.scrollY));
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(document.body);
+    return () => observer.disconnect();
+  }, [ref]);
+  return topPx;
+}
+
+interface View {
+  from: number;
+  to: number;
+  gaps?: Pick<TableProps<never>, "before" | "after">;
+  scrollTo?: (index: number) => void;
+}
+
+/** Which rows are in sight, and the heights that stand in for the others. */
+function useVirtual(count: number, topPx: number): View {
+  const many = count > MANY;
   const virtualizer = useWindowVirtualizer({
     count,
     estimateSize: () => ROW_PX,
@@ -174,14 +195,13 @@ function useVirtual(count: number) {
     scrollMargin: topPx,
     enabled: many,
   });
+  if (!many) return { from: 0, to: count };
   const scrollTo = (index: number): void => virtualizer.scrollToIndex(index, { align: "auto" });
-  const items = many ? virtualizer.getVirtualItems() : [];
+  const items = virtualizer.getVirtualItems();
   const first = items[0];
   const last = items.at(-1);
-  if (!first || !last)
-    return { ref, from: 0, to: many ? MANY : count, gaps: undefined, scrollTo: many ? scrollTo : undefined };
+  if (!first || !last) return { from: 0, to: MANY, scrollTo };
   return {
-    ref,
     from: first.index,
     to: last.index + 1,
     scrollTo,

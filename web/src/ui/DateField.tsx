@@ -51,7 +51,7 @@ export function DateField({ label, value, near, required, onCommit }: Props) {
   };
   return (
     <div>
-      <label htmlFor={id} className="text-sm font-semibold">
+      <label htmlFor={id} className="block text-sm font-semibold">
         {label}
       </label>
       <span className="mt-1 flex gap-1">

@@ -27,7 +27,7 @@ export interface Sorted {
   descending: boolean;
 }
 
-interface Props<Row> {
+export interface TableProps<Row> {
   label: string;
   columns: readonly Column<Row>[];
   rows: readonly Row[];
@@ -51,7 +51,7 @@ function classOf<Row>(column: Column<Row>): string {
   return `${column.right ? "figure text-right whitespace-nowrap" : "text-left"} ${column.from ? HIDDEN[column.from] : ""} ${column.wide ? "w-full" : ""}`;
 }
 
-export function Table<Row>(props: Props<Row>) {
+export function Table<Row>(props: TableProps<Row>) {
   const { label, columns, rows, idOf, chosen = [], onChoose, onDelete, domId, sorted, onSort, before, after } = props;
   const total = (before?.count ?? 0) + rows.length + (after?.count ?? 0);
   const focusRow = (id: string | undefined): void => {

@@ -6,7 +6,11 @@ const WITHOUT_YEAR = ["d MMM", "d MMMM", "d.M.", "d.M", "MMM d", "MMMM d"];
 
 /** ISO date of typed text, or what is wrong with it. `near` is an ISO date whose year is meant where none is typed. */
 export function parseDate(text: string, near: string): { iso: string } | { error: string } {
-  const tidy = text.trim().replace(/,/g, " ").replace(/\s+/g, " ").replace(/(\d\.) (?=\d)/g, "$1");
+  const tidy = text
+    .trim()
+    .replace(/,/g, " ")
+    .replace(/\s+/g, " ")
+    .replace(/(\d\.) (?=\d)/g, "$1");
   const bad = { error: `“${text.trim().slice(0, 30)}” is not a day. Type it as 3 May, 3.5. or 2027-05-03.` };
   if (/^\d{1,2}\/\d{1,2}/.test(tidy))
     return { error: "Day and month cannot be told apart with a slash. Type it as 3 May, 3.5. or 2027-05-03." };

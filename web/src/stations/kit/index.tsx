@@ -39,7 +39,7 @@ export default function Kit({ plan, result }: ScreenProps) {
   const open = result.checks.filter((check) => checkStation(check) === "kit" && check.severity !== "note");
 
   return (
-    <section aria-label="Kit" className="bg-sheet">
+    <section aria-label="Kit" className="reads-as-text bg-sheet">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2">
         <button className="btn btn-strong" onClick={() => setEditing("new")}>
           <Plus size={15} aria-hidden="true" /> Add piece

@@ -1,8 +1,8 @@
 /** A recorded track from a file: read in the worker with progress and cancel, previewed, then used. */
 import { useRef, useState, type DragEvent } from "react";
-import { toast } from "sonner";
 import { sourceSchema, stopSchema, type Plan, type Problem, type TrackM, type Waypoint } from "@gepack/core";
 import { startTrip } from "../../edit/startTrip.ts";
+import { sentenceOf, tell } from "../../store/notices.ts";
 import { calculator, replaceTrack } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { quantity } from "../../units/quantity.ts";
@@ -170,7 +170,7 @@ function Preview({
   const asTrip = async (): Promise<void> => {
     setBusy(true);
     await startTrip(track, await places(), plan.trip.startDate).catch((error: unknown) =>
-      toast.error("The trip was not begun.", { description: String(error instanceof Error ? error.message : error) }),
+      tell("failed", "The trip was not begun.", sentenceOf(error)),
     );
     onDone();
   };
@@ -198,12 +198,14 @@ function Preview({
       draft.sources.push(...extra.sources);
     });
     if (moved.length > 0)
-      toast(`${moved.length} places moved by more than 100 m on the new track.`, {
-        description: moved
+      tell(
+        "note",
+        `${moved.length} places moved by more than 100 m on the new track.`,
+        moved
           .slice(0, 5)
           .map((row) => row.name)
           .join(", "),
-      });
+      );
     onDone();
   };
   return (

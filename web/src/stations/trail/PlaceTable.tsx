@@ -1,8 +1,8 @@
 /** The places of one kind as a table, edited where they stand. */
 import { Plus } from "lucide-react";
 import { useMemo } from "react";
-import { toast } from "sonner";
 import type { Plan, PlanResult, WalkedM } from "@gepack/core";
+import { tell } from "../../store/notices.ts";
 import { DataTable } from "../../ui/DataTable.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { placeColumns } from "./columns.tsx";
@@ -35,13 +35,10 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
   const paste = (cells: string[][]): void => {
     const { added, unread } = pastePlaces(kind, plan, profile, cells);
     const one = KINDS[kind].one;
-    if (unread.length === 0) toast.success(`${added} pasted.`);
-    else
-      toast.error(`${added} pasted, ${unread.length} not read.`, {
-        description: `A row is a name and its distance along the trail. Not read as a ${one}: ${unread.slice(0, 3).join("; ")}`,
-        duration: 20_000,
-        closeButton: true,
-      });
+    if (unread.length === 0) return tell("done", `${added} pasted.`);
+    const rows = unread.slice(0, 3).join("; ");
+    const why = `A row is a name and its distance along the trail. Not read as a ${one}: ${rows}`;
+    tell("failed", `${added} pasted, ${unread.length} not read.`, why);
   };
   return (
     <DataTable

@@ -65,6 +65,7 @@ export function placeColumns(kind: PlaceKind, plan: Plan, profile: Profile): Col
     },
     {
       id: "at",
+      right: true,
       head: `${kind === "stretches" ? "begins" : "at"}, ${along}`,
       sort: (place) => walkedOfPlace(profile, place),
       cell: (place) => (
@@ -142,6 +143,7 @@ function stopColumns(plan: Plan): Column<Stop>[] {
   return [
     {
       id: "off",
+      right: true,
       head: `off trail, ${unitSymbol("distance", units)}`,
       sort: (stop) => stop.offTrailM,
       cell: (stop) => (
@@ -175,6 +177,7 @@ function stopColumns(plan: Plan): Column<Stop>[] {
     },
     {
       id: "nights",
+      right: true,
       head: "nights",
       sort: (stop) => stop.nights,
       cell: (stop) => (
@@ -191,6 +194,7 @@ function stopColumns(plan: Plan): Column<Stop>[] {
     },
     {
       id: "closes",
+      right: true,
       head: "closes at, h",
       cell: (stop) => (
         <FieldNumber
@@ -263,6 +267,7 @@ function sourceColumns(plan: Plan): Column<Source>[] {
     },
     {
       id: "off",
+      right: true,
       head: `off trail, ${unitSymbol("distance", units)}`,
       sort: (source) => source.offTrailM,
       cell: (source) => (
@@ -344,6 +349,7 @@ function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
   return [
     {
       id: "ends",
+      right: true,
       head: `ends, ${unitSymbol("distance", plan.trip.units)}`,
       cell: (stretch) => (
         <Where

@@ -1,7 +1,6 @@
 /** The trail itself: places on the Line's scale, their table, and where a recorded track comes in. */
 import { useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { Toaster } from "sonner";
 import { turnRound } from "../../edit/direction.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
@@ -29,7 +28,6 @@ export default function Trail({ plan, result }: ScreenProps) {
   ].filter((text) => text !== false);
   return (
     <div className="bg-sheet">
-      <Toaster position="bottom-center" toastOptions={{ duration: 5000 }} />
       <PlaceLanes
         plan={plan}
         result={result}

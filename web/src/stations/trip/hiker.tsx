@@ -14,8 +14,11 @@ export function useHiker(plan: Plan): Hiker {
 }
 
 export function changeHiker(hiker: Hiker): ChangeHiker {
-  return (label, recipe) => editRow("hikers", hiker.id, `${firstName(hiker)}: ${label.toLowerCase()}`, recipe);
+  return (label, recipe) => editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, recipe);
 }
+
+/** A label within a sentence. */
+const inSentence = (label: string): string => `${label[0]!.toLowerCase()}${label.slice(1)}`;
 
 interface Props {
   plan: Plan;
@@ -30,7 +33,7 @@ export function HikerRows({ plan, hiker, list }: Props & { list: readonly FieldR
       record={hiker}
       list={list}
       units={plan.trip.units}
-      change={changeHiker(hiker)}
+      change={(label, recipe) => changeHiker(hiker)(inSentence(label), recipe)}
     />
   );
 }
@@ -49,7 +52,7 @@ export function HikerChoice<T extends string>({ hiker, label, value, options, se
       label={label}
       value={value}
       options={Object.entries(options) as [T, string][]}
-      onPick={(picked) => changeHiker(hiker)(label, (target) => set(target, picked))}
+      onPick={(picked) => changeHiker(hiker)(inSentence(label), (target) => set(target, picked))}
     />
   );
 }
