@@ -4,7 +4,7 @@ import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: ["**/dist/**", "**/.astro/**", "**/node_modules/**", "web/public/**", "test-results/**"] },
+  { ignores: ["**/dist/**", "**/.astro/**", "**/node_modules/**", "web/public/**", "test-results/**", ".mutants/**"] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ...astro.configs.recommended,

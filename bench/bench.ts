@@ -68,7 +68,7 @@ function gpxText(): string {
 /** The demo's hikers, kit and weather, its places stretched to the longer trail. */
 function longPlan(demoLengthM: number): Plan {
   const stretch = LENGTH_M / demoLengthM;
-  const raw = JSON.parse(readFileSync(new URL("../demo/corvane.gepack.json", import.meta.url), "utf8")) as Record<
+  const raw = JSON.parse(readFileSync("demo/corvane.gepack.json", "utf8")) as Record<
     string,
     { trackM: number; fromM: number; toM: number }[]
   >;

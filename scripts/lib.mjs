@@ -88,3 +88,23 @@ export async function chromium() {
     stdio: ["ignore", "ignore", "inherit"],
   });
 }
+
+/** Serves the build on a port of its own until `stop`. */
+export async function served(port) {
+  const server = spawn("node", ["scripts/serve.mjs"], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: String(port) },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  await new Promise((resolve) => server.stdout.once("data", resolve));
+  return { url: `http://127.0.0.1:${port}`, stop: () => server.kill() };
+}
+
+/** Headless Chromium, as the end-to-end tests start it. */
+export async function browse() {
+  const { chromium: playwright } = await import("@playwright/test");
+  return playwright.launch({
+    executablePath: CHROMIUM,
+    args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"],
+  });
+}

@@ -20,8 +20,7 @@ function partyHours(ground: Ground, loadKg: readonly Float64Array[], from: numbe
     const load = loadKg[h]!;
     const first = h === 0;
     for (let c = from; c < to; c++) {
-      const byLoad = 1 - slowPerKg[c]! * load[c]!;
-      const own = base[c]! / (byLoad > SLOWEST_BY_LOAD ? byLoad : SLOWEST_BY_LOAD);
+      const own = base[c]! / Math.max(SLOWEST_BY_LOAD, 1 - slowPerKg[c]! * load[c]!);
       if (first || own > hours[c]!) hours[c] = own;
     }
   }
@@ -66,7 +65,8 @@ export class Stride {
     const { heatSlowPerK } = rules;
     const lastStep = belowHigh.length - 1;
     let usedH = 0;
-    let clockH = fromClockH;
+    // The sign makes it a number for good: an argument could be anything, and would be boxed on every cell.
+    let clockH = +fromClockH;
     let airAtSeaC = 0;
     // The air is looked up anew at every quarter of an hour, not on every cell: half the time of this loop.
     let nextLookH = -1;

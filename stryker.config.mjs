@@ -1,0 +1,21 @@
+/** Mutants of the stages whose errors weigh most: `npm run mutants`, or `npm run mutants -- core/src/kit/kit.ts`. */
+export default {
+  mutate: ["core/src/{solve,kit,provision,explain}/*.ts", "!core/src/**/*.test.ts"],
+  testRunner: "vitest",
+  vitest: { configFile: "vitest.mutants.config.ts", related: false },
+  plugins: ["@stryker-mutator/vitest-runner"],
+  // Words are checked by types and by the tests of the interface.
+  mutator: { excludedMutations: ["StringLiteral"] },
+  ignoreStatic: true,
+  coverageAnalysis: "perTest",
+  concurrency: 2,
+  timeoutMS: 20_000,
+  reporters: ["clear-text", "progress-append-only", "json"],
+  clearTextReporter: { allowColor: false, reportTests: false, reportScoreTable: true },
+  jsonReporter: { fileName: "test-results/mutants.json" },
+  tempDirName: ".mutants",
+  // What the tests read besides code: the sandbox needs it too.
+  ignorePatterns: ["web/dist", "web/.astro", "test-results", "docs/screenshots"],
+  allowConsoleColors: false,
+  cleanTempDir: "always",
+};
