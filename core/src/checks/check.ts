@@ -4,7 +4,7 @@
  */
 import type { HikerSchools } from "../models/hiker.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
-import type { LegHiker, LegResult, PlanFigures } from "../result/result.ts";
+import type { LegHiker, LegResult, TripFigures } from "../result/result.ts";
 import { walkedOf } from "../track/place.ts";
 import type { WalkedM } from "../units/lengths.ts";
 import type { PlacedSource } from "../walk/camps.ts";
@@ -30,7 +30,7 @@ interface Where {
 /** What the conditions read. */
 export interface CheckContext {
   plan: Plan;
-  result: PlanFigures;
+  result: TripFigures;
   /** By hiker. */
   schools: readonly HikerSchools[];
   sources: readonly PlacedSource[];

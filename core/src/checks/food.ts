@@ -1,7 +1,7 @@
 /** Food on a leg: too little to live on, and where rules ask for a hard canister. */
 import type { Plan } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
-import type { LegResult, PlanFigures } from "../result/result.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
 import { nodeAt } from "../track/place.ts";
 import { defineCheck, onLegs } from "./check.ts";
 
@@ -41,7 +41,7 @@ const foodOverCanister = defineCheck({
   },
 });
 
-function asksForCanister({ stretches }: Plan, leg: LegResult, { profile }: PlanFigures): boolean {
+function asksForCanister({ stretches }: Plan, leg: LegResult, { profile }: TripFigures): boolean {
   return stretches.some((stretch) => {
     if (stretch.rule !== "hard-canister") return false;
     const a = nodeAt(profile, stretch.fromM);

@@ -4,7 +4,7 @@
  */
 import type { HikerSchools } from "../models/hiker.ts";
 import type { Hiker } from "../plan/schema.ts";
-import type { PlanFigures } from "../result/result.ts";
+import type { TripFigures } from "../result/result.ts";
 import { defineCheck } from "./check.ts";
 
 /** Part of the trail that may lie beyond a model's grades before it is said. */
@@ -39,7 +39,7 @@ function partOfTheWay(values: Float64Array, times: number): Beyond {
 }
 
 /** What the hike holds of every quantity that a school may have a range for. */
-function quantities(hiker: Hiker, who: number, { legs, profile, finish }: PlanFigures): Record<string, Beyond> {
+function quantities(hiker: Hiker, who: number, { legs, profile, finish }: TripFigures): Record<string, Beyond> {
   const rows = legs.map((leg) => leg.hikers[who]!);
   const cooked = legs.filter((_, i) => rows[i]!.fuel.boils > 0);
   return {

@@ -5,42 +5,25 @@ import type { Power } from "../power/power.ts";
 import type { PackCells, Trip } from "../solve/trip.ts";
 import type { Profile } from "../track/profile.ts";
 import { sum, type BlockFigures } from "./block.ts";
-import type { PlanFigures, Schools } from "./result.ts";
+import type { CellFigures, Schools, TripFigures } from "./result.ts";
 
-export interface AssembleInput {
+export interface AssembleInput extends Trip {
   profile: Profile;
   kit: KitPlan;
-  trip: Trip;
   /** Legs and days of every block of the trip. */
   figures: readonly BlockFigures[];
   schools: readonly HikerSchools[];
   power: Power | undefined;
 }
 
-/** Everything but the checks, which read it. */
-export function assemble({ profile, kit, trip, figures, schools, power }: AssembleInput): PlanFigures {
-  const { blocks } = trip;
-  const { cellCount } = profile;
+/** Everything but the cells, and the checks, which read it. */
+export function assemble({ profile, kit, figures, schools, power, ...trip }: AssembleInput): TripFigures {
   const legs = figures.flatMap((block) => block.legs);
   const days = figures.flatMap((block) => block.days);
-  const last = blocks.at(-1)!.after;
-  const cells = (of: (block: Trip["blocks"][number]) => Float32Array): Float32Array =>
-    joined(blocks.map(of), new Float32Array(cellCount));
-  const pack = (h: number, part: keyof PackCells): Float32Array => cells((block) => block.packs[h]![part]);
+  const last = trip.blocks.at(-1)!.after;
   return {
     legs,
     days,
-    packs: schools.map((_, h) => ({
-      loadKg: pack(h, "loadKg"),
-      foodKg: pack(h, "foodKg"),
-      waterKg: pack(h, "waterKg"),
-    })),
-    cellH: cells((block) => block.cellH),
-    cellC: cells((block) => block.cellC),
-    surface: joined(
-      blocks.map((block) => block.surface),
-      new Uint8Array(cellCount),
-    ),
     schools: schools.map(idsOf),
     finish: last.supply.map(({ bodyKg, fatKg, deficitKcal }) => ({ body: { bodyKg, fatKg }, deficitKcal })),
     power,
@@ -53,6 +36,26 @@ export function assemble({ profile, kit, trip, figures, schools, power }: Assemb
     rounds: trip.rounds,
     settled: trip.settled,
     lastMoveG: trip.lastMoveG,
+  };
+}
+
+/** In arrays made for this answer alone: whoever gets them may hand them on. */
+export function assembleCells({ blocks }: Trip, { cellCount }: Profile, hikerCount: number): CellFigures {
+  const cells = (of: (block: Trip["blocks"][number]) => Float32Array): Float32Array =>
+    joined(blocks.map(of), new Float32Array(cellCount));
+  const pack = (h: number, part: keyof PackCells): Float32Array => cells((block) => block.packs[h]![part]);
+  return {
+    packs: Array.from({ length: hikerCount }, (_, h) => ({
+      loadKg: pack(h, "loadKg"),
+      foodKg: pack(h, "foodKg"),
+      waterKg: pack(h, "waterKg"),
+    })),
+    cellH: cells((block) => block.cellH),
+    cellC: cells((block) => block.cellC),
+    surface: joined(
+      blocks.map((block) => block.surface),
+      new Uint8Array(cellCount),
+    ),
   };
 }
 

@@ -115,15 +115,20 @@ export interface DayResult {
   warmthMarginK: (number | undefined)[];
 }
 
-export interface PlanFigures {
-  legs: LegResult[];
-  days: DayResult[];
+/** What is known of every cell. */
+export interface CellFigures {
   /** The pack on every cell, per hiker, parallel to the plan's. */
   packs: PackCells[];
   /** Party's hours, air temperature at that hour, and surface on every cell. */
   cellH: Float32Array;
   cellC: Float32Array;
   surface: Uint8Array;
+}
+
+/** What is told of legs, days and the whole. */
+export interface TripFigures {
+  legs: LegResult[];
+  days: DayResult[];
   /** Per hiker. */
   schools: Schools[];
   /** Per hiker, at the finish. */
@@ -140,3 +145,5 @@ export interface PlanFigures {
   settled: boolean;
   lastMoveG: number;
 }
+
+export interface PlanFigures extends TripFigures, CellFigures {}

@@ -9,7 +9,7 @@ import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import type { Plan, Stop } from "../plan/schema.ts";
 import { devicesCarried, powerOf } from "../power/power.ts";
 import { bodyOf, needsOf, type HikerNeeds } from "../provision/needs.ts";
-import { assemble } from "../result/assemble.ts";
+import { assemble, assembleCells } from "../result/assemble.ts";
 import { blockFigures } from "../result/block.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
@@ -62,6 +62,10 @@ function rememberedStages() {
     sleep: memoEqual(sleepKits),
     block: memoEach(solveBlock),
     blockFigures: memoEach(blockFigures),
+    devicesCarried: memo(devicesCarried),
+    power: memo(powerOf),
+    assemble: memo(assemble),
+    checks: memo(findChecks),
   };
 }
 
@@ -188,17 +192,21 @@ export class Session {
         index,
       ),
     );
-    const power = powerOf({
+    const power = stage.power({
       devices: plan.devices,
-      carried: devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
+      carried: stage.devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
       profile,
       season,
       halts,
       parts: trail.blocks.flatMap((block) => block.parts),
       conditions: trail.blocks.flatMap((block) => block.conditions),
     });
-    const told = assemble({ profile, kit, trip: trail, figures, schools, power });
-    return { ...told, checks: findChecks({ plan, result: told, schools, sources, climateAssumed: season.assumed }) };
+    const told = stage.assemble({ ...trail, profile, kit, figures, schools, power });
+    return {
+      ...told,
+      ...assembleCells(trail, profile, hikers.length),
+      checks: stage.checks({ plan, result: told, schools, sources, climateAssumed: season.assumed }),
+    };
   }
 
   private profileFor(direction: Plan["trip"]["direction"]): Profile {

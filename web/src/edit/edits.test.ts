@@ -54,7 +54,7 @@ beforeEach(() => {
 const stop = (id: string) => plan.stops.find((row) => row.id === id)!;
 const axe = () => plan.kit[0]!.spans[0]!;
 const move = (end: "from" | "to", pointIndex: number) =>
-  moveSpanEnd(plan, swapPoints(compute()), "axe", { spanIndex: 0, end }, pointIndex);
+  moveSpanEnd(plan, swapPoints(compute()), plan.kit[0], { spanIndex: 0, end }, pointIndex);
 
 describe("moving the ends of spans", () => {
   test("the points are the ends of the trail and the stops in use", () => {

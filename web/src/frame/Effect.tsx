@@ -1,10 +1,13 @@
+import { useShallow } from "zustand/react/shallow";
 import { useDocument } from "../store/document.ts";
 import { useSelection } from "../store/selection.ts";
 import { sayIn } from "../words/say.ts";
 
 /** What the last edit did to the headline figures, until the next one. */
 export function Effect() {
-  const { plan, result, before, lastLabel } = useDocument();
+  const { plan, result, before, lastLabel } = useDocument(
+    useShallow(({ plan, result, before, lastLabel }) => ({ plan, result, before, lastLabel })),
+  );
   const hikerIndex = useSelection((state) => state.hikerIndex);
   if (!plan || !result || !before || !lastLabel) return null;
   const heaviest = (of: typeof result): number =>

@@ -1,5 +1,6 @@
 /** What stands on every page: the bar with the plan's name, the Line, the stations. It persists across pages. */
 import { lazy, Suspense, useEffect, useState } from "react";
+import { useShallow } from "zustand/react/shallow";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
 import { begin, openDemo, useDocument } from "../store/document.ts";
@@ -13,7 +14,9 @@ import { Welcome } from "./Welcome.tsx";
 const Toasts = lazy(() => import("./Toasts.tsx"));
 
 export default function Frame({ station }: { station: string }) {
-  const { status, failure, plan, result } = useDocument();
+  const { status, failure, plan, result } = useDocument(
+    useShallow(({ status, failure, plan, result }) => ({ status, failure, plan, result })),
+  );
   const notice = useNotice((state) => state.notice);
   useEffect(begin, []);
   useKeys();

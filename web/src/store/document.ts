@@ -3,7 +3,7 @@
  * it; one that storage refuses is taken back and said. Plan and result change together: no screen ever
  * sees one without the other.
  */
-import { writePlanFile, type Plan, type PlanFile, type PlanResult, type TrackPoints } from "@gepack/core";
+import { keepEqual, writePlanFile, type Plan, type PlanFile, type PlanResult, type TrackPoints } from "@gepack/core";
 import { enablePatches, produceWithPatches, type Draft } from "immer";
 import { create } from "zustand";
 import { fetchDemo } from "../data/demo.ts";
@@ -139,8 +139,10 @@ async function follow({ doc, revision, undoLabel, redoLabel }: OpenPlan): Promis
   set({ undoLabel, redoLabel });
   if (same && revision === seenRevision && get().result) return;
   seenRevision = revision;
-  if (same && get().result && JSON.stringify(latest) === JSON.stringify(doc)) return;
-  await show(doc);
+  // What is equal keeps its old object: what was drawn and computed from it rests.
+  const kept = same && latest ? keepEqual(latest, doc) : doc;
+  if (kept === latest && get().result) return;
+  await show(kept);
 }
 
 const keyOf = (plan: Plan): string => `${plan.trackIds.join(" ")} ${plan.trip.direction}`;
@@ -160,11 +162,14 @@ async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
   return tracks;
 }
 
+/** An answer that comes sooner than this needs no word that it is on its way. */
+const SLOW_MS = 150;
+
 /** Computes a document and shows both; what is newer meanwhile goes first. */
 async function show(plan: Plan, label?: string): Promise<void> {
   const edited = get().plan?.id === plan.id && get().result !== undefined;
   latest = plan;
-  set({ computing: true });
+  const slow = setTimeout(() => set({ computing: true }), SLOW_MS);
   try {
     await giveTrail(plan);
     const result = await calculator().compute(plan);
@@ -182,6 +187,8 @@ async function show(plan: Plan, label?: string): Promise<void> {
     });
   } catch (error) {
     fail(error);
+  } finally {
+    clearTimeout(slow);
   }
 }
 

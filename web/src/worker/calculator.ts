@@ -5,6 +5,7 @@
  */
 import type { Plan, PlanResult, Profile, Question, SchoolFigures, TrackPoints } from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
+import { fromWire } from "./wire.ts";
 import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
 
 /** A trail to compute on: measured already, or to be had as tracks, which are fetched only when needed. */
@@ -89,7 +90,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
           onProfile(key, profile);
         }
         profileId = answer.profileId;
-        return { ...answer.result, profile: profile! };
+        return { ...fromWire(answer.result), profile: profile! };
       }
     }
     throw new Error("The trail could not be given to the calculation. Reload the page; your plan is kept.");

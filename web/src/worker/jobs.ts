@@ -14,13 +14,13 @@ import {
   type Mended,
   type Plan,
   type PlanFile,
-  type PlanResult,
   type Profile,
   type Question,
   type Reading,
   type SchoolFigures,
   type TrackPoints,
 } from "@gepack/core";
+import { toWire, type WireResult } from "./wire.ts";
 
 /** What a running job may say and ask. */
 export interface JobControl {
@@ -41,9 +41,8 @@ export interface Trail {
 /** Parts of the document that changed since the worker was last told; the first time all of them. */
 export type PlanParts = Partial<Plan>;
 
-/** A result without the profile, which travels only when it changed. */
 export interface ComputeAnswer {
-  result: Omit<PlanResult, "profile">;
+  result: WireResult;
   profileId: number;
   profile: Profile | undefined;
 }
@@ -111,7 +110,7 @@ export function createJobs() {
         profileSent = profile;
         profileId++;
       }
-      return { result, profileId, profile: hasProfile === profileId ? undefined : profile };
+      return { result: toWire(result), profileId, profile: hasProfile === profileId ? undefined : profile };
     },
 
     /** Every school of the questions, one whole plan each; figures come one by one as detail of the progress. */

@@ -1,5 +1,6 @@
 /** The worker's end of the protocol: runs one job after the other, tells how far it is, stops when told to. */
 import { transfer } from "comlink";
+import { buffersOf } from "./wire.ts";
 import type { ComputeAnswer, JobControl, JobName, Jobs } from "./jobs.ts";
 
 /** How a job ended. A worker never throws over the wire: what went wrong is a sentence. */
@@ -28,7 +29,7 @@ export function serveJobs(jobs: Jobs) {
       try {
         const job = jobs[name] as (args: unknown, control: JobControl) => unknown;
         const answer = await job(args, control);
-        return transfer({ is: "done", answer }, name === "compute" ? buffersOf(answer as ComputeAnswer) : []);
+        return transfer({ is: "done", answer }, name === "compute" ? handedOver(answer as ComputeAnswer | string) : []);
       } catch (error) {
         if (error instanceof JobStopped) return { is: "stopped" };
         return { is: "failed", sentence: error instanceof Error ? error.message : String(error) };
@@ -44,11 +45,6 @@ export function serveJobs(jobs: Jobs) {
   };
 }
 
-/** The arrays of a result are made for this answer alone: they are handed over, not copied. */
-function buffersOf(answer: ComputeAnswer | string): Transferable[] {
-  if (typeof answer === "string") return [];
-  const { packs, cellH, cellC, surface } = answer.result;
-  return [...packs.flatMap((pack) => [pack.loadKg, pack.foodKg, pack.waterKg]), cellH, cellC, surface].map(
-    (array) => array.buffer as ArrayBuffer,
-  );
+function handedOver(answer: ComputeAnswer | string): Transferable[] {
+  return typeof answer === "string" ? [] : buffersOf(answer.result);
 }

@@ -1,27 +1,27 @@
 /** One piece's bars on the Line's scale, with ends that move by pointer and by arrow keys. */
 import type { KeyboardEvent } from "react";
-import type { Piece, Plan, Span } from "@gepack/core";
+import type { Piece, Span } from "@gepack/core";
 import type { LineScale } from "../../line/scale.ts";
 import { LaneField, Mark } from "../../ui/Lanes.tsx";
 import { stopName } from "../../words/names.ts";
 import { SPAN_WORDS } from "../../words/spans.ts";
-import { endAtM, moveSpanEnd, type DragPreview, type EndMark, type SwapPoint } from "./spans.ts";
+import { endAtM, moveSpanEnd, type DragPreview, type EndMark, type Places, type SwapPoint } from "./spans.ts";
 
 interface Props {
-  plan: Plan;
+  places: Places;
   piece: Piece;
   points: readonly SwapPoint[];
   x: LineScale;
   preview: DragPreview | undefined;
 }
 
-export function KitLane({ plan, piece, points, x, preview }: Props) {
+export function KitLane({ places, piece, points, x, preview }: Props) {
   return (
     <LaneField>
       {piece.spans.map((span, spanIndex) => {
         const moved = preview?.spanIndex === spanIndex ? preview : undefined;
         const at = (end: "from" | "to", stopId: string): number =>
-          moved?.end === end ? points[moved.pointIndex]!.atM : endAtM(points, plan, stopId);
+          moved?.end === end ? points[moved.pointIndex]!.atM : endAtM(points, places, stopId);
         const a = at("from", span.fromStopId);
         const b = at("to", span.toStopId);
         const left = x(Math.min(a, b));
@@ -31,7 +31,7 @@ export function KitLane({ plan, piece, points, x, preview }: Props) {
           <div
             key={spanIndex}
             className="absolute top-[3px] h-[17px] max-[719px]:top-[26px] rounded-[2px] text-xs text-on-pine"
-            title={describe(plan, span)}
+            title={describe(places, span)}
             style={{
               left,
               width,
@@ -40,14 +40,14 @@ export function KitLane({ plan, piece, points, x, preview }: Props) {
           >
             {!whole && width > 150 && (
               <span className="pointer-events-none flex justify-between gap-2 overflow-hidden px-2.5 leading-[17px] font-semibold whitespace-nowrap">
-                <span>{spanStop(plan, moved?.end === "from" ? points[moved.pointIndex]!.id : span.fromStopId)}</span>
-                <span>{spanStop(plan, moved?.end === "to" ? points[moved.pointIndex]!.id : span.toStopId)}</span>
+                <span>{spanStop(places, moved?.end === "from" ? points[moved.pointIndex]!.id : span.fromStopId)}</span>
+                <span>{spanStop(places, moved?.end === "to" ? points[moved.pointIndex]!.id : span.toStopId)}</span>
               </span>
             )}
             {(["from", "to"] as const).map((end) => (
               <End
                 key={end}
-                {...{ plan, piece, span, spanIndex, end, points }}
+                {...{ places, piece, span, spanIndex, end, points }}
                 leftPx={end === "from" ? 0 : width - END_PX}
               />
             ))}
@@ -58,18 +58,18 @@ export function KitLane({ plan, piece, points, x, preview }: Props) {
   );
 }
 
-function spanStop(plan: Plan, stopId: string): string {
-  return stopId.startsWith("@") ? "" : stopName(plan, stopId);
+function spanStop(places: Places, stopId: string): string {
+  return stopId.startsWith("@") ? "" : stopName(places, stopId);
 }
 
-function describe(plan: Plan, span: Span): string {
-  return `${stopName(plan, span.fromStopId)} (${SPAN_WORDS[span.begins]}) to ${stopName(plan, span.toStopId)} (${SPAN_WORDS[span.ends]})`;
+function describe(places: Places, span: Span): string {
+  return `${stopName(places, span.fromStopId)} (${SPAN_WORDS[span.begins]}) to ${stopName(places, span.toStopId)} (${SPAN_WORDS[span.ends]})`;
 }
 
 const END_PX = 10;
 
 interface EndProps {
-  plan: Plan;
+  places: Places;
   piece: Piece;
   span: Span;
   spanIndex: number;
@@ -78,23 +78,23 @@ interface EndProps {
   leftPx: number;
 }
 
-function End({ plan, piece, span, spanIndex, end, points, leftPx }: EndProps) {
+function End({ places, piece, span, spanIndex, end, points, leftPx }: EndProps) {
   const stopId = end === "from" ? span.fromStopId : span.toStopId;
-  const atM = endAtM(points, plan, stopId);
+  const atM = endAtM(points, places, stopId);
   const keys = (event: KeyboardEvent): void => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (by === undefined) return;
     event.preventDefault();
     const exact = points.findIndex((point) => point.id === stopId || Math.abs(point.atM - atM) < 1000);
     const here = exact >= 0 ? exact : points.findIndex((point) => point.atM > atM) - (by > 0 ? 1 : 0);
-    moveSpanEnd(plan, points, piece.id, { spanIndex, end }, Math.max(0, Math.min(points.length - 1, here + by)));
+    moveSpanEnd(places, points, piece, { spanIndex, end }, Math.max(0, Math.min(points.length - 1, here + by)));
   };
   return (
     <Mark<EndMark>
       id={`${piece.id}-${spanIndex}-${end}`}
       data={{ pieceId: piece.id, spanIndex, end, atM }}
       label={`${piece.name}: ${end === "from" ? "carried from" : "carried until"}`}
-      valueText={stopName(plan, stopId)}
+      valueText={stopName(places, stopId)}
       lengthM={points.at(-1)!.atM}
       leftPx={leftPx}
       onKey={keys}

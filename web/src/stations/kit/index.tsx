@@ -1,6 +1,6 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
 import { Plus } from "lucide-react";
-import { lazy, Suspense, useMemo, useState } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import type { Piece } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { gutterPx, useLine, type LineFrame } from "../../line/scale.ts";
@@ -8,12 +8,22 @@ import { select, useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { LaneBoard } from "../../ui/Lanes.tsx";
+import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
+import { useKept } from "../../ui/useKept.ts";
 import { figure, quantity, unitSymbol } from "../../units/quantity.ts";
 import { checkStation } from "../../words/checks/index.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { KitLane } from "./KitLane.tsx";
-import { moveSpanEnd, nearestPoint, swapPoints, type DragPreview, type EndMark } from "./spans.ts";
+import {
+  moveSpanEnd,
+  nearestPoint,
+  swapPoints,
+  type DragPreview,
+  type EndMark,
+  type Places,
+  type SwapPoint,
+} from "./spans.ts";
 
 const PieceDialog = lazy(() => import("./PieceDialog.tsx").then((module) => ({ default: module.PieceDialog })));
 
@@ -25,8 +35,9 @@ export default function Kit({ plan, result }: ScreenProps) {
   const [preview, setPreview] = useState<DragPreview>();
   const hiker = plan.hikers[hikerIndex]!;
   const frame = useLine(result);
-  const { x, widthPx } = frame;
-  const points = useMemo(() => swapPoints(result), [result]);
+  const { x } = frame;
+  const points = useKept(swapPoints(result));
+  const places = useKept<Places>({ stops: plan.stops, trip: plan.trip });
   const shown = plan.kit.filter(
     (piece) =>
       everyone ||
@@ -54,17 +65,28 @@ export default function Kit({ plan, result }: ScreenProps) {
         </span>
       </div>
       {open.length > 0 && (
-        <details className="border-b border-rule bg-caution-wash px-[18px] py-1.5 text-sm">
-          <summary className="cursor-pointer font-semibold text-caution">{open.length} open</summary>
+        <Fold
+          className="border-b border-rule bg-caution-wash px-[18px] py-1.5 text-sm"
+          titleClass="font-semibold text-caution"
+          title={`${open.length} open`}
+        >
           <div className="my-2">
             <CheckList checks={open} plan={plan} result={result} withPlace />
           </div>
-        </details>
+        </Fold>
       )}
       <LaneBoard<EndMark>
         x={x}
         onMove={(move) => setPreview(move && { ...move.data, pointIndex: nearestPoint(points, move.metres) })}
-        onDrop={(end, metres) => moveSpanEnd(plan, points, end.pieceId, end, nearestPoint(points, metres))}
+        onDrop={(end, metres) =>
+          moveSpanEnd(
+            places,
+            points,
+            plan.kit.find((piece) => piece.id === end.pieceId),
+            end,
+            nearestPoint(points, metres),
+          )
+        }
       >
         <div className="relative">
           <div aria-hidden="true" className="lane-field pointer-events-none absolute inset-0">
@@ -92,42 +114,13 @@ export default function Kit({ plan, result }: ScreenProps) {
                   </span>
                 </h3>
                 {pieces.map((piece) => (
-                  <div key={piece.id} className="relative h-[23px] max-[719px]:h-[48px]" data-piece={piece.name}>
-                    <div
-                      className="absolute top-0 left-0 z-[1] flex h-[23px] items-center gap-1 pl-[18px]"
-                      style={{ width: Math.max(gutterPx(widthPx), 200) - 6 }}
-                    >
-                      <button
-                        className="min-w-0 flex-1 truncate text-left text-sm hover:underline"
-                        title={`Edit ${piece.name}`}
-                        onClick={() => setEditing(piece)}
-                      >
-                        {piece.name}
-                        {piece.quantity > 1 && ` ×${piece.quantity}`}
-                        {piece.wear === "worn" && <span className="text-muted"> worn</span>}
-                      </button>
-                      <FieldNumber
-                        bare
-                        className="w-[60px]"
-                        path="kit.massG"
-                        label={`Mass of ${piece.name}`}
-                        value={piece.massG}
-                        units={plan.trip.units}
-                        onCommit={(massG) =>
-                          setRow("kit", piece.id, `${piece.name}: ${quantity("smallMass", massG, plan.trip.units)}`, {
-                            massG,
-                          })
-                        }
-                      />
-                    </div>
-                    <KitLane
-                      plan={plan}
-                      piece={piece}
-                      points={points}
-                      x={x}
-                      preview={preview?.pieceId === piece.id ? preview : undefined}
-                    />
-                  </div>
+                  <KitRow
+                    key={piece.id}
+                    piece={piece}
+                    {...{ places, points, frame }}
+                    preview={preview?.pieceId === piece.id ? preview : undefined}
+                    onOpen={setEditing}
+                  />
                 ))}
               </section>
             );
@@ -154,6 +147,50 @@ export default function Kit({ plan, result }: ScreenProps) {
     </section>
   );
 }
+
+interface RowProps {
+  piece: Piece;
+  places: Places;
+  points: readonly SwapPoint[];
+  frame: LineFrame;
+  preview: DragPreview | undefined;
+  onOpen: (piece: Piece) => void;
+}
+
+/** Drawn again only when the piece or the trail has changed, not with every new result. */
+const KitRow = memo(function KitRow({ piece, places, points, frame: { x, widthPx }, preview, onOpen }: RowProps) {
+  const { units } = places.trip;
+  return (
+    <div className="relative h-[23px] max-[719px]:h-[48px]" data-piece={piece.name}>
+      <div
+        className="absolute top-0 left-0 z-[1] flex h-[23px] items-center gap-1 pl-[18px]"
+        style={{ width: Math.max(gutterPx(widthPx), 200) - 6 }}
+      >
+        <button
+          className="min-w-0 flex-1 truncate text-left text-sm hover:underline"
+          title={`Edit ${piece.name}`}
+          onClick={() => onOpen(piece)}
+        >
+          {piece.name}
+          {piece.quantity > 1 && ` ×${piece.quantity}`}
+          {piece.wear === "worn" && <span className="text-muted"> worn</span>}
+        </button>
+        <FieldNumber
+          bare
+          className="w-[60px]"
+          path="kit.massG"
+          label={`Mass of ${piece.name}`}
+          value={piece.massG}
+          units={units}
+          onCommit={(massG) =>
+            setRow("kit", piece.id, `${piece.name}: ${quantity("smallMass", massG, units)}`, { massG })
+          }
+        />
+      </div>
+      <KitLane {...{ places, piece, points, x, preview }} />
+    </div>
+  );
+});
 
 function BaseWeights({
   plan,

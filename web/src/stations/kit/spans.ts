@@ -1,5 +1,5 @@
 /** Moving the ends of kit spans between the stops of the plan. */
-import { FINISH_ID, START_ID, type Plan, type PlanResult, type Span } from "@gepack/core";
+import { FINISH_ID, START_ID, type Piece, type Plan, type PlanResult, type Span } from "@gepack/core";
 import { editRow } from "../../edit/rows.ts";
 import { stopName } from "../../words/names.ts";
 
@@ -8,6 +8,9 @@ export interface SwapPoint {
   id: string;
   atM: number;
 }
+
+/** What a span's ends are placed by. */
+export type Places = Pick<Plan, "stops" | "trip">;
 
 export interface SpanEnd {
   spanIndex: number;
@@ -44,7 +47,7 @@ export function swapPoints(result: PlanResult): SwapPoint[] {
 }
 
 /** Metres of a span's end in walking order: at the point, or where the unused stop lies. */
-export function endAtM(points: readonly SwapPoint[], plan: Plan, stopId: string): number {
+export function endAtM(points: readonly SwapPoint[], plan: Places, stopId: string): number {
   const point = points.find((candidate) => candidate.id === stopId);
   if (point) return point.atM;
   const stop = plan.stops.find((candidate) => candidate.id === stopId);
@@ -55,13 +58,12 @@ export function endAtM(points: readonly SwapPoint[], plan: Plan, stopId: string)
 
 /** Moves an end to a point; how the piece comes and goes follows when the old way cannot hold. */
 export function moveSpanEnd(
-  plan: Plan,
+  plan: Places,
   points: readonly SwapPoint[],
-  pieceId: string,
+  piece: Piece | undefined,
   { spanIndex, end }: SpanEnd,
   pointIndex: number,
 ): void {
-  const piece = plan.kit.find((candidate) => candidate.id === pieceId);
   const span = piece?.spans[spanIndex];
   const point = points[pointIndex];
   if (!piece || !span || !point) return;
@@ -72,7 +74,7 @@ export function moveSpanEnd(
     end === "from"
       ? `${piece.name} from ${stopName(plan, point.id)}`
       : `${piece.name} until ${stopName(plan, point.id)}`;
-  editRow("kit", pieceId, label, (row) => {
+  editRow("kit", piece.id, label, (row) => {
     const target = row.spans[spanIndex];
     if (target) setEnd(target, end, point.id);
   });

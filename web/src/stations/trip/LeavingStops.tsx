@@ -1,5 +1,6 @@
 /** Stove, containers and fuel leaving each stop, by system. */
 import { models, type FuelComparison, type LegResult, type Plan, type PlanResult } from "@gepack/core";
+import { Fold } from "../../ui/Fold.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { quantity } from "../../units/quantity.ts";
 import { stopName } from "../../words/names.ts";
@@ -9,8 +10,7 @@ export function LeavingStops({ fuels, plan, result }: { fuels: FuelComparison[];
   const cooked = fuels.filter((fuel) => fuel.id !== "none");
   const leastKg = (legIndex: number): number => Math.min(...cooked.map((fuel) => fuel.startKg[legIndex]!));
   return (
-    <details className="mt-2">
-      <summary className="cursor-pointer text-sm font-bold text-pine">What leaves each stop, by system</summary>
+    <Fold className="mt-2" titleClass="text-sm font-bold text-pine" title="What leaves each stop, by system">
       <div className="relative overflow-x-auto">
         <Table
           label="What leaves each stop, by system"
@@ -32,6 +32,6 @@ export function LeavingStops({ fuels, plan, result }: { fuels: FuelComparison[];
         />
       </div>
       <p className="mt-1 mb-0 text-xs text-muted">Stove, canisters or bottles, and fuel. Bold: the lightest.</p>
-    </details>
+    </Fold>
   );
 }

@@ -2,6 +2,7 @@
 import { Plus, X } from "lucide-react";
 import { climateStationSchema, trackAt, walkedAt, type ClimateStation, type TrackM, type WalkedM } from "@gepack/core";
 import { addRow, editRow, removeRows, setRow } from "../../edit/rows.ts";
+import { Fold } from "../../ui/Fold.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
@@ -79,13 +80,18 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
     })),
   ];
   return (
-    <details className="border-t border-rule py-1.5">
-      <summary className="cursor-pointer text-sm font-semibold">
-        {name}{" "}
-        <span className="font-normal text-muted">
-          {quantity("distance", along, units, 0)} along, {quantity("height", heightM, units)}
-        </span>
-      </summary>
+    <Fold
+      className="border-t border-rule py-1.5"
+      titleClass="text-sm font-semibold"
+      title={
+        <>
+          {name}{" "}
+          <span className="font-normal text-muted">
+            {quantity("distance", along, units, 0)} along, {quantity("height", heightM, units)}
+          </span>
+        </>
+      }
+    >
       <div className="my-2 flex flex-wrap items-end gap-4">
         <NameField label="Name" value={name} onCommit={(next) => set("name", { name: next })} />
         <NumberField
@@ -129,6 +135,6 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
       <div className="relative overflow-x-auto">
         <Table label={`Months at ${name}`} columns={columns} rows={MEANS} idOf={({ key }) => key} />
       </div>
-    </details>
+    </Fold>
   );
 }

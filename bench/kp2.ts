@@ -1,0 +1,11 @@
+import { readFileSync } from "node:fs";
+import { Session, unpackTrack, type Plan } from "@gepack/core";
+import { serialize } from "node:v8";
+const track = unpackTrack(new Uint8Array(readFileSync("web/public/demo/corvane.track")));
+const plan = { ...JSON.parse(readFileSync("web/public/demo/corvane.gepack.json", "utf8")), trackIds: [track.id] } as Plan;
+const s = new Session(); s.setTracks([track]); const r = s.compute(plan) as any;
+for (const k of Object.keys(r)) if (k !== "profile") console.log(k, JSON.stringify(r[k]).length, serialize(r[k]).length, Array.isArray(r[k]) ? r[k].length : "");
+const sum: Record<string, number> = {};
+const walk = (o: any, path: string) => { if (ArrayBuffer.isView(o)) return; if (Array.isArray(o)) return o.forEach((x) => walk(x, path + "[]")); if (o && typeof o === "object") for (const k of Object.keys(o)) { const p = path + "." + k; sum[p] = (sum[p] ?? 0) + serialize(o[k]).length; walk(o[k], p); } };
+walk(r.legs, "legs"); console.log(Object.entries(sum).sort((a, b) => b[1] - a[1]).slice(0, 30));
+console.log(JSON.stringify(r.legs[8].days[0], null, 0), JSON.stringify(r.legs[8].hikers[0]).slice(0, 3000));
