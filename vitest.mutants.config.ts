@@ -3,10 +3,7 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   test: {
-    include: [
-      "core/src/{solve,kit,provision,explain,checks,load}/**/*.test.ts",
-      "core/src/session/session.test.ts",
-    ],
+    include: ["core/src/{solve,kit,provision,explain,checks,load}/**/*.test.ts", "core/src/session/session.test.ts"],
     testTimeout: 60_000,
   },
 });

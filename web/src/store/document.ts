@@ -192,6 +192,18 @@ async function show(plan: Plan, label?: string): Promise<void> {
   }
 }
 
+/** Storing waits for the figures: until they are there, the processor is theirs, and the note keeps the edit. */
+const LONGEST_WAIT_MS = 1000;
+let storing: Promise<unknown> = Promise.resolve();
+
+/** One piece of work on storage after the other, each when what it stores is shown, or is long in coming. */
+function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> {
+  const waited = new Promise((resolve) => setTimeout(resolve, LONGEST_WAIT_MS));
+  const done = Promise.all([storing, Promise.race([shown, waited])]).then(work);
+  storing = done.catch(() => {});
+  return done;
+}
+
 /** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
 export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
   const from = latest;
@@ -204,7 +216,8 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   const shown = show(next, label);
   set({ undoLabel: label, redoLabel: undefined });
   try {
-    seenRevision = Math.max(seenRevision, await change(from.id, label, recipe, note.id));
+    const revision = await inTurn(shown, () => change(from.id, label, recipe, note.id));
+    seenRevision = Math.max(seenRevision, revision);
   } catch (error) {
     // Storage refused: what was shown is taken back, unless a later edit stands on it already.
     clearNote(note.id);
@@ -220,6 +233,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
 export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
   if (!latest || inMemory) return;
   try {
+    await storing;
     const label = await step(latest.id, direction);
     if (label !== undefined) set({ lastLabel: `${direction === "undo" ? "Undid" : "Redid"}: ${label}` });
   } catch (error) {

@@ -20,9 +20,12 @@ interface BoardProps<Data extends MarkData> {
   children: ReactNode;
 }
 
+/** One object for all boards: with a new one every mark on them would be drawn again. */
+const BY_POINTER = { activationConstraint: { distance: 3 } };
+
 /** A board of lanes on which marks are moved. */
 export function LaneBoard<Data extends MarkData>({ x, onDrop, onMove, children }: BoardProps<Data>) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }));
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER));
   const read = (event: Pick<DragEndEvent, "active" | "delta">): { data: Data; metres: number } | undefined => {
     const data = event.active.data.current as Data | undefined;
     return data && { data, metres: x.invert(x(data.atM) + event.delta.x) };

@@ -91,7 +91,8 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
       waiting.add(giveUp);
       signal?.addEventListener("abort", stop);
       patient();
-      remote.run(id, name, args, proxy(told)).then(
+      // A way back for progress costs a channel: it is opened for those who want to hear.
+      remote.run(id, name, args, onProgress && proxy(told)).then(
         (answer) => end(() => resolve(answer)),
         (error: unknown) => end(() => reject(error instanceof Error ? error : new WorkerLost())),
       );

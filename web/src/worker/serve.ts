@@ -17,10 +17,10 @@ export function serveJobs(jobs: Jobs) {
       id: number,
       name: JobName,
       args: unknown,
-      onProgress: (fraction: number, detail: unknown) => void,
+      onProgress?: (fraction: number, detail: unknown) => void,
     ): Promise<JobEnd> {
       const control: JobControl = {
-        progress: (fraction, detail) => onProgress(fraction, detail),
+        progress: (fraction, detail) => onProgress?.(fraction, detail),
         breathe: async () => {
           await new Promise((resolve) => setTimeout(resolve, 0));
           if (stopped.has(id)) throw new JobStopped();
