@@ -96,7 +96,10 @@ export async function served(port) {
     env: { ...process.env, PORT: String(port) },
     stdio: ["ignore", "pipe", "inherit"],
   });
-  await new Promise((resolve) => server.stdout.once("data", resolve));
+  await new Promise((resolve, reject) => {
+    server.stdout.once("data", resolve);
+    server.once("exit", () => reject(new Error(`The server did not start on port ${port}.`)));
+  });
   return { url: `http://127.0.0.1:${port}`, stop: () => server.kill() };
 }
 
