@@ -100,6 +100,9 @@ export const Line = memo(function Line({ plan, result }: Props) {
   );
 });
 
+/** Over the comfort's line its figure needs so much room; without it, it stands under the line. */
+const LABEL_ROOM_PX = 13;
+
 /** The scale of the pack, from nothing; the comfort as a dashed line with its figure at the right end. */
 function Weights({ x, top, comfortKg, plan }: { x: LineScale; top: number; comfortKg: number; plan: Plan }) {
   const { leftPx: left, rightPx: right } = x;
@@ -107,6 +110,7 @@ function Weights({ x, top, comfortKg, plan }: { x: LineScale; top: number; comfo
   const perUnit = plan.trip.units.mass === "lb" ? KG_PER_LB : 1;
   const marks = ticks(0, top / perUnit, 3).filter((mark) => loadY(mark * perUnit, top) > LOAD.top + 4);
   const roomy = left > 100;
+  const comfortY = loadY(comfortKg, top);
   return (
     <g aria-hidden="true" fontSize="12">
       {roomy &&
@@ -127,15 +131,15 @@ function Weights({ x, top, comfortKg, plan }: { x: LineScale; top: number; comfo
       <line
         x1={left}
         x2={right}
-        y1={loadY(comfortKg, top)}
-        y2={loadY(comfortKg, top)}
+        y1={comfortY}
+        y2={comfortY}
         stroke="var(--danger)"
         strokeDasharray="4 4"
         strokeWidth="1"
       />
       <text
         x={right}
-        y={loadY(comfortKg, top) - 3}
+        y={comfortY - LOAD.top < LABEL_ROOM_PX ? comfortY + LABEL_ROOM_PX - 1 : comfortY - 3}
         textAnchor="end"
         fill="var(--danger)"
         stroke="var(--sheet)"

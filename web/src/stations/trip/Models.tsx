@@ -188,7 +188,7 @@ function nameColumn(question: Question, hiker: Hiker, chosen: string | undefined
       <label className={`flex min-w-[200px] items-start gap-2 ${school.id === chosen ? "font-bold" : ""}`}>
         <input
           type="radio"
-          className="mt-[3px] accent-(--pine)"
+          className="mt-[3px]"
           name={`${question} ${hiker.id}`}
           checked={school.id === chosen}
           onChange={() => choose(school)}

@@ -26,7 +26,7 @@ export function Water({ plan }: { plan: Plan }) {
         hiker={hiker}
         label="Counts on"
         value={hiker.water.trust}
-        options={{ reliable: "reliable sources only", chance: "sources likely to flow that month", all: "all sources" }}
+        options={{ reliable: "reliable sources", chance: "sources likely to flow", all: "all sources" }}
         set={(target, trust) => void (target.water.trust = trust)}
       />
       {hiker.water.trust === "chance" && <HikerRows plan={plan} hiker={hiker} list={LEAST_CHANCE} />}
