@@ -166,6 +166,22 @@ test("two tabs agree", async ({ page, context }) => {
   await expect(mass).toHaveValue("986");
 });
 
+test("two tabs that are edited at the same moment hold both edits", async ({ page, context }) => {
+  await openDemo(page, "/kit/");
+  const other = await context.newPage();
+  await openDemo(other, "/kit/");
+  const edit = async (tab: typeof page, piece: string, massG: string): Promise<void> => {
+    const field = tab.getByLabel(`Mass of ${piece}`).first();
+    await field.fill(massG);
+    await field.press("Enter");
+  };
+  await Promise.all([edit(page, "Backpack", "1500"), edit(other, "Stakes", "111")]);
+  for (const tab of [page, other]) {
+    await expect(tab.getByLabel("Mass of Backpack").first()).toHaveValue("1,500");
+    await expect(tab.getByLabel("Mass of Stakes").first()).toHaveValue("111");
+  }
+});
+
 test("stops are added, moved and removed by key; a stop passed by joins its legs", async ({ page }) => {
   await openDemo(page, "/trail/");
   const legs = page.getByRole("listbox", { name: "Legs" }).getByRole("option");

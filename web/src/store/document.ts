@@ -69,6 +69,8 @@ let inMemory: readonly TrackPoints[] | undefined;
 /** The newest revision in storage that is known to be in `latest`, and edits on their way there. */
 let seenRevision = 0;
 let writing = 0;
+/** What storage told while edits were on their way: looked at when they have arrived. */
+let putOff: OpenPlan | undefined;
 let trailKey = "";
 let started: Calculator | undefined;
 
@@ -132,10 +134,12 @@ function fail(error: unknown): void {
 }
 
 /** What storage holds now: own edits come back here, and those of other tabs arrive. */
-async function follow({ doc, revision, undoLabel, redoLabel }: OpenPlan): Promise<void> {
+async function follow(opened: OpenPlan): Promise<void> {
+  const { doc, revision, undoLabel, redoLabel } = opened;
   const same = latest?.id === doc.id;
   // While own edits are on their way, what comes back is older than what is shown.
-  if (same && (writing > 0 || revision < seenRevision)) return;
+  putOff = same && writing > 0 ? opened : undefined;
+  if (putOff || (same && revision < seenRevision)) return;
   set({ undoLabel, redoLabel });
   if (same && revision === seenRevision && get().result) return;
   seenRevision = revision;
@@ -217,7 +221,8 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   set({ undoLabel: label, redoLabel: undefined });
   try {
     const revision = await inTurn(shown, () => change(from.id, label, recipe, note.id));
-    seenRevision = Math.max(seenRevision, revision);
+    // The next revision is all ours; a later one holds another tab's edit as well, and is yet to be shown.
+    if (revision === seenRevision + 1) seenRevision = revision;
   } catch (error) {
     // Storage refused: what was shown is taken back, unless a later edit stands on it already.
     clearNote(note.id);
@@ -227,6 +232,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     clearNote(note.id);
     writing--;
   }
+  if (writing === 0 && putOff) void follow(putOff).catch(fail);
   await shown;
 }
 
