@@ -124,12 +124,88 @@ describe("every piece in exactly one place", () => {
     expect(faultsOf(span("passed", "@finish"))).toEqual(["stop-unused"]);
   });
 
+  test.each([
+    ["two places at once", [span("@start", "three"), span("two", "@finish")], "piece-twice", 2],
+    ["a gap at its beginning", [span("two", "@finish", { begins: "from-home" })], "piece-gap", 2],
+    ["a gap at its end", [span("@start", "two", { ends: "kept" })], "piece-gap", 2],
+    ["a gap between", [span("@start", "one", { ends: "kept" }), span("three", "@finish")], "piece-gap", 1],
+    ["a stop that is passed by", [span("passed", "@finish")], "stop-unused", 3],
+    ["a start that is gone", [span("nowhere", "two")], "stop-gone", 0],
+    ["an end that is gone", [span("two", "nowhere")], "stop-gone", 3],
+  ])("%s: told on its leg", (_, spans, kind, legIndex) => {
+    const { faults } = kitOf([pieceOf("x", 100, { spans })]);
+    expect(faults.filter((fault) => fault.kind === kind)).toEqual([
+      expect.objectContaining({ pieceId: "x", legIndex }),
+    ]);
+  });
+
+  test("spans count in any order, and every gap is told", () => {
+    const kept = { ends: "kept" };
+    const spans = [
+      span("three", "@finish"),
+      span("@start", "one", kept),
+      span("one", "two", { ...kept, begins: "bought" }),
+    ];
+    const { faults, carrier } = kitOf([pieceOf("x", 100, { spans })]);
+    expect(faults).toMatchObject([{ kind: "piece-gap", legIndex: 2 }]);
+    expect([...carrier]).toEqual([0, 0, -1, 0]);
+  });
+
+  test("near the ends of the trail a stop is the end: nothing is unused, and no gap begins there", () => {
+    const stops = [stopOf("gate", 500, { use: false }), ...STOPS, stopOf("lot", 99_600, { use: false })];
+    const spans = [span("gate", "lot", { begins: "from-home", ends: "kept" })];
+    expect(kitOf([pieceOf("x", 100, { spans })], { stops }).faults).toEqual([]);
+  });
+
+  test("a piece without spans lies at home and is no fault", () => {
+    const { faults, legs } = kitOf([pieceOf("x", 100, { spans: [] })]);
+    expect(faults).toEqual([]);
+    expect(legs[0]![0]!.baseKg).toBe(0);
+  });
+
   test("a leg without shoes is found, when there are shoes elsewhere", () => {
     const { faults } = kitOf([
       pieceOf("p1", 600, { role: "shoes", spans: [span("@start", "one", { ends: "discarded" })] }),
       pieceOf("p2", 600, { role: "shoes", spans: [span("two", "@finish")] }),
     ]);
     expect(faults).toEqual([{ kind: "role-gap", role: "shoes", hikerId: "a", legIndex: 1 }]);
+  });
+});
+
+describe("space", () => {
+  test("bottles hold, canisters hold and take space, and what is worn, or is the pack, takes none", () => {
+    const { legs } = kitOf([
+      pieceOf("pack", 900, { role: "pack", volumeL: 60 }),
+      pieceOf("tent", 900, { volumeL: 4, quantity: 2 }),
+      pieceOf("coat", 500, { volumeL: 3, wear: "worn" }),
+      pieceOf("cream", 50, { volumeL: 0.1, wear: "consumable" }),
+      pieceOf("bottle", 40, { role: "bottle", capacityL: 1.5, volumeL: 1.6, quantity: 2 }),
+      pieceOf("cup", 40, { capacityL: 0.4 }),
+      pieceOf("drum", 900, { role: "hard-canister", capacityL: 10, volumeL: 12, quantity: 2 }),
+    ]);
+    expect(legs[0]![0]).toMatchObject({ bottleL: 3, canisterL: 20, canisterVolumeL: 24 });
+    expect(legs[0]![0]!.volumeL).toBeCloseTo(8.1, 9);
+  });
+
+  test("a canister holds its owner's food, or everybody's, and takes its carrier's space", () => {
+    const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
+    const drum = (shared: boolean) =>
+      kitOf([pieceOf("drum", 900, { role: "hard-canister", capacityL: 10, volumeL: 12, carrierId: "b", shared })], {
+        hikers,
+      }).legs[0]!.map(({ canisterL, canisterVolumeL }) => [canisterL, canisterVolumeL]);
+    expect(drum(false)).toEqual([
+      [10, 0],
+      [0, 12],
+    ]);
+    expect(drum(true)).toEqual([
+      [10, 0],
+      [10, 12],
+    ]);
+  });
+
+  test("a bottle or canister that does not say what it holds holds nothing", () => {
+    const { legs } = kitOf([pieceOf("b", 40, { role: "bottle" }), pieceOf("d", 900, { role: "hard-canister" })]);
+    expect(legs[0]![0]).toMatchObject({ bottleL: 0, canisterL: 0 });
   });
 });
 
