@@ -9,7 +9,8 @@ import { install, ROOT, run } from "./lib.mjs";
 /** A stage, and the rooms whose tests must notice. */
 const TESTS = {
   kit: "kit,load",
-  explain: "explain",
+  // That parts combine to their value is a law of every plan.
+  explain: "explain,session",
   provision: "provision,solve",
   solve: "solve",
 };
