@@ -2,23 +2,39 @@
 import { Plus, X } from "lucide-react";
 import { SURFACE_TABLE, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
 import { edit } from "../../store/document.ts";
-import { FieldNumber, FieldRows, Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { FieldNumber, Fields } from "../../ui/FieldNumber.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
 import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";
+import { Sentences, type Sentence } from "../../ui/Sentences.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { changeHiker } from "./hiker.tsx";
 
-const LIGHT: FieldRow[] = [["darkFraction", "In the dark, at most"]];
-const CAMP: FieldRow[] = [["campWindowH", "Up to so much earlier"]];
-const REST: FieldRow[] = [["restEveryDays", "Rest after days walked, 0 for none"]];
-const SLOW: FieldRow[] = [
-  ["nightSpeedFactor", "Speed in the dark"],
-  ["heatSlowFromC", "Heat slows from"],
-  ["heatSlowPerK", "Slower by, a kelvin"],
-  ["loadSlowness", "What the load takes, of the model’s"],
+const LIGHT: Sentence[] = [
+  { text: "Of the day’s hours at most {darkFraction} may be dark.", labels: { darkFraction: "In the dark, at most" } },
+];
+const CAMP: Sentence[] = [
+  {
+    text: "For water, a listed camp or a bed the day may end up to {campWindowH} before its hours are used up.",
+    labels: { campWindowH: "Up to so much earlier" },
+  },
+  {
+    text: "A rest day after every {restEveryDays} walked; 0 for none.",
+    labels: { restEveryDays: "Rest after days walked, 0 for none" },
+  },
+];
+const SLOW: Sentence[] = [
+  { text: "In the dark at {nightSpeedFactor} of the speed by day.", labels: { nightSpeedFactor: "Speed in the dark" } },
+  {
+    text: "Above {heatSlowFromC} slower by {heatSlowPerK} with every kelvin, by 30 % at most.",
+    labels: { heatSlowFromC: "Heat slows from", heatSlowPerK: "Slower by, a kelvin" },
+  },
+  {
+    text: "The load slows by {loadSlowness} of what the model says.",
+    labels: { loadSlowness: "What the load takes, of the model’s" },
+  },
 ];
 
 type ChangeRules = (label: string, recipe: (rules: DayRules) => void) => void;
@@ -28,8 +44,8 @@ const change: ChangeRules = (label, recipe) =>
 export function Days({ plan, result }: ScreenProps) {
   const { units } = plan.trip;
   const rules = plan.dayRules;
-  const rows = (list: FieldRow[]) => (
-    <FieldRows of="dayRules" id="days" record={rules} list={list} units={units} change={change} />
+  const sentences = (list: Sentence[]) => (
+    <Sentences of="dayRules" record={rules} list={list} units={units} change={change} />
   );
   const walked = result.days.filter((day) => day.walkH > 0);
   const longest = Math.max(...walked.map((day) => day.walkH));
@@ -43,77 +59,80 @@ export function Days({ plan, result }: ScreenProps) {
       {plan.hikers.map((hiker) => (
         <Ramp key={hiker.id} hiker={hiker} plan={plan} />
       ))}
-      <Fields
-        title="Setting out"
-        note="By the clock, but not before there is light, unless hours in the dark are allowed. Each hiker’s hour is set with the hiker."
-      >
-        <Pick
-          label="Start of the day"
-          value={rules.startRule}
-          options={[
-            ["clock", "by the clock"],
-            ["sunrise", "at sunrise"],
-          ]}
-          onPick={(picked) => change("start of the day", (target) => void (target.startRule = picked))}
-        />
-        {rows(LIGHT)}
-        <OptionalNumber
-          path="dayRules.neroOutH"
-          label="Hours on the day out of a stop"
-          value={rules.neroOutH}
-          start={4}
-          units={units}
-          take="Short day out of stops…"
-          drop="As usual"
-          onChange={(value) =>
-            change("day out of a stop", (target) => {
-              if (value === undefined) delete target.neroOutH;
-              else target.neroOutH = value;
-            })
-          }
-        />
-      </Fields>
-      <Fields
-        title="Ending the day"
-        note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it. Who would come to a stop after closing camps before it and comes in the morning."
-      >
-        <Pick
-          label="The day ends"
-          value={rules.endRule}
-          options={[
-            ["camp", "at water nearby"],
-            ["hours", "on the hour"],
-          ]}
-          onPick={(picked) => change("end of the day", (target) => void (target.endRule = picked))}
-        />
-        {rows(CAMP)}
-        <Pick
-          label="Nights"
-          value={rules.sleepAt}
-          options={[
-            ["anywhere", "anywhere allowed"],
-            ["camps", "at listed camps"],
-            ["beds", "at beds in reach"],
-          ]}
-          onPick={(picked) => change("nights", (target) => void (target.sleepAt = picked))}
-        />
-        <Pick
-          label="Closing time at stops"
-          value={rules.arriveByClosing ? "yes" : "no"}
-          options={[
-            ["no", "comes as it comes"],
-            ["yes", "before closing"],
-          ]}
-          onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
-        />
-        {rows(REST)}
-      </Fields>
-      <Fields
+      <div>
+        <Fields
+          title="Setting out"
+          note="By the clock, but not before there is light, unless hours in the dark are allowed. Each hiker’s hour is set with the hiker."
+        >
+          <Pick
+            label="Start of the day"
+            value={rules.startRule}
+            options={[
+              ["clock", "by the clock"],
+              ["sunrise", "at sunrise"],
+            ]}
+            onPick={(picked) => change("start of the day", (target) => void (target.startRule = picked))}
+          />
+          <OptionalNumber
+            path="dayRules.neroOutH"
+            label="Hours on the day out of a stop"
+            value={rules.neroOutH}
+            start={4}
+            units={units}
+            take="Short day out of stops…"
+            drop="As usual"
+            onChange={(value) =>
+              change("day out of a stop", (target) => {
+                if (value === undefined) delete target.neroOutH;
+                else target.neroOutH = value;
+              })
+            }
+          />
+        </Fields>
+        <div className="mt-2">{sentences(LIGHT)}</div>
+      </div>
+      <div>
+        <Fields
+          title="Ending the day"
+          note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it. Who would come to a stop after closing camps before it and comes in the morning."
+        >
+          <Pick
+            label="The day ends"
+            value={rules.endRule}
+            options={[
+              ["camp", "at water nearby"],
+              ["hours", "on the hour"],
+            ]}
+            onPick={(picked) => change("end of the day", (target) => void (target.endRule = picked))}
+          />
+          <Pick
+            label="Nights"
+            value={rules.sleepAt}
+            options={[
+              ["anywhere", "anywhere allowed"],
+              ["camps", "at listed camps"],
+              ["beds", "at beds in reach"],
+            ]}
+            onPick={(picked) => change("nights", (target) => void (target.sleepAt = picked))}
+          />
+          <Pick
+            label="Closing time at stops"
+            value={rules.arriveByClosing ? "yes" : "no"}
+            options={[
+              ["no", "comes as it comes"],
+              ["yes", "before closing"],
+            ]}
+            onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
+          />
+        </Fields>
+        <div className="mt-2">{sentences(CAMP)}</div>
+      </div>
+      <Panel
         title="What slows the walk"
         note="Factors multiply. Night and heat are stated engineering values without a published source; set your own."
       >
-        {rows(SLOW)}
-      </Fields>
+        {sentences(SLOW)}
+      </Panel>
       <Surfaces plan={plan} />
     </>
   );
