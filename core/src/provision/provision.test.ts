@@ -59,6 +59,14 @@ describe("energy of a day", () => {
     expect(Math.abs(dayEnergy(measured, 0, 0, 4, 1200, 12).measuredKcal)).toBeGreaterThan(0);
   });
 
+  test("cold adds to the day, and half a day walked is half measured", () => {
+    const [cold, mild] = [-15, 5].map((meanC) => dayEnergy(hiker(), 0, 0, 8, 2000, meanC).totalKcal);
+    expect(cold! - mild!).toBeCloseTo(150, 9);
+    const half = dayEnergy(hiker({ food: { measuredKcalPerDay: 3300 } }), 0, 0, 4, 1200, 12);
+    const model = half.totalKcal - half.measuredKcal;
+    expect(half.totalKcal).toBeCloseTo((model + 3300) / 2, 9);
+  });
+
   test("another resting school, another figure", () => {
     const lean = hiker({ bodyFatFraction: 0.1, schools: { resting: "cunningham-1980" } });
     expect(restingKcalPerDay(lean, 70)).toBeCloseTo(500 + 22 * 63, 6);
@@ -160,6 +168,20 @@ describe("fuel", () => {
     expect(legFuel({ netG: 0, emptyG: 0, exact: true }, 4, 80, 0)).toMatchObject({ containers: 0, containerKg: 0 });
   });
 
+  test("grams a boil are told of the need; a last whiff in the canister is none", () => {
+    expect(legFuel(can, 10, 130, 0).gramsPerBoil).toBe(13);
+    expect(legFuel(can, 0, 0, 50).gramsPerBoil).toBe(0);
+    expect(legFuel(can, 5, 97.5, 0).endG).toBe(0);
+    expect(legFuel(can, 5, 97, 0).endG).toBe(0);
+    expect(legFuel(can, 5, 96.5, 0).endG).toBe(3.5);
+  });
+
+  test("where nothing is burnt, nothing is filled, and what is in the bottle stays", () => {
+    const bottle = { netG: 400, emptyG: 25, exact: true };
+    expect(legFuel(bottle, 0, 0, 120)).toMatchObject({ bought: 1, startKg: 0.12, endG: 120, openLasts: false });
+    expect(legFuel(bottle, 0, 0, 0)).toMatchObject({ bought: 0, startKg: 0, containers: 0 });
+  });
+
   test("fuel is never made nor lost over a row of legs, but for a canister's last grams", () => {
     const needs = fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 12 });
     fc.assert(
@@ -190,6 +212,13 @@ describe("water", () => {
     expect(dry.litres - wet.litres).toBeCloseTo(1.4 * 1.15, 9);
   });
 
+  test("before leaving no more is drunk than the whole way wants, camp and reserve with it", () => {
+    const thirsty = { ...hiker().water, drinkAtSourceL: 5 };
+    expect(carryLitres(thirsty, 1, 0)).toMatchObject({ litres: 0 });
+    expect(carryLitres(thirsty, 1, 0).drunkL).toBeCloseTo(1.15, 9);
+    expect(carryLitres(thirsty, 1, 1).drunkL).toBeCloseTo(2.4 * 1.15, 9);
+  });
+
   test("a longer stretch never lowers the carry, and none is negative", () => {
     const litres = fc.double({ min: 0, max: 20, noNaN: true });
     fc.assert(
@@ -204,6 +233,12 @@ describe("water", () => {
     expect(mostLitres(90, 4, 0)).toBeCloseTo(5.678, 3);
     expect(mostLitres(90, 24, 0)).toBeCloseTo(11.356, 3);
     expect(mostLitres(49, 4, 0)).toBeCloseTo(5.678 * 0.7, 3);
+  });
+
+  test("the most to drink over nights: a third of a day's each, and a day's more for every one", () => {
+    expect(mostLitres(90, 4, 1)).toBeCloseTo(5.678 + 11.356 / 3, 2);
+    expect(mostLitres(90, 30, 2)).toBeCloseTo(3 * 11.356, 2);
+    expect(mostLitres(90, 0, 0)).toBeCloseTo(5.678 / 8, 3);
   });
 
   test("trust: reliable only, by the month's chance, or all", () => {
@@ -230,4 +265,5 @@ test("the sun on a walker: none by night, most about noon, the mean of a whole d
   expect(sunFraction(part(11.9, 12.1))).toBeCloseTo(1, 3);
   expect(sunFraction(part(6, 18))).toBeCloseTo(2 / Math.PI, 9);
   expect(sunFraction({ ...part(6, 18), daylightH: 0 })).toBe(0);
+  expect(sunFraction(part(9, 9))).toBeCloseTo(Math.SQRT1_2, 9);
 });
