@@ -1,4 +1,6 @@
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, dayNumber, explain, EXPLAINED, type Derivation } from "../index.ts";
 
@@ -142,4 +144,36 @@ describe("why", () => {
     expect(explain(plan, result, { legIndex: 9, hikerId: "a", figure: "start" })).toBeUndefined();
     expect(explain(plan, result, { legIndex: 0, hikerId: "z", figure: "start" })).toBeUndefined();
   });
+});
+
+test("every explanation's parts combine to its value, on every random plan", () => {
+  const combined = (node: Derivation): number => {
+    const values = node.parts.map((part) => part.value);
+    if (node.combine === "sum") return values.reduce((a, b) => a + b, 0);
+    if (node.combine === "product") return values.reduce((a, b) => a * b, 1);
+    return values[0]! / values[1]!;
+  };
+  const check = (node: Derivation): void => {
+    expect(Number.isFinite(node.value)).toBe(true);
+    if (node.combine === "leaf") {
+      expect(node.parts).toEqual([]);
+      return expect(node.source, node.code).toBeDefined();
+    }
+    expect(Math.abs(combined(node) - node.value)).toBeLessThan(1e-9 + 1e-9 * Math.abs(node.value));
+    node.parts.forEach(check);
+  };
+  fc.assert(
+    fc.property(arbitraryPlan, ({ plan, tracks }) => {
+      const result = computePlan(plan, tracks);
+      for (const leg of result.legs)
+        for (const { hikerId } of leg.hikers)
+          for (const figure of EXPLAINED) {
+            const tree = explain(plan, result, { legIndex: leg.index, hikerId, figure });
+            // No camp or bag, no margin; no devices, no battery. All else is always answered.
+            if (tree) check(tree);
+            else expect(["warmth", "battery"]).toContain(figure);
+          }
+    }),
+    { numRuns: 250 },
+  );
 });
