@@ -153,6 +153,34 @@ test("an edit followed at once by a reload is kept", async ({ page }) => {
   await expect(mass).toHaveValue("1,234");
 });
 
+test("who types on while an answer is coming keeps what is typed", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("1100");
+  await mass.press("Enter");
+  await mass.fill("2200");
+  await expect(page.getByTestId("effect")).toContainText("Backpack: 1,100 g");
+  await expect(mass).toHaveValue("2200");
+  await mass.press("Escape");
+  await expect(mass).toHaveValue("1,100");
+  // Undone in another way, a field at rest follows.
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(mass).toHaveValue("986");
+});
+
+test("what is typed in a field and not left is taken when the page goes", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("1234");
+  await page.reload();
+  await expect(mass).toHaveValue("1,234");
+  await page.goto("/trip/");
+  const name = page.getByLabel("Name").first();
+  await name.fill("The long way");
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "The long way" })).toBeVisible();
+});
+
 test("two tabs agree", async ({ page, context }) => {
   await openDemo(page);
   const other = await context.newPage();

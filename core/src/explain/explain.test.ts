@@ -174,6 +174,6 @@ test("every explanation's parts combine to its value, on every random plan", () 
             else expect(["warmth", "battery"]).toContain(figure);
           }
     }),
-    { numRuns: 250 },
+    { numRuns: Number(process.env["RUNS"] ?? 250) },
   );
 });

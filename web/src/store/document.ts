@@ -92,7 +92,13 @@ export function begin(): void {
   begun = true;
   readLocation();
   window.addEventListener("popstate", readLocation);
+  window.addEventListener("pagehide", takeFieldInHand);
   void open();
+}
+
+/** The page goes: what is typed in a field and not left yet is taken as if it were left. */
+function takeFieldInHand(): void {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
 }
 
 async function open(): Promise<void> {

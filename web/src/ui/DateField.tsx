@@ -3,6 +3,7 @@ import { format, parseISO } from "date-fns";
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
 import { lazy, Suspense, useId, useState, type KeyboardEvent } from "react";
+import { useTyped } from "./useTyped.ts";
 import { longDate, parseDate } from "../units/date.ts";
 
 const DayPicker = lazy(() => import("react-day-picker").then((module) => ({ default: module.DayPicker })));
@@ -21,33 +22,27 @@ interface Props {
 export function DateField({ label, value, near, required, onCommit }: Props) {
   const id = useId();
   const shown = value === "" ? "" : longDate(value);
-  const [text, setText] = useState(shown);
-  const [known, setKnown] = useState(shown);
+  const { text, type, rest } = useTyped(shown);
   const [error, setError] = useState<string>();
   const [open, setOpen] = useState(false);
-  if (known !== shown) {
-    setKnown(shown);
-    setText(shown);
+  const give = (up?: string): void => {
+    rest(up);
     setError(undefined);
-  }
+  };
   const take = (iso: string): void => {
-    setError(undefined);
+    give(iso === "" ? "" : longDate(iso));
     if (iso !== value) onCommit(iso);
   };
   const commit = (): void => {
-    if (text === shown) return setError(undefined);
+    if (text === shown) return give();
     if (text.trim() === "") return required ? setError("A day is needed here.") : take("");
     const parsed = parseDate(text, value || near);
     if ("error" in parsed) return setError(parsed.error);
-    setText(longDate(parsed.iso));
     take(parsed.iso);
   };
   const keys = (event: KeyboardEvent): void => {
     if (event.key === "Enter") commit();
-    if (event.key === "Escape") {
-      setText(shown);
-      setError(undefined);
-    }
+    if (event.key === "Escape") give();
   };
   return (
     <div>
@@ -62,7 +57,7 @@ export function DateField({ label, value, near, required, onCommit }: Props) {
           placeholder={required ? "3 May" : "any day"}
           aria-invalid={error !== undefined}
           aria-describedby={error ? `${id}-error` : undefined}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => type(event.target.value)}
           onBlur={commit}
           onKeyDown={keys}
         />

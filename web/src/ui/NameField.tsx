@@ -1,4 +1,7 @@
 /** A name typed where it stands: kept on leaving the field, when it is one and another than before. */
+import type { KeyboardEvent } from "react";
+import { useTyped } from "./useTyped.ts";
+
 interface Props {
   label: string;
   value: string;
@@ -8,17 +11,26 @@ interface Props {
 }
 
 export function NameField({ label, value, bare, onCommit }: Props) {
+  const { text, type, rest } = useTyped(value);
+  const commit = (): void => {
+    const name = text.trim();
+    if (name === "" || name === value) return rest();
+    rest(name);
+    onCommit(name);
+  };
+  const keys = (event: KeyboardEvent): void => {
+    if (event.key === "Enter") commit();
+    if (event.key === "Escape") rest();
+  };
   const input = (
     <input
-      key={value}
       className={`field font-normal ${bare ? "min-h-[24px]! min-w-[130px] px-1! py-0! text-sm!" : "mt-1"}`}
       aria-label={bare ? label : undefined}
-      defaultValue={value}
+      value={text}
       maxLength={200}
-      onBlur={(event) => {
-        const name = event.target.value.trim();
-        if (name !== "" && name !== value) onCommit(name);
-      }}
+      onChange={(event) => type(event.target.value)}
+      onBlur={commit}
+      onKeyDown={keys}
     />
   );
   return bare ? (

@@ -1,6 +1,7 @@
 /** A number typed where it stands, with units understood. Wrong text says why and changes nothing. */
 import { type KeyboardEvent, useId, useState } from "react";
 import type { Units } from "@gepack/core";
+import { useTyped } from "./useTyped.ts";
 import { figure, parseQuantity, unitSymbol, type Parsed, type QuantityKind } from "../units/quantity.ts";
 
 interface Props {
@@ -23,23 +24,17 @@ interface Props {
 export function NumberField({ label, value, kind, units, min, max, digits, suffix, bare, className, onCommit }: Props) {
   const show = (inside: number): string =>
     kind ? figure(kind, inside, units, digits) : String(Number(inside.toFixed(digits ?? 2)));
-  const [text, setText] = useState(() => show(value));
   const [error, setError] = useState<string>();
   const id = useId();
   const shown = show(value);
-  // A new value from outside replaces what was typed.
-  const [known, setKnown] = useState(shown);
-  if (known !== shown) {
-    setKnown(shown);
-    setText(shown);
-    setError(undefined);
-  }
+  const { text, type, rest } = useTyped(shown);
 
+  const give = (up?: string): void => {
+    rest(up);
+    setError(undefined);
+  };
   const commit = (): void => {
-    if (text === shown) {
-      setError(undefined);
-      return;
-    }
+    if (text === shown) return give();
     const parsed: Parsed = kind ? parseQuantity(kind, text, units) : plain(text);
     if ("error" in parsed) return setError(parsed.error);
     if (parsed.value < min || parsed.value > max) {
@@ -48,16 +43,12 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
         : `${min} to ${max}`;
       return setError(`Allowed: ${allowed}.`);
     }
-    setError(undefined);
-    if (show(parsed.value) === shown) setText(shown);
+    give(show(parsed.value));
     onCommit(parsed.value);
   };
   const keys = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === "Enter") commit();
-    if (event.key === "Escape") {
-      setText(shown);
-      setError(undefined);
-    }
+    if (event.key === "Escape") give();
   };
   return (
     <span className={`inline-flex flex-col ${className ?? ""}`}>
@@ -73,7 +64,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
           value={text}
           aria-invalid={error !== undefined}
           aria-describedby={error ? `${id}-error` : undefined}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => type(event.target.value)}
           onBlur={commit}
           onKeyDown={keys}
         />

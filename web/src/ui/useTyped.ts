@@ -1,0 +1,33 @@
+/**
+ * The text of a field in hand. What comes from outside, an undo or another tab, shows in a field at rest; a
+ * field in which something is typed keeps it until it is taken or given up.
+ */
+import { useState } from "react";
+
+export interface Typed {
+  text: string;
+  type: (text: string) => void;
+  /** Taken or given up: shows this, or what holds now. */
+  rest: (text?: string) => void;
+}
+
+export function useTyped(shown: string): Typed {
+  const [text, setText] = useState(shown);
+  const [inHand, setInHand] = useState(false);
+  const [known, setKnown] = useState(shown);
+  if (known !== shown) {
+    setKnown(shown);
+    if (!inHand) setText(shown);
+  }
+  return {
+    text,
+    type: (typed) => {
+      setText(typed);
+      setInHand(true);
+    },
+    rest: (rested = shown) => {
+      setText(rested);
+      setInHand(false);
+    },
+  };
+}
