@@ -81,6 +81,26 @@ test("wrong text says why and changes nothing", async ({ page }) => {
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
 });
 
+test("a number that can be read in two ways is asked about, unless the field knows", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  const at = page.getByLabel("Place of Flats Landing");
+  await at.fill("1,500");
+  await at.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "can be read in two ways" })).toBeVisible();
+  await page.getByRole("button", { name: "1.5 km" }).click();
+  await expect(at).toHaveValue("1.5");
+  await page.goto("/trip/?part=power");
+  const cells = page.getByLabel(/^Cells, mAh/).first();
+  await cells.fill("10,000 mAh");
+  await cells.press("Enter");
+  await expect(cells).toHaveValue("10000");
+  await page.goto("/trip/");
+  const body = page.getByLabel("Body mass");
+  await body.fill("61,500");
+  await body.press("Enter");
+  await expect(body).toHaveValue("61.5");
+});
+
 test("a later start makes warmer nights, dates and finish follow", async ({ page }) => {
   await openDemo(page, "/trip/");
   const start = page.getByLabel("Start", { exact: true });

@@ -2,7 +2,15 @@
 import { type KeyboardEvent, useId, useState } from "react";
 import type { Units } from "@gepack/core";
 import { useTyped } from "./useTyped.ts";
-import { figure, parseQuantity, unitSymbol, type Parsed, type QuantityKind } from "../units/quantity.ts";
+import {
+  figure,
+  fixed,
+  parsePlain,
+  parseQuantity,
+  quantity,
+  unitSymbol,
+  type QuantityKind,
+} from "../units/quantity.ts";
 
 interface Props {
   label: string;
@@ -25,6 +33,8 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
   const show = (inside: number): string =>
     kind ? figure(kind, inside, units, digits) : String(Number(inside.toFixed(digits ?? 2)));
   const [error, setError] = useState<string>();
+  /** Two readings of what was typed, both allowed. */
+  const [asked, setAsked] = useState<readonly number[]>([]);
   const id = useId();
   const shown = show(value);
   const { text, type, rest } = useTyped(shown);
@@ -32,26 +42,45 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
   const give = (up?: string): void => {
     rest(up);
     setError(undefined);
+    setAsked([]);
   };
+  const take = (taken: number): void => {
+    give(show(taken));
+    onCommit(taken);
+  };
+  const inWords = (one: number): string => {
+    const outside = kind ? Number(figure(kind, one, units, 3).replaceAll(",", "").replace("−", "-")) : one;
+    const places = Number.isInteger(outside) ? 0 : (outside * 10) % 1 === 0 ? 1 : 3;
+    return kind ? quantity(kind, one, units, places) : `${fixed(one, places)} ${suffix ?? ""}`;
+  };
+  const whole = kind ? !figure(kind, 0, units, digits).includes(".") : digits === 0;
   const commit = (): void => {
     if (text === shown) return give();
-    const parsed: Parsed = kind ? parseQuantity(kind, text, units) : plain(text);
+    const parsed = kind ? parseQuantity(kind, text, units) : parsePlain(text, suffix);
     if ("error" in parsed) return setError(parsed.error);
-    if (parsed.value < min || parsed.value > max) {
+    const fitting = [parsed.value, parsed.or].filter(
+      (one) => one !== undefined && one >= min && one <= max,
+    ) as number[];
+    const [first, second] = fitting;
+    if (first === undefined) {
       const allowed = kind
         ? `${figure(kind, min, units)} to ${figure(kind, max, units)} ${unitSymbol(kind, units)}`
         : `${min} to ${max}`;
       return setError(`Allowed: ${allowed}.`);
     }
-    give(show(parsed.value));
-    onCommit(parsed.value);
+    // Where the field itself would write the thousands so, it is meant so.
+    if (second !== undefined && !(whole && first > second)) {
+      setAsked([first, second]);
+      return setError(`“${text.trim()}” can be read in two ways.`);
+    }
+    take(first);
   };
   const keys = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === "Enter") commit();
     if (event.key === "Escape") give();
   };
   return (
-    <span className={`inline-flex flex-col ${className ?? ""}`}>
+    <span className={`relative inline-flex flex-col ${className ?? ""}`}>
       <label htmlFor={id} className={bare ? "sr-only" : "mb-1 text-sm font-semibold"}>
         {label}
       </label>
@@ -64,7 +93,10 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
           value={text}
           aria-invalid={error !== undefined}
           aria-describedby={error ? `${id}-error` : undefined}
-          onChange={(event) => type(event.target.value)}
+          onChange={(event) => {
+            type(event.target.value);
+            setAsked([]);
+          }}
           onBlur={commit}
           onKeyDown={keys}
         />
@@ -75,17 +107,19 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
         )}
       </span>
       {error && (
-        <span id={`${id}-error`} role="alert" className="max-w-[240px] text-xs text-danger">
+        <span
+          id={`${id}-error`}
+          role="alert"
+          className={`text-left text-xs leading-normal whitespace-normal text-danger ${bare ? "absolute top-full right-0 z-20 w-max max-w-[190px] rounded border border-danger bg-sheet p-1.5" : "max-w-[240px]"}`}
+        >
           {error}
+          {asked.map((one) => (
+            <button key={one} className="btn mt-1 mr-1 min-h-[24px]! px-1.5! py-0! text-xs!" onClick={() => take(one)}>
+              {inWords(one)}
+            </button>
+          ))}
         </span>
       )}
     </span>
   );
-}
-
-function plain(text: string): Parsed {
-  const value = Number(text.trim().replace("−", "-").replace(",", "."));
-  return text.trim() === "" || !Number.isFinite(value)
-    ? { error: `“${text.trim().slice(0, 30)}” is not a number.` }
-    : { value };
 }

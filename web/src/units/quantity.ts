@@ -3,6 +3,7 @@
  * Typed text may carry any unit of its kind, also compound: `2 lb 3 oz`, `1.2kg`, `5 mi`, `30C`.
  */
 import { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI, type Units } from "@gepack/core";
+import { readNumber, tidyNumbers } from "./number.ts";
 
 /** Inside unit of each kind: metres, metres, kilograms, grams, °C, litres. */
 export type QuantityKind = "distance" | "height" | "mass" | "smallMass" | "temperature" | "volume";
@@ -75,43 +76,50 @@ export function fixed(value: number, digits: number): string {
   return value < 0 && Number(text.replaceAll(",", "")) !== 0 ? `−${text}` : text;
 }
 
-export type Parsed = { value: number } | { error: string };
+/** What was typed; `or` where it can be read in another way as well. */
+export type Parsed = { value: number; or?: number } | { error: string };
+
+function readings(values: readonly number[]): Parsed {
+  const [value, or] = values;
+  return { value: value!, ...(or === undefined ? {} : { or }) };
+}
 
 /** Reads typed text into the inside unit; a bare number is in the hiker's own unit. */
 export function parseQuantity(kind: QuantityKind, text: string, units: Units): Parsed {
-  const tidy = text
-    .trim()
-    .toLowerCase()
-    .replaceAll("−", "-")
-    .replaceAll("°", "")
-    .replace(/(\d),(\d{3})(?!\d)/g, "$1$2")
-    .replace(/(\d),(\d)/g, "$1.$2");
+  const tidy = tidyNumbers(text).toLowerCase().replaceAll("°", "");
   const allowed = kind === "temperature" ? "C, F" : TABLES[kind].map((unit) => unit.symbol).join(", ");
   const bad = {
     error: `“${text.trim().slice(0, 30)}” is not understood. Type a number, with a unit if you like: ${allowed}.`,
   };
   if (tidy === "") return { error: `Type a number, with a unit if you like: ${allowed}.` };
   if (kind === "temperature") {
-    const match = /^(-?\d+(?:\.\d+)?)\s*([cf]?)$/.exec(tidy);
-    if (!match) return bad;
-    const value = Number(match[1]);
-    return { value: (match[2] || units.temperature.toLowerCase()) === "f" ? (value - 32) / 1.8 : value };
+    const [, number, scale] = /^([-+\d.,]+)\s*([cf]?)$/.exec(tidy) ?? [];
+    const values = readNumber(number ?? "");
+    if (values.length === 0) return bad;
+    const inF = (scale || units.temperature.toLowerCase()) === "f";
+    return readings(values.map((value) => (inF ? (value - 32) / 1.8 : value)));
   }
   const own = unitOf(kind, units);
-  const parts = [...tidy.matchAll(/(-?\d*\.?\d+)\s*([a-z]*)\s*/g)];
+  const parts = [...tidy.matchAll(/([-+]?[\d.,]+)\s*([a-z]*)\s*/g)];
   if (parts.length === 0 || parts.map((part) => part[0]).join("") !== tidy) return bad;
-  let total = 0;
+  let totals = [0];
   for (const [, number, name] of parts) {
-    const unit =
-      name === ""
-        ? parts.length === 1
-          ? own
-          : undefined
-        : TABLES[kind].find((candidate) => candidate.names.includes(name!));
-    if (!unit) return bad;
-    total += Number(number) * unit.size;
+    const alone = parts.length === 1;
+    const unit = name === "" ? (alone ? own : undefined) : TABLES[kind].find(({ names }) => names.includes(name!));
+    const values = readNumber(number!);
+    if (!unit || values.length === 0) return bad;
+    totals = alone ? values.map((value) => value * unit.size) : [totals[0]! + values[0]! * unit.size];
   }
-  return { value: total };
+  return readings(totals);
+}
+
+/** Reads a number that has one unit only, which may be typed along. */
+export function parsePlain(text: string, suffix = ""): Parsed {
+  const tidy = tidyNumbers(text);
+  const number =
+    suffix !== "" && tidy.toLowerCase().endsWith(suffix.toLowerCase()) ? tidy.slice(0, -suffix.length) : tidy;
+  const values = readNumber(number.trim());
+  return values.length > 0 ? readings(values) : { error: `“${text.trim().slice(0, 30)}” is not a number.` };
 }
 
 const MONTHS = [
