@@ -104,7 +104,7 @@ const rows = (prefix: string, most: number, row: (i: number) => fc.Arbitrary<unk
 
 const stops = rows("s", 4, () =>
   fc.record({
-    name: fc.string({ minLength: 1, maxLength: 8 }),
+    name: fc.string({ minLength: 1, maxLength: 8 }).map((text) => `${text}!`),
     trackM: anywhere,
     offTrailM: fc.integer({ min: 0, max: 30_000 }),
     access: fc.constantFrom("foot", "ride"),

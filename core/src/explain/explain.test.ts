@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
-import { hikerOf, pieceOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, dayNumber, explain, EXPLAINED, type Derivation } from "../index.ts";
 
 const plan = planOf({
@@ -67,6 +67,40 @@ describe("why", () => {
     const tree = why("base");
     expect(tree.value).toBe(row.kit.baseKg);
     expect(tree.parts[0]!.parts[0]).toMatchObject({ name: "tent", value: 1.2, source: "as-stated" });
+  });
+
+  test("base weight of a leg: its own pieces alone, heaviest group and piece first", () => {
+    const there = [{ fromStopId: "mill", toStopId: "@finish", begins: "posted" }];
+    const kit = [
+      pieceOf("pad", 400, { group: "Sleep" }),
+      pieceOf("bag", 900, { group: "Sleep", measured: true }),
+      pieceOf("axe", 300, { group: "Snow", spans: there }),
+      pieceOf("tent", 1500, { group: "Shelter" }),
+      pieceOf("shirt", 200, { group: "Sleep", wear: "worn" }),
+    ];
+    const swapped = planOf({ kit, stops: [stopOf("mill", 40_000)] });
+    const other = computePlan(swapped, [trackNorth({ lengthM: 80_000 })]);
+    const names = (legIndex: number) =>
+      explain(swapped, other, { legIndex, hikerId: "a", figure: "base" })!.parts.map((group) => [
+        group.name,
+        group.value,
+        group.parts.map((piece) => `${piece.name} ${piece.source}`),
+      ]);
+    const always = [
+      ["Shelter", 1.5, ["tent as-stated"]],
+      ["Sleep", 1.3, ["bag weighed", "pad as-stated"]],
+    ];
+    expect(names(0)).toEqual(always);
+    expect(names(1)).toEqual([...always, ["Snow", 0.3, ["axe as-stated"]]]);
+  });
+
+  test("own grams a boil are their own reason; a published one is heat over fuel", () => {
+    const own = planOf({ hikers: [hikerOf({ stove: { gramsPerBoil: 9 } })] });
+    const other = computePlan(own, [trackNorth({ lengthM: 60_000 })]);
+    const tree = explain(own, other, { legIndex: 0, hikerId: "a", figure: "fuel" })!;
+    const boil = part(part(tree, "fuel-burnt"), "grams-per-boil");
+    expect(boil).toMatchObject({ value: 9, combine: "leaf", source: "own-measured" });
+    expect(part(part(why("fuel"), "fuel-burnt"), "grams-per-boil").combine).toBe("product");
   });
 
   test("days and arrival: hours over hours, and dates added up", () => {

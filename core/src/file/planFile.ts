@@ -4,7 +4,7 @@
  * What is written reads back to the same numbers, to the bit.
  */
 import { z } from "zod";
-import { placeOf, readPlan } from "../plan/read.ts";
+import { placeOf, readPlan, sentenceOf } from "../plan/read.ts";
 import type { Plan } from "../plan/schema.ts";
 import { PointBuffer, type TrackPoints } from "../track/points.ts";
 import { type Reading, refused } from "../units/problem.ts";
@@ -31,13 +31,18 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
   if (!document) return { value: undefined, problems };
   const { tracks: given, ...plan } = document as Plan & { tracks?: unknown };
   if (given === undefined) return { value: { plan: plan as Plan, tracks: [] }, problems };
-  const parsed = tracksSchema.safeParse(given);
+  const parsed = tracksSchema.safeParse(given, { reportInput: true });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
-    return refused(placeOf(["tracks", ...issue.path]), `${issue.message}.`);
+    return refused(placeOf(["tracks", ...issue.path]), `${sentenceOf(issue)}.`);
   }
   const tracks: TrackPoints[] = [];
   for (const [t, feature] of parsed.data.entries()) {
+    if (tracks.some((track) => track.id === feature.id))
+      return refused(
+        `tracks[${t}].id`,
+        `The id ${JSON.stringify(feature.id)} is used twice; each track needs its own.`,
+      );
     const points = new PointBuffer();
     for (const [s, segment] of feature.geometry.coordinates.entries()) {
       points.openSegment();

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, readPlan, readPlanFile, writePlanFile } from "../index.ts";
 
 const good = (): Record<string, unknown> =>
@@ -15,6 +15,7 @@ const told = (data: unknown): { place: string; sentence: string } => {
 };
 const withPart = (part: string, value: unknown) => ({ ...good(), [part]: value });
 
+const stretchOf = (overrides: object) => ({ id: "x", name: "Snow", kind: "snow", fromM: 10, toM: 20, ...overrides });
 const campOf = (id: string) => ({ id, name: id, trackM: 1000 });
 const deviceOf = (overrides: object) => ({ id: "d", name: "Phone", ownerId: "a", kind: "rechargeable", ...overrides });
 
@@ -26,6 +27,25 @@ test("a file from before days, camps, devices and measured values reads as it is
   expect(value!.hikers[0]!.schools.bodyMass).toBe("forbes-dynamic");
 });
 
+describe("mended, with a sentence", () => {
+  test("a stretch that ends before it begins is turned round", () => {
+    const { value, problems } = readPlan(withPart("stretches", [stretchOf({ fromM: 900, toM: 300 })]));
+    expect(value!.stretches[0]).toMatchObject({ fromM: 300, toM: 900 });
+    expect(problems).toMatchObject([
+      { severity: "caution", place: "stretches[0]", sentence: expect.stringContaining("exchanged") as string },
+    ]);
+  });
+
+  test("a finish wanted before the start is kept, and said", () => {
+    const { value, problems } = readPlan(
+      withPart("trip", { name: "x", startDate: "2027-05-01", finishBy: "2027-04-01" }),
+    );
+    expect(value!.trip.finishBy).toBe("2027-04-01");
+    expect(problems[0]).toMatchObject({ severity: "caution", place: "trip.finishBy" });
+    expect(problems[0]!.sentence).toMatch(/2027-04-01, is before the start, 2027-05-01/);
+  });
+});
+
 describe("refused with a place and a sentence", () => {
   test.each([
     ["not an object", [], "file", /JSON object/],
@@ -34,6 +54,39 @@ describe("refused with a place and a sentence", () => {
     ["a newer version", { ...good(), version: 7 }, "version", /newer Gepack \(file version 7/],
     ["no version", { format: "gepack-plan" }, "version", /whole number/],
     ["a missing part", { ...good(), hikers: undefined }, "hikers", /missing/],
+    [
+      "a missing weight",
+      withPart("kit", [pieceOf("x", undefined as never)]),
+      "kit[0].massG",
+      /missing: expected a number/,
+    ],
+    [
+      "a name that is a list",
+      withPart("trip", { name: [], startDate: "2027-05-01" }),
+      "trip.name",
+      /a text, found \[\]/,
+    ],
+    [
+      "a name without end",
+      withPart("kit", [pieceOf("x", 1, { name: "x".repeat(300) })]),
+      "kit[0].name",
+      /200 characters, found 300/,
+    ],
+    ["a name nobody sees", withPart("kit", [pieceOf("x", 1, { name: "\u200b \u2060" })]), "kit[0].name", /can be seen/],
+    ["a year beyond calendars", withPart("trip", { name: "x", startDate: "9999-12-31" }), "trip.startDate", /2200/],
+    [
+      "a month nobody has",
+      withPart("stretches", [stretchOf({ fromMonthDay: "99-99" })]),
+      "stretches[0].fromMonthDay",
+      /MM-DD, found "99-99"/,
+    ],
+    ["a stop called as an end", withPart("stops", [stopOf("@start", 5)]), "stops[0].id", /not begin with @/],
+    [
+      "two stations of one id",
+      withPart("climate", { stations: [stationOf(2, 9), stationOf(2, 9)] }),
+      "climate.stations[1].id",
+      /used twice/,
+    ],
     ["a missing name", withPart("trip", { startDate: "2027-05-01" }), "trip.name", /missing/],
     [
       "a day that does not exist",
@@ -41,8 +94,13 @@ describe("refused with a place and a sentence", () => {
       "trip.startDate",
       /YYYY-MM-DD/,
     ],
-    ["a negative weight", withPart("kit", [pieceOf("tent", -5)]), "kit[0].massG", />=0|greater than or equal to 0/],
-    ["a weight that is no number", withPart("kit", [pieceOf("tent", "5" as never)]), "kit[0].massG", /number/],
+    ["a negative weight", withPart("kit", [pieceOf("tent", -5)]), "kit[0].massG", /at least 0, found -5/],
+    [
+      "a weight that is no number",
+      withPart("kit", [pieceOf("tent", "5" as never)]),
+      "kit[0].massG",
+      /Expected a number, found "5"/,
+    ],
     [
       "a span to a stop that is gone",
       withPart("kit", [pieceOf("axe", 300, { spans: [{ fromStopId: "@start", toStopId: "lost" }] })]),
@@ -234,4 +292,10 @@ describe("the one file", () => {
     expect(value).toBeUndefined();
     expect(problems[0]!.place).toMatch(place);
   });
+});
+
+test("two tracks of one id are refused", () => {
+  const file = writePlanFile(planOf(), [trackNorth()]) as unknown as { tracks: { id: string }[] };
+  const { problems } = readPlanFile({ ...file, tracks: [file.tracks[0], file.tracks[0]] });
+  expect(problems[0]).toMatchObject({ place: "tracks[1].id" });
 });

@@ -27,9 +27,11 @@ export function readPlan(data: unknown): Reading<Plan> {
       "version",
       `This plan was written by a newer Gepack (file version ${version}; this one reads up to ${PLAN_VERSION}). Update Gepack, then import it again.`,
     );
-  const parsed = planSchema.safeParse(migrate(data as Record<string, unknown>, version));
+  const parsed = planSchema.safeParse(migrate(data as Record<string, unknown>, version), {
+    reportInput: true,
+  });
   if (!parsed.success) return { value: undefined, problems: shapeProblems(parsed.error) };
-  const problems = [...referenceProblems(parsed.data), ...mendReferences(parsed.data)];
+  const problems = [...referenceProblems(parsed.data), ...mendReferences(parsed.data), ...mendOrder(parsed.data)];
   return problems.some((problem) => problem.severity === "error")
     ? { value: undefined, problems }
     : { value: parsed.data, problems };
@@ -50,10 +52,71 @@ function shapeProblems(error: z.ZodError): Problem[] {
   return problems;
 }
 
-function sentenceOf(issue: z.core.$ZodIssue): string {
-  if (issue.code === "invalid_type" && issue.input === undefined)
-    return `This part is missing: expected ${issue.expected}`;
-  return issue.message.replace(/\.$/, "");
+/** What Zod calls a kind of value, and what a person does. */
+const KINDS: Readonly<Record<string, string>> = {
+  string: "a text",
+  number: "a number",
+  int: "a whole number",
+  boolean: "true or false",
+  array: "a list",
+  object: "an object",
+  record: "an object",
+};
+
+/** Missing, of the wrong kind, and out of range are told apart, each with what came. */
+export function sentenceOf(issue: z.core.$ZodIssue): string {
+  const found = `found ${quoted(issue.input)}`;
+  switch (issue.code) {
+    case "invalid_type": {
+      const kind = KINDS[issue.expected] ?? issue.expected;
+      return issue.input === undefined ? `This part is missing: expected ${kind}` : `Expected ${kind}, ${found}`;
+    }
+    case "too_small":
+      return `Expected ${limit("at least", issue.minimum, issue.origin)}, ${foundSize(issue.input)}`;
+    case "too_big":
+      return `Expected ${limit("at most", issue.maximum, issue.origin)}, ${foundSize(issue.input)}`;
+    case "invalid_value":
+      return issue.input === undefined
+        ? `This part is missing: expected one of ${issue.values.map(quoted).join(", ")}`
+        : `Expected one of ${issue.values.map(quoted).join(", ")}, ${found}`;
+    case "custom":
+    case "invalid_format":
+      return `${issue.message.replace(/^e/, "E")}, ${found}`;
+    default:
+      return issue.message.replace(/\.$/, "");
+  }
+}
+
+function limit(which: string, size: number | bigint, origin: string): string {
+  const what = origin === "string" ? " characters" : origin === "array" ? " entries" : "";
+  return `${which} ${size.toString()}${what}`;
+}
+
+function foundSize(input: unknown): string {
+  if (typeof input === "string" || Array.isArray(input)) return `found ${input.length}`;
+  return `found ${quoted(input)}`;
+}
+
+/** Stretches whose ends are in the wrong order are turned round, and a wanted finish before the start is said. */
+function mendOrder(plan: Plan): Problem[] {
+  const problems: Problem[] = [];
+  for (const [i, stretch] of plan.stretches.entries()) {
+    if (stretch.fromM <= stretch.toM) continue;
+    [stretch.fromM, stretch.toM] = [stretch.toM, stretch.fromM];
+    problems.push({
+      severity: "caution",
+      place: `stretches[${i}]`,
+      sentence: `${quoted(stretch.name)} ended before it began; its ends have been exchanged.`,
+    });
+  }
+  const { startDate, finishBy } = plan.trip;
+  if (finishBy !== undefined && finishBy < startDate)
+    problems.push({
+      severity: "caution",
+      place: "trip.finishBy",
+      sentence: `The wanted finish, ${finishBy}, is before the start, ${startDate}. Set another in Trip.`,
+    });
+  return problems;
 }
 
 /** `stops[3].trackM` of a path. */

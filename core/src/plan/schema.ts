@@ -36,14 +36,37 @@ const fraction = (min = 0, max = 1): z.ZodNumber => amount("fraction", min, max)
 /** A length that the hiker reads in kilometres or miles; other metres are heights. */
 const distance = (max: number): z.ZodNumber => z.number().min(0).max(max).meta({ unit: "m", quantity: "distance" });
 
-const id = z.string().min(1).max(80);
+/** Ids with `@` stand for the ends of the trail. */
+const id = z
+  .string()
+  .min(1)
+  .max(80)
+  .refine((text) => !text.startsWith("@"), "expected an id that does not begin with @");
+/** As `id`, and the ends of the trail. */
+const stopId = z.string().min(1).max(80);
 const label = z.string().max(200);
+/** More than spaces and marks that cannot be seen. */
+const name = label
+  .min(1)
+  .refine((text) => /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text), "expected a name that can be seen");
 const note = z.string().max(2000).default("");
 // The brand lives in the compiler alone: in the document it is a plain number.
 const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;
 const celsius = amount("C", -80, 60);
-const isoDate = z.string().refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD");
-const monthDay = z.string().regex(/^\d{2}-\d{2}$/, "expected MM-DD");
+/** Within these years every day that a trip can come to has a name. */
+const FIRST_YEAR = "1900";
+const LAST_YEAR = "2200";
+const isoDate = z
+  .string()
+  .refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD")
+  .refine(
+    (text) => dayNumber(text) === undefined || (text.slice(0, 4) >= FIRST_YEAR && text.slice(0, 4) <= LAST_YEAR),
+    `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}`,
+  );
+// 2028 has a 29 February.
+const monthDay = z
+  .string()
+  .refine((text) => dayNumber(`2028-${text}`) !== undefined, "expected a day of the year, as MM-DD");
 const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
 
 const place = { lonDeg: z.number().min(-180).max(180).optional(), latDeg: z.number().min(-90).max(90).optional() };
@@ -58,7 +81,7 @@ export const unitsSchema = z.looseObject({
 });
 
 export const tripSchema = z.looseObject({
-  name: label.min(1),
+  name,
   /** `forward` walks the track as recorded. */
   direction: z.enum(["forward", "reverse"]).default("forward"),
   directionName: label.default(""),
@@ -141,7 +164,7 @@ export const stoveSchema = z.looseObject({
 
 export const hikerSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   ageY: amount("y", 10, 100),
   sex: z.enum(["female", "male"]),
   heightCm: amount("cm", 100, 230),
@@ -169,7 +192,7 @@ export const hikerSchema = z.looseObject({
 
 export const stopSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   trackM,
   ...place,
   offTrailM: distance(200_000).default(0),
@@ -188,7 +211,7 @@ export const stopSchema = z.looseObject({
 
 export const sourceSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   trackM,
   ...place,
   kind: z.enum(SOURCE_KINDS).default("spring"),
@@ -217,7 +240,7 @@ export const stretchSchema = z.looseObject({
 
 export const climateStationSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   trackM,
   heightM: amount("m", -430, 8900),
   /** Mean daily minimum and maximum of each month, January to December. */
@@ -234,7 +257,7 @@ export const climateStationSchema = z.looseObject({
 
 export const campSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   trackM,
   ...place,
   /** In a hollow or on a valley floor, where cold air pools. */
@@ -269,7 +292,7 @@ export const dayRulesSchema = z.looseObject({
 
 export const deviceSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   ownerId: id,
   kind: z.enum(DEVICE_KINDS),
   /** The piece of kit it is: it works on the legs on which that is carried; everywhere without. */
@@ -287,8 +310,8 @@ export const deviceSchema = z.looseObject({
 });
 
 export const spanSchema = z.looseObject({
-  fromStopId: id,
-  toStopId: id,
+  fromStopId: stopId,
+  toStopId: stopId,
   /** How the piece comes into the pack, and where it goes after. */
   begins: z.enum(SPAN_BEGINS).default("from-home"),
   ends: z.enum(SPAN_ENDS).default("kept"),
@@ -297,7 +320,7 @@ export const spanSchema = z.looseObject({
 
 export const pieceSchema = z.looseObject({
   id,
-  name: label.min(1),
+  name,
   group: label.default("Other"),
   massG: amount("g", 0, 50_000),
   quantity: whole("", 1, 200).default(1),
