@@ -214,6 +214,9 @@ export interface PlanCase {
   tracks: TrackPoints[];
 }
 
+/** So many random plans; fewer where `RUNS` says so. */
+export const runs = (most: number): number => Math.min(most, Number(process.env["RUNS"] ?? most));
+
 export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
   .record({
     track,

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
+import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, dayNumber, explain, EXPLAINED, type Derivation } from "../index.ts";
 
@@ -208,6 +208,6 @@ test("every explanation's parts combine to its value, on every random plan", () 
             else expect(["warmth", "battery"]).toContain(figure);
           }
     }),
-    { numRuns: Number(process.env["RUNS"] ?? 250) },
+    { numRuns: runs(250) },
   );
 });

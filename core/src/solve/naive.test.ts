@@ -1,7 +1,7 @@
 /** The hot loops told the long way round, on random plans: every fast figure against a plain one. */
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { arbitraryPlan, type PlanCase } from "../../test/arbitraryPlan.ts";
+import { arbitraryPlan, runs, type PlanCase } from "../../test/arbitraryPlan.ts";
 import { layGround } from "../../test/ground.ts";
 import { models } from "../models/index.ts";
 import type { EffortInput } from "../models/effort.ts";
@@ -61,7 +61,7 @@ const same = (what: string, got: number, want: number): void => {
 const holds = (law: (round: Round) => void, numRuns: number): void =>
   fc.assert(
     fc.property(arbitraryPlan, (given) => law(oneRound(given))),
-    { numRuns, endOnFailure: true },
+    { numRuns: runs(numRuns), endOnFailure: true },
   );
 
 /** Cells of a part with the clock on reaching them, as the fast walk keeps it: breaks spread evenly. */
