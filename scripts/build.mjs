@@ -25,6 +25,16 @@ const { warnings } = await generateSW({
   swDest: join(CLIENT, "sw.js"),
   maximumFileSizeToCacheInBytes: 6_000_000,
   directoryIndex: "index.html",
+  // A station's address is typed with and without the slash at its end.
+  manifestTransforms: [
+    (entries) => ({
+      manifest: entries.flatMap((entry) => {
+        const [, bare] = /^(.+)\/index\.html$/.exec(entry.url) ?? [];
+        return bare === undefined ? [entry] : [entry, { ...entry, url: bare }];
+      }),
+      warnings: [],
+    }),
+  ],
   ignoreURLParametersMatching: [/.*/],
   clientsClaim: true,
   skipWaiting: true,

@@ -1,5 +1,5 @@
 import { ADDRESSES } from "../src/stations/registry.ts";
-import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import { asFile, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("a worker that dies is started again, and the edit is kept", async ({ page }) => {
   await openDemo(page, "/kit/");
@@ -29,6 +29,34 @@ test("a full disk: the sentence says so, and what was there stays", async ({ pag
   await expect(mass).toHaveValue("986");
 });
 
+test("a full disk while beginning a trip: the plan of before stays, the preview too", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
+      if (this.name === "plans" || this.name === "tracks") throw new DOMException("full", "QuotaExceededError");
+      return put.apply(this, given);
+    };
+  });
+  await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
+  await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
+  await expect(page.getByText("The trip was not begun.")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+  await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(22);
+  await expect(page.getByTestId("preview")).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+});
+
+test("storage that never answers: the demo opens all the same, and the page says so", async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+  });
+  await openDemo(page);
+  await expect(page.getByText(/storage does not answer/)).toBeVisible();
+  await expect(page.getByText("Kept in this page alone")).toBeVisible();
+});
+
 test("storage refused: the demo still opens and can be changed, and the page says so", async ({ page }) => {
   await page.addInitScript(() => Object.defineProperty(window, "indexedDB", { value: undefined }));
   await openDemo(page, "/kit/");
@@ -56,7 +84,7 @@ test.describe("without a network", () => {
         await new Promise((done) => navigator.serviceWorker.addEventListener("controllerchange", done, { once: true }));
     });
     await context.setOffline(true);
-    for (const path of [...ADDRESSES.map((address) => address.path), "/"]) {
+    for (const path of [...ADDRESSES.map((address) => address.path), "/kit", "/trip?part=days", "/"]) {
       await page.goto(path);
       await expect(page.getByTestId("line")).toBeVisible();
     }

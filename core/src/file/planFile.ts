@@ -6,6 +6,8 @@
 import { z } from "zod";
 import { placeOf, readPlan, sentenceOf } from "../plan/read.ts";
 import type { Plan } from "../plan/schema.ts";
+import { tooLong } from "../track/limit.ts";
+import { mendTracks } from "../track/mend.ts";
 import { PointBuffer, type TrackPoints } from "../track/points.ts";
 import { type Reading, refused } from "../units/problem.ts";
 
@@ -66,5 +68,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
   const missing = plan.trackIds.filter((id) => !tracks.some((track) => track.id === id));
   if (missing.length > 0)
     return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
+  const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
+  if (refusal !== undefined) return refused("tracks", refusal);
   return { value: { plan: plan as Plan, tracks }, problems };
 }

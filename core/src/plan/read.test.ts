@@ -299,3 +299,16 @@ test("two tracks of one id are refused", () => {
   const { problems } = readPlanFile({ ...file, tracks: [file.tracks[0], file.tracks[0]] });
   expect(problems[0]).toMatchObject({ place: "tracks[1].id" });
 });
+
+test("a plan on a trail around the world and back is refused, in a file and where it is computed", () => {
+  const far = {
+    ...trackNorth(),
+    lonDeg: Float64Array.from({ length: 400 }, (_, i) => (i * 37) % 180),
+    latDeg: Float64Array.from({ length: 400 }, (_, i) => ((i * 53) % 120) - 60),
+    heightM: new Float32Array(400),
+  };
+  const { problems } = readPlanFile(writePlanFile(planOf(), [far]));
+  expect(problems[0]).toMatchObject({ place: "tracks" });
+  expect(problems[0]!.sentence).toMatch(/km long/);
+  expect(() => computePlan(planOf(), [far])).toThrow(/up to 20,000 km/);
+});

@@ -17,6 +17,7 @@ import { buildSeason, stationFacts } from "../season/season.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
 import { solveBlock, solveTrip } from "../solve/trip.ts";
+import { tooLong } from "../track/limit.ts";
 import { mendTracks } from "../track/mend.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { buildProfile, type Profile } from "../track/profile.ts";
@@ -75,7 +76,10 @@ interface ProfileInput {
 }
 
 function profileOf({ tracks, reversed }: ProfileInput): Profile {
-  return buildProfile(mendTracks(tracks), reversed);
+  const mended = mendTracks(tracks);
+  const refusal = tooLong(mended);
+  if (refusal !== undefined) throw new RangeError(refusal);
+  return buildProfile(mended, reversed);
 }
 
 export class Session {
@@ -102,7 +106,7 @@ export class Session {
     return this.tracks.length > 0 || this.known?.reversed === (direction === "reverse");
   }
 
-  /** Throws only when no trail was set: without one there is no plan. */
+  /** Throws only when no trail was set, or one longer than is computed: without one there is no plan. */
   compute(given: Plan): PlanResult {
     const plan = (this.plan = this.plan ? keepEqual(this.plan, given) : given);
     const { stage } = this;

@@ -101,9 +101,25 @@ function takeFieldInHand(): void {
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
 }
 
+/** A browser's storage may never answer: another tab holds it, or it is broken. */
+const STORAGE_PATIENCE_MS = 5000;
+
+function answered<T>(work: Promise<T>): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const silent = (): void =>
+      reject(
+        new StorageProblem(
+          "The browser’s storage does not answer. Close other tabs of Gepack and reload, or export the plan before you close the page.",
+        ),
+      );
+    const timer = setTimeout(silent, STORAGE_PATIENCE_MS);
+    work.then(resolve, reject).finally(() => clearTimeout(timer));
+  });
+}
+
 async function open(): Promise<void> {
   try {
-    await Promise.all([readSettings(), storeNotes().then(migrateStored)]);
+    await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
     watchPlan(
       (opened) => {
         if (opened) void follow(opened).catch(fail);
@@ -214,6 +230,12 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
   return done;
 }
 
+/** A piece of writing has come to its end; with the last one, what storage told meanwhile is looked at. */
+function arrived(): void {
+  writing--;
+  if (writing === 0 && putOff) void follow(putOff).catch(fail);
+}
+
 /** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
 export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
   const from = latest;
@@ -236,9 +258,8 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     if (latest === next) await show(from, `Not kept: ${label}`);
   } finally {
     clearNote(note.id);
-    writing--;
+    arrived();
   }
-  if (writing === 0 && putOff) void follow(putOff).catch(fail);
   await shown;
 }
 
@@ -264,16 +285,22 @@ export async function openDemo(): Promise<void> {
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   trailKey = keyOf(plan);
   calculator().setTrail({ key: trailKey, profile: undefined, tracks: () => Promise.resolve(tracks) });
-  set({ result: undefined, before: undefined, lastLabel: undefined, undoLabel: undefined, redoLabel: undefined });
+  const from = latest;
   if (get().plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
   writing++;
   const shown = show(plan);
   try {
     seenRevision = inMemory ? 0 : await storePlan(plan, tracks);
+  } catch (error) {
+    // Storage refused it: the plan of before is shown again, nothing of it was touched.
+    await shown;
+    if (from) await show(from);
+    throw error;
   } finally {
-    writing--;
+    arrived();
   }
   await shown;
+  set({ before: undefined, lastLabel: undefined });
 }
 
 /** Takes a plan from a file: a step of its own when the plan is here already, a new trip otherwise. */

@@ -169,10 +169,13 @@ function Preview({
   };
   const asTrip = async (): Promise<void> => {
     setBusy(true);
-    await startTrip(track, await places(), plan.trip.startDate).catch((error: unknown) =>
-      tell("failed", "The trip was not begun.", sentenceOf(error)),
-    );
-    onDone();
+    try {
+      await startTrip(track, await places(), plan.trip.startDate);
+      onDone();
+    } catch (error) {
+      tell("failed", "The trip was not begun.", sentenceOf(error));
+      setBusy(false);
+    }
   };
   const asTrack = async (): Promise<void> => {
     setBusy(true);
