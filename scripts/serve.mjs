@@ -1,4 +1,4 @@
-/** Serves the production build: static files, then the endpoints. `PORT` and `HOST` are honoured. */
+/** Serves the production build: static files, then the endpoints. `PORT`, `HOST` and `HOSTS` are honoured. */
 import { createServer } from "node:http";
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
@@ -29,6 +29,7 @@ const HEADERS = {
 const files = sirv(join(ROOT, "web", "dist", "client"), {
   brotli: true,
   gzip: true,
+  etag: true,
   setHeaders: (response, pathname) =>
     response.setHeader(
       "cache-control",
@@ -36,23 +37,58 @@ const files = sirv(join(ROOT, "web", "dist", "client"), {
     ),
 });
 
-const server = createServer((request, response) => {
-  for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
-  files(request, response, () =>
-    handler(request, response, (error) => {
-      if (response.headersSent) return response.end();
-      response.statusCode = error ? 500 : 404;
-      response.setHeader("content-type", "application/problem+json");
-      response.end(
-        JSON.stringify({
-          type: "about:blank",
-          title: error ? "The server failed" : "No such page",
-          status: response.statusCode,
-        }),
-      );
-    }),
-  );
-});
+/** Names under which this server may be asked: its own, and those of `HOSTS`, with commas between. */
+const LOCAL = ["localhost", "127.0.0.1", "[::1]"];
+const names = new Set([...LOCAL, host, ...(process.env.HOSTS ?? "").split(",").filter(Boolean)]);
+const anyName = (host === "0.0.0.0" || host === "::") && !process.env.HOSTS;
+
+function refuse(response, status, title, detail, headers = {}) {
+  response.writeHead(status, { ...headers, "content-type": "application/problem+json; charset=utf-8" });
+  response.end(JSON.stringify({ type: "about:blank", title, status, detail }));
+}
+
+/** What is wrong with a request before anything is looked at; true when it was refused. */
+function refused(request, response) {
+  const name = (request.headers.host ?? "").replace(/:\d+$/, "");
+  if (!anyName && !names.has(name))
+    return (
+      refuse(response, 421, "Another host", "This server does not go by that name. HOSTS=name allows one."),
+      true
+    );
+  let path;
+  try {
+    path = decodeURI(request.url ?? "/");
+  } catch {
+    return (refuse(response, 400, "Not an address", "The address cannot be read."), true);
+  }
+  const allowed = path.startsWith("/api/") ? ["GET", "HEAD", "POST", "PUT", "PATCH", "DELETE"] : ["GET", "HEAD"];
+  if (!allowed.includes(request.method)) {
+    const allow = path.startsWith("/api/") ? "GET, HEAD, POST" : "GET, HEAD";
+    return (refuse(response, 405, "Another method", `This address answers ${allow} only.`, { allow }), true);
+  }
+  // The framework's own service of images: nothing here needs it.
+  if (path.startsWith("/_image")) return (refuse(response, 404, "No such page", "Nothing is here."), true);
+  return false;
+}
+
+/** Who sends slowly is not waited for without end. */
+const HEAD_MS = 15_000;
+const WHOLE_MS = 30_000;
+
+const server = createServer(
+  { headersTimeout: HEAD_MS, requestTimeout: WHOLE_MS, connectionsCheckingInterval: 2000 },
+  (request, response) => {
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+    if (refused(request, response)) return;
+    files(request, response, () =>
+      handler(request, response, (error) => {
+        if (response.headersSent) return response.end();
+        if (error) refuse(response, 500, "The server failed", "The request could not be answered.");
+        else refuse(response, 404, "No such page", "Nothing is here.");
+      }),
+    );
+  },
+);
 server.on("error", (error) => {
   console.error(
     error.code === "EADDRINUSE"

@@ -83,12 +83,39 @@ test("a page of another site may not post", async ({ request }) => {
   expect((await post(request, demo, { origin: "https://elsewhere.example" })).status()).toBe(403);
 });
 
-test("health, schema, wrong method, unknown page", async ({ request }) => {
+test("health and schema, with a tag that spares the second sending, packed", async ({ request }) => {
   expect(await (await request.get("/api/health")).json()).toMatchObject({ status: "ok" });
-  const schema = (await (await request.get("/api/schema")).json()) as { properties: Record<string, unknown> };
+  const first = await request.get("/api/schema", { headers: { "accept-encoding": "gzip" } });
+  const schema = (await first.json()) as { properties: Record<string, unknown> };
   expect(Object.keys(schema.properties)).toEqual(expect.arrayContaining(["trip", "hikers", "stops", "kit", "tracks"]));
-  expect((await request.get("/api/plan")).status()).toBe(405);
-  expect((await request.get("/nowhere/")).status()).toBe(404);
+  expect(first.headers()["content-encoding"]).toBe("gzip");
+  const again = await request.get("/api/schema", { headers: { "if-none-match": first.headers()["etag"]! } });
+  expect(again.status()).toBe(304);
+  expect((await request.get("/kit/")).headers()["etag"]).toBeTruthy();
+});
+
+test("what cannot be answered is refused with a status, a problem and, of methods, with those allowed", async ({
+  request,
+  baseURL,
+}) => {
+  const cases: [method: string, path: string, status: number, allow: string | undefined][] = [
+    ["GET", "/nowhere/", 404, undefined],
+    ["GET", "/%%%", 400, undefined],
+    ["GET", "/_image?href=%2Ficon.svg&w=4000&f=png", 404, undefined],
+    ["PUT", "/kit/", 405, "GET, HEAD"],
+    ["DELETE", "/icon.svg", 405, "GET, HEAD"],
+    ["GET", "/api/plan", 405, "POST"],
+    ["PUT", "/api/schema", 405, "GET, HEAD"],
+    ["DELETE", "/api/health", 405, "GET, HEAD"],
+  ];
+  for (const [method, path, status, allow] of cases) {
+    const response = await request.fetch(baseURL + path, { method });
+    expect(response.status(), `${method} ${path}`).toBe(status);
+    expect(response.headers()["content-type"], path).toContain("application/problem+json");
+    expect(response.headers()["allow"], path).toBe(allow);
+  }
+  expect((await request.get("/", { headers: { host: "elsewhere.example" } })).status()).toBe(421);
+  for (const origin of ["null", "%%%"]) expect((await post(request, demo, { origin })).status()).toBe(403);
 });
 
 test("a strict content security policy on pages and answers", async ({ request }) => {

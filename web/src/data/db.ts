@@ -47,7 +47,8 @@ class GepackDatabase extends Dexie {
   profiles!: EntityTable<ProfileRow, "seq">;
 
   constructor() {
-    super("gepack");
+    // What is said to be kept is on the disk, where the browser can promise it.
+    super("gepack", { chromeTransactionDurability: "strict" });
     this.version(1).stores({ plans: "id", tracks: "id", history: "++seq, [planId+undone]", settings: "key" });
     this.version(2).stores({ history: "++seq, [planId+undone], noteId", profiles: "++seq, &key" });
   }

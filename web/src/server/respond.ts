@@ -1,11 +1,33 @@
 /** Answers of the endpoints: JSON, or problems as application/problem+json (RFC 9457). */
+import { createHash } from "node:crypto";
+import { gzipSync } from "node:zlib";
 import type { Problem } from "@gepack/core";
 
-export function answer(body: unknown, status = 200): Response {
-  return new Response(JSON.stringify(body), {
-    status,
-    headers: { "content-type": "application/json; charset=utf-8", "cache-control": "no-store" },
-  });
+/** Shorter answers are not worth packing. */
+const WORTH_PACKING = 1000;
+
+/** JSON with a tag: packed for who unpacks it, and left out for who has it already. */
+export function answer(request: Request, body: unknown): Response {
+  const bytes = Buffer.from(JSON.stringify(body));
+  const etag = `"${createHash("sha256").update(bytes).digest("base64url").slice(0, 22)}"`;
+  const mayKeep = request.method === "GET";
+  const headers = {
+    "content-type": "application/json; charset=utf-8",
+    vary: "accept-encoding",
+    ...(mayKeep ? { "cache-control": "no-cache", etag } : { "cache-control": "no-store" }),
+  };
+  const asked = (name: string): string => request.headers.get(name) ?? "";
+  if (mayKeep && asked("if-none-match") === etag) return new Response(null, { status: 304, headers });
+  if (bytes.length < WORTH_PACKING || !/\bgzip\b/.test(asked("accept-encoding")))
+    return new Response(bytes, { headers });
+  return new Response(gzipSync(bytes), { headers: { ...headers, "content-encoding": "gzip" } });
+}
+
+/** The endpoint knows other methods only; they are named as HTTP wants it. */
+export function methodRefused(allowed: string): Response {
+  const response = problem(405, "Another method", `This address answers ${allowed} only.`);
+  response.headers.set("allow", allowed);
+  return response;
 }
 
 export function problem(status: number, title: string, detail: string, problems: readonly Problem[] = []): Response {
@@ -42,10 +64,9 @@ export async function limitedText(request: Request, maxBytes: number): Promise<s
   return new TextDecoder().decode(Buffer.concat(chunks));
 }
 
-/** A page of another site may not post here; scripts send no Origin. */
+/** A page of another site may not post here, nor one that hides where it is from; scripts send no Origin. */
 export function foreignOrigin(request: Request): boolean {
   const origin = request.headers.get("origin");
-  return (
-    origin !== null && origin !== new URL(request.url).origin && new URL(origin).host !== request.headers.get("host")
-  );
+  if (origin === null || origin === new URL(request.url).origin) return false;
+  return !URL.canParse(origin) || new URL(origin).host !== request.headers.get("host");
 }

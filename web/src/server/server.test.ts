@@ -1,7 +1,8 @@
+import { gunzipSync } from "node:zlib";
 import { computePlan, PLAN_VERSION, planSchema, type TrackPoints } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { planAnswer } from "./planAnswer.ts";
-import { answer, foreignOrigin, limitedText, problem } from "./respond.ts";
+import { answer, foreignOrigin, limitedText, methodRefused, problem } from "./respond.ts";
 
 const post = (body: BodyInit | null, headers: Record<string, string> = {}): Request =>
   new Request("http://127.0.0.1:4321/api/plan", { method: "POST", body, headers, duplex: "half" } as RequestInit);
@@ -57,16 +58,44 @@ describe("whose page posts", () => {
     [{ origin: "http://plan.example", host: "plan.example" }, false, "our own page behind a proxy"],
     [{ origin: "https://elsewhere.example" }, true, "another site"],
     [{ origin: "http://127.0.0.1:9999" }, true, "another port"],
+    [{ origin: "null" }, true, "a page that hides where it is from"],
+    [{ origin: "%%%" }, true, "no address at all"],
   ])("%j: refused %s (%s)", (headers, refused) => {
     expect(foreignOrigin(post("{}", headers))).toBe(refused);
   });
 });
 
 describe("answers", () => {
-  test("JSON is never kept by a cache", async () => {
-    const response = answer({ a: 1 });
+  const get = (headers: Record<string, string> = {}): Request => new Request("http://127.0.0.1:4321/api", { headers });
+
+  test("what was posted is never kept by a cache", async () => {
+    const response = answer(post("{}"), { a: 1 });
     expect(response.headers.get("cache-control")).toBe("no-store");
+    expect(response.headers.get("etag")).toBeNull();
     expect(await response.json()).toEqual({ a: 1 });
+  });
+
+  test("what was fetched is asked for again by its tag, and comes only when it is another", async () => {
+    const first = answer(get(), { a: 1 });
+    const etag = first.headers.get("etag")!;
+    expect(answer(get({ "if-none-match": etag }), { a: 1 }).status).toBe(304);
+    expect(answer(get({ "if-none-match": etag }), { a: 2 }).status).toBe(200);
+  });
+
+  test("long answers are packed for who asks for it", async () => {
+    const long = { text: "x".repeat(5000) };
+    const packed = answer(get({ "accept-encoding": "br, gzip" }), long);
+    expect(packed.headers.get("content-encoding")).toBe("gzip");
+    const bytes = Buffer.from(await packed.arrayBuffer());
+    expect(JSON.parse(gunzipSync(bytes).toString())).toEqual(long);
+    expect(answer(get(), long).headers.get("content-encoding")).toBeNull();
+    expect(answer(get({ "accept-encoding": "gzip" }), { a: 1 }).headers.get("content-encoding")).toBeNull();
+  });
+
+  test("another method is refused with those allowed", () => {
+    const response = methodRefused("GET, HEAD");
+    expect(response.status).toBe(405);
+    expect(response.headers.get("allow")).toBe("GET, HEAD");
   });
 
   test("a problem names each path", async () => {

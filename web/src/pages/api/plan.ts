@@ -2,7 +2,7 @@
 import { computePlan, readPlanFile } from "@gepack/core";
 import type { APIRoute } from "astro";
 import { planAnswer } from "../../server/planAnswer.ts";
-import { answer, foreignOrigin, limitedText, problem } from "../../server/respond.ts";
+import { answer, foreignOrigin, limitedText, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
 
@@ -31,7 +31,7 @@ export const POST: APIRoute = async ({ request }) => {
         sentence: "Expected at least one GeoJSON feature of type MultiLineString.",
       },
     ]);
-  return answer(planAnswer(value.plan, computePlan(value.plan, value.tracks)));
+  return answer(request, planAnswer(value.plan, computePlan(value.plan, value.tracks)));
 };
 
-export const ALL: APIRoute = () => problem(405, "Use POST", "Post a plan document with its tracks inside.");
+export const ALL: APIRoute = () => methodRefused("POST");
