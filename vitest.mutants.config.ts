@@ -4,8 +4,8 @@ import { defineConfig } from "vitest/config";
 const rooms = process.env["MUTANT_TESTS"] ?? "kit";
 
 export default defineConfig({
-  // Fewer random plans: a mutant is met by one of the first, or is none.
   test: {
+    // Fewer random plans, for speed: a mutant that only a rare plan meets may survive.
     env: { RUNS: "30" },
     include: rooms.split(",").map((room) => `core/src/${room}/**/*.test.ts`),
     testTimeout: 60_000,

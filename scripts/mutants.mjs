@@ -1,6 +1,6 @@
 /**
  * Breaks the code of the stages whose errors weigh most, one place after the other, and sees whether a test
- * fails. `npm run mutants`, or `npm run mutants -- kit explain`. Not part of `npm test`: it takes an hour.
+ * fails. `npm run mutants`, or `npm run mutants -- kit explain`. Not part of `npm test`: it takes half an hour.
  */
 import { copyFileSync } from "node:fs";
 import { join } from "node:path";

@@ -17,7 +17,6 @@ import { buildSeason, stationFacts } from "../season/season.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
 import { solveBlock, solveTrip } from "../solve/trip.ts";
-import { tooLong } from "../track/limit.ts";
 import { mendTracks } from "../track/mend.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { buildProfile, type Profile } from "../track/profile.ts";
@@ -76,10 +75,7 @@ interface ProfileInput {
 }
 
 function profileOf({ tracks, reversed }: ProfileInput): Profile {
-  const mended = mendTracks(tracks);
-  const refusal = tooLong(mended);
-  if (refusal !== undefined) throw new RangeError(refusal);
-  return buildProfile(mended, reversed);
+  return buildProfile(mendTracks(tracks), reversed);
 }
 
 export class Session {

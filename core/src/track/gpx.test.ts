@@ -155,14 +155,3 @@ describe("what is refused, with a sentence", () => {
     );
   });
 });
-
-test("a trail longer than anybody walks is refused with its length, before any cell is laid", () => {
-  const points = Array.from({ length: 40 }, (_, i) => `<trkpt lat="${i % 2 === 0 ? 40 : -40}" lon="${i * 4 - 90}"/>`);
-  const { value, problems } = readGpx(
-    `<gpx version="1.1"><trk><trkseg>${points.join("")}</trkseg></trk></gpx>`,
-    "t",
-    "f",
-  );
-  expect(value).toBeUndefined();
-  expect(problems[0]!.sentence).toMatch(/km long.*up to 20,000 km/);
-});

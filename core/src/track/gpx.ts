@@ -8,9 +8,7 @@
  * counts as missing.
  */
 import { SaxesParser, type SaxesTagPlain } from "saxes";
-import { type Problem, type Reading, refused } from "../units/problem.ts";
-import { tooLong } from "./limit.ts";
-import { mendTracks } from "./mend.ts";
+import { type Problem, type Reading } from "../units/problem.ts";
 import { PointBuffer, type TrackPoints, type Waypoint } from "./points.ts";
 
 export interface GpxFile {
@@ -202,10 +200,7 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
           place: "file",
           sentence: `${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`,
         });
-      const track = points.take(trackId, title || fileName);
-      const refusal = tooLong(mendTracks([track]));
-      if (refusal !== undefined) return refused("file", refusal);
-      return { value: { track, waypoints, from }, problems };
+      return { value: { track: points.take(trackId, title || fileName), waypoints, from }, problems };
     },
   };
 }

@@ -5,6 +5,7 @@
  * becomes phantom climb: for white noise of deviation s the raw sum of N points holds (N−1)·s/√π of
  * it. Climb is then counted with a threshold: a turn counts only when the opposite move reaches it.
  */
+import { tooLong } from "./limit.ts";
 import type { Mended, MendedTrack } from "./mend.ts";
 
 export interface Profile {
@@ -42,7 +43,10 @@ const GRID_PER_CELL = 4;
 /** Turns of less than this are taken for noise; several times what smoothing leaves of it. */
 export const CLIMB_THRESHOLD_M = 8;
 
+/** Throws on a trail longer than is computed: readers refuse it before. */
 export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
+  const refusal = tooLong(track);
+  if (refusal !== undefined) throw new RangeError(refusal);
   const { alongM } = track;
   const lengthM = alongM[alongM.length - 1] ?? 0;
   const cellCount = Math.max(1, Math.round(lengthM / CELL_M));

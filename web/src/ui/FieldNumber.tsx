@@ -36,37 +36,47 @@ export function FieldNumber({ path, label, value, units, bare, className, onComm
 /** A figure of a record: its path within it, and what it is called. */
 export type FieldRow = readonly [path: string, label: string];
 
-interface RowsProps<T extends object> {
+/** A record of the document whose figures are edited. */
+export interface RecordProps<T extends object> {
   /** Where the record lies in the schema: `hikers`, `dayRules`. */
   of: string;
-  /** Tells fields of one record from those of another. */
-  id: string;
   record: T;
-  list: readonly FieldRow[];
   units: Units;
   /** One undoable edit of the record in the document. */
   change: (label: string, recipe: (record: T) => void) => void;
 }
 
-export function FieldRows<T extends object>({ of, id, record, list, units, change }: RowsProps<T>) {
-  return list.map(([path, label]) => {
-    const [inner, key] = placeIn(record, path);
-    return (
-      <FieldNumber
-        key={`${id} ${path}`}
-        path={`${of}.${path}`}
-        label={label}
-        value={Number(inner[key])}
-        units={units}
-        onCommit={(value) =>
-          change(label, (target) => {
-            const [into, name] = placeIn(target, path);
-            into[name] = value;
-          })
-        }
-      />
-    );
-  });
+interface RecordFieldProps<T extends object> extends RecordProps<T>, Pick<FieldProps, "label" | "bare" | "className"> {
+  /** Within the record. */
+  path: string;
+}
+
+/** One figure of a record. */
+export function RecordField<T extends object>({ of, record, change, path, ...field }: RecordFieldProps<T>) {
+  const [inner, key] = placeIn(record, path);
+  return (
+    <FieldNumber
+      {...field}
+      path={`${of}.${path}`}
+      value={Number(inner[key])}
+      onCommit={(value) =>
+        change(field.label, (target) => {
+          const [into, name] = placeIn(target, path);
+          into[name] = value;
+        })
+      }
+    />
+  );
+}
+
+interface RowsProps<T extends object> extends RecordProps<T> {
+  /** Tells fields of one record from those of another. */
+  id: string;
+  list: readonly FieldRow[];
+}
+
+export function FieldRows<T extends object>({ id, list, ...of }: RowsProps<T>) {
+  return list.map(([path, label]) => <RecordField key={`${id} ${path}`} {...of} path={path} label={label} />);
 }
 
 /** Settings in even columns. */

@@ -1,9 +1,8 @@
 /** Rules as sentences with their figures to edit in them: a rule reads as one, and a figure stands where it counts. */
 import { Fragment } from "react";
-import type { Units } from "@gepack/core";
-import { placeIn, shownField } from "../edit/fields.ts";
+import { shownField } from "../edit/fields.ts";
 import { unitSymbol } from "../units/quantity.ts";
-import { FieldNumber } from "./FieldNumber.tsx";
+import { RecordField, type RecordProps } from "./FieldNumber.tsx";
 
 /** A sentence, with the path of a figure in braces where it stands; what each figure is called by itself. */
 export interface Sentence {
@@ -16,37 +15,17 @@ export function sentenceParts(text: string): string[] {
   return text.split(/\{([\w.]+)\}/);
 }
 
-interface Props<T extends object> {
-  /** Where the record lies in the schema: `dayRules`. */
-  of: string;
-  record: T;
+interface Props<T extends object> extends RecordProps<T> {
   list: readonly Sentence[];
-  units: Units;
-  /** One undoable edit of the record in the document. */
-  change: (label: string, recipe: (record: T) => void) => void;
 }
 
-export function Sentences<T extends object>({ of, record, list, units, change }: Props<T>) {
+export function Sentences<T extends object>({ list, ...of }: Props<T>) {
   const field = (path: string, label: string) => {
-    const [inner, key] = placeIn(record, path);
-    const { kind, suffix } = shownField(`${of}.${path}`);
+    const { kind, suffix } = shownField(`${of.of}.${path}`);
     return (
       <>
-        <FieldNumber
-          bare
-          className="w-[58px] align-middle"
-          path={`${of}.${path}`}
-          label={label}
-          value={Number(inner[key])}
-          units={units}
-          onCommit={(value) =>
-            change(label, (target) => {
-              const [into, name] = placeIn(target, path);
-              into[name] = value;
-            })
-          }
-        />{" "}
-        {kind ? unitSymbol(kind, units) : suffix}
+        <RecordField {...of} bare className="w-[58px] align-middle" path={path} label={label} />{" "}
+        {kind ? unitSymbol(kind, of.units) : suffix}
       </>
     );
   };

@@ -9,9 +9,11 @@ import {
   mendTracks,
   refused,
   Session,
+  tooLong,
   type GpxFile,
   type Located,
   type Mended,
+  type MendedTrack,
   type Plan,
   type PlanFile,
   type Profile,
@@ -154,7 +156,10 @@ export function createJobs() {
       }
       reader.write(decoder.decode());
       const { value, problems } = reader.close();
-      return { value: value && previewOf(value), problems };
+      if (!value) return { value, problems };
+      const mended = mendTracks([value.track]);
+      const refusal = tooLong(mended);
+      return refusal === undefined ? { value: previewOf(value, mended), problems } : refused("file", refusal);
     },
 
     /** Where places lie on a track that is not the plan's yet. */
@@ -186,8 +191,7 @@ export function createJobs() {
   };
 }
 
-function previewOf(file: GpxFile): TrackPreview {
-  const mended = mendTracks([file.track]);
+function previewOf(file: GpxFile, mended: MendedTrack): TrackPreview {
   const profile = buildProfile(mended, false);
   const outlineM = Float32Array.from(
     { length: OUTLINE_STEPS + 1 },

@@ -239,4 +239,12 @@ describe("long jobs", () => {
     const refused = await calculator.readPlan({ file: new Blob(["{ no json"]) });
     expect(refused.problems[0]!.sentence).toMatch(/not a plan file/);
   });
+
+  test("a trail longer than anybody walks is refused with its length, before any cell is laid", async () => {
+    const points = Array.from({ length: 40 }, (_, i) => `<trkpt lat="${i % 2 === 0 ? 40 : -40}" lon="${i * 4 - 90}"/>`);
+    const file = new Blob([`<gpx version="1.1"><trk><trkseg>${points.join("")}</trkseg></trk></gpx>`]);
+    const { value, problems } = await calculate().readTrack({ file, name: "far", trackId: "far" }, {});
+    expect(value).toBeUndefined();
+    expect(problems[0]!.sentence).toMatch(/km long.*up to 20,000 km/);
+  });
 });
