@@ -114,7 +114,12 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
         >
           {error}
           {asked.map((one) => (
-            <button key={one} className="btn mt-1 mr-1 min-h-[24px]! px-1.5! py-0! text-xs!" onClick={() => take(one)}>
+            <button
+              key={one}
+              type="button"
+              className="btn mt-1 mr-1 min-h-[24px]! px-1.5! py-0! text-xs!"
+              onClick={() => take(one)}
+            >
               {inWords(one)}
             </button>
           ))}
