@@ -43,6 +43,7 @@ export default tseslint.config(
     files: ["scripts/**/*.mjs", "*.js", "web/*.mjs"],
     languageOptions: {
       globals: {
+        AbortController: "readonly",
         process: "readonly",
         console: "readonly",
         URL: "readonly",

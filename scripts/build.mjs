@@ -6,6 +6,7 @@ import { createHash } from "node:crypto";
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
+import { build as viteBuild } from "vite";
 import { generateSW } from "workbox-build";
 import { must, ROOT } from "./lib.mjs";
 
@@ -13,6 +14,19 @@ const CLIENT = join(ROOT, "web", "dist", "client");
 
 await must("node", ["scripts/publicDemo.mjs"]);
 await must("npx", ["astro", "build", "--root", "web", "--silent"]);
+// The thread of the server, which the pages' build does not know: one file with all it needs.
+await viteBuild({
+  root: join(ROOT, "web"),
+  configFile: false,
+  logLevel: "warn",
+  ssr: { noExternal: true },
+  build: {
+    ssr: "src/server/plan.worker.ts",
+    outDir: "dist/thread",
+    copyPublicDir: false,
+    rollupOptions: { output: { entryFileNames: "plan.js" }, onwarn: () => {} },
+  },
+});
 
 const files = readdirSync(CLIENT, { recursive: true, withFileTypes: true })
   .filter((entry) => entry.isFile())

@@ -9,6 +9,7 @@ import { ROOT } from "./lib.mjs";
 const require = createRequire(join(ROOT, "web", "package.json"));
 const { default: sirv } = await import(pathToFileURL(require.resolve("sirv")).href);
 const { handler } = await import(pathToFileURL(join(ROOT, "web", "dist", "server", "entry.mjs")).href);
+const planThread = join(ROOT, "web", "dist", "thread", "plan.js");
 const { csp } = JSON.parse(readFileSync(join(ROOT, "web", "dist", "csp.json"), "utf8"));
 
 const given = process.env.PORT ?? "4321";
@@ -80,13 +81,14 @@ const server = createServer(
   (request, response) => {
     for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
     if (refused(request, response)) return;
-    files(request, response, () =>
-      handler(request, response, (error) => {
-        if (response.headersSent) return response.end();
-        if (error) refuse(response, 500, "The server failed", "The request could not be answered.");
-        else refuse(response, 404, "No such page", "Nothing is here.");
-      }),
-    );
+    const unanswered = (error) => {
+      if (response.headersSent) return response.end();
+      if (error) refuse(response, 500, "The server failed", "The request could not be answered.");
+      else refuse(response, 404, "No such page", "Nothing is here.");
+    };
+    const left = new AbortController();
+    response.on("close", () => left.abort());
+    files(request, response, () => handler(request, response, unanswered, { planThread, left: left.signal }));
   },
 );
 server.on("error", (error) => {

@@ -64,6 +64,7 @@ export { LISTS, nearestUsedStop, removeHiker, removeRow, type ListName } from ".
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
+export { encodingOf } from "./track/encoding.ts";
 export { gpxReader, readGpx, type GpxFile, type GpxReader } from "./track/gpx.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";

@@ -1,3 +1,4 @@
+import type { Page } from "@playwright/test";
 import { ADDRESSES } from "../src/stations/registry.ts";
 import { asFile, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
@@ -46,6 +47,103 @@ test("a full disk while beginning a trip: the plan of before stays, the preview 
   await expect(page.getByTestId("preview")).toBeVisible();
   await page.reload();
   await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
+});
+
+/** Changes a row of the browser's storage behind the application's back. */
+async function damage(page: Page, table: string, key: string, change: Record<string, unknown>): Promise<void> {
+  await page.evaluate(
+    ([table, key, change]) =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open("gepack");
+        opening.onsuccess = () => {
+          const store = opening.result.transaction(table, "readwrite").objectStore(table);
+          const reading = store.get(key);
+          reading.onsuccess = () => {
+            const row = reading.result as Record<string, unknown>;
+            const doc = change["doc"];
+            const merged = doc ? { doc: { ...(row["doc"] as object), ...doc } } : change;
+            store.put({ ...row, ...merged });
+          };
+          store.transaction.oncomplete = () => {
+            opening.result.close();
+            resolve();
+          };
+          store.transaction.onerror = () => reject(new Error("not changed"));
+        };
+      }),
+    [table, key, change] as const,
+  );
+}
+
+for (const [what, table, key, change, sentence] of [
+  ["a part of the wrong kind", "plans", "corvane", { doc: { kit: "x" } }, /kit: Expected a list/],
+  ["no hikers", "plans", "corvane", { doc: { hikers: [] } }, /hikers: Expected at least 1/],
+  ["no document at all", "plans", "corvane", { doc: null }, /file: A plan is a JSON object/],
+  ["of a newer version", "plans", "corvane", { doc: { version: 99 } }, /newer Gepack/],
+  ["its track gone", "plans", "corvane", { doc: { trackIds: ["gone"] } }, /track is missing/],
+] as const)
+  test(`a stored plan that is damaged (${what}) is said, can be exported, and bars no other way`, async ({ page }) => {
+    await openDemo(page, "/trail/");
+    await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
+    await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
+    await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+    await damage(page, table, key, change);
+    await damage(page, "settings", "currentPlan", { value: "corvane" });
+    await page.goto("/kit/");
+    const alert = page.getByRole("alert");
+    await expect(alert).toContainText(sentence);
+    const download = page.waitForEvent("download");
+    await alert.getByRole("button", { name: "Export it as it is" }).click();
+    expect((await download).suggestedFilename()).toMatch(/\.gepack\.json$/);
+    await alert.getByRole("button", { name: "Open North walk" }).click();
+    await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+    await expect(page.getByTestId("line")).toBeVisible();
+    await expect(alert).toHaveCount(0);
+  });
+
+test("a stored plan that can be mended is, as a step that can be undone", async ({ page }) => {
+  await openDemo(page);
+  await damage(page, "plans", "corvane", {
+    doc: { devices: [{ id: "d", name: "Lamp", pieceId: "gone", whPerDay: 1 }] },
+  });
+  await page.reload();
+  await expect(page.getByText(/The stored plan was mended/)).toBeVisible();
+  await expect(page.getByTestId("line")).toBeVisible();
+  await expect(page.getByTitle("Undo: Mend the stored plan (Ctrl Z)")).toBeEnabled();
+});
+
+test("the plan opened last is gone: the one changed last opens, and nothing is overwritten", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await mass.press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("2,500 g");
+  await damage(page, "settings", "currentPlan", { value: "gone" });
+  await page.reload();
+  await expect(mass).toHaveValue("2,500");
+});
+
+test("a newer version that takes over loads the page anew once, between edits, with what is chosen", async ({
+  page,
+}) => {
+  await openDemo(page, "/kit/?leg=7");
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await page.reload();
+  await expect(page.getByTestId("line")).toBeVisible();
+  let loads = 0;
+  page.on("load", () => loads++);
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await page.evaluate(() => navigator.serviceWorker.dispatchEvent(new Event("controllerchange")));
+  await page.waitForTimeout(1000);
+  expect(loads).toBe(0);
+  await mass.press("Enter");
+  await mass.blur();
+  await expect.poll(() => loads).toBe(1);
+  await expect(mass).toHaveValue("2,500");
+  expect(page.url()).toContain("leg=7");
+  await page.waitForTimeout(1000);
+  expect(loads).toBe(1);
 });
 
 test("storage that never answers: the demo opens all the same, and the page says so", async ({ page }) => {

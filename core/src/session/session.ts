@@ -87,6 +87,9 @@ export class Session {
   private readonly sun = new DaylightTable();
   private readonly diurnal = new DiurnalTable();
 
+  /** `onRound` is told again and again while a plan is being computed. */
+  constructor(private readonly onRound?: () => void) {}
+
   setTracks(tracks: readonly TrackPoints[]): void {
     this.tracks = tracks;
     this.known = undefined;
@@ -159,6 +162,7 @@ export class Session {
         stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
       ),
       kitLegs: kit.legs,
+      onRound: this.onRound,
       solve: (input, index) =>
         stage.block(
           {

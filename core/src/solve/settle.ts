@@ -48,6 +48,8 @@ export interface SettleInput {
   /** By leg of the block, then by hiker. */
   kit: readonly (readonly KitLeg[])[];
   sources: readonly PlacedSource[];
+  /** Told at every round, so that who waits can tell long work from none. */
+  onRound?: (() => void) | undefined;
 }
 
 export const SETTLE_KG = 0.01;
@@ -72,6 +74,7 @@ export function settle(input: SettleInput, guessKg: readonly Float64Array[], tol
   let damped = false;
 
   for (let round = 1; ; round++) {
+    input.onRound?.();
     const walk = walkBlock(ground, block, before.walk, loadKg, frozen);
     const conditions = partConditions(ground, walk.parts);
     const supplies = needs.map((need, h) =>

@@ -86,6 +86,7 @@ export interface BlockInput {
   before: TripState;
   /** By leg of the block, then by hiker. */
   kit: readonly (readonly KitLeg[])[];
+  onRound?: (() => void) | undefined;
 }
 
 export interface TripInput extends Omit<BlockInput, "block" | "before" | "kit"> {
@@ -113,8 +114,8 @@ export function solveTrip({ kitLegs, solve, ...given }: TripInput): Trip {
 }
 
 export function solveBlock(input: BlockInput): SolvedBlock {
-  const { ground, sampled, block, before, needs, kit, sources, sampledSources } = input;
-  const whole: SettleInput = { ground, block, before, needs, kit, sources };
+  const { ground, sampled, block, before, needs, kit, sources, sampledSources, onRound } = input;
+  const whole: SettleInput = { ground, block, before, needs, kit, sources, onRound };
   if (!canBeSampled(sampled, block.firstLeg, block.endLeg)) return kept(whole, fromHeavy(whole));
   const sample: SettleInput = { ...whole, ground: sampled, sources: sampledSources };
   const rough = settle(sample, heavyGuess(sample), SAMPLED_SETTLE_KG);

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import geographiclib from "geographiclib-geodesic";
 import { describe, expect, test } from "vitest";
-import { distanceM } from "./geodesic.ts";
+import { distanceM, interpolate } from "./geodesic.ts";
 
 const WGS84 = geographiclib.Geodesic.WGS84;
 const exact = (lonA: number, latA: number, lonB: number, latB: number): number =>
@@ -49,5 +49,36 @@ describe("distance on the ellipsoid", () => {
 
   test("no distance to itself", () => {
     expect(distanceM(-148, 45, -148, 45)).toBe(0);
+  });
+});
+
+describe("points between two", () => {
+  const lon = fc.double({ min: -180, max: 180, noNaN: true });
+  const lat = fc.double({ min: -90, max: 90, noNaN: true });
+
+  test("share a long step as Karney's geodesics do, within 0.5 % of it, wherever it lies", () => {
+    const fraction = fc.double({ min: 0, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(lon, lat, lon, lat, fraction, (lonA, latA, lonB, latB, t) => {
+        const { s12: wholeM, azi1 } = WGS84.Inverse(latA, lonA, latB, lonB);
+        // Nearly opposite places are joined by many shortest ways.
+        if (wholeM! > 15_000_000) return;
+        const { lat2, lon2 } = WGS84.Direct(latA, lonA, azi1!, t * wholeM!);
+        const [lonDeg, latDeg] = interpolate([lonA, latA], [lonB, latB], t);
+        expect(exact(lonDeg, latDeg, lon2!, lat2!)).toBeLessThan(0.001 + 0.005 * wholeM!);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  test("over the date line and over the pole the short way is taken", () => {
+    expect(interpolate([179.995, 10], [-179.995, 10], 0.75)[0]).toBeCloseTo(-179.9975, 9);
+    expect(Math.abs(interpolate([179, 10], [-179, 10], 0.5)[0])).toBeCloseTo(180, 9);
+    expect(interpolate([0, 89], [180, 89], 0.5)[1]).toBeCloseTo(90, 5);
+  });
+
+  test("ends are the ends", () => {
+    expect(interpolate([-150, 40], [-150.001, 40.001], 0)).toEqual([-150, 40]);
+    expect(interpolate([7, 47], [7, 47], 0.3)[1]).toBeCloseTo(47, 12);
   });
 });

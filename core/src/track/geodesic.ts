@@ -29,6 +29,44 @@ export function distanceM(lonADeg: number, latADeg: number, lonBDeg: number, lat
   return Math.sqrt(north * north + east * east);
 }
 
+/** Steps below this, away from the poles, are straight in longitude and latitude to a metre. */
+const SHORT_DEG = 0.02;
+const POLAR_DEG = 80;
+
+/** The point a fraction of the way from A to B, each longitude and latitude; on the great circle where that matters. */
+export function interpolate(
+  [lonADeg, latADeg]: readonly [number, number],
+  [lonBDeg, latBDeg]: readonly [number, number],
+  fraction: number,
+): [lonDeg: number, latDeg: number] {
+  let dLonDeg = lonBDeg - lonADeg;
+  if (dLonDeg > 180) dLonDeg -= 360;
+  else if (dLonDeg < -180) dLonDeg += 360;
+  const dLatDeg = latBDeg - latADeg;
+  const short = Math.abs(dLonDeg) < SHORT_DEG && Math.abs(dLatDeg) < SHORT_DEG && Math.abs(latADeg) < POLAR_DEG;
+  if (short) return [within180(lonADeg + fraction * dLonDeg), latADeg + fraction * dLatDeg];
+  const a = unitVector(lonADeg, latADeg);
+  const b = unitVector(lonBDeg, latBDeg);
+  const chord = Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]);
+  const angle = 2 * Math.asin(Math.min(1, chord / 2));
+  const [wA, wB] =
+    angle < 1e-12
+      ? [1 - fraction, fraction]
+      : [Math.sin((1 - fraction) * angle) / Math.sin(angle), Math.sin(fraction * angle) / Math.sin(angle)];
+  const [x, y, z] = [wA * a[0] + wB * b[0], wA * a[1] + wB * b[1], wA * a[2] + wB * b[2]];
+  return [Math.atan2(y, x) / RAD, Math.atan2(z, Math.hypot(x, y)) / RAD];
+}
+
+/** The direction of a place from the middle of a sphere: two near places have near vectors, everywhere. */
+export function unitVector(lonDeg: number, latDeg: number): [number, number, number] {
+  const cosLat = Math.cos(latDeg * RAD);
+  return [cosLat * Math.cos(lonDeg * RAD), cosLat * Math.sin(lonDeg * RAD), Math.sin(latDeg * RAD)];
+}
+
+function within180(lonDeg: number): number {
+  return lonDeg > 180 ? lonDeg - 360 : lonDeg < -180 ? lonDeg + 360 : lonDeg;
+}
+
 /** Lambert 1942: great circle on reduced latitudes with a first-order correction for flattening. */
 function lambertM(dLon: number, latA: number, latB: number): number {
   const betaA = Math.atan((1 - FLATTENING) * Math.tan(latA));

@@ -66,6 +66,45 @@ describe("what is read", () => {
   });
 });
 
+describe("namespaces", () => {
+  const track = (inside: string): string => GPX(`<trk><trkseg>${POINTS}${inside}</trkseg></trk>`);
+  const foreign = '<trkpt xmlns="urn:other" lat="1" lon="1"><ele>9</ele></trkpt>';
+
+  test.each([
+    ["a point of another namespace", foreign, 2],
+    ["one inside a point of ours", `<trkpt lat="40.002" lon="-150">${foreign}<ele>7</ele></trkpt>`, 3],
+    ["one with a prefix that nothing declares", '<x:trkpt lat="1" lon="1"/>', 2],
+    ["one inside an extension", `<extensions><x:a xmlns:x="urn:other"><trkpt lat="1" lon="1"/></x:a></extensions>`, 2],
+    ["one of ours after a foreign one", `${foreign}<trkpt lat="40.002" lon="-150"><ele>7</ele></trkpt>`, 3],
+    [
+      "one of ours with a prefix of its own",
+      '<g:trkpt xmlns:g="http://www.topografix.com/GPX/1/1" lat="40.002" lon="-150"/>',
+      3,
+    ],
+  ])("%s", (_, inside, points) => {
+    const { track: found } = readGpx(track(inside)).value!;
+    expect(found.latDeg.length).toBe(points);
+    expect([...found.latDeg].every((latDeg) => latDeg >= 40)).toBe(true);
+    if (inside.includes("<ele>7")) expect(found.heightM[2]).toBe(7);
+  });
+
+  test("names and heights of other namespaces are not the file's", () => {
+    const point = `<trkpt lat="40.002" lon="-150"><ele>7</ele><x:ele>2000</x:ele></trkpt>`;
+    const { value } = readGpx(
+      `<gpx xmlns:x="urn:other"><trk><x:name>Other</x:name><name>Ours</name><trkseg>${POINTS}${point}</trkseg></trk></gpx>`,
+    );
+    expect(value!.track.name).toBe("Ours");
+    expect(value!.track.heightM[2]).toBe(7);
+  });
+
+  test("a root without namespace may hold elements that have GPX’s", () => {
+    const { value } = readGpx(
+      `<gpx><trk xmlns="http://www.topografix.com/GPX/1/0"><trkseg>${POINTS}</trkseg></trk></gpx>`,
+    );
+    expect(value!.track.latDeg.length).toBe(2);
+  });
+});
+
 describe("what is left out, and said", () => {
   test.each([
     ['lat="91" lon="0"', "out of range"],

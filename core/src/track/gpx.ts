@@ -2,8 +2,10 @@
  * A push reader for GPX 1.0 and 1.1: text goes in by chunks, so that a worker can show progress and
  * be cancelled between them; tracks, else routes, come out as one run of points with segments.
  *
- * Refused: anything with a document type declaration (the way entity bombs and external entities
- * come in), roots other than gpx, and files that are not well-formed. A point with a coordinate that
+ * Refused, at the first of them without reading on: anything with a document type declaration (the way
+ * entity bombs and external entities come in), roots other than gpx, elements nested deeper than any GPX
+ * file nests them, and files that are not well-formed. Elements of other namespaces (extensions of
+ * recorders) are passed over with all that is in them. A point with a coordinate that
  * is missing, not a number or out of range is left out and reported; a height outside −500 to 9,000 m
  * counts as missing.
  */
@@ -22,6 +24,10 @@ const MAX_POINTS = 5_000_000;
 const MAX_WAYPOINTS = 20_000;
 const MAX_REPORTED = 20;
 const MAX_TEXT = 1000;
+/** Extensions nest some ten levels; a thousand and more only come from who means harm. */
+const MAX_DEPTH = 100;
+/** Programs that give the root no namespace may give it to the elements. */
+const GPX_NAMESPACE = /^http:\/\/www\.topografix\.com\/GPX\//;
 
 export interface GpxReader {
   write(chunk: string): void;
@@ -31,6 +37,9 @@ export interface GpxReader {
   /** True once nothing that follows can change the answer. */
   failed(): boolean;
 }
+
+/** Ends the parsing where it stands; what was wrong is in `failure`. */
+class Stop extends Error {}
 
 export function gpxReader(trackId: string, fileName: string): GpxReader {
   const problems: Problem[] = [];
@@ -42,6 +51,10 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   let badHeights = 0;
   let sawRoot = false;
   let depth = 0;
+  /** Depth of the foreign element that holds the present one, 0 when none does. */
+  let foreignFrom = 0;
+  let namespaces = new Map<string, string>();
+  let ownNamespace = "";
   let wantsText = false;
   let text = "";
   let title = "";
@@ -57,8 +70,28 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
 
   const parser = new SaxesParser({ xmlns: false, position: true });
 
-  const fail = (sentence: string, place = `line ${parser.line}`): void => {
+  const fail = (sentence: string, place = `line ${parser.line}`): never => {
     failure ??= { severity: "error", place, sentence };
+    throw new Stop();
+  };
+
+  /** Runs a piece of parsing up to its end or its first fault. */
+  const attempt = (parse: () => void): void => {
+    if (failure) return;
+    try {
+      parse();
+    } catch (error) {
+      if (!(error instanceof Stop)) throw error;
+    }
+  };
+
+  /** Whether an element is GPX's own: by the namespace of the root, which its prefix must stand for. */
+  const isForeign = (tag: SaxesTagPlain): boolean => {
+    const prefix = prefixOf(tag.name);
+    const declared = tag.attributes[prefix === "" ? "xmlns" : `xmlns:${prefix}`];
+    const namespace = declared ?? namespaces.get(prefix) ?? (prefix === "" ? "" : undefined);
+    if (namespace === ownNamespace) return false;
+    return !(ownNamespace === "" && namespace !== undefined && GPX_NAMESPACE.test(namespace));
   };
 
   parser.on("error", (error) => {
@@ -77,13 +110,21 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   });
 
   parser.on("opentag", (tag: SaxesTagPlain) => {
-    if (failure) return;
     const name = localName(tag.name);
     depth++;
     if (depth === 1) {
       sawRoot = true;
       if (name !== "gpx")
         fail(`The root element is <${clip(tag.name)}>, where <gpx> is expected. Choose a GPX 1.0 or 1.1 file.`);
+      namespaces = namespacesOf(tag);
+      ownNamespace = namespaces.get(prefixOf(tag.name)) ?? "";
+      return;
+    }
+    if (depth > MAX_DEPTH)
+      fail(`Elements are nested more than ${MAX_DEPTH} deep here; no GPX file nests them so. Export it again.`);
+    if (foreignFrom > 0) return;
+    if (isForeign(tag)) {
+      foreignFrom = depth;
       return;
     }
     switch (name) {
@@ -115,15 +156,18 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   });
 
   parser.on("text", (chunk) => {
-    if (wantsText && text.length < MAX_TEXT) text += chunk;
+    if (wantsText && foreignFrom === 0 && text.length < MAX_TEXT) text += chunk;
   });
   parser.on("cdata", (chunk) => {
-    if (wantsText && text.length < MAX_TEXT) text += chunk;
+    if (wantsText && foreignFrom === 0 && text.length < MAX_TEXT) text += chunk;
   });
 
   parser.on("closetag", (tag: SaxesTagPlain) => {
-    if (failure) return;
     depth--;
+    if (foreignFrom > 0) {
+      if (depth < foreignFrom) foreignFrom = 0;
+      return;
+    }
     const name = localName(tag.name);
     if (wantsText) {
       wantsText = false;
@@ -163,30 +207,31 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
     }
     const into = kind === "trkpt" ? tracks : routes;
     if (into.count >= MAX_POINTS)
-      return fail(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
+      fail(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
     into.push(lonDeg, latDeg, heightM);
+  }
+
+  function tooFew(): string {
+    const count = tracks.count || routes.count;
+    if (count === 0 && badPoints > 0) return `None of the file's ${badPoints} points has usable coordinates.`;
+    return `The file has ${count === 0 ? "no track or route points" : "a track of one point"}. At least two points make a trail.`;
   }
 
   return {
     write(chunk) {
       seenBytes += chunk.length;
-      if (!failure) parser.write(chunk);
+      attempt(() => parser.write(chunk));
     },
     failed: () => failure !== undefined,
     pointCount: () => tracks.count || routes.count,
     close() {
-      if (!failure && seenBytes === 0) fail("The file is empty. A GPX 1.0 or 1.1 file is expected.", "file");
-      if (!failure) parser.close();
-      if (!failure && !sawRoot) fail("This is not an XML file. A GPX 1.0 or 1.1 file is expected.", "file");
       const from = tracks.count > 0 ? "track" : "route";
-      const points = from === "track" ? tracks : routes;
-      if (!failure && points.count < 2)
-        fail(
-          points.count === 0 && badPoints > 0
-            ? `None of the file's ${badPoints} points has usable coordinates.`
-            : `The file has ${points.count === 0 ? "no track or route points" : "a track of one point"}. At least two points make a trail.`,
-          "file",
-        );
+      attempt(() => {
+        if (seenBytes === 0) fail("The file is empty. A GPX 1.0 or 1.1 file is expected.", "file");
+        parser.close();
+        if (!sawRoot) fail("This is not an XML file. A GPX 1.0 or 1.1 file is expected.", "file");
+        if ((from === "track" ? tracks : routes).count < 2) fail(tooFew(), "file");
+      });
       if (failure) return { value: undefined, problems: [failure] };
       if (badPoints > MAX_REPORTED)
         problems.push({
@@ -200,7 +245,10 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
           place: "file",
           sentence: `${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`,
         });
-      return { value: { track: points.take(trackId, title || fileName), waypoints, from }, problems };
+      return {
+        value: { track: (from === "track" ? tracks : routes).take(trackId, title || fileName), waypoints, from },
+        problems,
+      };
     },
   };
 }
@@ -219,6 +267,17 @@ function coordinate(value: string | undefined): number {
 function localName(name: string): string {
   const colon = name.indexOf(":");
   return colon < 0 ? name : name.slice(colon + 1);
+}
+
+function prefixOf(name: string): string {
+  const colon = name.indexOf(":");
+  return colon < 0 ? "" : name.slice(0, colon);
+}
+
+/** Namespaces an element declares, by prefix; "" is the default one. */
+function namespacesOf({ attributes }: SaxesTagPlain): Map<string, string> {
+  const declared = Object.entries(attributes).filter(([name]) => name === "xmlns" || name.startsWith("xmlns:"));
+  return new Map(declared.map(([name, namespace]) => [name.slice("xmlns:".length), namespace]));
 }
 
 function clip(text: string): string {

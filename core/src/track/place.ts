@@ -1,6 +1,6 @@
 /** Where places lie on the profile: between metres along the recorded track, nodes and coordinates. */
 import { clamp } from "../units/constants.ts";
-import { distanceM } from "./geodesic.ts";
+import { distanceM, unitVector } from "./geodesic.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { Profile } from "./profile.ts";
 
@@ -35,17 +35,17 @@ export interface Located {
   offM: number;
 }
 
-/** The nearest node to coordinates, searched over all nodes. */
+/** The nearest node to coordinates, searched over all nodes: by the chord through the earth, right at every place. */
 export function locate(profile: Profile, lonDeg: number, latDeg: number): Located {
+  const nodes = directionsOf(profile);
+  const [x, y, z] = unitVector(lonDeg, latDeg);
   let best = 0;
   let bestScore = Infinity;
-  const cos = Math.cos((latDeg * Math.PI) / 180);
   for (let i = 0; i <= profile.cellCount; i++) {
-    let dLon = Math.abs(profile.lonDeg[i]! - lonDeg);
-    if (dLon > 180) dLon = 360 - dLon;
-    const x = dLon * cos;
-    const y = profile.latDeg[i]! - latDeg;
-    const score = x * x + y * y;
+    const dx = nodes[3 * i]! - x;
+    const dy = nodes[3 * i + 1]! - y;
+    const dz = nodes[3 * i + 2]! - z;
+    const score = dx * dx + dy * dy + dz * dz;
     if (score < bestScore) {
       bestScore = score;
       best = i;
@@ -55,4 +55,16 @@ export function locate(profile: Profile, lonDeg: number, latDeg: number): Locate
     trackM: trackAt(profile, walkedOf(profile, best)),
     offM: distanceM(profile.lonDeg[best]!, profile.latDeg[best]!, lonDeg, latDeg),
   };
+}
+
+const directions = new WeakMap<Profile, Float64Array>();
+
+/** Unit vectors of all nodes, made once for the hundreds of places that are looked for. */
+function directionsOf(profile: Profile): Float64Array {
+  const known = directions.get(profile);
+  if (known) return known;
+  const nodes = new Float64Array(3 * (profile.cellCount + 1));
+  for (let i = 0; i <= profile.cellCount; i++) nodes.set(unitVector(profile.lonDeg[i]!, profile.latDeg[i]!), 3 * i);
+  directions.set(profile, nodes);
+  return nodes;
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
+import { distanceM } from "./geodesic.ts";
 import { mendTracks } from "./mend.ts";
 import { locate, nodeAt, trackAt, walkedAt } from "./place.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
@@ -108,6 +109,78 @@ describe("profile", () => {
       expect(trackAt(profile, walkedAt(profile, 7000 as TrackM))).toBeCloseTo(7000, 6);
       expect(trackAt(profile, 7000 as WalkedM)).toBeCloseTo(reversed ? profile.lengthM - 7000 : 7000, 6);
     }
+  });
+});
+
+describe("places on trails that cross the date line or pass a pole, however far apart the points are", () => {
+  const sparse = (points: readonly (readonly [lonDeg: number, latDeg: number])[]): TrackPoints => ({
+    id: "t",
+    name: "t",
+    lonDeg: Float64Array.from(points, ([lonDeg]) => lonDeg),
+    latDeg: Float64Array.from(points, ([, latDeg]) => latDeg),
+    heightM: new Float32Array(points.length),
+    segmentStarts: new Uint32Array([0]),
+  });
+
+  test.each<[string, (readonly [number, number])[], readonly [number, number]]>([
+    [
+      "the date line, 200 m apart",
+      [
+        [179.998, 50],
+        [-179.999, 50.0001],
+        [-179.996, 50],
+      ],
+      [-179.9985, 50.00005],
+    ],
+    [
+      "the date line, 220 km apart",
+      [
+        [179, 10],
+        [-179, 10],
+        [-178, 11],
+      ],
+      [180, 10.0013],
+    ],
+    [
+      "a whole degree either way, far north",
+      [
+        [179, 80],
+        [-179, 80],
+        [-175, 80.5],
+      ],
+      [-180, 80.0015],
+    ],
+    [
+      "over the pole",
+      [
+        [10, 89.9],
+        [-170, 89.9],
+        [-170, 89.5],
+      ],
+      [-170, 89.95],
+    ],
+  ])("%s", (_, points, [lonDeg, latDeg]) => {
+    const profile = buildProfile(mendTracks([sparse(points)]), false);
+    const { trackM, offM } = locate(profile, lonDeg, latDeg);
+    expect(offM).toBeLessThan(80);
+    expect(trackM).toBeGreaterThan(0);
+    expect(trackM).toBeLessThan(profile.lengthM);
+  });
+
+  test("no node of the trail is nearer than the one found, anywhere on earth", () => {
+    const lon = fc.double({ min: -180, max: 180, noNaN: true });
+    const lat = fc.oneof(fc.double({ min: -90, max: 90, noNaN: true }), fc.double({ min: 89, max: 90, noNaN: true }));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(lon, lat), { minLength: 2, maxLength: 3 }), lon, lat, (points, lonDeg, latDeg) => {
+        const mended = mendTracks([sparse(points)]);
+        fc.pre(mended.alongM.length > 1 && mended.alongM.at(-1)! < 3_000_000);
+        const profile = buildProfile(mended, false);
+        const { offM } = locate(profile, lonDeg, latDeg);
+        for (let node = 0; node <= profile.cellCount; node++)
+          expect(distanceM(profile.lonDeg[node]!, profile.latDeg[node]!, lonDeg, latDeg)).toBeGreaterThan(0.99 * offM);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

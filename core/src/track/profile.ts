@@ -5,6 +5,7 @@
  * becomes phantom climb: for white noise of deviation s the raw sum of N points holds (N−1)·s/√π of
  * it. Climb is then counted with a threshold: a turn counts only when the opposite move reaches it.
  */
+import { interpolate } from "./geodesic.ts";
 import { tooLong } from "./limit.ts";
 import type { Mended, MendedTrack } from "./mend.ts";
 
@@ -36,7 +37,7 @@ export interface Profile {
 }
 
 /** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
-export const PROFILE_VERSION = 1;
+export const PROFILE_VERSION = 2;
 
 const CELL_M = 100;
 const GRID_PER_CELL = 4;
@@ -68,8 +69,9 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
     grid[g] = track.heightM[j]! + t * (track.heightM[next]! - track.heightM[j]!);
     if (g % GRID_PER_CELL === 0) {
       const node = g / GRID_PER_CELL;
-      lonDeg[node] = track.lonDeg[j]! + t * (track.lonDeg[next]! - track.lonDeg[j]!);
-      latDeg[node] = track.latDeg[j]! + t * (track.latDeg[next]! - track.latDeg[j]!);
+      const from = [track.lonDeg[j]!, track.latDeg[j]!] as const;
+      const to = [track.lonDeg[next]!, track.latDeg[next]!] as const;
+      [lonDeg[node], latDeg[node]] = interpolate(from, to, t) as [number, number];
     }
   }
 

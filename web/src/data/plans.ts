@@ -1,8 +1,8 @@
 /** Every read and write of plans. All edits go through `change`, so that each can be undone. */
-import { PLAN_VERSION, PROFILE_VERSION, type Plan, type Profile, type TrackPoints } from "@gepack/core";
+import { PLAN_VERSION, PROFILE_VERSION, writePlanFile, type Plan, type Profile, type TrackPoints } from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
-import { db, type HistoryRow } from "./db.ts";
+import { db, type HistoryRow, type PlanRow } from "./db.ts";
 import { clearNote, pendingNotes } from "./note.ts";
 
 enablePatches();
@@ -10,6 +10,8 @@ enablePatches();
 const MOST_STEPS = 300;
 const MOST_PROFILES = 4;
 const CURRENT = "currentPlan";
+
+const NEWER = "This plan was opened by a newer Gepack in another tab. Reload the page to go on with it.";
 
 /** What storage refused, as a sentence that says how to go on. */
 export class StorageProblem extends Error {}
@@ -42,6 +44,7 @@ export function change(planId: string, label: string, recipe: Recipe, noteId?: s
     db.transaction("rw", db.plans, db.history, async () => {
       const row = await db.plans.get(planId);
       if (!row) throw new Error(`change: no plan "${planId}"`);
+      if (row.doc.version > PLAN_VERSION) throw new StorageProblem(NEWER);
       if (noteId !== undefined && (await db.history.where({ noteId }).count()) > 0) return row.revision;
       const [doc, forward, inverse] = produceWithPatches(row.doc, recipe as (draft: Draft<Plan>) => void);
       if (forward.length === 0) return row.revision;
@@ -89,17 +92,26 @@ export function step(planId: string, direction: "undo" | "redo"): Promise<string
       const entry: HistoryRow | undefined = direction === "undo" ? rows.at(-1) : rows[0];
       const row = await db.plans.get(planId);
       if (!entry || !row) return undefined;
-      await put(applyPatches(row.doc, direction === "undo" ? entry.inverse : entry.forward), row.revision);
+      if (row.doc.version > PLAN_VERSION) throw new StorageProblem(NEWER);
+      await put(patched(row.doc, direction === "undo" ? entry.inverse : entry.forward), row.revision);
       await db.history.update(entry.seq, { undone: direction === "undo" ? 1 : 0 });
       return entry.label;
     }),
   );
 }
 
+function patched(doc: Plan, patches: Patch[]): Plan {
+  try {
+    return applyPatches(doc, patches);
+  } catch {
+    throw new StorageProblem("This step does not fit the plan any more, so it cannot be undone or redone.");
+  }
+}
+
 /** Documents of an earlier version of the format are brought to the present one; their undo steps go. */
 export function migrateStored(): Promise<void> {
   return guarded(async () => {
-    const old = (await db.plans.toArray()).filter((row) => (row.doc.version as number) !== PLAN_VERSION);
+    const old = (await db.plans.toArray()).filter((row) => versionOf(row.doc) < PLAN_VERSION);
     if (old.length === 0) return;
     const { readPlan } = await import("./reading.ts");
     for (const row of old) {
@@ -114,7 +126,13 @@ export function migrateStored(): Promise<void> {
   });
 }
 
+/** What is stored is no more to be trusted than a file: a damaged document has no version. */
+function versionOf(doc: Plan | undefined): number {
+  return typeof doc?.version === "number" ? doc.version : Infinity;
+}
+
 export interface OpenPlan {
+  id: string;
   doc: Plan;
   revision: number;
   undoLabel: string | undefined;
@@ -128,16 +146,40 @@ export function watchPlan(
 ): Subscription {
   return liveQuery(async () => {
     const id = (await db.settings.get(CURRENT))?.value;
-    const row = id === undefined ? undefined : await db.plans.get(id);
+    const row = (id === undefined ? undefined : await db.plans.get(id)) ?? (await newestPlan());
     if (!row) return undefined;
     const done = await db.history.where({ planId: row.id, undone: 0 }).last();
     const undone = await db.history.where({ planId: row.id, undone: 1 }).first();
-    return { doc: row.doc, revision: row.revision ?? 0, undoLabel: done?.label, redoLabel: undone?.label };
+    return { id: row.id, doc: row.doc, revision: row.revision ?? 0, undoLabel: done?.label, redoLabel: undone?.label };
   }).subscribe({ next: onChange, error: onError });
 }
 
+/** Without a plan that was opened last, or where it is gone, the one that was changed last. */
+async function newestPlan(): Promise<PlanRow | undefined> {
+  const rows = await db.plans.toArray();
+  return rows.reduce<PlanRow | undefined>((a, b) => (a && a.updatedAt >= b.updatedAt ? a : b), undefined);
+}
+
+/** The tracks of a plan, those that are there and whole. */
 export function tracksOf(plan: Plan): Promise<TrackPoints[]> {
-  return guarded(async () => (await db.tracks.bulkGet(plan.trackIds)).filter((track) => track !== undefined));
+  return guarded(async () => (await db.tracks.bulkGet(plan.trackIds)).filter((track) => isTrack(track)));
+}
+
+function isTrack(track: TrackPoints | undefined): track is TrackPoints {
+  if (!(track?.lonDeg instanceof Float64Array && track.latDeg instanceof Float64Array)) return false;
+  if (!(track.heightM instanceof Float32Array && track.segmentStarts instanceof Uint32Array)) return false;
+  const points = track.lonDeg.length;
+  return points >= 2 && track.latDeg.length === points && track.heightM.length === points;
+}
+
+/** What is stored of a plan, as it is: for one that cannot be opened. */
+export function rawPlan(id: string): Promise<string> {
+  return guarded(async () => {
+    const row = await db.plans.get(id);
+    const ids = Array.isArray(row?.doc?.trackIds) ? row.doc.trackIds : [];
+    const tracks = (await db.tracks.bulkGet(ids)).filter((track) => isTrack(track));
+    return JSON.stringify(writePlanFile(row?.doc as Plan, tracks));
+  });
 }
 
 /** Stores a whole plan with its tracks and opens it. */
@@ -193,8 +235,13 @@ function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
 export function profileOf(key: string): Promise<Profile | undefined> {
   return guarded(async () => {
     const row = await db.profiles.get({ key });
-    return row?.version === PROFILE_VERSION ? row.profile : undefined;
+    return row?.version === PROFILE_VERSION && isProfile(row.profile) ? row.profile : undefined;
   });
+}
+
+function isProfile(profile: Profile | undefined): boolean {
+  const nodes = (profile?.cellCount ?? NaN) + 1;
+  return [profile?.heightM, profile?.lonDeg, profile?.latDeg].every((array) => array?.length === nodes);
 }
 
 /** Keeps a measured trail; the oldest go, for they are only there to save time. */
@@ -215,8 +262,14 @@ export function storeTracks(tracks: readonly TrackPoints[]): Promise<void> {
 
 export function listPlans(): Promise<{ id: string; name: string; updatedAt: number }[]> {
   return guarded(async () =>
-    (await db.plans.toArray()).map((row) => ({ id: row.id, name: row.doc.trip.name, updatedAt: row.updatedAt })),
+    (await db.plans.toArray()).map(({ id, doc, updatedAt }) => ({ id, name: nameOf(doc), updatedAt })),
   );
+}
+
+/** A name to call a stored plan by, whatever became of it. */
+export function nameOf(doc: Plan | undefined): string {
+  const name: unknown = doc?.trip?.name;
+  return typeof name === "string" && name !== "" ? name : "A plan without a name";
 }
 
 export function openPlan(id: string): Promise<void> {

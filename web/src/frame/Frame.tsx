@@ -3,10 +3,13 @@ import { lazy, Suspense, useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
-import { begin, openDemo, useDocument } from "../store/document.ts";
+import { begin, useDocument } from "../store/document.ts";
 import { dismissNotice, useNotice } from "../store/notices.ts";
+import { Drawn } from "../ui/Drawn.tsx";
+import { Failed } from "./Failed.tsx";
 import { Stations } from "./Stations.tsx";
 import { TopBar } from "./TopBar.tsx";
+import { useAfterDrawing } from "./useAfterDrawing.ts";
 import { useKeys } from "./useKeys.ts";
 import { useTheme } from "./useTheme.ts";
 import { Welcome } from "./Welcome.tsx";
@@ -14,13 +17,12 @@ import { Welcome } from "./Welcome.tsx";
 const Toasts = lazy(() => import("./Toasts.tsx"));
 
 export default function Frame({ station }: { station: string }) {
-  const { status, failure, plan, result } = useDocument(
-    useShallow(({ status, failure, plan, result }) => ({ status, failure, plan, result })),
-  );
+  const { status, plan, result } = useDocument(useShallow(({ status, plan, result }) => ({ status, plan, result })));
   const notice = useNotice((state) => state.notice);
   useEffect(begin, []);
   useKeys();
   useTheme();
+  useAfterDrawing(result !== undefined);
   return (
     <>
       <TopBar />
@@ -36,19 +38,14 @@ export default function Frame({ station }: { station: string }) {
           </button>
         </div>
       )}
-      {status === "failed" && (
-        <div role="alert" className="border-b border-rule bg-caution-wash px-[18px] py-3 text-danger">
-          {failure}{" "}
-          <button className="btn ml-3" onClick={() => void openDemo()}>
-            Open the demo
-          </button>
-        </div>
-      )}
+      {status === "failed" && <Failed />}
       {plan && result ? (
-        <Line plan={plan} result={result} />
+        <Drawn what="The Line" of={result}>
+          <Line plan={plan} result={result} />
+        </Drawn>
       ) : (
         <div className="border-b border-rule bg-sheet px-[18px] py-20 text-muted" style={{ height: TOTAL_PX + 1 }}>
-          {status === "opening" ? "Reading the trail…" : ""}
+          {status === "opening" && <Opening />}
         </div>
       )}
       <Stations station={station} />
@@ -56,6 +53,12 @@ export default function Frame({ station }: { station: string }) {
       <Telling />
     </>
   );
+}
+
+/** How far the first reading is. */
+function Opening() {
+  const readBytes = useDocument((state) => state.readBytes);
+  return <>Reading the trail…{readBytes > 0 && ` ${Math.round(readBytes / 1000)} kB`}</>;
 }
 
 function Telling() {

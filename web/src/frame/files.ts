@@ -1,11 +1,19 @@
 /** Plan files out of and into the browser. */
+import { rawPlan } from "../data/plans.ts";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
 import { sentenceOf, tell } from "../store/notices.ts";
 
 export async function savePlanFile(): Promise<void> {
   const text = await exportText();
-  if (text === undefined) return;
-  const name = useDocument.getState().plan?.trip.name ?? "plan";
+  if (text !== undefined) save(text, useDocument.getState().plan?.trip.name ?? "plan");
+}
+
+/** A plan that cannot be opened, as storage has it. */
+export async function saveRawPlan({ id, name }: { id: string; name: string }): Promise<void> {
+  save(await rawPlan(id), name);
+}
+
+function save(text: string, name: string): void {
   const url = URL.createObjectURL(new Blob([text], { type: "application/json" }));
   const link = document.createElement("a");
   link.href = url;

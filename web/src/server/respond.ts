@@ -6,9 +6,14 @@ import type { Problem } from "@gepack/core";
 /** Shorter answers are not worth packing. */
 const WORTH_PACKING = 1000;
 
-/** JSON with a tag: packed for who unpacks it, and left out for who has it already. */
+/** Anything as JSON; see `answerJson`. */
 export function answer(request: Request, body: unknown): Response {
-  const bytes = Buffer.from(JSON.stringify(body));
+  return answerJson(request, JSON.stringify(body));
+}
+
+/** JSON with a tag: packed for who unpacks it, and left out for who has it already. */
+export function answerJson(request: Request, json: string): Response {
+  const bytes = Buffer.from(json);
   const etag = `"${createHash("sha256").update(bytes).digest("base64url").slice(0, 22)}"`;
   const mayKeep = request.method === "GET";
   const headers = {

@@ -1,6 +1,7 @@
 /** The screen of a station: the `index.tsx` of its folder, in a chunk of its own. */
 import { useEffect, useState, type ComponentType } from "react";
 import type { Plan, PlanResult } from "@gepack/core";
+import { Drawn } from "../ui/Drawn.tsx";
 import { PlanGate } from "../ui/PlanGate.tsx";
 
 export interface ScreenProps {
@@ -16,5 +17,13 @@ export default function Screen({ id }: { id: string }) {
     void SCREENS[`./${id}/index.tsx`]?.().then((module) => setFound({ id, Screen: module.default }));
   }, [id]);
   if (found?.id !== id) return null;
-  return <PlanGate>{(plan, result) => <found.Screen plan={plan} result={result} />}</PlanGate>;
+  return (
+    <PlanGate>
+      {(plan, result) => (
+        <Drawn what="This station" of={result}>
+          <found.Screen plan={plan} result={result} />
+        </Drawn>
+      )}
+    </PlanGate>
+  );
 }

@@ -3,7 +3,15 @@
  * it; one that storage refuses is taken back and said. Plan and result change together: no screen ever
  * sees one without the other.
  */
-import { keepEqual, writePlanFile, type Plan, type PlanFile, type PlanResult, type TrackPoints } from "@gepack/core";
+import {
+  keepEqual,
+  PLAN_VERSION,
+  writePlanFile,
+  type Plan,
+  type PlanFile,
+  type PlanResult,
+  type TrackPoints,
+} from "@gepack/core";
 import { enablePatches, produceWithPatches, type Draft } from "immer";
 import { create } from "zustand";
 import { fetchDemo } from "../data/demo.ts";
@@ -12,6 +20,7 @@ import {
   askToPersist,
   change,
   importPlan,
+  nameOf,
   keepProfile,
   migrateStored,
   profileOf,
@@ -25,8 +34,9 @@ import {
   type OpenPlan,
 } from "../data/plans.ts";
 import { startCalculator, type Calculator } from "../worker/calculator.ts";
-import { notify, report } from "./notices.ts";
+import { notify, report, sentenceOf } from "./notices.ts";
 import { keepWithin, readLocation, useSelection } from "./selection.ts";
+import { reloadBetweenEdits, watchVersion } from "./reload.ts";
 import { readSettings } from "./settings.ts";
 
 enablePatches();
@@ -34,6 +44,10 @@ enablePatches();
 export interface DocumentState {
   status: "opening" | "ready" | "failed";
   failure: string | undefined;
+  /** The stored plan that cannot be opened, when that is what failed. */
+  damaged: { id: string; name: string } | undefined;
+  /** Of the first trail, while it is on its way. */
+  readBytes: number;
   plan: Plan | undefined;
   result: PlanResult | undefined;
   /** The result before the last edit, and what that edit was: shown beside the new one. */
@@ -49,6 +63,8 @@ export interface DocumentState {
 export const useDocument = create<DocumentState>(() => ({
   status: "opening",
   failure: undefined,
+  damaged: undefined,
+  readBytes: 0,
   plan: undefined,
   result: undefined,
   before: undefined,
@@ -71,6 +87,8 @@ let seenRevision = 0;
 let writing = 0;
 /** What storage told while edits were on their way: looked at when they have arrived. */
 let putOff: OpenPlan | undefined;
+/** What storage told is looked at one after the other. */
+let following: Promise<void> = Promise.resolve();
 let trailKey = "";
 let started: Calculator | undefined;
 
@@ -93,7 +111,15 @@ export function begin(): void {
   readLocation();
   window.addEventListener("popstate", readLocation);
   window.addEventListener("pagehide", takeFieldInHand);
+  watchVersion(isBusy);
+  // It is fetched while storage and the trail are being read.
+  calculator();
   void open();
+}
+
+/** Is an edit on its way to storage, or a plan to its figures? */
+function isBusy(): boolean {
+  return writing > 0 || get().computing;
 }
 
 /** The page goes: what is typed in a field and not left yet is taken as if it were left. */
@@ -122,8 +148,7 @@ async function open(): Promise<void> {
     await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
     watchPlan(
       (opened) => {
-        if (opened) void follow(opened).catch(fail);
-        else void openDemo().catch(fail);
+        following = following.then(() => (opened ? follow(opened) : openDemo())).catch(fail);
       },
       (error) => void openWithoutStorage(error),
     );
@@ -135,9 +160,12 @@ async function open(): Promise<void> {
 
 /** Storage refused: the demo opens in memory, says so, and can still be exported. */
 async function openWithoutStorage(error: unknown): Promise<void> {
-  if (get().plan) return;
+  if (get().plan) {
+    set({ kept: false });
+    return notify("The browser’s storage stopped answering. Export the plan, then reload the page.");
+  }
   try {
-    const demo = await fetchDemo();
+    const demo = await fetchDemo(tellBytes);
     inMemory = demo.tracks;
     set({ kept: false });
     notify(
@@ -152,13 +180,28 @@ async function openWithoutStorage(error: unknown): Promise<void> {
 }
 
 function fail(error: unknown): void {
-  set({ status: "failed", computing: false, failure: error instanceof Error ? error.message : String(error) });
+  set({ status: "failed", computing: false, failure: sentenceOf(error) });
+}
+
+/** The plan kept on this device could not be opened: nothing of another one stays on the screen. */
+function failToOpen({ id, doc }: OpenPlan, why: string): void {
+  latest = undefined;
+  set({
+    status: "failed",
+    computing: false,
+    plan: undefined,
+    result: undefined,
+    failure: why,
+    damaged: { id, name: nameOf(doc) },
+  });
 }
 
 /** What storage holds now: own edits come back here, and those of other tabs arrive. */
 async function follow(opened: OpenPlan): Promise<void> {
-  const { doc, revision, undoLabel, redoLabel } = opened;
-  const same = latest?.id === doc.id;
+  const { id, doc, revision, undoLabel, redoLabel } = opened;
+  const same = latest?.id === id;
+  if (same && doc.version > PLAN_VERSION) return reloadBetweenEdits(isBusy);
+  if (!same && !(await isWhole(opened))) return;
   // While own edits are on their way, what comes back is older than what is shown.
   putOff = same && writing > 0 ? opened : undefined;
   if (putOff || (same && revision < seenRevision)) return;
@@ -168,7 +211,25 @@ async function follow(opened: OpenPlan): Promise<void> {
   // What is equal keeps its old object: what was drawn and computed from it rests.
   const kept = same && latest ? keepEqual(latest, doc) : doc;
   if (kept === latest && get().result) return;
-  await show(kept);
+  try {
+    await show(kept);
+  } catch (error) {
+    failToOpen(opened, sentenceOf(error));
+  }
+}
+
+/** Reads a stored document like a file. One that had to be mended is stored so, and comes back by itself. */
+async function isWhole(opened: OpenPlan): Promise<boolean> {
+  const { value, problems } = await calculator().readStored({ doc: opened.doc });
+  const [first] = problems;
+  if (!value) {
+    failToOpen(opened, `${first?.place ?? "file"}: ${first?.sentence ?? "It cannot be read."}`);
+    return false;
+  }
+  if (!first) return true;
+  notify(`The stored plan was mended. ${first.place}: ${first.sentence}`);
+  await change(opened.id, "Mend the stored plan", () => value);
+  return false;
 }
 
 const keyOf = (plan: Plan): string => `${plan.trackIds.join(" ")} ${plan.trip.direction}`;
@@ -208,13 +269,13 @@ async function show(plan: Plan, label?: string): Promise<void> {
       computing: false,
       status: "ready",
       failure: undefined,
+      damaged: undefined,
       before: edited ? before : undefined,
       lastLabel: edited ? (label ?? undoLabel ?? lastLabel) : undefined,
     });
-  } catch (error) {
-    fail(error);
   } finally {
     clearTimeout(slow);
+    if (latest === plan) set({ computing: false });
   }
 }
 
@@ -242,25 +303,34 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   if (!from) return;
   const [next, forward, inverse] = produceWithPatches(from, recipe);
   if (forward.length === 0) return;
-  if (inMemory) return show(next, label);
+  if (inMemory)
+    return show(next, label).catch((error: unknown) => {
+      report(error);
+      if (latest === next) latest = from;
+    });
   const note = writeNote({ planId: from.id, label, forward, inverse });
   writing++;
   const shown = show(next, label);
   set({ undoLabel: label, redoLabel: undefined });
+  let stored = false;
   try {
     const revision = await inTurn(shown, () => change(from.id, label, recipe, note.id));
+    stored = true;
     // The next revision is all ours; a later one holds another tab's edit as well, and is yet to be shown.
     if (revision === seenRevision + 1) seenRevision = revision;
+    clearNote(note.id);
+    await shown;
   } catch (error) {
-    // Storage refused: what was shown is taken back, unless a later edit stands on it already.
+    // Storage refused it, or it cannot be computed: it is taken back, unless a later edit stands on it already.
     clearNote(note.id);
     report(error);
-    if (latest === next) await show(from, `Not kept: ${label}`);
+    if (latest === next) {
+      if (stored) await step(from.id, "undo").catch(report);
+      await show(from, `Not kept: ${label}`).catch(fail);
+    }
   } finally {
-    clearNote(note.id);
     arrived();
   }
-  await shown;
 }
 
 export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
@@ -274,9 +344,13 @@ export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
   }
 }
 
+function tellBytes(readBytes: number): void {
+  set({ readBytes });
+}
+
 /** Opens the demo as it was shipped; a changed demo is replaced. It is on the screen before it is stored. */
 export async function openDemo(): Promise<void> {
-  const demo = await fetchDemo();
+  const demo = await fetchDemo(tellBytes);
   if (inMemory) inMemory = demo.tracks;
   await takePlan(demo);
 }
@@ -288,18 +362,17 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   const from = latest;
   if (get().plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
   writing++;
-  const shown = show(plan);
   try {
+    await show(plan);
     seenRevision = inMemory ? 0 : await storePlan(plan, tracks);
   } catch (error) {
-    // Storage refused it: the plan of before is shown again, nothing of it was touched.
-    await shown;
+    // It cannot be computed, or storage refused it: the plan of before is shown again, nothing of it was touched.
+    trailKey = "";
     if (from) await show(from);
     throw error;
   } finally {
     arrived();
   }
-  await shown;
   set({ before: undefined, lastLabel: undefined });
 }
 

@@ -34,6 +34,7 @@ export interface Calculator {
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
+  readStored: (args: JobArgs<"readStored">) => Promise<JobAnswer<"readStored">>;
 }
 
 /** A trail is given to a worker at most so often for one answer: then something else is wrong. */
@@ -122,6 +123,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     readTrack: (args, options) => side().job("readTrack", args, options),
     locateOn: (args) => side().job("locateOn", args),
     readPlan: (args) => side().job("readPlan", args),
+    readStored: (args) => live.job("readStored", args),
   };
 }
 

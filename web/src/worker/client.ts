@@ -1,13 +1,17 @@
 /**
  * The page's end of a worker. `job` always ends: with the answer, stopped by its signal, or with a sentence.
- * A worker that dies, or says nothing for too long, is started again and asked once more.
+ * A worker that dies, or shows no sign of life, is started again and asked once more.
  */
 import { proxy, wrap, type Remote } from "comlink";
+import { BEAT } from "./beat.ts";
 import type { CoreApi, JobEnd } from "./serve.ts";
 import type { JobAnswer, JobArgs, JobName } from "./jobs.ts";
 
-/** Without a word for this long, an answer or progress, the worker counts as dead. */
-const PATIENCE_MS = 8000;
+/**
+ * Without a sign of life for this long the worker counts as dead. It beats while it works, between the rounds of
+ * a plan and the pieces of a file; only reading one text of JSON, or measuring one track, is a longer silence.
+ */
+const SILENCE_MS = 10_000;
 
 /** The job was stopped by the one who asked for it. */
 export class JobStopped extends Error {
@@ -20,6 +24,11 @@ export class JobStopped extends Error {
 export class JobFailed extends Error {}
 
 class WorkerLost extends Error {}
+
+interface Waiter {
+  lost: () => void;
+  alive: () => void;
+}
 
 export interface JobOptions {
   onProgress?: (fraction: number, detail: unknown) => void;
@@ -38,8 +47,8 @@ export interface WorkerWatch {
 export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorker {
   let worker: Worker;
   let remote: Remote<CoreApi>;
-  /** Those who wait for this worker, to be told when it is lost. */
-  let waiting = new Set<() => void>();
+  /** Those who wait for this worker, to be told when it is lost, and that it lives. */
+  let waiting = new Set<Waiter>();
   let generation = 0;
   let lastId = 0;
 
@@ -48,8 +57,11 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
     remote = wrap<CoreApi>(worker);
     worker.onerror = (event) => {
       event.preventDefault();
-      for (const tell of [...waiting]) tell();
+      for (const waiter of [...waiting]) waiter.lost();
     };
+    worker.addEventListener("message", ({ data }) => {
+      if (data === BEAT) for (const waiter of waiting) waiter.alive();
+    });
   };
   start();
 
@@ -62,21 +74,22 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
     waiting = new Set();
     start();
     onRestart();
-    for (const tell of others) tell();
+    for (const waiter of others) waiter.lost();
   };
 
   const once = (name: JobName, args: unknown, { onProgress, signal }: JobOptions): Promise<JobEnd> => {
     const id = ++lastId;
     return new Promise((resolve, reject) => {
       let timer: ReturnType<typeof setTimeout>;
-      const giveUp = (): void => end(() => reject(new WorkerLost()));
-      const patient = (): void => {
+      const lost = (): void => end(() => reject(new WorkerLost()));
+      const alive = (): void => {
         clearTimeout(timer);
-        timer = setTimeout(giveUp, PATIENCE_MS);
+        timer = setTimeout(lost, SILENCE_MS);
       };
+      const waiter: Waiter = { lost, alive };
       const end = (then: () => void): void => {
         clearTimeout(timer);
-        waiting.delete(giveUp);
+        waiting.delete(waiter);
         signal?.removeEventListener("abort", stop);
         then();
       };
@@ -85,12 +98,12 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
         end(() => resolve({ is: "stopped" }));
       };
       const told = (fraction: number, detail: unknown): void => {
-        patient();
+        alive();
         if (signal?.aborted !== true) onProgress?.(fraction, detail);
       };
-      waiting.add(giveUp);
+      waiting.add(waiter);
       signal?.addEventListener("abort", stop);
-      patient();
+      alive();
       // A way back for progress costs a channel: it is opened for those who want to hear.
       remote.run(id, name, args, onProgress && proxy(told)).then(
         (answer) => end(() => resolve(answer)),

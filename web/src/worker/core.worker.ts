@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { createJobs } from "./jobs.ts";
+import { BEAT, everySecond } from "./beat.ts";
 import { serveJobs } from "./serve.ts";
 
-expose(serveJobs(createJobs()));
+expose(serveJobs(everySecond(() => postMessage(BEAT))));

@@ -5,6 +5,7 @@
 import {
   buildProfile,
   compareSchools,
+  computePlan,
   locate,
   mendTracks,
   refused,
@@ -67,9 +68,12 @@ export interface TrackPreview {
 const MAX_FILE_BYTES = 150_000_000;
 const CHUNK_BYTES = 1_000_000;
 const OUTLINE_STEPS = 400;
+/** What tells the encoding stands in these. */
+const ENCODING_BYTES = 200;
 
-export function createJobs() {
-  const session = new Session();
+/** `beat` says that the worker lives, to who waits for it. */
+export function createJobs(beat?: () => void) {
+  const session = new Session(beat);
   let trailKey = "";
   let plan: Plan | undefined;
   let profileSent: Profile | undefined;
@@ -146,9 +150,12 @@ export function createJobs() {
           "file",
           `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
         );
-      const { gpxReader } = await import("./readers.ts");
+      const { encodingOf, gpxReader } = await import("./readers.ts");
       const reader = gpxReader(trackId, name);
-      const decoder = new TextDecoder();
+      const encoding = encodingOf(new Uint8Array(await file.slice(0, ENCODING_BYTES).arrayBuffer()));
+      const decoder = decoderOf(encoding);
+      if (!decoder)
+        return refused("file", `The file is written in ${encoding}, which is not read here. Save it as UTF-8.`);
       for (let at = 0; at < file.size && !reader.failed(); at += CHUNK_BYTES) {
         reader.write(decoder.decode(await file.slice(at, at + CHUNK_BYTES).arrayBuffer(), { stream: true }));
         progress(Math.min(1, (at + CHUNK_BYTES) / file.size), reader.pointCount());
@@ -186,9 +193,26 @@ export function createJobs() {
         );
       }
       const { readPlanFile } = await import("./readers.ts");
-      return readPlanFile(data);
+      const read = readPlanFile(data);
+      // What cannot be computed is refused here, before it takes the place of anything.
+      if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
+      return read;
+    },
+
+    /** A document from storage, read like one from a file: what is kept may be damaged too. */
+    async readStored({ doc }: { doc: unknown }): Promise<Reading<Plan>> {
+      const { readPlan } = await import("./readers.ts");
+      return readPlan(doc);
     },
   };
+}
+
+function decoderOf(encoding: string): TextDecoder | undefined {
+  try {
+    return new TextDecoder(encoding);
+  } catch {
+    return undefined;
+  }
 }
 
 function previewOf(file: GpxFile, mended: MendedTrack): TrackPreview {

@@ -1,7 +1,7 @@
 /** The worker's end of the protocol: runs one job after the other, tells how far it is, stops when told to. */
 import { transfer } from "comlink";
 import { buffersOf } from "./wire.ts";
-import type { ComputeAnswer, JobControl, JobName, Jobs } from "./jobs.ts";
+import { createJobs, type ComputeAnswer, type JobControl, type JobName } from "./jobs.ts";
 
 /** How a job ended. A worker never throws over the wire: what went wrong is a sentence. */
 export type JobEnd = { is: "done"; answer: unknown } | { is: "stopped" } | { is: "failed"; sentence: string };
@@ -10,7 +10,9 @@ class JobStopped extends Error {}
 
 export type CoreApi = ReturnType<typeof serveJobs>;
 
-export function serveJobs(jobs: Jobs) {
+/** `beat` says that the worker lives, to who waits for it. */
+export function serveJobs(beat: () => void) {
+  const jobs = createJobs(beat);
   const stopped = new Set<number>();
   return {
     async run(
@@ -22,6 +24,7 @@ export function serveJobs(jobs: Jobs) {
       const control: JobControl = {
         progress: (fraction, detail) => onProgress?.(fraction, detail),
         breathe: async () => {
+          beat();
           await new Promise((resolve) => setTimeout(resolve, 0));
           if (stopped.has(id)) throw new JobStopped();
         },

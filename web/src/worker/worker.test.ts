@@ -5,7 +5,8 @@ import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { planWith, straightTrack } from "../../test/plans.ts";
 import { startCalculator, type Calculator } from "./calculator.ts";
 import { JobFailed, JobStopped, startWorker } from "./client.ts";
-import { createJobs, type JobName, type PlanParts } from "./jobs.ts";
+import { BEAT } from "./beat.ts";
+import type { JobName, PlanParts } from "./jobs.ts";
 import { serveJobs } from "./serve.ts";
 
 /** Jobs that the next workers never answer, worker by worker. */
@@ -16,6 +17,7 @@ class FakeWorker {
   readonly asked: { name: JobName; args: Record<string, unknown> }[] = [];
   onerror: ((event: { preventDefault: () => void }) => void) | undefined;
   terminated = false;
+  readonly beat: () => void;
   private readonly port: MessagePort;
 
   constructor(_: URL, { name }: WorkerOptions) {
@@ -23,7 +25,8 @@ class FakeWorker {
     const { port1, port2 } = new MessageChannel();
     this.port = port1;
     port1.start();
-    const { run, stop } = serveJobs(createJobs());
+    this.beat = () => port2.postMessage(BEAT);
+    const { run, stop } = serveJobs(this.beat);
     const api = {
       run: async (id: number, job: JobName, args: unknown, told: (fraction: number, detail: unknown) => void) => {
         this.asked.push({ name: job, args: args as Record<string, unknown> });
@@ -149,10 +152,26 @@ describe("a worker that dies", () => {
     vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
     deaf = [["compute"]];
     const answer = calculate().compute(planNamed("kept"));
-    await vi.advanceTimersByTimeAsync(7000);
+    await vi.advanceTimersByTimeAsync(9000);
     expect(watch.onRestart).not.toHaveBeenCalled();
     await vi.advanceTimersByTimeAsync(1500);
     expect(heaviest(await answer)).toBeGreaterThan(0);
+  });
+
+  test("work that takes long is no silence while the worker beats", async () => {
+    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+    deaf = [["compute"]];
+    const answer = calculate().compute(planNamed("long"));
+    await vi.waitFor(() => expect(workers[0]!.asks("compute")).toHaveLength(1));
+    for (let seconds = 0; seconds < 60; seconds += 5) {
+      workers[0]!.beat();
+      await new Promise((resolve) => setImmediate(resolve));
+      await vi.advanceTimersByTimeAsync(5000);
+    }
+    expect(watch.onRestart).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(6000);
+    await answer;
+    expect(watch.onRestart).toHaveBeenCalledOnce();
   });
 
   test("twice in a row: the question fails with a sentence, and the next one is asked anew", async () => {

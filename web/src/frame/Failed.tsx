@@ -1,0 +1,39 @@
+/** What could not be opened, and the ways on: the raw file, the other trips on the device, the demo. */
+import { useEffect, useState } from "react";
+import { useShallow } from "zustand/react/shallow";
+import { listPlans, openPlan } from "../data/plans.ts";
+import { openDemo, useDocument } from "../store/document.ts";
+import { report } from "../store/notices.ts";
+import { saveRawPlan } from "./files.ts";
+
+export function Failed() {
+  const { failure, damaged } = useDocument(useShallow(({ failure, damaged }) => ({ failure, damaged })));
+  const [others, setOthers] = useState<{ id: string; name: string }[]>([]);
+  useEffect(() => {
+    listPlans().then(
+      (plans) => setOthers(plans.filter((plan) => plan.id !== damaged?.id)),
+      () => setOthers([]),
+    );
+  }, [damaged?.id]);
+  return (
+    <div role="alert" className="border-b border-rule bg-caution-wash px-[18px] py-3">
+      {damaged && <b className="block">{damaged.name}, kept on this device, cannot be opened.</b>}
+      <p className="my-1 text-danger">{failure}</p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {damaged && (
+          <button className="btn btn-strong" onClick={() => void saveRawPlan(damaged).catch(report)}>
+            Export it as it is
+          </button>
+        )}
+        {others.map(({ id, name }) => (
+          <button key={id} className="btn" onClick={() => void openPlan(id).catch(report)}>
+            Open {name}
+          </button>
+        ))}
+        <button className="btn" onClick={() => void openDemo().catch(report)}>
+          Open the demo as it was shipped
+        </button>
+      </div>
+    </div>
+  );
+}
