@@ -104,7 +104,7 @@ for (const [what, table, key, change, sentence] of [
 test("a stored plan that can be mended is, as a step that can be undone", async ({ page }) => {
   await openDemo(page);
   await damage(page, "plans", "corvane", {
-    doc: { devices: [{ id: "d", name: "Lamp", pieceId: "gone", whPerDay: 1 }] },
+    doc: { devices: [{ id: "d", name: "Lamp", pieceId: "gone", ownerId: "tamsin", kind: "rechargeable" }] },
   });
   await page.reload();
   await expect(page.getByText(/The stored plan was mended/)).toBeVisible();

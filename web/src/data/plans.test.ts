@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import { computePlan, type Plan } from "@gepack/core";
+import { computePlan, readPlanFile, type Plan } from "@gepack/core";
 import { produceWithPatches, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { planWith, straightTrack } from "../../test/plans.ts";
@@ -9,8 +9,11 @@ import {
   change,
   importPlan,
   keepProfile,
+  listPlans,
   migrateStored,
+  openPlan,
   profileOf,
+  rawPlan,
   step,
   storeNotes,
   storePlan,
@@ -242,6 +245,69 @@ describe("documents of an earlier version", () => {
     await db.plans.put({ id: "old", doc: broken, updatedAt: 0, revision: 3 });
     await migrateStored();
     expect((await db.plans.get("old"))!.doc).toEqual(broken);
+  });
+});
+
+describe("what is damaged where it lies", () => {
+  const damagedRow = { id: "bad", doc: undefined as unknown as Plan, updatedAt: 0, revision: 1 };
+
+  test("a row without a document bars neither the list, nor migrating, nor its own export", async () => {
+    await db.plans.put(damagedRow);
+    await migrateStored();
+    expect(await listPlans()).toContainEqual({ id: "bad", name: "A plan without a name", updatedAt: 0 });
+    expect(JSON.parse(await rawPlan("bad"))).toEqual({ tracks: [] });
+  });
+
+  test("the raw export of a plan is a plan file", async () => {
+    const { value } = readPlanFile(JSON.parse(await rawPlan("p")));
+    expect(value!.plan.trip.name).toBe("Test");
+    expect(value!.tracks[0]!.lonDeg).toEqual(track.lonDeg);
+  });
+
+  test.each<[string, object]>([
+    ["without heights", { heightM: undefined }],
+    ["with arrays of two lengths", { latDeg: new Float64Array(1) }],
+    ["with a list for an array", { lonDeg: [0, 1] }],
+  ])("a track %s is none", async (_, damage) => {
+    await db.tracks.put({ ...track, ...damage } as typeof track);
+    expect(await tracksOf(plan())).toEqual([]);
+  });
+
+  test("a measured trail with arrays of two lengths is measured anew", async () => {
+    const { profile } = computePlan(plan(), [straightTrack(50)]);
+    await keepProfile("t forward", { ...profile, heightM: new Float64Array(3) });
+    expect(await profileOf("t forward")).toBeUndefined();
+  });
+
+  test("where the plan opened last is gone, the one changed last is opened", async () => {
+    await storePlan(plan("q"), []);
+    await db.plans.update("p", { updatedAt: Date.now() + 1000 });
+    await openPlan("gone");
+    const opened = await new Promise<string | undefined>((resolve) => {
+      const watch = watchPlan(
+        (open) => {
+          resolve(open?.id);
+          setTimeout(() => watch.unsubscribe());
+        },
+        () => resolve("error"),
+      );
+    });
+    expect(opened).toBe("p");
+  });
+
+  test("a step that fits no more is refused with a sentence, and changes nothing", async () => {
+    await rename("one");
+    await db.history.toCollection().modify({ inverse: [{ op: "replace", path: ["kit", 9, "massG"], value: 1 }] });
+    await expect(step("p", "undo")).rejects.toBeInstanceOf(StorageProblem);
+    expect(await nameNow()).toBe("one");
+  });
+
+  test("a plan that a newer version has in hand is not written to by this one", async () => {
+    await rename("one");
+    await db.plans.update("p", { "doc.version": 99 });
+    await expect(rename("two")).rejects.toThrow(/newer Gepack/);
+    await expect(step("p", "undo")).rejects.toThrow(/newer Gepack/);
+    expect(await nameNow()).toBe("one");
   });
 });
 

@@ -64,6 +64,11 @@ async function put(doc: Plan, after: number | undefined): Promise<number> {
   return revision;
 }
 
+/** A stored document with the parts it lacks at their defaults: nothing to undo. */
+export function fillIn(doc: Plan): Promise<number> {
+  return guarded(async () => put(doc, (await db.plans.get(doc.id))?.revision));
+}
+
 /** Stores what closing tabs left in notes. Patches that no longer fit are given up with their note. */
 export async function storeNotes(): Promise<number> {
   let stored = 0;

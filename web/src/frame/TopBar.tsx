@@ -1,14 +1,21 @@
 import { firstName } from "../words/names.ts";
 import { ToggleGroup } from "radix-ui";
 import { Redo2, Undo2 } from "lucide-react";
-import { undoRedo, useDocument } from "../store/document.ts";
+import { undoRedo, useDocument, type DocumentState } from "../store/document.ts";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { FileMenu } from "./FileMenu.tsx";
 
+/** What is true of the plan at this moment, and nothing more. */
+function whereKept({ computing, kept, storing }: Pick<DocumentState, "computing" | "kept" | "storing">): string {
+  if (computing) return "Working it out…";
+  if (!kept) return "Kept in this page alone";
+  return storing ? "Keeping…" : "Kept on this device";
+}
+
 /** The plan, whose pack, undo, files. */
 export function TopBar() {
-  const { plan, result, undoLabel, redoLabel, computing, kept } = useDocument();
+  const { plan, result, undoLabel, redoLabel, computing, kept, storing } = useDocument();
   const hikerIndex = useSelection((state) => state.hikerIndex);
   return (
     <header
@@ -51,7 +58,7 @@ export function TopBar() {
         </>
       )}
       <span className="ml-auto text-sm text-[#b9c8c2]" role="status">
-        {computing ? "Working it out…" : !plan ? "" : kept ? "Kept on this device" : "Kept in this page alone"}
+        {plan && whereKept({ computing, kept, storing })}
       </span>
       <div className="flex gap-1">
         <button

@@ -19,6 +19,7 @@ import { clearNote, writeNote } from "../data/note.ts";
 import {
   askToPersist,
   change,
+  fillIn,
   importPlan,
   nameOf,
   keepProfile,
@@ -56,6 +57,8 @@ export interface DocumentState {
   computing: boolean;
   /** False while storage keeps nothing: the plan lives in this page alone. */
   kept: boolean;
+  /** An edit is on its way to storage. */
+  storing: boolean;
   undoLabel: string | undefined;
   redoLabel: string | undefined;
 }
@@ -71,6 +74,7 @@ export const useDocument = create<DocumentState>(() => ({
   lastLabel: undefined,
   computing: false,
   kept: true,
+  storing: false,
   undoLabel: undefined,
   redoLabel: undefined,
 }));
@@ -226,9 +230,11 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
     failToOpen(opened, `${first?.place ?? "file"}: ${first?.sentence ?? "It cannot be read."}`);
     return false;
   }
-  if (!first) return true;
-  notify(`The stored plan was mended. ${first.place}: ${first.sentence}`);
-  await change(opened.id, "Mend the stored plan", () => value);
+  if (keepEqual(opened.doc, value) === opened.doc) return true;
+  if (first) {
+    notify(`The stored plan was mended. ${first.place}: ${first.sentence}`);
+    await change(opened.id, "Mend the stored plan", () => value);
+  } else await fillIn(value);
   return false;
 }
 
@@ -291,9 +297,16 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
   return done;
 }
 
+/** A piece of writing is on its way; until it has come to its end nothing says that all is kept. */
+function sent(): void {
+  writing++;
+  set({ storing: true });
+}
+
 /** A piece of writing has come to its end; with the last one, what storage told meanwhile is looked at. */
 function arrived(): void {
   writing--;
+  if (writing === 0) set({ storing: false });
   if (writing === 0 && putOff) void follow(putOff).catch(fail);
 }
 
@@ -309,7 +322,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
       if (latest === next) latest = from;
     });
   const note = writeNote({ planId: from.id, label, forward, inverse });
-  writing++;
+  sent();
   const shown = show(next, label);
   set({ undoLabel: label, redoLabel: undefined });
   let stored = false;
@@ -361,7 +374,7 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   calculator().setTrail({ key: trailKey, profile: undefined, tracks: () => Promise.resolve(tracks) });
   const from = latest;
   if (get().plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
-  writing++;
+  sent();
   try {
     await show(plan);
     seenRevision = inMemory ? 0 : await storePlan(plan, tracks);

@@ -39,6 +39,6 @@ export function reloadBetweenEdits(isBusy: () => boolean): void {
 function inHand(): boolean {
   return (
     document.activeElement?.matches("input, textarea, select") === true ||
-    document.querySelector("[role=dialog], [role=alertdialog], [role=menu], [role=listbox]") !== null
+    document.querySelector("[role=dialog], [role=alertdialog], [role=menu]") !== null
   );
 }
