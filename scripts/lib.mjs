@@ -68,7 +68,8 @@ export async function build() {
   await must("node", ["scripts/build.mjs"]);
 }
 
-const CHROMIUM = "/usr/bin/chromium";
+export const CHROMIUM = "/usr/bin/chromium";
+export const CHROMIUM_ARGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"];
 
 /** Debian's Chromium, for the tests of the real interface. */
 export async function chromium() {
@@ -89,10 +90,10 @@ export async function chromium() {
   });
 }
 
-/** Serves the build on a port of its own until `stop`. */
-export async function served(port) {
+/** Serves the build, or a copy of it elsewhere, on a port of its own until `stop`. */
+export async function served(port, root = ROOT) {
   const server = spawn("node", ["scripts/serve.mjs"], {
-    cwd: ROOT,
+    cwd: root,
     env: { ...process.env, PORT: String(port) },
     stdio: ["ignore", "pipe", "inherit"],
   });
@@ -108,6 +109,6 @@ export async function browse() {
   const { chromium: playwright } = await import("@playwright/test");
   return playwright.launch({
     executablePath: CHROMIUM,
-    args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"],
+    args: CHROMIUM_ARGS,
   });
 }

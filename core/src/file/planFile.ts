@@ -12,13 +12,17 @@ import { PointBuffer, type TrackPoints } from "../track/points.ts";
 import { type Reading, refused } from "../units/problem.ts";
 
 const position = z.array(z.number()).min(2).max(3);
-const trackFeature = z.looseObject({
-  type: z.literal("Feature"),
-  id: z.string().min(1).max(80),
-  properties: z.looseObject({ name: z.string().max(200).default("") }),
-  geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(z.array(position)) }),
-});
-export const tracksSchema = z.array(trackFeature).max(50);
+const trackFeature = <Segment extends z.ZodType>(segment: Segment) =>
+  z.looseObject({
+    type: z.literal("Feature"),
+    id: z.string().min(1).max(80),
+    properties: z.looseObject({ name: z.string().max(200).default("") }),
+    geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(segment) }),
+  });
+const MOST_TRACKS = 50;
+export const tracksSchema = z.array(trackFeature(z.array(position))).max(MOST_TRACKS);
+/** The same without the points, which come by the million and are looked at one by one. */
+const trackHead = trackFeature(z.unknown());
 
 const MAX_POINTS = 5_000_000;
 
@@ -33,7 +37,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
   if (!document) return { value: undefined, problems };
   const { tracks: given, ...plan } = document as Plan & { tracks?: unknown };
   if (given === undefined) return { value: { plan: plan as Plan, tracks: [] }, problems };
-  const parsed = tracksSchema.safeParse(given, { reportInput: true });
+  const parsed = z.array(trackHead).max(MOST_TRACKS).safeParse(given, { reportInput: true });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
     return refused(placeOf(["tracks", ...issue.path]), `${sentenceOf(issue)}.`);
@@ -47,19 +51,18 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
       );
     const points = new PointBuffer();
     for (const [s, segment] of feature.geometry.coordinates.entries()) {
+      const place = `tracks[${t}].geometry.coordinates[${s}]`;
+      if (!Array.isArray(segment)) return refused(place, "Expected a list of points.");
       points.openSegment();
-      for (const [i, [lonDeg, latDeg, heightM]] of segment.entries()) {
-        if (
-          !(Math.abs(lonDeg!) <= 180 && Math.abs(latDeg!) <= 90) ||
-          (heightM !== undefined && !(heightM >= -500 && heightM <= 9000))
-        )
+      for (const [i, point] of (segment as unknown[]).entries()) {
+        if (!isPosition(point))
           return refused(
-            `tracks[${t}].geometry.coordinates[${s}][${i}]`,
+            `${place}[${i}]`,
             "Expected longitude −180 to 180, latitude −90 to 90 and, if known, height −500 to 9,000 m.",
           );
         if (points.count === MAX_POINTS)
           return refused(`tracks[${t}]`, `More than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
-        points.push(lonDeg!, latDeg!, heightM ?? NaN);
+        points.push(point[0], point[1], point[2] ?? NaN);
       }
     }
     if (points.count < 2) return refused(`tracks[${t}]`, "At least two points make a trail.");
@@ -71,4 +74,12 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
   const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
   if (refusal !== undefined) return refused("tracks", refusal);
   return { value: { plan: plan as Plan, tracks }, problems };
+}
+
+function isPosition(point: unknown): point is [lonDeg: number, latDeg: number, heightM?: number] {
+  if (!Array.isArray(point) || point.length < 2 || point.length > 3) return false;
+  const [lonDeg, latDeg, heightM] = point as unknown[];
+  if (typeof lonDeg !== "number" || typeof latDeg !== "number") return false;
+  if (!(Math.abs(lonDeg) <= 180 && Math.abs(latDeg) <= 90)) return false;
+  return heightM === undefined || (typeof heightM === "number" && heightM >= -500 && heightM <= 9000);
 }

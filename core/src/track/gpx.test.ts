@@ -155,6 +155,12 @@ describe("what is refused, with a sentence", () => {
       '<!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx><trk><name>&x;</name></trk></gpx>',
       /document type/,
     ],
+    ["elements nested without end", GPX("<a>".repeat(200)), /nested more than 100 deep/],
+    [
+      "attributes without end",
+      `<gpx ${Array.from({ length: 300 }, (_, i) => `a${i}=""`).join(" ")}/>`,
+      /more than 200 attributes/,
+    ],
     ["an undefined entity", GPX("<trk><name>&lol;</name></trk>"), /not well-formed/],
   ])("%s", (_, text, sentence) => {
     const { value, problems } = readGpx(text);

@@ -26,6 +26,7 @@ const MAX_REPORTED = 20;
 const MAX_TEXT = 1000;
 /** Extensions nest some ten levels; a thousand and more only come from who means harm. */
 const MAX_DEPTH = 100;
+const MAX_ATTRIBUTES = 200;
 /** Programs that give the root no namespace may give it to the elements. */
 const GPX_NAMESPACE = /^http:\/\/www\.topografix\.com\/GPX\//;
 
@@ -107,6 +108,15 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
     fail(
       "The file declares a document type. GPX files have none, and entities defined in one are not read; remove the <!DOCTYPE …> part.",
     );
+  });
+
+  let attributes = 0;
+  parser.on("opentagstart", () => {
+    attributes = 0;
+  });
+  parser.on("attribute", () => {
+    if (++attributes > MAX_ATTRIBUTES)
+      fail(`An element has more than ${MAX_ATTRIBUTES} attributes here; none of a GPX file has. Export it again.`);
   });
 
   parser.on("opentag", (tag: SaxesTagPlain) => {
