@@ -22,9 +22,9 @@ const FULL: Strength = {
 const SHORT: Strength = { seed, files: 400, undoRuns: 30, kills: 2, tabRounds: 3, serverRounds: 60, slowBodies: false };
 const strength = process.argv.includes("--short") ? SHORT : FULL;
 
-const PARTS: Readonly<Record<string, (strength: Strength) => Promise<Report[]>>> = {
+const PARTS: Readonly<Record<string, (strength: Strength) => AsyncGenerator<Report>>> = {
   files: attackFiles,
-  undo: async (given) => [await attackUndo(given)],
+  undo: attackUndo,
   server: attackServer,
   browser: attackBrowser,
 };
@@ -32,11 +32,16 @@ const PARTS: Readonly<Record<string, (strength: Strength) => Promise<Report[]>>>
 console.log(`Attack with seed ${seed}.`);
 const only = option("only");
 const reports: Report[] = [];
+const add = (report: Report): void => {
+  print(report);
+  reports.push(report);
+};
 for (const [name, attack] of Object.entries(PARTS)) {
   if (only !== undefined && only !== name) continue;
-  for (const report of await attack(strength)) {
-    print(report);
-    reports.push(report);
+  try {
+    for await (const report of attack(strength)) add(report);
+  } catch (error) {
+    add({ what: `attack on ${name}`, tried: 1, failures: [`broke off: ${String(error)}`] });
   }
 }
 const failed = reports.filter(({ failures }) => failures.length > 0).length;

@@ -2,17 +2,20 @@
  * The application in Debian's Chromium: killed in the middle, in two tabs at once, without room on the disk, and
  * while a newer version takes its place. What it said was kept is there, and nothing is ever half there.
  */
-import { spawn, type ChildProcess } from "node:child_process";
+import { spawn, spawnSync, type ChildProcess } from "node:child_process";
 import {
+  closeSync,
   cpSync,
   existsSync,
   mkdtempSync,
   readdirSync,
+  openSync,
   readFileSync,
   renameSync,
   rmSync,
   symlinkSync,
   writeFileSync,
+  writeSync,
 } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -22,18 +25,17 @@ import { browse, CHROMIUM, CHROMIUM_ARGS, ROOT, served } from "../../scripts/lib
 import { drawFrom, type Report, type Strength } from "./report.ts";
 
 const PORT = 4396;
+const PATIENCE_MS = 15_000;
 const KEPT = "Kept on this device";
 
-export async function attackBrowser(strength: Strength): Promise<Report[]> {
+export async function* attackBrowser(strength: Strength): AsyncGenerator<Report> {
   const server = await served(PORT);
   const browser = await browse();
   try {
-    return [
-      await twoTabs(browser, server.url, strength),
-      await fullDisk(browser, server.url),
-      await kills(server.url, strength),
-      await update(browser),
-    ];
+    yield await twoTabs(browser, server.url, strength);
+    yield await fullDisk(server.url);
+    yield await kills(server.url, strength);
+    yield await update(browser);
   } finally {
     await browser.close();
     server.stop();
@@ -41,6 +43,10 @@ export async function attackBrowser(strength: Strength): Promise<Report[]> {
 }
 
 const massOf = (page: Page, piece: string) => page.getByLabel(`Mass of ${piece}`).first();
+
+function station(page: Page, name: string): Promise<void> {
+  return page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();
+}
 
 async function openKit(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/kit/`);
@@ -60,7 +66,7 @@ async function readMass(page: Page, piece: string): Promise<number> {
 async function twoTabs(browser: Browser, url: string, { tabRounds }: Strength): Promise<Report> {
   const context = await browser.newContext();
   const tabs = [await context.newPage(), await context.newPage()] as const;
-  const pieces = ["Backpack", "Tent, two-person"] as const;
+  const pieces = ["Backpack", "Ground sheet"] as const;
   const failures: string[] = [];
   await openKit(tabs[0], url);
   await tabs[0].getByText(KEPT).waitFor();
@@ -82,84 +88,196 @@ async function twoTabs(browser: Browser, url: string, { tabRounds }: Strength): 
 
 const GPX = `<gpx version="1.1"><trk><name>North walk</name><trkseg>${Array.from({ length: 900 }, (_, i) => `<trkpt lat="${40 + i * 0.0009}" lon="-150"><ele>${300 + (i % 90)}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
 
-/** Every path that writes, with no room left by the browser's own quota: said, and the plan of before stays. */
-async function fullDisk(browser: Browser, url: string): Promise<Report> {
+/** A way of writing, and what shows that it was done. */
+interface Writing {
+  name: string;
+  work: (page: Page) => Promise<void>;
+  isDone: (page: Page) => Promise<boolean>;
+}
+
+const FIRST_G = 1111;
+const SECOND_G = 1234;
+const track = { name: "north.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(GPX) };
+
+async function previewTrack(page: Page): Promise<void> {
+  await station(page, "Trail");
+  await page.getByTestId("gpx-file").setInputFiles(track);
+}
+
+const named = (page: Page, name: string): Promise<boolean> => page.getByRole("heading", { name }).isVisible();
+const weighs = async (page: Page, grams: number): Promise<boolean> => (await readMass(page, "Backpack")) === grams;
+
+const WRITINGS: readonly Writing[] = [
+  { name: "an edit", work: (page) => setMass(page, "Backpack", 2500), isDone: (page) => weighs(page, 2500) },
+  {
+    name: "an undo",
+    work: (page) => page.getByRole("button", { name: "Undo" }).click(),
+    isDone: (page) => weighs(page, FIRST_G),
+  },
+  {
+    name: "an own trip",
+    work: async (page) => {
+      await previewTrack(page);
+      await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
+    },
+    isDone: (page) => named(page, "North walk"),
+  },
+  {
+    name: "another track",
+    work: async (page) => {
+      await previewTrack(page);
+      await page.getByTestId("preview").getByRole("button", { name: "Use it for this plan" }).click();
+    },
+    isDone: (page) => page.getByTitle(/^Undo: Use the track/).isVisible(),
+  },
+  {
+    name: "a plan file",
+    work: async (page) => {
+      const text = readFileSync(join(ROOT, "web", "dist", "client", "demo", "corvane.gepack.json"), "utf8");
+      const plan = JSON.parse(text) as { trip: object };
+      const line = Array.from({ length: 900 }, (_, i) => [-150, 40 + i * 0.0009, 300]);
+      const geometry = { type: "MultiLineString", coordinates: [line] };
+      const tracks = [{ type: "Feature", id: "other", properties: {}, geometry }];
+      const trip = { ...plan.trip, name: "From a file" };
+      const buffer = Buffer.from(JSON.stringify({ ...plan, id: "other", trip, trackIds: ["other"], tracks }));
+      await page.getByTestId("plan-file").setInputFiles({ name: "p.json", mimeType: "application/json", buffer });
+    },
+    isDone: (page) => named(page, "From a file"),
+  },
+  {
+    name: "the demo anew",
+    work: async (page) => {
+      await page.getByRole("button", { name: "Plan", exact: true }).click();
+      await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
+      await page.getByRole("button", { name: "Start again from the demo" }).click();
+    },
+    isDone: (page) => weighs(page, 986),
+  },
+];
+
+const SAID = /because it is full|storage is full|device full/;
+
+/**
+ * Every way of writing on a disk that is full: what was said to be not kept was not shown as kept, and the plan of
+ * before is whole. A browser finds room by clearing away things of its own, and then the writing is done.
+ */
+async function fullDisk(url: string): Promise<Report> {
   const failures: string[] = [];
-  const track = { name: "north.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(GPX) };
-  const paths: readonly [name: string, work: (page: Page) => Promise<void>][] = [
-    ["an edit", (page) => setMass(page, "Backpack", 2500)],
-    ["an undo", (page) => page.keyboard.press("Control+z")],
-    [
-      "an own trip",
-      async (page) => {
-        await page.getByRole("link", { name: "Trail", exact: true }).click();
-        await page.getByTestId("gpx-file").setInputFiles(track);
-        await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
-      },
-    ],
-    [
-      "another track",
-      async (page) => {
-        await page.getByRole("link", { name: "Trail", exact: true }).click();
-        await page.getByTestId("gpx-file").setInputFiles(track);
-        await page.getByTestId("preview").getByRole("button", { name: "Use it for this plan" }).click();
-      },
-    ],
-    [
-      "a plan file",
-      async (page) => {
-        const plan = JSON.parse(
-          readFileSync(join(ROOT, "web", "dist", "client", "demo", "corvane.gepack.json"), "utf8"),
-        ) as Record<string, unknown>;
-        const line = Array.from({ length: 900 }, (_, i) => [-150, 40 + i * 0.0009, 300]);
-        const feature = {
-          type: "Feature",
-          id: "other",
-          properties: {},
-          geometry: { type: "MultiLineString", coordinates: [line] },
-        };
-        const text = JSON.stringify({ ...plan, id: "other", trackIds: ["other"], tracks: [feature] });
-        await page
-          .getByTestId("plan-file")
-          .setInputFiles({ name: "p.json", mimeType: "application/json", buffer: Buffer.from(text) });
-      },
-    ],
-    [
-      "the demo anew",
-      async (page) => {
-        await page.getByRole("button", { name: "Plan", exact: true }).click();
-        await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
-        await page.getByRole("button", { name: "Start again from the demo" }).click();
-      },
-    ],
-  ];
-  for (const [name, work] of paths) {
-    const context = await browser.newContext();
-    const page = await context.newPage();
-    await openKit(page, url);
-    await page.getByText(KEPT).waitFor();
-    await setMass(page, "Backpack", 1234);
-    await page.waitForTimeout(100);
-    await page.getByText(KEPT).waitFor();
-    const session = await context.newCDPSession(page);
-    await session.send("Storage.overrideQuotaForOrigin", { origin: url, quotaSize: 1 });
-    await work(page);
-    const said = page.getByText(/storage is full/);
-    await said
-      .first()
-      .waitFor({ timeout: 20_000 })
-      .catch(() => failures.push(`${name}: nothing was said`));
-    await page
-      .getByRole("heading", { name: "Corvane Traverse" })
-      .waitFor({ timeout: 5000 })
-      .catch(() => failures.push(`${name}: another plan is shown`));
-    await session.send("Storage.overrideQuotaForOrigin", { origin: url });
-    await openKit(page, url);
-    const found = await readMass(page, "Backpack");
-    if (found !== 1234) failures.push(`${name}: the plan holds ${found} in place of 1234`);
-    await context.close();
+  let refused = 0;
+  let real = false;
+  for (const writing of WRITINGS) {
+    const disk = smallDisk();
+    ({ real } = disk);
+    // A profile each: a browser that once met a full disk goes on in ways of its own.
+    const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS };
+    const context = await chromium.launchPersistentContext(disk.folder, options);
+    context.setDefaultTimeout(PATIENCE_MS);
+    try {
+      const { said, fault } = await writeOnFull(disk, await context.newPage(), url, writing);
+      if (said) refused++;
+      if (fault !== undefined) failures.push(`${writing.name}: ${fault}`);
+    } finally {
+      await context.close();
+      disk.remove();
+    }
   }
-  return { what: "ways of writing, with the disk full", tried: paths.length, failures };
+  if (refused === 0) failures.push("nothing was ever refused");
+  const how = real ? "on a disk that was full" : "made up, since no small disk could be mounted";
+  return {
+    what: "ways of writing, with the disk full",
+    tried: WRITINGS.length,
+    failures,
+    figures: `${refused} refused, ${how}`,
+  };
+}
+
+async function writeOnFull(
+  disk: SmallDisk,
+  page: Page,
+  url: string,
+  { name, work, isDone }: Writing,
+): Promise<{ said: boolean; fault: string | undefined }> {
+  await openKit(page, url);
+  for (const grams of [FIRST_G, SECOND_G]) {
+    await setMass(page, "Backpack", grams);
+    await page.waitForTimeout(300);
+    await page.getByText(KEPT).waitFor();
+  }
+  disk.fill();
+  if (!disk.real) await refuseWrites(page);
+  await page.waitForTimeout(300);
+  await work(page);
+  await page.waitForTimeout(3000);
+  const said = await page.getByText(SAID).first().isVisible();
+  const openedAnother = name === "an own trip" || name === "a plan file";
+  const shownAsDone = said && openedAnother && (await isDone(page));
+  disk.clear();
+  await openKit(page, url);
+  const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
+  const fault = shownAsDone
+    ? "shown as done, though it was not kept"
+    : !said && !after
+      ? "nothing was said, and it was not kept"
+      : said && !before && !after
+        ? "the plan of before is not whole"
+        : undefined;
+  return { said, fault };
+}
+
+interface SmallDisk {
+  folder: string;
+  /** False where the machine lets nobody mount one. */
+  real: boolean;
+  fill: () => void;
+  clear: () => void;
+  remove: () => void;
+}
+
+/** A disk in memory, small enough to be filled. */
+function smallDisk(): SmallDisk {
+  const folder = mkdtempSync(join(tmpdir(), "gepack-disk-"));
+  const real = spawnSync("mount", ["-t", "tmpfs", "-o", "size=200m", "tmpfs", folder]).status === 0;
+  const filler = join(folder, "filler");
+  let toppingUp: ReturnType<typeof setInterval> | undefined;
+  return {
+    folder,
+    real,
+    fill: () => {
+      if (!real) return;
+      fillUp(filler);
+      // The browser clears away things of its own when it finds no room.
+      toppingUp = setInterval(() => fillUp(filler), 20);
+    },
+    clear: () => {
+      clearInterval(toppingUp);
+      rmSync(filler, { force: true });
+    },
+    remove: () => {
+      if (real) spawnSync("umount", ["-l", folder]);
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+function fillUp(path: string): void {
+  const file = openSync(path, "a");
+  const block = Buffer.alloc(4096);
+  try {
+    for (;;) writeSync(file, block);
+  } catch (error) {
+    if ((error as { code?: string }).code !== "ENOSPC") throw error;
+  } finally {
+    closeSync(file);
+  }
+}
+
+function refuseWrites(page: Page): Promise<void> {
+  return page.evaluate(() => {
+    for (const method of ["put", "add", "delete"] as const)
+      IDBObjectStore.prototype[method] = () => {
+        throw new DOMException("full", "QuotaExceededError");
+      };
+  });
 }
 
 interface Started {
@@ -255,7 +373,7 @@ async function update(browser: Browser): Promise<Report> {
   symlinkSync(join(ROOT, "node_modules"), join(root, "node_modules"));
   if (existsSync(join(ROOT, "web/node_modules")))
     symlinkSync(join(ROOT, "web/node_modules"), join(root, "web/node_modules"));
-  const server = await served(PORT + 100, root);
+  let server = await served(PORT + 100, root);
   const context = await browser.newContext();
   try {
     const page = await context.newPage();
@@ -267,11 +385,13 @@ async function update(browser: Browser): Promise<Report> {
     let loads = 0;
     page.on("load", () => loads++);
     page.on("pageerror", (error) => failures.push(`error: ${error.message}`));
+    server.stop();
     renameParts(join(root, "web", "dist", "client"));
+    server = await served(PORT + 100, root);
     await page.evaluate(() => navigator.serviceWorker.getRegistration().then((registration) => registration?.update()));
     await page.waitForEvent("load", { timeout: 20_000 }).catch(() => failures.push("the page was not loaded anew"));
     await page.getByTestId("line").waitFor();
-    await page.getByRole("link", { name: "Kit", exact: true }).click();
+    await station(page, "Kit");
     await page.getByRole("button", { name: "Add piece" }).click();
     await page
       .getByRole("dialog")

@@ -19,7 +19,7 @@ export interface Strength {
   slowBodies: boolean;
 }
 
-const MOST_TOLD = 5;
+const MOST_TOLD = 20;
 
 export function print({ what, tried, failures, figures }: Report): void {
   const held = failures.length === 0;

@@ -11,15 +11,13 @@ const PORT = 4397;
 /** Health that takes longer than this has been blocked. */
 const BLOCKED_MS = 2000;
 
-export async function attackServer(strength: Strength): Promise<Report[]> {
+export async function* attackServer(strength: Strength): AsyncGenerator<Report> {
   const server = await served(PORT);
   try {
-    return [
-      await underLoad(server.url),
-      await leaving(server.url),
-      await bodies(server.url, strength),
-      await rubbish(strength),
-    ];
+    yield await underLoad(server.url);
+    yield await leaving(server.url);
+    yield await bodies(server.url, strength);
+    yield await rubbish(strength);
   } finally {
     server.stop();
   }

@@ -8,7 +8,7 @@ import { drawFrom, type Draw, type Report, type Strength } from "./report.ts";
 
 const STEPS = 12;
 
-export async function attackUndo({ seed, undoRuns }: Strength): Promise<Report> {
+export async function* attackUndo({ seed, undoRuns }: Strength): AsyncGenerator<Report> {
   const draw = drawFrom(seededRandom(seed).uniform);
   const failures: string[] = [];
   for (let run = 0; run < undoRuns; run++) {
@@ -17,7 +17,7 @@ export async function attackUndo({ seed, undoRuns }: Strength): Promise<Report> 
     const told = await randomRun(id, draw);
     if (told !== undefined) failures.push(`run ${run}: ${told}`);
   }
-  return { what: "random runs of edits, undo and redo", tried: undoRuns, failures };
+  yield { what: "random runs of edits, undo and redo", tried: undoRuns, failures };
 }
 
 async function randomRun(id: string, draw: Draw): Promise<string | undefined> {

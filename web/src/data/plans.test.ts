@@ -123,6 +123,15 @@ describe("storing", () => {
     watch.unsubscribe();
   });
 
+  test("many tracks on a full disk are a sentence, too", async () => {
+    const refusal = Object.assign(new Error("1 of 1 operations failed. Errors: AbortError: aborted"), {
+      name: "BulkError",
+    });
+    const put = vi.spyOn(db.tracks, "bulkPut").mockRejectedValue(refusal);
+    await expect(storePlan(plan("q"), [track])).rejects.toThrow(/because it is full/);
+    put.mockRestore();
+  });
+
   test("a full disk is a sentence, and the document stays", async () => {
     const put = vi
       .spyOn(db.plans, "put")

@@ -16,18 +16,30 @@ const NEWER = "This plan was opened by a newer Gepack in another tab. Reload the
 /** What storage refused, as a sentence that says how to go on. */
 export class StorageProblem extends Error {}
 
+/** What storage calls it: of many writes at once the names stand in the message. */
+function namesIn(error: unknown): string {
+  if (!(error instanceof Error)) return "";
+  const inner = (error as { inner?: Error }).inner?.name ?? "";
+  return `${error.name} ${inner} ${error.name === "BulkError" ? error.message : ""}`;
+}
+
 async function guarded<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
-    const name = error instanceof Error ? `${error.name} ${(error as { inner?: Error }).inner?.name ?? ""}` : "";
+    const name = namesIn(error);
     if (/Quota/.test(name))
       throw new StorageProblem(
         "The device's storage is full, so this change was not kept. Export the plan, free some space, then try again.",
       );
+    // What a browser says when the disk itself is full.
+    if (/Abort/.test(name))
+      throw new StorageProblem(
+        "The device’s storage broke off, most often because it is full, so this change was not kept. Export the plan, free some space, then try again.",
+      );
     if (/MissingAPI|OpenFailed|InvalidState|Unknown|DatabaseClosed|Security/.test(name))
       throw new StorageProblem(
-        "The browser does not let Gepack store anything here (private window, or storage switched off). Export the plan before you close the page.",
+        "The browser does not let Gepack store anything here (private window, storage switched off, or the device full). Export the plan before you close the page.",
       );
     throw error;
   }

@@ -2,6 +2,7 @@ import { AlertDialog, DropdownMenu } from "radix-ui";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { openDemo } from "../store/document.ts";
+import { report } from "../store/notices.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
 import { savePlanFile } from "./files.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
@@ -53,7 +54,7 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
               <AlertDialog.Cancel className="btn">Keep my plan</AlertDialog.Cancel>
-              <AlertDialog.Action className="btn btn-strong" onClick={() => void openDemo()}>
+              <AlertDialog.Action className="btn btn-strong" onClick={() => void openDemo().catch(report)}>
                 Start again from the demo
               </AlertDialog.Action>
             </div>

@@ -10,6 +10,7 @@ import {
   type Plan,
   type PlanFile,
   type PlanResult,
+  type Profile,
   type TrackPoints,
 } from "@gepack/core";
 import { enablePatches, produceWithPatches, type Draft } from "immer";
@@ -243,9 +244,15 @@ const keyOf = (plan: Plan): string => `${plan.trackIds.join(" ")} ${plan.trip.di
 async function giveTrail(plan: Plan): Promise<void> {
   const key = keyOf(plan);
   if (key === trailKey) return;
-  const profile = inMemory ? undefined : await profileOf(key).catch(() => undefined);
+  const profile = shownProfile(key) ?? (inMemory ? undefined : await profileOf(key).catch(() => undefined));
   calculator().setTrail({ key, profile, tracks: () => tracksFor(plan) });
   trailKey = key;
+}
+
+/** The trail on the screen, when it is the one asked for. */
+function shownProfile(key: string): Profile | undefined {
+  const { plan, result } = get();
+  return plan && keyOf(plan) === key ? result?.profile : undefined;
 }
 
 async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
@@ -364,7 +371,6 @@ function tellBytes(readBytes: number): void {
 /** Opens the demo as it was shipped; a changed demo is replaced. It is on the screen before it is stored. */
 export async function openDemo(): Promise<void> {
   const demo = await fetchDemo(tellBytes);
-  if (inMemory) inMemory = demo.tracks;
   await takePlan(demo);
 }
 
@@ -372,8 +378,9 @@ export async function openDemo(): Promise<void> {
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   trailKey = keyOf(plan);
   calculator().setTrail({ key: trailKey, profile: undefined, tracks: () => Promise.resolve(tracks) });
-  const from = latest;
-  if (get().plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
+  const before = { latest, inMemory, shown: get(), selected: useSelection.getState() };
+  if (inMemory) inMemory = tracks;
+  if (before.shown.plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
   sent();
   try {
     await show(plan);
@@ -381,7 +388,9 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   } catch (error) {
     // It cannot be computed, or storage refused it: the plan of before is shown again, nothing of it was touched.
     trailKey = "";
-    if (from) await show(from);
+    ({ latest, inMemory } = before);
+    set(before.shown);
+    useSelection.setState(before.selected);
     throw error;
   } finally {
     arrived();
@@ -391,10 +400,7 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
 
 /** Takes a plan from a file: a step of its own when the plan is here already, a new trip otherwise. */
 export async function takeImport(file: PlanFile): Promise<void> {
-  if (inMemory) {
-    inMemory = file.tracks;
-    return takePlan(file);
-  }
+  if (inMemory) return takePlan(file);
   await importPlan(file.plan, file.tracks);
 }
 
