@@ -30,6 +30,7 @@ const CHECKS = [
   ["formatting", () => run("npx", ["prettier", "--check", "--log-level", "warn", "."])],
   ["walls", () => run("npx", ["depcruise", "--output-type", "err", "core", "web/src", "demo", "scripts"])],
   ["imports of pages", async () => astroImports()],
+  ["licences", async () => (await import("./licences.mjs")).licencesHold()],
 ];
 
 /** Runs all of them; answers how many passed and failed. */

@@ -88,7 +88,15 @@ const server = createServer(
     };
     const left = new AbortController();
     response.on("close", () => left.abort());
-    files(request, response, () => handler(request, response, unanswered, { planThread, left: left.signal }));
+    try {
+      files(request, response, () => {
+        const locals = { planThread, left: left.signal };
+        Promise.resolve(handler(request, response, unanswered, locals)).catch(unanswered);
+      });
+    } catch {
+      // The server of files throws at a range whose end is before its start.
+      refuse(response, 416, "Not a range", "The range asked for is not one of this file.");
+    }
   },
 );
 server.on("error", (error) => {

@@ -17,7 +17,14 @@ export const POST: APIRoute = async ({ request, locals }) => {
     return problem(403, "Not from another site", "Requests that carry the origin of another site are refused.");
   if (reading >= MOST_READING) return busy();
   reading++;
-  const text = await limitedText(request, MAX_BYTES).finally(() => reading--);
+  let text: string | undefined;
+  try {
+    text = await limitedText(request, MAX_BYTES);
+  } catch {
+    return problem(400, "Cut short", "The body ended before it was whole.");
+  } finally {
+    reading--;
+  }
   if (text === undefined)
     return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the most that is read.`);
   const end = await planDesk(locals.planThread).ask(text, locals.left ?? request.signal);
