@@ -4,6 +4,11 @@ import { checkFigures, computePlan, type Check, type CheckCode } from "../index.
 
 const flat = [trackNorth({ lengthM: 60_000 })];
 const mild = { climate: { stations: [stationOf(8, 16)] } };
+const sleepKit = [
+  pieceOf("bag", 800, { role: "bag", comfortC: -5 }),
+  pieceOf("mat", 400, { role: "pad", padR: 5 }),
+  pieceOf("tarp", 400, { role: "shelter" }),
+];
 const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });
 const found = (overrides: Record<string, unknown>, tracks = flat): Check[] =>
   computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
@@ -11,7 +16,7 @@ const only = <Code extends CheckCode>(checks: Check[], code: Code) =>
   checks.find((check): check is Extract<Check, { code: Code }> => check.code === code);
 
 test("a plain plan has nothing open", () => {
-  expect(found({})).toEqual([]);
+  expect(found({ kit: [bottles, ...sleepKit] })).toEqual([]);
 });
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
@@ -95,7 +100,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("no stations, no heights", () => {
     const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
-    const codes = computePlan(planOf({ kit: [bottles] }), [blind]).checks.map((check) => check.code);
+    const codes = computePlan(planOf({ kit: [bottles, ...sleepKit] }), [blind]).checks.map((check) => check.code);
     expect(codes).toEqual(["climate-assumed", "heights-missing"]);
   });
 
@@ -133,6 +138,66 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect(only(stove("gas-canister"), "stove-too-cold")?.limit).toBeCloseTo(-12.7, 0);
     expect(only(stove("alcohol"), "stove-too-cold")?.limit).toBe(0);
     expect(only(stove("liquid-fuel"), "stove-too-cold")).toBeUndefined();
+  });
+
+  test("heat asks what the air's moisture is", () => {
+    const station = (humidity: number) => ({
+      climate: { stations: [stationOf(16, 24, { highSdK: 1, humidity: Array(12).fill(humidity) })] },
+    });
+    expect(only(found(station(0.3)), "heat-stress")).toBeUndefined();
+    expect(only(found(station(0.9)), "heat-stress")?.severity).toBe("caution");
+  });
+
+  test("nights in the open without bag, pad or shelter are counted; another's shelter does, another's bag does not", () => {
+    const cold = { climate: { stations: [stationOf(-8, 6)] } };
+    const missing = (overrides: Record<string, unknown>) =>
+      found({ ...cold, ...overrides }).filter((check) => check.code === "sleep-kit-missing");
+    expect(missing({}).map((check) => [check.role, check.severity, check.nights])).toEqual([
+      ["bag", "blocker", 2],
+      ["pad", "blocker", 2],
+      ["shelter", "blocker", 2],
+    ]);
+    expect(missing({ kit: [bottles, ...sleepKit] })).toEqual([]);
+    const two = { hikers: [hikerOf(), hikerOf({ id: "b", name: "B" })], kit: [bottles, ...sleepKit] };
+    expect(missing(two).map((check) => [check.hikerId, check.role])).toEqual([
+      ["b", "bag"],
+      ["b", "pad"],
+    ]);
+    const oneDay = [trackNorth({ lengthM: 15_000 })];
+    expect(only(found(cold, oneDay), "sleep-kit-missing")).toBeUndefined();
+  });
+
+  test("days of twenty hours, and what sleep they leave; zeros give it back", () => {
+    const long = [trackNorth({ lengthM: 250_000 })];
+    const pace = { hoursFreshH: 17, hoursFitH: 17, startClockH: 4, breakFraction: 0.1 };
+    const rules = { dayRules: { darkFraction: 1, endRule: "hours" } };
+    const checks = found({ hikers: [hikerOf({ pace })], ...rules }, long);
+    expect(only(checks, "long-days")).toMatchObject({ severity: "caution", limit: 12 });
+    expect(only(checks, "long-days")!.have).toBeCloseTo(17, 0);
+    expect(only(checks, "long-days")!.days).toBeGreaterThanOrEqual(2);
+    expect(only(checks, "short-sleep")!.have).toBeLessThan(6);
+    const usual = found({}, long);
+    expect([only(usual, "long-days"), only(usual, "short-sleep")]).toEqual([undefined, undefined]);
+  });
+
+  test("arriving where it closed hours ago is said, whether or not the plan keeps to closing times", () => {
+    const stop = (closesH: number, nights: number) => ({ stops: [stopOf("m", 20_000, { closesH, nights })] });
+    expect(only(found(stop(9, 1)), "stop-closed")).toMatchObject({ severity: "note", limit: 9, stop: "m" });
+    expect(only(found(stop(9, 0)), "stop-closed")?.severity).toBe("caution");
+    expect(only(found(stop(23, 0)), "stop-closed")).toBeUndefined();
+  });
+
+  test("a fire ban on the way and a stove that is one; gas is not", () => {
+    const ban = (season: Record<string, string>) => [
+      { id: "r", name: "Dry hills", fromM: 20_000, toM: 30_000, kind: "rule", rule: "fire-ban", ...season },
+    ];
+    const stove = (fuel: string, season: Record<string, string> = {}) =>
+      only(found({ hikers: [hikerOf({ stove: { fuel } })], stretches: ban(season) }), "fire-ban");
+    expect(stove("alcohol")).toMatchObject({ severity: "blocker", fuel: "alcohol", stretch: "Dry hills" });
+    expect(stove("tablets")?.severity).toBe("blocker");
+    expect(stove("gas-canister")).toBeUndefined();
+    expect(stove("alcohol", { fromMonthDay: "07-01", toMonthDay: "09-30" })).toBeUndefined();
+    expect(stove("alcohol", { fromMonthDay: "04-01", toMonthDay: "09-30" })).toBeDefined();
   });
 
   test("a camp where none may be", () => {

@@ -1,4 +1,6 @@
 /** Cold and heat: bag, pad and stove on the coldest night in ten, the hottest day in ten. */
+import type { Plan } from "../plan/schema.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
 import { coldestCanisterC } from "../models/fuel.ts";
 import { fluidAdvice, wbgtC } from "../models/heat.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
@@ -7,7 +9,6 @@ const SLACK = 0.05;
 const FAR_TOO_COLD_K = 5;
 const CANISTER_MIX = { isobutane: 0.8, propane: 0.2 } as const;
 const ALCOHOL_LIGHTS_C = 0;
-const AFTERNOON_HUMIDITY = 0.4;
 const HOT_CATEGORY = 3;
 const WALKING_W = 425;
 
@@ -37,6 +38,41 @@ const padTooThin = defineCheck({
   },
 });
 
+/** What a night in the open asks for. A shelter may be anybody's. */
+const SLEEP_ROLES = ["bag", "pad", "shelter"] as const;
+/** Warmer nights than this are bearable without a bag; none is safe without shelter from rain. */
+const MILD_NIGHT_C = 10;
+
+const sleepKitMissing = defineCheck({
+  code: "sleep-kit-missing",
+  units: { role: "name", nights: "count", low: "C" },
+  *find(context) {
+    const { plan, result } = context;
+    for (const { id } of plan.hikers)
+      for (const role of SLEEP_ROLES) {
+        const bare = result.legs.filter((leg) => leg.campNights > 0 && !carried(plan, leg, id, role, result));
+        const coldest = bare.reduce<LegResult | undefined>(
+          (a, b) => (a && a.coldNightC <= b.coldNightC ? a : b),
+          undefined,
+        );
+        if (!coldest) continue;
+        const severity = role === "shelter" || coldest.coldNightC < MILD_NIGHT_C ? "blocker" : "caution";
+        const nights = bare.reduce((sum, leg) => sum + leg.campNights, 0);
+        yield { severity, legIndex: coldest.index, hikerId: id, role, nights, low: coldest.coldNightC };
+      }
+  },
+});
+
+/** Does anybody carry such a piece on the leg that serves this hiker: their own, or one that is shared? */
+function carried(plan: Plan, leg: LegResult, hikerId: string, role: string, { carrier, legs }: TripFigures): boolean {
+  return plan.kit.some(
+    (piece, p) =>
+      piece.role === role &&
+      (piece.shared || piece.ownerId === hikerId || role === "shelter") &&
+      carrier[p * legs.length + leg.index]! >= 0,
+  );
+}
+
 const stoveTooCold = defineCheck({
   code: "stove-too-cold",
   units: { have: "C", limit: "C" },
@@ -62,7 +98,7 @@ const heatStress = defineCheck({
   units: { have: "C", rest: "min", limit: "L" },
   *find({ result }) {
     for (const leg of result.legs) {
-      const advice = fluidAdvice(wbgtC(leg.hotDayC, AFTERNOON_HUMIDITY), WALKING_W);
+      const advice = fluidAdvice(wbgtC(leg.hotDayC, leg.hotHumidity), WALKING_W);
       if (!advice || advice.category < HOT_CATEGORY) continue;
       yield {
         severity: "caution",
@@ -84,4 +120,11 @@ const climateAssumed = defineCheck({
   },
 });
 
-export const coldChecks = [nightBelowBag, padTooThin, stoveTooCold, heatStress, climateAssumed] as const;
+export const coldChecks = [
+  nightBelowBag,
+  padTooThin,
+  sleepKitMissing,
+  stoveTooCold,
+  heatStress,
+  climateAssumed,
+] as const;

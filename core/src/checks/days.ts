@@ -1,6 +1,8 @@
 /** Days and dates: late at the finish, nights where none may be, and whether the figures can be relied on. */
+import type { LegResult } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
-import { atNode, defineCheck } from "./check.ts";
+import type { WalkedM } from "../units/lengths.ts";
+import { atNode, defineCheck, type CheckContext } from "./check.ts";
 
 const finishLate = defineCheck({
   code: "finish-late",
@@ -24,6 +26,82 @@ const campForbidden = defineCheck({
   },
 });
 
+/** Days longer, and nights shorter, than bodies bear for long (Belenky and others 2003, J Sleep Res 12:1, for the sleep). */
+const LONG_DAY_H = 12;
+const SHORT_SLEEP_H = 6;
+/** What making camp, eating and packing take off a night, evening and morning together; engineering. */
+const CAMP_CHORES_H = 2;
+const SLACK_H = 0.05;
+
+const longDays = defineCheck({
+  code: "long-days",
+  units: { have: "h", limit: "h", days: "days" },
+  *find(context) {
+    for (const { leg, days } of daysByLeg(context)) {
+      const long = days.filter(({ walkH }) => walkH > LONG_DAY_H + SLACK_H);
+      if (long.length === 0) continue;
+      const longest = long.reduce((a, b) => (b.walkH > a.walkH ? b : a));
+      const [legIndex, limit] = [leg.index, LONG_DAY_H];
+      yield { severity: "caution", legIndex, atM: longest.atM, have: longest.walkH, limit, days: long.length };
+    }
+  },
+});
+
+const shortSleep = defineCheck({
+  code: "short-sleep",
+  units: { have: "h", limit: "h", days: "days" },
+  *find(context) {
+    for (const { leg, days } of daysByLeg(context)) {
+      const short = days.filter(({ sleepH }) => sleepH < SHORT_SLEEP_H - SLACK_H);
+      if (short.length === 0) continue;
+      const shortest = short.reduce((a, b) => (b.sleepH < a.sleepH ? b : a));
+      const [legIndex, limit] = [leg.index, SHORT_SLEEP_H];
+      yield { severity: "caution", legIndex, atM: shortest.atM, have: shortest.sleepH, limit, days: short.length };
+    }
+  },
+});
+
+interface WholeDay {
+  walkH: number;
+  /** Between the evening's chores and the morning's. */
+  sleepH: number;
+  atM: WalkedM;
+}
+
+/** Calendar days, whatever stops were passed on them, at the leg in which each ends. */
+function* daysByLeg(context: CheckContext): Generator<{ leg: LegResult; days: WholeDay[] }> {
+  const { legs, days } = context.result;
+  const whole = new Map<number, WholeDay[]>();
+  let walkH = 0;
+  for (const [i, day] of days.entries()) {
+    walkH += day.walkH;
+    if (day.night === "none") continue;
+    const next = days[i + 1];
+    const awayH = next && day.zeroDays === 0 ? 24 + next.startClockH - day.endClockH : Infinity;
+    const ofLeg = whole.get(day.legIndex) ?? [];
+    ofLeg.push({ walkH, sleepH: awayH - CAMP_CHORES_H, atM: atNode(context, day.toNode) });
+    whole.set(day.legIndex, ofLeg);
+    walkH = 0;
+  }
+  for (const leg of legs) yield { leg, days: whole.get(leg.index) ?? [] };
+}
+
+const stopClosed = defineCheck({
+  code: "stop-closed",
+  units: { have: "clock", limit: "clock", stop: "name" },
+  *find({ plan, result }) {
+    for (const leg of result.legs) {
+      const stop = plan.stops.find(({ id }) => id === leg.toStopId);
+      const last = result.days.findLast((day) => day.legIndex === leg.index);
+      if (stop?.closesH === undefined || !last || last.endClockH <= stop.closesH + SLACK_H) continue;
+      // Who sleeps there has the next day; who walks on has nothing.
+      const severity = last.night === "stop" ? "note" : "caution";
+      const [legIndex, atM] = [leg.index, leg.toM];
+      yield { severity, legIndex, atM, have: last.endClockH, limit: stop.closesH, stop: stop.name };
+    }
+  },
+});
+
 const heightsMissing = defineCheck({
   code: "heights-missing",
   units: {},
@@ -40,4 +118,12 @@ const notSettled = defineCheck({
   },
 });
 
-export const daysChecks = [finishLate, campForbidden, heightsMissing, notSettled] as const;
+export const daysChecks = [
+  finishLate,
+  campForbidden,
+  longDays,
+  shortSleep,
+  stopClosed,
+  heightsMissing,
+  notSettled,
+] as const;

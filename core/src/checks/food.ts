@@ -1,8 +1,9 @@
 /** Food on a leg: too little to live on, and where rules ask for a hard canister. */
-import type { Plan } from "../plan/schema.ts";
+import type { Plan, Stretch } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { nodeAt } from "../track/place.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
 import { defineCheck, onLegs } from "./check.ts";
 
 const foodBelowResting = defineCheck({
@@ -41,13 +42,47 @@ const foodOverCanister = defineCheck({
   },
 });
 
-function asksForCanister({ stretches }: Plan, leg: LegResult, { profile }: TripFigures): boolean {
-  return stretches.some((stretch) => {
-    if (stretch.rule !== "hard-canister") return false;
-    const a = nodeAt(profile, stretch.fromM);
-    const b = nodeAt(profile, stretch.toM);
-    return Math.min(a, b) < leg.toNode && Math.max(a, b) > leg.fromNode;
-  });
+/** Without a valve nobody can shut them: most fire bans forbid them. */
+const FORBIDDEN_BY_BANS: readonly string[] = ["alcohol", "tablets"];
+
+const fireBan = defineCheck({
+  code: "fire-ban",
+  units: { fuel: "name", stretch: "name" },
+  *find(context) {
+    const { plan, result } = context;
+    for (const { hiker, leg, row, where } of onLegs(context)) {
+      const { fuel } = hiker.stove;
+      if (row.fuel.boils === 0 || !FORBIDDEN_BY_BANS.includes(fuel)) continue;
+      const ban = plan.stretches.find(
+        (stretch) => stretch.rule === "fire-ban" && touches(stretch, leg, result) && holdsOn(stretch, leg),
+      );
+      if (ban) yield { severity: "blocker", ...where, atM: leg.fromM, fuel, stretch: ban.name };
+    }
+  },
+});
+
+function touches(stretch: Stretch, leg: LegResult, { profile }: TripFigures): boolean {
+  const a = nodeAt(profile, stretch.fromM);
+  const b = nodeAt(profile, stretch.toM);
+  return Math.min(a, b) < leg.toNode && Math.max(a, b) > leg.fromNode;
 }
 
-export const foodChecks = [foodBelowResting, canisterMissing, foodOverCanister] as const;
+/** Does the stretch's season meet the leg's days? */
+function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endDate }: LegResult): boolean {
+  if (fromMonthDay === undefined || toMonthDay === undefined) return true;
+  const first = dayNumber(startDate) ?? 0;
+  const last = dayNumber(endDate) ?? first;
+  for (let day = first; day <= last; day++) {
+    const monthDay = isoOfDay(day).slice(5);
+    const within = monthDay >= fromMonthDay && monthDay <= toMonthDay;
+    // A season may run over the turn of the year.
+    if (fromMonthDay <= toMonthDay ? within : monthDay >= fromMonthDay || monthDay <= toMonthDay) return true;
+  }
+  return false;
+}
+
+function asksForCanister({ stretches }: Plan, leg: LegResult, result: TripFigures): boolean {
+  return stretches.some((stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result));
+}
+
+export const foodChecks = [foodBelowResting, canisterMissing, foodOverCanister, fireBan] as const;

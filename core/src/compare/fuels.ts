@@ -2,7 +2,7 @@
 import { models } from "../models/index.ts";
 import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker, Plan, StoveSettings } from "../plan/schema.ts";
-import { boilGrams, containerOf, legFuel, type Container } from "../provision/fuel.ts";
+import { boilGrams, containerOf, legFuel, type Container, cooked, meltGramsPerL } from "../provision/fuel.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { stoveOf } from "./schools.ts";
 
@@ -24,7 +24,8 @@ const MOST_BOILS = 60;
 
 /** Undefined when nobody is called so. Boils and measured grams as in the comparison of schools. */
 export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): FuelComparison[] | undefined {
-  const hiker = plan.hikers.find((candidate) => candidate.id === hikerId);
+  const who = plan.hikers.findIndex((candidate) => candidate.id === hikerId);
+  const hiker = plan.hikers[who];
   if (!hiker) return undefined;
   const campM = result.legs.map((leg) => meanCampM(result, leg));
   const cooking = (school: FuelSchool): StoveSettings => stoveOf(hiker, school.id as FuelId);
@@ -45,8 +46,15 @@ export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): 
     const startKg = result.legs.map((leg, index) => {
       // Dinner at every camp and breakfast after it: a day's boils a night, as the plan counts them.
       const boils = school.id === "none" ? 0 : stove.boilsPerDay * leg.campNights;
-      const needG = boils * boilGrams(school, stove, campM[index]!);
-      const burn = legFuel(container, boils, needG, openG);
+      const meltL = leg.hikers[who]!.fuel.meltL;
+      const burnt = {
+        boils,
+        boilG: boils * boilGrams(school, stove, campM[index]!),
+        meltL,
+        meltG: school.id === "none" ? 0 : meltL * meltGramsPerL(school, stove, campM[index]!),
+      };
+      const burn = legFuel(container, burnt, openG);
+      const { needG } = burn;
       openG = burn.endG;
       fuelG += needG;
       containers += burn.bought;
@@ -80,7 +88,7 @@ export interface Packed {
 
 /** Mass leaving a stop for a number of boils, everything bought there. */
 export function leavingG({ container, hardwareG, gramsPerBoil }: Packed, boils: number): number {
-  const burn = legFuel(container, boils, boils * gramsPerBoil, 0);
+  const burn = legFuel(container, cooked(boils, boils * gramsPerBoil), 0);
   return hardwareG + 1000 * (burn.containerKg + burn.startKg);
 }
 

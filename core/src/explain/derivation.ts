@@ -2,7 +2,7 @@
 
 // prettier-ignore
 export type DerivationUnit =
-  | "kg" | "g" | "L" | "L/h" | "L/km" | "L/camp" | "kcal" | "kcal/day" | "kcal/kg" | "count" | "fraction" | "h" | "days"
+  | "kg" | "g" | "L" | "L/h" | "L/km" | "L/camp" | "kg/L" | "kcal" | "kcal/day" | "kcal/kg" | "count" | "fraction" | "h" | "days"
   | "date" | "km" | "km/h" | "g/boil" | "kJ" | "g/kJ" | "C" | "K" | "R" | "R·W/m²K" | "W/m²" | "Wh";
 
 export interface Derivation {

@@ -98,9 +98,9 @@ describe("why", () => {
     const own = planOf({ hikers: [hikerOf({ stove: { gramsPerBoil: 9 } })] });
     const other = computePlan(own, [trackNorth({ lengthM: 60_000 })]);
     const tree = explain(own, other, { legIndex: 0, hikerId: "a", figure: "fuel" })!;
-    const boil = part(part(tree, "fuel-burnt"), "grams-per-boil");
+    const boil = part(part(tree, "fuel-cooking"), "grams-per-boil");
     expect(boil).toMatchObject({ value: 9, combine: "leaf", source: "own-measured" });
-    expect(part(part(why("fuel"), "fuel-burnt"), "grams-per-boil").combine).toBe("product");
+    expect(part(part(why("fuel"), "fuel-cooking"), "grams-per-boil").combine).toBe("product");
   });
 
   test("days and arrival: hours over hours, and dates added up", () => {
@@ -126,7 +126,7 @@ describe("why", () => {
   test("fuel: boils times grams, the grams from heat; and what a whole canister leaves over", () => {
     const tree = why("fuel");
     expect(tree.value).toBe(row.fuel.startKg);
-    const boil = part(part(tree, "fuel-burnt"), "grams-per-boil");
+    const boil = part(part(tree, "fuel-cooking"), "grams-per-boil");
     expect(part(boil, "grams-per-kj").source).toBe("fuel:gas-canister");
     // Half a litre and the pot from 10 to about 98 °C.
     expect(part(boil, "boil-heat").value).toBeCloseTo((0.5 * 4.19 + 0.1346) * 88, -1);

@@ -5,14 +5,14 @@ import { leaf, product, quotient, sum, type Derivation } from "./derivation.ts";
 import { defineFigure, type WhyContext } from "./figure.ts";
 
 /** The coldest night in ten at the leg's coldest camp. */
-function explainNight({ result, leg }: WhyContext): Derivation {
-  const night = result.days.find((day) => day.legIndex === leg.index && day.toNode === leg.coldestCampNode);
-  const meanC = night?.lowC ?? leg.coldNightC;
+function explainNight({ leg }: WhyContext): Derivation {
+  const { coldestLowC, coldestCautiousLowC, coldestSdK } = leg;
   return sum("cold-night", leg.coldNightC, "C", [
-    leaf("mean-low", meanC, "C", "stations-lapse"),
-    product("one-in-ten", leg.coldNightC - meanC, "K", [
+    leaf("mean-low", coldestLowC, "C", "stations-lapse"),
+    leaf("height-caution", coldestCautiousLowC - coldestLowC, "K", "cautious-lapse"),
+    product("one-in-ten", -ONE_IN_TEN * coldestSdK, "K", [
       leaf("quantile", -ONE_IN_TEN, "fraction", "one-in-ten"),
-      leaf("spread", (meanC - leg.coldNightC) / ONE_IN_TEN, "K", "stations"),
+      leaf("spread", coldestSdK, "K", "stations"),
     ]),
   ]);
 }

@@ -59,12 +59,18 @@ function explainStart(context: WhyContext): Derivation {
 
 function explainFuel(context: WhyContext): Derivation {
   const { fuel } = context.row;
+  const cooking = product("fuel-cooking", (fuel.needG - fuel.meltG) / 1000, "kg", [
+    leaf("boils", fuel.boils, "count", "own-setting"),
+    explainBoil(context, fuel.gramsPerBoil),
+    leaf("kg-per-g", KG_PER_G, "fraction", "gram"),
+  ]);
+  const melting = product("fuel-melting", fuel.meltG / 1000, "kg", [
+    leaf("melted", fuel.meltL, "L", "snow-or-ice"),
+    leaf("kg-per-melted", fuel.meltL > 0 ? fuel.meltG / fuel.meltL / 1000 : 0, "kg/L", "boil-heat"),
+  ]);
   return sum("fuel", fuel.startKg, "kg", [
-    product("fuel-burnt", fuel.needG / 1000, "kg", [
-      leaf("boils", fuel.boils, "count", "own-setting"),
-      explainBoil(context, fuel.gramsPerBoil),
-      leaf("kg-per-g", KG_PER_G, "fraction", "gram"),
-    ]),
+    cooking,
+    ...(fuel.meltG > 0 ? [melting] : []),
     leaf("fuel-beyond", fuel.startKg - fuel.needG / 1000, "kg", "whole-containers"),
   ]);
 }
@@ -111,9 +117,11 @@ function explainCarry({ hiker, row, schools }: WhyContext, index: number): Deriv
     product("carry-camps", carry.campL, "L", [
       leaf("dry-camps", carry.dryCamps, "count", "days-planned"),
       leaf("per-dry-camp", perCampL, "L/camp", "own-setting"),
+      leaf("camp-heat", carry.campHeat, "fraction", "heat-rule"),
     ]),
     leaf("carry-reserve", carry.reserveL, "L", "own-setting"),
     leaf("drunk-at-source", -carry.drunkL, "L", "own-setting"),
+    leaf("carry-in-hand", carry.handL, "L", "own-setting"),
   ]);
 }
 

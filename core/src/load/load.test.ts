@@ -11,7 +11,10 @@ const base = {
 };
 const result = (overrides: Record<string, unknown> = {}): PlanResult =>
   computePlan(planOf({ ...base, ...overrides }), track);
-const dryHiker = hikerOf({ water: { ratePerKmL: 0, dinnerL: 0, nightL: 0, breakfastL: 0 }, stove: { fuel: "none" } });
+const dryHiker = hikerOf({
+  water: { ratePerKmL: 0, dinnerL: 0, nightL: 0, breakfastL: 0, leastL: 0 },
+  stove: { fuel: "none" },
+});
 
 describe("the pack along the way", () => {
   test("without water it only gets lighter within a leg, and by what is eaten", () => {

@@ -1,20 +1,26 @@
 /** Cold: nights at height, wind on skin, what bag and pad hold against. Temperatures in °C, heights in m. */
 
-export const LOW_LAPSE_UP_K_PER_M = 0.0045;
-export const LOW_LAPSE_DOWN_K_PER_M = 0.0065;
+/** Of night lows: the central reading both ways, and the cautious one for cold, colder either way. */
+export const LOW_LAPSE_K_PER_M = 0.0045;
+export const COLD_LAPSE_UP_K_PER_M = 0.0055;
+export const COLD_LAPSE_DOWN_K_PER_M = 0.003;
 export const HIGH_LAPSE_K_PER_M = 0.0065;
 /** What cold air pooling takes off a night low in a hollow or on a valley floor; engineering, 3 to 5 K. */
 export const POOLING_K = 4;
 /** Standard normal quantile of nine in ten. */
 export const ONE_IN_TEN = 1.2816;
 
+/** A station's mean night low brought to another height, the central reading: 4.5 K/km (Rolland 2003, J Clim 16:1032). */
+export function lowAtC(stationLowC: number, riseM: number): number {
+  return stationLowC - riseM * LOW_LAPSE_K_PER_M;
+}
+
 /**
- * A station's night low brought to a camp: 4.5 K/km up, 6.5 K/km down, the cautious way for each (ISA free
- * air; Rolland 2003, J Clim 16:1032; Minder and others 2010, JGR 115:D14122).
+ * The same for a cold check, the cautious reading: 5.5 K/km up, only 3.0 K/km warmer down, as cold air pools
+ * (Rolland 2003; Minder and others 2010, JGR 115:D14122; the rounding to the cold side is ours).
  */
-export function campLowC(stationLowC: number, stationM: number, campM: number, hollow = false): number {
-  const riseM = campM - stationM;
-  return stationLowC - riseM * (riseM > 0 ? LOW_LAPSE_UP_K_PER_M : LOW_LAPSE_DOWN_K_PER_M) - (hollow ? POOLING_K : 0);
+export function coldLowAtC(stationLowC: number, riseM: number): number {
+  return stationLowC - riseM * (riseM > 0 ? COLD_LAPSE_UP_K_PER_M : COLD_LAPSE_DOWN_K_PER_M);
 }
 
 /** Mean low less 1.2816 standard deviations: one night in ten is colder. */

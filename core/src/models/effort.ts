@@ -72,6 +72,9 @@ export function santeeCorrectionW(W: number, L: number, V: number, G: number, et
   return eta * ((G * (W + L) * V) / 3.5 - ((W + L) * six * six) / W + (25 - V * V));
 }
 
+/** The correction is not zero on the level: it fades in down to this grade, so that no step stands at 0 %; engineering. */
+export const SANTEE_WHOLE_AT_PERCENT = -3;
+
 /** Beyond −12 % the correction extrapolates steeply. */
 export const PANDOLF_GRADES = [-12, 25] as const;
 
@@ -84,7 +87,8 @@ function pandolfSanteeW(W: number, load: number, V: number, grade: number, eta: 
   let moving = total * V * (1.5 * V + 0.35 * G);
   if (G < 0) {
     const six = G + 6;
-    moving -= total * ((G * V) / 3.5 - (six * six) / W) + 25 - V * V;
+    const fade = G > SANTEE_WHOLE_AT_PERCENT ? G / SANTEE_WHOLE_AT_PERCENT : 1;
+    moving -= fade * (total * ((G * V) / 3.5 - (six * six) / W) + 25 - V * V);
   }
   return moving > 0 ? standing + eta * moving : standing;
 }

@@ -141,15 +141,19 @@ export const fuel = registryOf<FuelSchool>("fuel", [
   }),
 ]);
 
-/** The grams a boil that a hiker has weighed with a stove of one of the schools. */
-export function ownFuel(stove: FuelSchool, gramsPerBoil: number): FuelSchool {
+/** The grams for a boil of so many litres that a hiker has weighed with a stove of one of the schools. */
+export function ownFuel(stove: FuelSchool, gramsPerBoil: number, boilL: number): FuelSchool {
   const { lowerHeatingMJPerKg, efficiency, container, hardwareG } = stove;
   return measuredSchool("own-grams", "Own measured grams", {
     lowerHeatingMJPerKg,
     efficiency,
     container,
     hardwareG,
-    gramsPerBoil: () => gramsPerBoil,
+    // What was weighed is a boil of water; of snow it takes as much more as by the heat.
+    gramsPerBoil: (input: FuelInput) =>
+      input.snow && stove.gramsPerBoil(input) > 0
+        ? (gramsPerBoil * stove.gramsPerBoil(input)) / stove.gramsPerBoil({ ...input, volumeL: boilL, snow: false })
+        : gramsPerBoil,
   });
 }
 

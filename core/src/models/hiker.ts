@@ -30,6 +30,7 @@ export interface SchoolChoice {
   measuredKcalPerDay: number | undefined;
   measuredLph: number | undefined;
   gramsPerBoil: number | undefined;
+  boilL: number;
 }
 
 export function choiceOf({ schools, food, water: drinking, stove }: Hiker): SchoolChoice {
@@ -39,6 +40,7 @@ export function choiceOf({ schools, food, water: drinking, stove }: Hiker): Scho
     measuredKcalPerDay: food.measuredKcalPerDay,
     measuredLph: drinking.measuredLph,
     gramsPerBoil: stove.gramsPerBoil,
+    boilL: stove.boilL,
   };
 }
 
@@ -60,6 +62,6 @@ export function resolveHiker(choice: SchoolChoice): HikerSchools {
     day: wholeDay,
     water: measuredLph === undefined ? chosen(water, schools.water) : ownWater(measuredLph),
     bodyMass: chosen(bodyMass, schools.bodyMass),
-    fuel: gramsPerBoil === undefined || stove.id === "none" ? stove : ownFuel(stove, gramsPerBoil),
+    fuel: gramsPerBoil === undefined || stove.id === "none" ? stove : ownFuel(stove, gramsPerBoil, choice.boilL),
   };
 }

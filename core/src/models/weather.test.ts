@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { FOUR_FIGURES, relative } from "../../test/published.ts";
 import { bankWh, coldCapacity, deliveredWh, intoDeviceWh, solarWh } from "./battery.ts";
-import { campLowC, coldestInTenC, padRFor, windChillC } from "./cold.ts";
+import { coldestInTenC, coldLowAtC, lowAtC, padRFor, windChillC } from "./cold.ts";
 import { boilHeatKJ, boilingPointC, canisterKPa, coldestCanisterC, fuel, pressureKPa } from "./fuel.ts";
 import {
   dilutedSodium,
@@ -200,14 +200,17 @@ describe("heat and drinking", () => {
 
 describe("cold", () => {
   test.each([
-    [500, 1500, 10, 5.5, 1.5],
-    [500, 2500, 8, -1, -5],
-    [1200, 3000, 5, -3.1, -7.1],
-    [2000, 1200, 2, 7.2, 3.2],
-  ])("station %f m, camp %f m, low %f °C", (station, camp, low, open, hollow) => {
-    expect(campLowC(low, station, camp)).toBeCloseTo(open, 9);
-    expect(campLowC(low, station, camp, true)).toBeCloseTo(hollow, 9);
-  });
+    [500, 1500, 10, 5.5, 4.5],
+    [500, 2500, 8, -1, -3],
+    [1200, 3000, 5, -3.1, -4.9],
+    [2000, 1200, 2, 5.6, 4.4],
+  ])(
+    "station %f m, camp %f m, low %f °C: the central reading, and the colder one for cold checks",
+    (station, camp, low, central, cautious) => {
+      expect(lowAtC(low, camp - station)).toBeCloseTo(central, 9);
+      expect(coldLowAtC(low, camp - station)).toBeCloseTo(cautious, 9);
+    },
+  );
 
   test("one night in ten", () => expect(coldestInTenC(4, 3)).toBeCloseTo(0.1552, 9));
 

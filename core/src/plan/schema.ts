@@ -119,6 +119,8 @@ export const foodSchema = z.looseObject({
   /** Fraction of the need left uncovered on purpose; negative is a surplus. */
   shortfallFraction: fraction(-0.5, 0.7).default(0.08),
   reserveFraction: fraction().default(0.08),
+  /** Reserve at least so many days of food, where the fraction is less. */
+  reserveDays: amount("days", 0, 5).default(0.5),
   wrapperFraction: fraction(0, 0.3).default(0.03),
   /** Fraction of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
   appetiteByWeek: z.array(fraction(0.3, 1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
@@ -139,6 +141,8 @@ export const waterSchema = z.looseObject({
   /** Own measured litres per walking hour; replaces the water models when given. */
   measuredLph: amount("L/h", 0, 2).optional(),
   drinkAtSourceL: amount("L", 0, 1).default(0.5),
+  /** Never less than this on leaving a source, however near the next is. */
+  leastL: amount("L", 0, 3).default(0.5),
   reserveFraction: fraction().default(0.15),
   dinnerL: amount("L", 0, 4).default(0.5),
   nightL: amount("L", 0, 4).default(0.5),

@@ -1,16 +1,14 @@
 /**
- * Food by meals. Town's dinner and breakfast are not carried; what is eaten on the way counts hour by
- * hour from 9:00 to 17:00, so that arriving an hour later never jumps by a whole meal.
+ * Food by meals. Town's dinner and breakfast are not carried; what is eaten on the way goes by the share of
+ * the day's walking, so that arriving an hour later never jumps by a whole meal, and who walks by night
+ * eats by night.
  */
 import type { FoodSettings } from "../plan/schema.ts";
-import { clamp } from "../units/constants.ts";
 import type { DayPart } from "../walk/walk.ts";
 
 export const BREAKFAST_SHARE = 0.2;
 export const DAY_SHARE = 0.45;
 export const DINNER_SHARE = 0.35;
-const DAY_FOOD_FROM_H = 9;
-const DAY_FOOD_TO_H = 17;
 
 /** What one day part eats out of the bag: shares of the day's need, and when. */
 export interface PartMeals {
@@ -19,15 +17,23 @@ export interface PartMeals {
   dinnerFraction: number;
 }
 
-/** `sleptAtStop` tells whether the night before was spent where breakfast is bought. */
-export function partMeals(part: DayPart, firstOfDay: boolean, sleptAtStop: boolean): PartMeals {
-  const dayFoodBy = (clockH: number): number =>
-    clamp((clockH - DAY_FOOD_FROM_H) / (DAY_FOOD_TO_H - DAY_FOOD_FROM_H), 0, 1);
-  const fromH = firstOfDay ? DAY_FOOD_FROM_H : part.startClockH;
-  const toH = part.night === "camp" ? DAY_FOOD_TO_H : part.endClockH;
+/** Where a part stands in its day. */
+export interface PartOfDay {
+  firstOfDay: boolean;
+  /** The night before was spent where breakfast is bought. */
+  sleptAtStop: boolean;
+  /** Walked earlier that day, and on the whole day, hours. */
+  walkedBeforeH: number;
+  dayWalkH: number;
+}
+
+export function partMeals(part: DayPart, { firstOfDay, sleptAtStop, walkedBeforeH, dayWalkH }: PartOfDay): PartMeals {
+  // A day cut short by a stop is as much of one as was walked of what was meant.
+  const wholeH = Math.max(part.budgetH, dayWalkH);
+  const to = part.night === "camp" ? 1 : Math.min(1, (walkedBeforeH + part.walkH) / wholeH);
   return {
     breakfastFraction: firstOfDay && !sleptAtStop ? BREAKFAST_SHARE : 0,
-    dayFraction: DAY_SHARE * Math.max(0, dayFoodBy(toH) - dayFoodBy(fromH)),
+    dayFraction: DAY_SHARE * Math.max(0, to - walkedBeforeH / wholeH),
     dinnerFraction: part.night === "camp" ? DINNER_SHARE : 0,
   };
 }

@@ -2,15 +2,15 @@
 import type { FuelSchool } from "../models/fuel.ts";
 import type { StoveSettings } from "../plan/schema.ts";
 
-/** Grams to plan for one boil at a height, by a stove and the way it is used. */
-export function boilGrams(school: FuelSchool, stove: StoveSettings, heightM: number): number {
-  return school.gramsPerBoil({
-    volumeL: stove.boilL,
-    startC: stove.waterC,
-    heightM,
-    windExposure: stove.windExposure,
-    snow: false,
-  });
+/** Grams to plan for one boil at a height, by a stove and the way it is used; of melted snow where there is no other. */
+export function boilGrams(school: FuelSchool, stove: StoveSettings, heightM: number, snow = false): number {
+  const { boilL, waterC, windExposure } = stove;
+  return school.gramsPerBoil({ volumeL: boilL, startC: waterC, heightM, windExposure, snow });
+}
+
+/** Grams to melt a litre for drinking and bring it to the boil, which is what makes it safe. */
+export function meltGramsPerL(school: FuelSchool, { waterC, windExposure }: StoveSettings, heightM: number): number {
+  return school.gramsPerBoil({ volumeL: 1, startC: waterC, heightM, windExposure, snow: true });
 }
 
 /** What fuel comes in, grams; `exact` is filled by need, the rest is bought whole. */
@@ -31,7 +31,10 @@ export function containerOf(school: FuelSchool, stove: StoveSettings): Container
 
 export interface LegFuel {
   boils: number;
-  /** Burnt on the leg, grams. */
+  /** Litres of snow melted for drinking, and the grams they take. */
+  meltL: number;
+  meltG: number;
+  /** Burnt on the leg, melting included, grams. */
   needG: number;
   gramsPerBoil: number;
   /** Left from the leg before, in the open container. */
@@ -54,8 +57,22 @@ const EMPTY_G = 3;
 /** Of exact fuel this much is taken beyond the need. */
 const EXACT_RESERVE = 0.1;
 
-export function legFuel(container: Container, boils: number, needG: number, openG: number): LegFuel {
+/** What a leg burns: boils and their grams, and litres melted and theirs. */
+export interface Burnt {
+  boils: number;
+  boilG: number;
+  meltL: number;
+  meltG: number;
+}
+
+/** Cooking alone. */
+export function cooked(boils: number, boilG: number): Burnt {
+  return { boils, boilG, meltL: 0, meltG: 0 };
+}
+
+export function legFuel(container: Container, { boils, boilG, meltL, meltG }: Burnt, openG: number): LegFuel {
   const { netG, emptyG, exact } = container;
+  const needG = boilG + meltG;
   const missingG = Math.max(0, needG - openG);
   const openLasts = missingG === 0 && needG > 0;
   // Exact fuel is topped up to the need and a reserve, and what is left stays in the bottle; else full ones are added.
@@ -67,8 +84,10 @@ export function legFuel(container: Container, boils: number, needG: number, open
   const leftG = startG - needG;
   return {
     boils,
+    meltL,
+    meltG,
     needG,
-    gramsPerBoil: boils > 0 ? needG / boils : 0,
+    gramsPerBoil: boils > 0 ? boilG / boils : 0,
     openG,
     bought,
     containers,

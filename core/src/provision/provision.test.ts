@@ -1,14 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
-import { hikerOf } from "../../test/fixtures.ts";
+import { hikerOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan } from "../session/session.ts";
 import { trusted } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import { dayEnergy as energyOf } from "./energy.ts";
 import { needsOf, restingKcalPerDay as restingOf } from "./needs.ts";
-import { appetite, partMeals } from "./food.ts";
-import { boilGrams, legFuel } from "./fuel.ts";
+import { appetite, partMeals, type PartOfDay } from "./food.ts";
+import { boilGrams, cooked, legFuel } from "./fuel.ts";
 import { carryLitres, mostLitres, sunFraction } from "./water.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
@@ -97,26 +98,38 @@ describe("meals out of the bag", () => {
     zeroDays: 0,
     ...overrides,
   });
+  const first = (dayWalkH: number, sleptAtStop = false): PartOfDay => ({
+    firstOfDay: true,
+    sleptAtStop,
+    walkedBeforeH: 0,
+    dayWalkH,
+  });
   const total = (meals: { breakfastFraction: number; dayFraction: number; dinnerFraction: number }): number =>
     meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
 
   test("a day from camp to camp is a whole day's food", () => {
-    expect(total(partMeals(part({}), true, false))).toBeCloseTo(1, 9);
+    expect(total(partMeals(part({}), first(7)))).toBeCloseTo(1, 9);
+    expect(total(partMeals(part({ walkH: 3 }), first(3)))).toBeCloseTo(1, 9);
   });
 
   test("town's breakfast and dinner are not carried", () => {
-    expect(partMeals(part({}), true, true).breakfastFraction).toBe(0);
-    expect(partMeals(part({ night: "stop" }), true, false).dinnerFraction).toBe(0);
+    expect(partMeals(part({}), first(7, true)).breakfastFraction).toBe(0);
+    expect(partMeals(part({ night: "stop" }), first(7)).dinnerFraction).toBe(0);
   });
 
   test("arriving early, part of the day's food is eaten in town", () => {
-    expect(partMeals(part({ night: "stop", endClockH: 13 }), true, false).dayFraction).toBeCloseTo(0.225, 9);
-    expect(partMeals(part({ night: "stop", endClockH: 8 }), true, false).dayFraction).toBe(0);
+    const arriving = (walkH: number, startClockH = 7) =>
+      partMeals(part({ night: "stop", walkH, startClockH }), first(walkH)).dayFraction;
+    expect(arriving(3.5)).toBeCloseTo(0.225, 9);
+    expect(arriving(0.1)).toBeCloseTo(0.45 / 70, 9);
+    // By night one eats as by day, and nobody eats more than the day's share.
+    expect(arriving(6.4, 3)).toBeCloseTo((0.45 * 6.4) / 7, 9);
+    expect(arriving(20)).toBeCloseTo(0.45, 9);
   });
 
   test("two parts of one day share its food and never eat it twice", () => {
-    const before = partMeals(part({ night: "none", endClockH: 12 }), true, false);
-    const after = partMeals(part({ startClockH: 12, endClockH: 18 }), false, false);
+    const before = partMeals(part({ night: "none", walkH: 4 }), first(8));
+    const after = partMeals(part({ walkH: 4 }), { ...first(8), firstOfDay: false, walkedBeforeH: 4 });
     expect(total(before) + total(after)).toBeCloseTo(1, 9);
   });
 
@@ -136,50 +149,53 @@ describe("fuel", () => {
 
   const can = { netG: 100, emptyG: 80, exact: false };
   test("canisters are whole, the open one is burnt first, and what is left goes on", () => {
-    expect(legFuel(can, 10, 130, 0)).toMatchObject({
+    expect(legFuel(can, cooked(10, 130), 0)).toMatchObject({
       bought: 2,
       containers: 2,
       startKg: 0.2,
       endG: 70,
       openLasts: false,
     });
-    expect(legFuel(can, 5, 60, 70)).toMatchObject({
+    expect(legFuel(can, cooked(5, 60), 70)).toMatchObject({
       bought: 0,
       containers: 1,
       startKg: 0.07,
       endG: 10,
       openLasts: true,
     });
-    expect(legFuel(can, 5, 60, 10)).toMatchObject({
+    expect(legFuel(can, cooked(5, 60), 10)).toMatchObject({
       bought: 1,
       containers: 2,
       containerKg: 0.16,
       startKg: 0.11,
       endG: 50,
     });
-    expect(legFuel(can, 0, 0, 0)).toMatchObject({ bought: 0, containers: 0, startKg: 0, openLasts: false });
+    expect(legFuel(can, cooked(0, 0), 0)).toMatchObject({ bought: 0, containers: 0, startKg: 0, openLasts: false });
   });
 
   test("a bottle is filled by need and a tenth; tablets come in nothing", () => {
     const bottle = { netG: 400, emptyG: 25, exact: true };
-    const burn = legFuel(bottle, 20, 300, 0);
+    const burn = legFuel(bottle, cooked(20, 300), 0);
     expect(burn.containers).toBe(1);
     expect(burn.startKg).toBeCloseTo(0.33, 9);
-    expect(legFuel({ netG: 0, emptyG: 0, exact: true }, 4, 80, 0)).toMatchObject({ containers: 0, containerKg: 0 });
+    expect(legFuel({ netG: 0, emptyG: 0, exact: true }, cooked(4, 80), 0)).toMatchObject({
+      containers: 0,
+      containerKg: 0,
+    });
   });
 
   test("grams a boil are told of the need; a last whiff in the canister is none", () => {
-    expect(legFuel(can, 10, 130, 0).gramsPerBoil).toBe(13);
-    expect(legFuel(can, 0, 0, 50).gramsPerBoil).toBe(0);
-    expect(legFuel(can, 5, 97.5, 0).endG).toBe(0);
-    expect(legFuel(can, 5, 97, 0).endG).toBe(0);
-    expect(legFuel(can, 5, 96.5, 0).endG).toBe(3.5);
+    expect(legFuel(can, cooked(10, 130), 0).gramsPerBoil).toBe(13);
+    expect(legFuel(can, cooked(0, 0), 50).gramsPerBoil).toBe(0);
+    expect(legFuel(can, cooked(5, 97.5), 0).endG).toBe(0);
+    expect(legFuel(can, cooked(5, 97), 0).endG).toBe(0);
+    expect(legFuel(can, cooked(5, 96.5), 0).endG).toBe(3.5);
   });
 
   test("where nothing is burnt, nothing is filled, and what is in the bottle stays", () => {
     const bottle = { netG: 400, emptyG: 25, exact: true };
-    expect(legFuel(bottle, 0, 0, 120)).toMatchObject({ bought: 1, startKg: 0.12, endG: 120, openLasts: false });
-    expect(legFuel(bottle, 0, 0, 0)).toMatchObject({ bought: 0, startKg: 0, containers: 0 });
+    expect(legFuel(bottle, cooked(0, 0), 120)).toMatchObject({ bought: 1, startKg: 0.12, endG: 120, openLasts: false });
+    expect(legFuel(bottle, cooked(0, 0), 0)).toMatchObject({ bought: 0, startKg: 0, containers: 0 });
   });
 
   test("fuel is never made nor lost over a row of legs, but for a canister's last grams", () => {
@@ -188,7 +204,7 @@ describe("fuel", () => {
       fc.property(needs, (list) => {
         let openG = 0;
         for (const needG of list) {
-          const burn = legFuel(can, needG / 10, needG, openG);
+          const burn = legFuel(can, cooked(needG / 10, needG), openG);
           expect(1000 * burn.startKg).toBeCloseTo(openG + 100 * burn.bought, 6);
           expect(1000 * burn.startKg).toBeGreaterThanOrEqual(needG - 1e-9);
           expect(burn.endG).toBeLessThan(100 + 1e-9);
@@ -213,10 +229,17 @@ describe("water", () => {
   });
 
   test("before leaving no more is drunk than the whole way wants, camp and reserve with it", () => {
-    const thirsty = { ...hiker().water, drinkAtSourceL: 5 };
+    const thirsty = { ...hiker().water, drinkAtSourceL: 5, leastL: 0 };
     expect(carryLitres(thirsty, 1, 0)).toMatchObject({ litres: 0 });
     expect(carryLitres(thirsty, 1, 0).drunkL).toBeCloseTo(1.15, 9);
     expect(carryLitres(thirsty, 1, 1).drunkL).toBeCloseTo(2.4 * 1.15, 9);
+  });
+
+  test("never less than the least is in hand, and hot evenings want more", () => {
+    const own = hiker().water;
+    expect(carryLitres(own, 0.2, 0)).toMatchObject({ litres: 0.5, handL: 0.5 });
+    expect(carryLitres(own, 4, 0).handL).toBe(0);
+    expect(carryLitres(own, 0, 1, 2).campL).toBeCloseTo(2.8, 9);
   });
 
   test("a longer stretch never lowers the carry, and none is negative", () => {
@@ -244,6 +267,7 @@ describe("water", () => {
   test("trust: reliable only, by the month's chance, or all", () => {
     const source = {
       id: "w",
+      kind: "creek" as const,
       reliable: false,
       offTrailM: 0,
       chanceByMonth: [0.9, 0.9, 0.9, 0.9, 0.7, 0.5, 0.2, 0.1, 0.2, 0.5, 0.8, 0.9],
@@ -266,4 +290,37 @@ test("the sun on a walker: none by night, most about noon, the mean of a whole d
   expect(sunFraction(part(6, 18))).toBeCloseTo(2 / Math.PI, 9);
   expect(sunFraction({ ...part(6, 18), daylightH: 0 })).toBe(0);
   expect(sunFraction(part(9, 9))).toBeCloseTo(Math.SQRT1_2, 9);
+});
+
+describe("water that is snow or ice", () => {
+  const frost = { climate: { stations: [stationOf(-12, -2)] } };
+  const everyTwoKm = (kind: string) =>
+    Array.from({ length: 29 }, (_, i) => sourceOf(`w${i}`, 2000 * (i + 1), { kind }));
+  const fuelOf = (overrides: Record<string, unknown>) =>
+    computePlan(planOf({ ...frost, ...overrides }), [trackNorth({ lengthM: 60_000 })]).legs[0]!.hikers[0]!.fuel;
+
+  test("snow is melted: a boil takes twice the gas, and what is drunk on the way is melted, too", () => {
+    const spring = fuelOf({ sources: everyTwoKm("spring") });
+    const snow = fuelOf({ sources: everyTwoKm("snow") });
+    expect(spring.meltG).toBe(0);
+    expect(snow.gramsPerBoil / spring.gramsPerBoil).toBeGreaterThan(1.7);
+    expect(snow.meltL).toBeGreaterThan(10);
+    // A litre from −10 °C to the boil, with the planned fifth for wind: 40 g of gas.
+    expect(snow.meltG / snow.meltL).toBeCloseTo(40, -0.5);
+    expect(snow.needG).toBeCloseTo(snow.boils * snow.gramsPerBoil + snow.meltG, 9);
+  });
+
+  test("lakes freeze on days without thaw, springs do not; no stove melts nothing", () => {
+    expect(fuelOf({ sources: everyTwoKm("lake") }).meltL).toBeGreaterThan(10);
+    const thaw = { climate: { stations: [stationOf(-4, 6)] } };
+    expect(fuelOf({ ...thaw, sources: everyTwoKm("lake") }).meltL).toBe(0);
+    const cold = { hikers: [hikerOf({ stove: { fuel: "none" } })] };
+    expect(fuelOf({ ...cold, sources: everyTwoKm("snow") }).needG).toBe(0);
+  });
+
+  test("grams that were weighed for a boil of water grow for snow as the heat does", () => {
+    const own = { hikers: [hikerOf({ stove: { gramsPerBoil: 9 } })] };
+    expect(fuelOf({ ...own, sources: everyTwoKm("spring") }).gramsPerBoil).toBeCloseTo(9, 9);
+    expect(fuelOf({ ...own, sources: everyTwoKm("snow") }).gramsPerBoil).toBeGreaterThan(15);
+  });
 });

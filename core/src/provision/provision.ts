@@ -1,5 +1,6 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
 import type { MassState } from "../models/bodyMass.ts";
+import { heatFactor } from "../models/water.ts";
 import { walkedOf } from "../track/place.ts";
 import { monthOfDay } from "../units/day.ts";
 import { CAMP_REACH_M, trusted, type PlacedSource } from "../walk/camps.ts";
@@ -8,10 +9,10 @@ import type { Ground } from "../walk/ground.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { Block, DayPart, Walk } from "../walk/walk.ts";
 import { dayEnergy, partWalkKcal, type DayEnergy } from "./energy.ts";
-import { appetite, foodKg, partMeals, type PartMeals } from "./food.ts";
-import { boilGrams, containerOf, legFuel, type LegFuel } from "./fuel.ts";
+import { appetite, foodKg, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
+import { boilGrams, containerOf, cooked, legFuel, meltGramsPerL, type Burnt, type LegFuel } from "./fuel.ts";
 import { restingKcalPerDay, type HikerNeeds } from "./needs.ts";
-import { carryLitres, drunkLitres, mostLitres, type Carry, type WaterPoint } from "./water.ts";
+import { carryLitres, drunkLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
 export interface PartSupply {
   meals: PartMeals;
@@ -109,20 +110,22 @@ export function provision(input: ProvisionInput): HikerSupply {
     first = end;
   }
   for (const need of supply.food) {
-    need.reserveKg = need.eatenKg * needs.food.reserveFraction;
+    const dayKg = need.mealDays > 0 ? need.eatenKg / Math.max(1, need.mealDays) : 0;
+    need.reserveKg = Math.max(need.eatenKg * needs.food.reserveFraction, dayKg * needs.food.reserveDays);
     need.startKg = need.eatenKg + need.reserveKg;
-  }
-  let openG = before.openFuelG;
-  const container = containerOf(needs.schools.fuel, needs.stove);
-  for (let leg = 0; leg < legCount; leg++) {
-    const burn = legFuel(container, tally.boils[leg]!, tally.fuelG[leg]!, openG);
-    supply.fuel.push(burn);
-    openG = burn.endG;
   }
   const { ground, slope, loadKg } = input;
   const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
   const water = waterCarries(input, drinkL);
   for (let p = 0; p < supply.parts.length; p++) supply.parts[p]!.dry = water.dry[p]!;
+  tally.melt(water.carries);
+  let openG = before.openFuelG;
+  const container = containerOf(needs.schools.fuel, needs.stove);
+  for (let leg = 0; leg < legCount; leg++) {
+    const burn = legFuel(container, tally.burnt[leg]!, openG);
+    supply.fuel.push(burn);
+    openG = burn.endG;
+  }
   const { energies, parts, food, fuel, body } = supply;
   return {
     energies,
@@ -143,8 +146,8 @@ export function provision(input: ProvisionInput): HikerSupply {
 
 /** Adds up a hiker's days, one after the other: the body that walks them changes on the way. */
 class Tally {
-  readonly boils: number[];
-  readonly fuelG: number[];
+  /** By leg of the block. */
+  readonly burnt: Burnt[];
   deficitKcal = 0;
 
   constructor(
@@ -152,8 +155,7 @@ class Tally {
     private readonly supply: Pick<HikerSupply, "energies" | "parts" | "food" | "body">,
     public mass: MassState,
   ) {
-    this.boils = supply.food.map(() => 0);
-    this.fuelG = supply.food.map(() => 0);
+    this.burnt = supply.food.map(() => cooked(0, 0));
   }
 
   /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
@@ -179,6 +181,7 @@ class Tally {
     const menuFactor = appetite(food, day - ground.startDay) * (1 - food.shortfallFraction);
     let share = 0;
     let restNeedKcal = 0;
+    let walkedBeforeH = 0;
     for (let p = first; p < end; p++) {
       const zeros = walk.parts[p]!.night === "camp" ? walk.parts[p]!.zeroDays : 0;
       const restDayKcal =
@@ -186,7 +189,9 @@ class Tally {
           ? zeros * dayEnergy(needs, resting, { day, legIndex, walkH: 0, walkKcal: 0, meanC, fullH: 1 }).totalKcal
           : 0;
       restNeedKcal += restDayKcal;
-      share += this.part(walk.parts[p]!, p === first, sleptAtStop, energy.totalKcal, menuFactor, zeros, restDayKcal);
+      const at = { firstOfDay: p === first, sleptAtStop, walkedBeforeH, dayWalkH: walkH };
+      share += this.part(walk.parts[p]!, at, energy.totalKcal, menuFactor, zeros, restDayKcal);
+      walkedBeforeH += walk.parts[p]!.walkH;
     }
     // Of what is eaten out of the bag, so much is missing; in town nobody goes short.
     const missingKcal = (energy.totalKcal * share + restNeedKcal) * (1 - menuFactor);
@@ -195,11 +200,44 @@ class Tally {
     return walk.parts[end - 1]!.night === "stop";
   }
 
+  /** What was taken as snow or ice is melted where it was taken; a stove that is not there burns nothing. */
+  melt(carries: readonly Carry[]): void {
+    const { needs, ground, walk, block } = this.input;
+    if (needs.stove.fuel === "none") return;
+    let p = 0;
+    for (const { isIce, fromNode, litres, legIndex } of carries) {
+      if (!isIce) continue;
+      while (p + 1 < walk.parts.length && walk.parts[p]!.endNode <= fromNode) p++;
+      const grams = litres * meltGramsPerL(needs.schools.fuel, needs.stove, ground.profile.heightM[fromNode]!);
+      const burnt = this.burnt[legIndex - block.firstLeg]!;
+      burnt.meltL += litres;
+      burnt.meltG += grams;
+      this.supply.parts[p]!.fuelKg += grams / 1000;
+    }
+  }
+
+  /** Is snow or ice all the water at this camp? Water that was carried there is none. */
+  private campsOnIce(part: DayPart): boolean {
+    const { sources, needs, ground, conditions, walk } = this.input;
+    if (part.night !== "camp") return false;
+    const { highC } = conditions[walk.parts.indexOf(part)]!.walking;
+    const month = monthOfDay(part.day);
+    const reach = Math.round(CAMP_REACH_M / ground.profile.cellM);
+    let any = false;
+    for (let s = firstAfter(sources, part.endNode - reach - 1); s < sources.length; s++) {
+      const source = sources[s]!;
+      if (source.node > part.endNode + reach) break;
+      if (!trusted(source, needs.water, month)) continue;
+      if (!isIce(source.kind, highC)) return false;
+      any = true;
+    }
+    return any;
+  }
+
   /** Answers the share of the day's meals that came out of the bag. */
   private part(
     part: DayPart,
-    firstOfDay: boolean,
-    sleptAtStop: boolean,
+    at: PartOfDay,
     dayKcal: number,
     menuFactor: number,
     zeros: number,
@@ -208,7 +246,7 @@ class Tally {
     const { needs, ground, block } = this.input;
     const { schools, stove } = needs;
     const leg = part.legIndex - block.firstLeg;
-    const meals = partMeals(part, firstOfDay, sleptAtStop);
+    const meals = partMeals(part, at);
     const kilograms = (kcal: number): number => foodKg(needs.food, kcal * menuFactor);
     const share = meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
     const needKcal = dayKcal * share + zerosKcal;
@@ -220,9 +258,10 @@ class Tally {
 
     const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
     const boils = stove.fuel === "none" ? 0 : (stove.boilsPerDay / 2) * halfDays;
-    const fuelG = boils === 0 ? 0 : boils * boilGrams(schools.fuel, stove, ground.profile.heightM[part.endNode]!);
-    this.boils[leg]! += boils;
-    this.fuelG[leg]! += fuelG;
+    const heightM = ground.profile.heightM[part.endNode]!;
+    const fuelG = boils === 0 ? 0 : boils * boilGrams(schools.fuel, stove, heightM, this.campsOnIce(part));
+    this.burnt[leg]!.boils += boils;
+    this.burnt[leg]!.boilG += fuelG;
     this.supply.parts.push({
       meals,
       fuelKg: fuelG / 1000,
@@ -258,6 +297,7 @@ function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carries {
     if (to.node === from.node) continue;
     while (walk.parts[part]!.endNode <= from.node) part++;
     let dryCamps = 0;
+    let campHeat = 1;
     let walkH = 0;
     for (let k = part; k < walk.parts.length && walk.parts[k]!.startNode < to.node; k++) {
       const piece = walk.parts[k]!;
@@ -265,7 +305,9 @@ function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carries {
       walkH += (piece.walkH * within) / Math.max(1, piece.endNode - piece.startNode);
       const camp = piece.endNode;
       if (piece.night === "camp" && camp - from.node > campReach && to.node - camp > campReach && camp < to.node) {
-        dryCamps += 1 + CAMPS_PER_ZERO * piece.zeroDays;
+        const camps = 1 + CAMPS_PER_ZERO * piece.zeroDays;
+        campHeat = (campHeat * dryCamps + heatFactor(input.conditions[k]!.eveningC) * camps) / (dryCamps + camps);
+        dryCamps += camps;
         dry[k] = true;
       }
     }
@@ -273,21 +315,24 @@ function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carries {
     const perM = (cell: number): number => (drinkL[cell + 1]! - drinkL[cell]!) / profile.cellM;
     const approachL = from.offTrailM * perM(from.node);
     const walkingL = drinkL[to.node]! - drinkL[from.node]! + approachL + to.offTrailM * perM(to.node - 1);
-    const need = carryLitres(needs.water, walkingL, dryCamps);
+    const need = carryLitres(needs.water, walkingL, dryCamps, campHeat);
     carries.push({
       legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
       toNode: to.node,
       fromSourceId: from.sourceId,
       toSourceId: to.sourceId,
+      isIce: from.isIce,
       distanceM: walkedOf(profile, to.node - from.node) + from.offTrailM + to.offTrailM,
       walkH,
       approachL,
       dryCamps,
       walkingL,
       campL: need.campL,
+      campHeat,
       reserveL: need.reserveL,
       drunkL: need.drunkL,
+      handL: need.handL,
       litres: need.litres,
       mostL: mostLitres(needs.body.bodyKg, walkH, dryCamps),
     });
@@ -314,7 +359,12 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
     while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
     if (points.at(-1)?.node === node) continue;
     if (trusted(source, needs.water, monthOfDay(walk.parts[part]!.day)))
-      points.push({ node, sourceId: source.id, offTrailM: source.offTrailM });
+      points.push({
+        node,
+        sourceId: source.id,
+        offTrailM: source.offTrailM,
+        isIce: isIce(source.kind, input.conditions[part]!.walking.highC),
+      });
   }
   takeHalts(Infinity);
   return points;
@@ -324,6 +374,7 @@ const tap = (halt: Halt): WaterPoint => ({
   node: halt.node,
   sourceId: undefined,
   offTrailM: halt.byRide ? 0 : halt.offTrailM,
+  isIce: false,
 });
 
 /** Index of the first source beyond a node. */

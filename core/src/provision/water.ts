@@ -5,7 +5,7 @@
  */
 import { drinkLimits } from "../models/heat.ts";
 import { HOT_C, WARM_C, type FieldRule, type WaterInput } from "../models/water.ts";
-import type { WaterSettings } from "../plan/schema.ts";
+import type { Source, WaterSettings } from "../plan/schema.ts";
 import { skyAt } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import { monthOfDay } from "../units/day.ts";
@@ -108,6 +108,16 @@ export interface WaterPoint {
   sourceId: string | undefined;
   /** On foot from the trail and back. */
   offTrailM: number;
+  /** Snow, or frozen: what is taken has to be melted first. */
+  isIce: boolean;
+}
+
+/** Not frozen on a day of frost: it comes out of the ground or of a pipe. */
+const FLOWS_IN_FROST: readonly Source["kind"][] = ["spring", "tap"];
+
+/** Is a source snow, or frozen over on a day whose high stays below freezing? */
+export function isIce(kind: Source["kind"], highC: number): boolean {
+  return kind === "snow" || (highC < 0 && !FLOWS_IN_FROST.includes(kind));
 }
 
 /** One dry stretch: what to hold when leaving its first water. Litres add up: see `carryLitres`. */
@@ -117,6 +127,8 @@ export interface Carry {
   toNode: number;
   fromSourceId: string | undefined;
   toSourceId: string | undefined;
+  /** Melted from snow or ice where it was taken. */
+  isIce: boolean;
   distanceM: number;
   /** Walking hours, the ways off the trail included. */
   walkH: number;
@@ -125,9 +137,13 @@ export interface Carry {
   approachL: number;
   dryCamps: number;
   campL: number;
+  /** What the heat of its evenings makes of the camps' water, 1 in the cool. */
+  campHeat: number;
   reserveL: number;
   /** Drunk before leaving, and so not carried. */
   drunkL: number;
+  /** Added so that never less than the hiker's least is in hand. */
+  handL: number;
   litres: number;
   /** The most to drink on the way in those hours: more is dangerous too. */
   mostL: number;
@@ -138,15 +154,18 @@ export interface CarryNeed {
   campL: number;
   reserveL: number;
   drunkL: number;
+  handL: number;
   litres: number;
 }
 
-/** litres = walking + camp + reserve − drunk, never below nothing. */
-export function carryLitres(water: WaterSettings, walkingL: number, dryCamps: number): CarryNeed {
-  const campL = dryCamps * (water.dinnerL + water.nightL + water.breakfastL);
+/** litres = walking + camp + reserve − drunk, and what is missing from the least to have in hand. */
+export function carryLitres(water: WaterSettings, walkingL: number, dryCamps: number, campHeat = 1): CarryNeed {
+  const campL = dryCamps * (water.dinnerL + water.nightL + water.breakfastL) * campHeat;
   const reserveL = (walkingL + campL) * water.reserveFraction;
   const drunkL = Math.min(water.drinkAtSourceL, walkingL + campL + reserveL);
-  return { walkingL, campL, reserveL, drunkL, litres: walkingL + campL + reserveL - drunkL };
+  const neededL = walkingL + campL + reserveL - drunkL;
+  const handL = Math.max(0, water.leastL - neededL);
+  return { walkingL, campL, reserveL, drunkL, handL, litres: neededL + handL };
 }
 
 /** The most to drink in some walking hours with some nights between, litres: by the hour, and by the day. */

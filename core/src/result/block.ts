@@ -52,6 +52,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
     // A leg walked in a day has no camp; the weather at its end stands in.
     const nights = camps.length > 0 ? camps : rows.slice(-1);
     const coldest = nights.reduce((a, b) => (b.weather.night.coldNightC < a.weather.night.coldNightC ? b : a));
+    const hottest = rows.reduce((a, b) => (b.weather.walking.hotDayC > a.weather.walking.hotDayC ? b : a));
     const onSnow = isSnow(block.surface[Math.max(0, coldest.part.endNode - 1 - block.fromNode)]!);
     const first = rows[0]!.part;
     const last = rows.at(-1)!.part;
@@ -77,7 +78,11 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       lowC: Math.min(...nights.map(({ weather }) => weather.night.lowC)),
       highC: Math.max(...rows.map(({ weather }) => weather.walking.highC)),
       coldNightC: coldest.weather.night.coldNightC,
-      hotDayC: Math.max(...rows.map(({ weather }) => weather.walking.hotDayC)),
+      hotDayC: hottest.weather.walking.hotDayC,
+      hotHumidity: hottest.weather.sky.humidity,
+      coldestLowC: coldest.weather.night.lowC,
+      coldestCautiousLowC: coldest.weather.night.coldLowC,
+      coldestSdK: coldest.weather.night.lowSdK,
       coldestCampNode: coldest.part.endNode,
       coldestOnSnow: onSnow,
       padRNeeded: padNeed(coldest.weather.night.coldNightC, onSnow).r,

@@ -83,6 +83,12 @@ export interface LegResult {
   /** The coldest night and hottest day to expect in one hike of ten. */
   coldNightC: number;
   hotDayC: number;
+  /** Afternoon humidity on that day, 0 to 1. */
+  hotHumidity: number;
+  /** At the coldest camp: mean low, the same by the cautious lapse rates, and the spread of single nights. */
+  coldestLowC: number;
+  coldestCautiousLowC: number;
+  coldestSdK: number;
   coldestCampNode: number;
   coldestOnSnow: boolean;
   padRNeeded: number;

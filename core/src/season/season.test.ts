@@ -50,16 +50,25 @@ describe("normals along the year", () => {
 });
 
 describe("normals brought to the place", () => {
-  // Reference: station and camp height, station low, camp low at 4.5 K/km up and 6.5 K/km down.
+  // Station and camp height, station low, camp low at 4.5 K/km.
   test.each([
     [500, 1500, 10, 5.5],
     [500, 2500, 8, -1],
     [1200, 3000, 5, -3.1],
-    [2000, 1200, 2, 7.2],
+    [2000, 1200, 2, 5.6],
   ])("station %i m, camp %i m, %f °C gives %f °C", (stationM, campM, stationC, campC) => {
     expect(
       climateAt(season(stationOf(stationC, 30, { heightM: stationM })), 0, campM, day("2027-05-05")).lowC,
     ).toBeCloseTo(campC, 6);
+  });
+
+  test("the coldest night in ten takes the colder lapse either way, and no height where the track has none", () => {
+    const one = (heightM: number) => season(stationOf(5, 20, { heightM }));
+    const coldest = (heightM: number, campM: number) => climateAt(one(heightM), 0, campM, day("2027-05-05")).coldNightC;
+    expect(coldest(1000, 2000)).toBeCloseTo(5 - 5.5 - 1.2816 * 3, 6);
+    expect(coldest(1000, 0)).toBeCloseTo(5 + 3 - 1.2816 * 3, 6);
+    const flat = { ...one(2000), heightless: true };
+    expect(climateAt(flat, 0, 0, day("2027-05-05"))).toMatchObject({ highC: 20, lowC: 5 });
   });
 
   test("day highs fall 6.5 K per km both ways", () => {

@@ -2,12 +2,12 @@
  * The weather that the calendar promises: monthly normals of stations brought to any place and date.
  *
  * Over the year: a periodic cubic (Catmull-Rom) through the twelve mid-month means. Along the trail:
- * inverse squared distance, softened by 20 km. By height: 6.5 K/km for day highs both ways; for night
- * lows 4.5 K/km up from the station and 6.5 K/km down, the cautious way for each (free-air ISA rate;
- * Rolland 2003, J Clim 16:1032; Minder et al. 2010, JGR 115:D14122).
+ * inverse squared distance, softened by 20 km. By height: 6.5 K/km for day highs (free-air ISA rate) and
+ * 4.5 K/km for night lows, both ways: the central reading. The coldest night, which decides over bag and
+ * pad, takes the cautious one: 5.5 K/km up from the station, 3.0 K/km down (see `coldLowAtC`).
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
-import { campLowC, coldestInTenC, HIGH_LAPSE_K_PER_M, ONE_IN_TEN } from "../models/cold.ts";
+import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
 import type { ClimateStation } from "../plan/schema.ts";
 import type { WalkedM } from "../units/lengths.ts";
 import { walkedAt } from "../track/place.ts";
@@ -58,21 +58,27 @@ export interface Season {
   stations: ClimateYear[];
   /** True when the document has no station and the stand-in is used. */
   assumed: boolean;
+  /** A track without heights says nothing of how high one is: stations are taken as they stand. */
+  heightless: boolean;
 }
 
 export interface Climate {
   lowC: number;
   highC: number;
+  /** Mean low by the cautious lapse rates, the spread of single nights, and the coldest night in ten from both. */
+  coldLowC: number;
+  lowSdK: number;
   coldNightC: number;
   hotDayC: number;
 }
 
 export function buildSeason({ stations, profile }: { stations: readonly StationFacts[]; profile: Profile }): Season {
   if (stations.length === 0) {
-    return { assumed: true, stations: [climateYear(NO_STATION, 0, NaN)] };
+    return { assumed: true, heightless: !profile.hasHeights, stations: [climateYear(NO_STATION, 0, NaN)] };
   }
   return {
     assumed: false,
+    heightless: !profile.hasHeights,
     stations: stations.map((station) => climateYear(station, walkedAt(profile, station.trackM), station.heightM)),
   };
 }
@@ -125,6 +131,7 @@ export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day
   const yearDay = dayOfYear(day);
   let weights = 0;
   let lowC = 0;
+  let coldC = 0;
   let highC = 0;
   let lowSdK = 0;
   let highSdK = 0;
@@ -132,10 +139,11 @@ export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day
     const away = station.walkedM - walkedM;
     const weight = 1 / (away * away + SOFTENING_M * SOFTENING_M);
     // The stand-in station stands wherever it is asked.
-    const stationM = season.assumed ? heightM : station.heightM;
+    const riseM = season.assumed || season.heightless ? 0 : heightM - station.heightM;
     weights += weight;
-    lowC += weight * campLowC(station.lowC[yearDay]!, stationM, heightM);
-    highC += weight * (station.highC[yearDay]! - (heightM - stationM) * HIGH_LAPSE_K_PER_M);
+    lowC += weight * lowAtC(station.lowC[yearDay]!, riseM);
+    coldC += weight * coldLowAtC(station.lowC[yearDay]!, riseM);
+    highC += weight * (station.highC[yearDay]! - riseM * HIGH_LAPSE_K_PER_M);
     lowSdK += weight * station.lowSdK;
     highSdK += weight * station.highSdK;
   }
@@ -143,10 +151,13 @@ export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day
   highC /= weights;
   // Two lapse rates could put a low above its high on a cold, high place.
   lowC = Math.min(lowC, highC);
+  const coldLowC = Math.min(coldC / weights, lowC);
   return {
     lowC,
     highC,
-    coldNightC: coldestInTenC(lowC, lowSdK / weights),
+    coldLowC,
+    lowSdK: lowSdK / weights,
+    coldNightC: coldestInTenC(coldLowC, lowSdK / weights),
     hotDayC: highC + (ONE_IN_TEN * highSdK) / weights,
   };
 }

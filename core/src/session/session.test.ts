@@ -140,7 +140,7 @@ describe("laws of every plan", () => {
         }
     }));
 
-  test("carries follow each other from stop to stop, and each is walking + camps + reserve − drunk", () =>
+  test("carries follow each other from stop to stop, and each is walking + camps + reserve − drunk + in hand", () =>
     holds((_, { legs }) => {
       for (const leg of legs)
         for (const { carries } of leg.hikers) {
@@ -148,7 +148,10 @@ describe("laws of every plan", () => {
           expect(carries.at(-1)!.toNode).toBe(leg.toNode);
           for (const [i, carry] of carries.entries()) {
             if (i > 0) expect(carry.fromNode).toBe(carries[i - 1]!.toNode);
-            expect(carry.litres).toBeCloseTo(carry.walkingL + carry.campL + carry.reserveL - carry.drunkL, 9);
+            expect(carry.litres).toBeCloseTo(
+              carry.walkingL + carry.campL + carry.reserveL - carry.drunkL + carry.handL,
+              9,
+            );
           }
         }
     }));

@@ -5,7 +5,7 @@ import type { Profile } from "../track/profile.ts";
 import type { TrackM } from "../units/lengths.ts";
 
 /** What a plan has to know of a source: its name may change without consequence. */
-export type SourceFacts = Pick<Source, "id" | "offTrailM" | "reliable" | "chanceByMonth" | "counted">;
+export type SourceFacts = Pick<Source, "id" | "kind" | "offTrailM" | "reliable" | "chanceByMonth" | "counted">;
 
 /** A source with its place in walking order. */
 export interface PlacedSource extends SourceFacts {
@@ -76,8 +76,9 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
 /** The sources in walking order, with what a plan has to know of them. */
 export function placeSources({ sources, profile }: { sources: readonly Source[]; profile: Profile }): PlacedSource[] {
   return sources
-    .map(({ id, offTrailM, reliable, chanceByMonth, counted, trackM }) => ({
+    .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM }) => ({
       id,
+      kind,
       offTrailM,
       reliable,
       chanceByMonth,

@@ -1,7 +1,8 @@
 /** The weather of every day part: at its middle for the walking, at its camp for the night. */
 import { POOLING_K } from "../models/cold.ts";
-import { climateAt, type Climate } from "../season/season.ts";
+import { climateAt, skyAt, type Climate, type Sky } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
+import { monthOfDay } from "../units/day.ts";
 import type { Ground } from "./ground.ts";
 import type { DayPart } from "./walk.ts";
 
@@ -10,6 +11,9 @@ export interface PartConditions {
   /** At the end of the part: the night, when there is one; colder in a hollow. */
   night: Climate;
   meanC: number;
+  /** Halfway from the day's high to the night's low: what a camp's evening, night and morning are drunk by. */
+  eveningC: number;
+  sky: Sky;
 }
 
 export function partConditions(ground: Ground, parts: readonly DayPart[]): PartConditions[] {
@@ -20,8 +24,10 @@ export function partConditions(ground: Ground, parts: readonly DayPart[]): PartC
     const night = climateAt(season, walkedOf(profile, part.endNode), profile.heightM[part.endNode]!, part.day);
     if (part.night === "camp" && camps.hollow.has(part.endNode)) {
       night.lowC -= POOLING_K;
+      night.coldLowC -= POOLING_K;
       night.coldNightC -= POOLING_K;
     }
-    return { walking, night, meanC: (walking.highC + night.lowC) / 2 };
+    const sky = skyAt(season, walkedOf(profile, mid), monthOfDay(part.day));
+    return { walking, night, meanC: (walking.highC + night.lowC) / 2, eveningC: (night.highC + night.lowC) / 2, sky };
   });
 }

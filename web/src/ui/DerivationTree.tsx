@@ -72,6 +72,8 @@ export function derivationValue({ code, value, unit }: Derivation, plan: Plan): 
     case "L":
     case "L/camp":
       return quantity("volume", value, units, 2);
+    case "kg/L":
+      return `${quantity("mass", value, units, 3)}/L`;
     case "g/boil":
       return quantity("smallMass", value, units, 1);
     case "g":

@@ -14,9 +14,20 @@ export interface Say {
   R: (value: number) => string;
   kcal: (value: number) => string;
   days: (value: number) => string;
+  hours: (value: number) => string;
+  /** An hour of the day. */
+  clock: (hours: number) => string;
   percent: (value: number) => string;
   number: (value: number, digits?: number) => string;
   date: (iso: string) => string;
+}
+
+/** Local mean time as it stands on a clock; past midnight it is said to be the next day. */
+function clockTime(hours: number): string {
+  const minutes = Math.round(hours * 60);
+  const two = (value: number): string => String(value).padStart(2, "0");
+  const time = `${two(Math.floor(minutes / 60) % 24)}:${two(minutes % 60)}`;
+  return minutes >= 24 * 60 ? `${time} the day after` : time;
 }
 
 export function sayIn(plan: Plan): Say {
@@ -31,6 +42,8 @@ export function sayIn(plan: Plan): Say {
     R: (value) => `R ${fixed(value, 1)}`,
     kcal: (value) => `${fixed(value, 0)} kcal`,
     days: (value) => (value === 1 ? "1 day" : `${fixed(value, value % 1 === 0 ? 0 : 1)} days`),
+    hours: (value) => `${fixed(value, 1)} h`,
+    clock: clockTime,
     percent: (value) => `${fixed(value, 0)} %`,
     number: (value, digits = 0) => fixed(value, digits),
     date: dayMonth,

@@ -29,6 +29,13 @@ export const coldWords = checkWords({
           : addPad(on, check.legIndex, check.hikerId, check.limit - check.have),
       ),
   },
+  "sleep-kit-missing": {
+    mark: "sleep",
+    station: "kit",
+    sentence: (check, say) =>
+      `No ${check.role === "bag" ? "sleeping bag" : check.role} is carried for ${check.nights === 1 ? "a night" : `${say.number(check.nights)} nights`} in the open; one in ten of the coldest falls to ${say.C(check.low)}.`,
+    mends: () => [advice("Add the piece in Kit, with its role, or sleep at beds.")],
+  },
   "stove-too-cold": {
     mark: "stove",
     station: "legs",

@@ -22,10 +22,38 @@ export const daysWords = checkWords({
         advice("Walk more hours that day, or list a camp before it."),
       ),
   },
+  "long-days": {
+    mark: "hours",
+    station: "trip",
+    sentence: (check, say) =>
+      `${check.days === 1 ? "A day" : `${say.days(check.days)}`} of more than ${say.hours(check.limit)} on the feet, the longest of ${say.hours(check.have)}: strains and falls grow with such hours.`,
+    mends: () => [advice("Walk fewer hours a day in Trip, Days, or put a camp before the stop.")],
+  },
+  "short-sleep": {
+    mark: "sleep",
+    station: "trip",
+    sentence: (check, say) =>
+      `${say.hours(Math.max(0, check.have))} of sleep at the least, under ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}: judgement fails first, and falls follow.`,
+    mends: () => [advice("Walk fewer hours, or set out later. Who is short of sleep does not drive, climb or ford.")],
+  },
+  "stop-closed": {
+    mark: "closed",
+    station: "trail",
+    sentence: (check, say) =>
+      `${check.stop} closes at ${say.clock(check.limit)}; this plan arrives at ${say.clock(check.have)}.`,
+    mends: (check) => [
+      advice(
+        check.severity === "note"
+          ? "The errands wait for the morning; the day after begins later."
+          : "Stay the night there, or keep to closing times in Trip, Days.",
+      ),
+    ],
+  },
   "heights-missing": {
     mark: "heights",
     station: "trail",
-    sentence: () => "The track has no heights: climb, cold and pace are worked out as if it were flat.",
+    sentence: () =>
+      "The track has no heights: climb and pace are worked out as if it were flat, and the weather is that of the stations’ own heights. Higher up it is colder, and lower down hotter, than shown.",
     mends: () => [advice("Use a track with heights.")],
   },
   "not-settled": {

@@ -26,6 +26,13 @@ export const foodWords = checkWords({
       );
     },
   },
+  "fire-ban": {
+    mark: "ban",
+    station: "legs",
+    sentence: (check) =>
+      `${check.stretch === "" ? "A fire ban" : `“${check.stretch}”`} lies on this leg in these days, and ${check.fuel === "alcohol" ? "an alcohol stove" : "a stove for tablets"} has no valve to shut: most bans forbid it.`,
+    mends: () => [advice("Take gas or cold meals there; what the land manager says goes first.")],
+  },
   "food-over-canister": {
     mark: "canister",
     station: "legs",
