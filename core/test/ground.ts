@@ -12,7 +12,7 @@ import { solveBlock, solveTrip, startState, type TripInput } from "../src/solve/
 import { mendTracks } from "../src/track/mend.ts";
 import { buildProfile } from "../src/track/profile.ts";
 import { dayNumber } from "../src/units/day.ts";
-import { baseHours, baseHoursInput } from "../src/walk/baseHours.ts";
+import { baseHours, baseHoursInput, levelHoursPerM } from "../src/walk/baseHours.ts";
 import { buildCamps, placeSources, type PlacedSource } from "../src/walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg, type Ground } from "../src/walk/ground.ts";
 import { buildHalts } from "../src/walk/halts.ts";
@@ -54,6 +54,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
     slowPerKg: slowPerKg({ profile, loadSlowness: dayRules.loadSlowness }),
     paces: hikers.map((hiker) => hiker.pace),
     baseH: hikers.map((hiker, h) => baseHours(baseHoursInput(hiker, schools[h]!.time, profile))),
+    levelHPerM: hikers.map((hiker, h) => levelHoursPerM(baseHoursInput(hiker, schools[h]!.time, profile))),
     slopes: schools.map(({ effort }) => effortSlopes({ profile, effort })),
     gradePercent: gradePercents({ profile }),
     sun: new DaylightTable(),

@@ -46,17 +46,19 @@ function explainArrival({ plan, result, leg }: WhyContext): Derivation {
   ]);
 }
 
-function explainEnergy({ row, schools }: WhyContext): Derivation {
+function explainEnergy({ row, schools, hiker }: WhyContext): Derivation {
   const { energy } = row;
+  const { effortFactor } = hiker.pace;
   const parts = [
     product("walking", energy.walkKcal, "kcal/day", [
       leaf("walk-hours", energy.walkH, "h", "days-planned"),
       leaf(
         "walk-per-hour",
-        energy.walkH > 0 ? energy.walkKcal / energy.walkH : 0,
+        energy.walkH > 0 ? energy.walkKcal / energy.walkH / effortFactor : 0,
         "kcal",
         sourceOf("effort", schools.effort),
       ),
+      leaf("own-cost", effortFactor, "fraction", "own-cost"),
     ]),
     leaf("resting", energy.restKcal, "kcal/day", sourceOf("resting", schools.resting)),
     leaf("thermic", energy.thermicKcal, "kcal/day", "thermic"),

@@ -94,6 +94,8 @@ export const tripSchema = z.looseObject({
 export const paceSchema = z.looseObject({
   /** Own speed as a fraction of the time model's. */
   speedFactor: fraction(0.3, 2).default(0.8),
+  /** Own cost of walking as a multiple of the effort model's: on paths 10 to 30 % more is measured than on treadmills. */
+  effortFactor: fraction(0.5, 2).default(1.1),
   /** Walking hours a day, breaks not counted, on the first day and once in form. */
   hoursFreshH: amount("h", 1, 20).default(6),
   hoursFitH: amount("h", 1, 20).default(7.5),
@@ -126,6 +128,9 @@ export const foodSchema = z.looseObject({
   appetiteByWeek: z.array(fraction(0.3, 1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
   /** Fraction of the menu's energy that is protein. */
   proteinFraction: fraction().default(0.15),
+  /** What is burned awake and off the feet as a multiple of rest: in breaks, and at camp or in town. */
+  breakFactor: fraction(1, 3).default(1.3),
+  campFactor: fraction(1, 3).default(1.6),
   /** Allowance per 10 K that the day's mean is below freezing. */
   coldKcalPer10K: amount("kcal", 0, 1000).default(100),
   /** Own measured need of a walking day; replaces the energy models when given. */
@@ -200,8 +205,9 @@ export const stopSchema = z.looseObject({
   trackM,
   ...place,
   offTrailM: distance(200_000).default(0),
-  /** On foot the way to the stop is walked; by ride it costs an hour each way. */
+  /** On foot the way to the stop is walked; a ride takes its minutes each way, waiting in them, and no legs. */
   access: z.enum(["foot", "ride"]).default("foot"),
+  rideMin: amount("min", 0, 1440).default(60),
   services: z.array(z.enum(SERVICES)).default([]),
   /** Does this plan resupply here? */
   use: z.boolean().default(true),

@@ -1,7 +1,9 @@
 /**
- * Energy of every day: walking hours by the effort school on the day's cells at the day's load, all
- * other hours by the resting school (×1.2 while awake, for camp chores), the thermic effect of food
- * on top of both, once, and a stated allowance for cold. Never both models for one hour.
+ * Energy of every day: walking hours by the effort school on the day's cells at the day's load, times the
+ * hiker's own factor; all other hours by the resting school, times a factor for breaks and one for camp and
+ * town (FAO/WHO/UNU 2004, Human energy requirements, annex 5: lying awake 1.2, sitting 1.3, light chores 1.6
+ * to 2.0); the thermic effect of food on top of both, once, and a stated allowance for cold. Never both
+ * models for one hour.
  */
 import { HEAVIEST_LOAD_KG, type EffortSchool } from "../models/effort.ts";
 import { JOULE_PER_KCAL } from "../units/constants.ts";
@@ -15,7 +17,7 @@ export interface DayEnergy {
   legIndex: number;
   walkH: number;
   walkKcal: number;
-  /** All hours not walked, chores included. */
+  /** All hours not walked: breaks, camp and sleep. */
   restKcal: number;
   thermicKcal: number;
   coldKcal: number;
@@ -25,18 +27,16 @@ export interface DayEnergy {
 }
 
 const SLEEP_H = 8;
-export const CHORE_FACTOR = 1.2;
 export const THERMIC_FRACTION = 0.1;
-const OFF_TRAIL_MPS = 1.25;
 const OFF_TRAIL_TERRAIN = 1.1;
 
 export interface WalkedPart {
-  ground: Pick<Ground, "profile" | "gradePercent" | "terrainFactors" | "workspace">;
+  ground: Pick<Ground, "profile" | "gradePercent" | "terrainFactors" | "workspace" | "halts">;
   effort: EffortSchool;
   /** What that school keeps of every cell's grade. */
   slope: Float64Array | undefined;
   walk: Pick<Walk, "cellH" | "surface">;
-  part: Pick<DayPart, "startNode" | "endNode" | "offTrailStartH" | "offTrailEndH">;
+  part: Pick<DayPart, "legIndex" | "startNode" | "endNode" | "offTrailStartH" | "offTrailEndH">;
   bodyKg: number;
   /** The pack on every cell, and what is worn on the body. */
   loadKg: Float64Array;
@@ -60,16 +60,22 @@ export function partWalkKcal({ ground, effort, slope, walk, part, bodyKg, loadKg
   effort.fillW(powerW, cells, startNode, endNode, bodyKg, loadKg, wornKg);
   let wattHours = 0;
   for (let c = startNode; c < endNode; c++) wattHours += cellH[c]! * powerW[c]!;
-  const offTrailW = (cell: number): number =>
+  const offTrailW = (cell: number, speedMps: number): number =>
     effort.powerW({
       bodyKg,
       loadKg: Math.min(HEAVIEST_LOAD_KG, loadKg[cell]! + wornKg),
-      speedMps: OFF_TRAIL_MPS,
+      speedMps,
       gradePercent: 0,
       terrain: OFF_TRAIL_TERRAIN,
     });
-  if (part.offTrailStartH > 0) wattHours += part.offTrailStartH * offTrailW(Math.min(startNode, profile.cellCount - 1));
-  if (part.offTrailEndH > 0) wattHours += part.offTrailEndH * offTrailW(Math.max(0, endNode - 1));
+  const { halts } = ground;
+  const from = halts[part.legIndex]!;
+  const to = halts[part.legIndex + 1]!;
+  const { offTrailStartH, offTrailEndH } = part;
+  if (offTrailStartH > 0)
+    wattHours +=
+      offTrailStartH * offTrailW(Math.min(startNode, profile.cellCount - 1), from.footM / offTrailStartH / 3600);
+  if (offTrailEndH > 0) wattHours += offTrailEndH * offTrailW(Math.max(0, endNode - 1), to.footM / offTrailEndH / 3600);
   return (wattHours * 3600) / JOULE_PER_KCAL;
 }
 
@@ -85,14 +91,15 @@ export interface WalkedDay {
 
 /** The day's whole need from the walking of all its parts and a day at rest. */
 export function dayEnergy(
-  { schools, food }: Pick<HikerNeeds, "schools" | "food">,
+  { schools, food, breakFraction }: Pick<HikerNeeds, "schools" | "food" | "breakFraction">,
   restingKcalPerDay: number,
   { day, legIndex, walkH, walkKcal, meanC, fullH }: WalkedDay,
 ): DayEnergy {
   const perHour = restingKcalPerDay / 24;
-  const awakeH = Math.max(0, 24 - SLEEP_H - walkH);
-  const asleepH = Math.max(0, 24 - walkH - awakeH);
-  const restKcal = perHour * (awakeH * CHORE_FACTOR + asleepH);
+  const breakH = Math.min(breakFraction * walkH, Math.max(0, 24 - walkH));
+  const campH = Math.max(0, 24 - SLEEP_H - walkH - breakH);
+  const asleepH = Math.max(0, 24 - walkH - breakH - campH);
+  const restKcal = perHour * (breakH * food.breakFactor + campH * food.campFactor + asleepH);
   const thermicKcal = THERMIC_FRACTION * (walkKcal + restKcal);
   const coldKcal = (Math.max(0, -meanC) / 10) * food.coldKcalPer10K;
   const modelKcal = walkKcal + restKcal + thermicKcal + coldKcal;

@@ -10,6 +10,10 @@ export interface HikerNeeds {
   food: FoodSettings;
   water: WaterSettings;
   stove: StoveSettings;
+  /** Own cost of walking as a multiple of the effort school's. */
+  effortFactor: number;
+  /** Breaks as a fraction of the walking hours. */
+  breakFraction: number;
 }
 
 export function bodyOf({ bodyKg, heightCm, ageY, sex, bodyFatFraction }: Hiker): Body {
@@ -17,7 +21,8 @@ export function bodyOf({ bodyKg, heightCm, ageY, sex, bodyFatFraction }: Hiker):
 }
 
 export function needsOf(hiker: Hiker, schools: HikerSchools, body: Body = bodyOf(hiker)): HikerNeeds {
-  return { body, schools, food: hiker.food, water: hiker.water, stove: hiker.stove };
+  const { food, water, stove, pace } = hiker;
+  return { body, schools, food, water, stove, effortFactor: pace.effortFactor, breakFraction: pace.breakFraction };
 }
 
 /** At rest for a whole day at a body mass that may have changed on the way, kcal. */

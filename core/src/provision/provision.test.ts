@@ -33,16 +33,21 @@ describe("energy of a day", () => {
   test("a hand-worked day: 8 h at 2,400 kcal, the other hours at rest, digestion once", () => {
     // Mifflin 1,648.75 kcal; 8 h awake at 1.2 and 8 h asleep at 1.0 of 68.698 kcal/h = 1,209.08.
     const day = dayEnergy(hiker(), 20_000, 0, 8, 2400, 12);
-    expect(day.restKcal).toBeCloseTo(1209.08, 1);
-    expect(day.thermicKcal).toBeCloseTo(360.91, 1);
+    expect(day.restKcal).toBeCloseTo(((1.6 * 1.3 + 6.4 * 1.6 + 8) * 1648.75) / 24, 1);
+    expect(day.thermicKcal).toBeCloseTo(379.59, 1);
     expect(day.coldKcal).toBe(0);
-    expect(day.totalKcal).toBeCloseTo(3969.99, 1);
+    expect(day.totalKcal).toBeCloseTo(4175.53, 1);
   });
 
   test("resting cost is not counted for the hours walked", () => {
     const short = dayEnergy(hiker(), 0, 0, 2, 0, 10).restKcal;
     const long = dayEnergy(hiker(), 0, 0, 10, 0, 10).restKcal;
-    expect(short - long).toBeCloseTo((8 * 1.2 * 1648.75) / 24, 3);
+    // Eight hours less at camp, of which 1.6 are breaks instead of it.
+    expect(short - long).toBeCloseTo(((9.6 * 1.6 - 1.6 * 1.3) * 1648.75) / 24, 3);
+  });
+
+  test("a day off the trail is about one and a half times rest, digestion in it", () => {
+    expect(dayEnergy(hiker(), 0, 0, 0, 0, 10).totalKcal / 1648.75).toBeCloseTo(1.54, 2);
   });
 
   test("the cold allowance is 100 kcal per 10 K below freezing", () => {
@@ -74,7 +79,7 @@ describe("energy of a day", () => {
   });
 
   test("walking twenty hours still leaves a day of 24", () => {
-    expect(dayEnergy(hiker(), 0, 0, 20, 5000, 5).restKcal).toBeCloseTo((4 * 1648.75) / 24, 6);
+    expect(dayEnergy(hiker(), 0, 0, 20, 5000, 5).restKcal).toBeCloseTo((4 * 1.3 * 1648.75) / 24, 6);
   });
 });
 

@@ -171,7 +171,9 @@ class Tally {
       this.supply.body[leg] ??= this.mass;
       walkH += part.walkH;
       const wornKg = this.input.wornKg[leg]!;
-      walkKcal += partWalkKcal({ ground, effort: schools.effort, slope, walk, part, bodyKg, loadKg, wornKg });
+      walkKcal +=
+        needs.effortFactor *
+        partWalkKcal({ ground, effort: schools.effort, slope, walk, part, bodyKg, loadKg, wornKg });
     }
     const { day, legIndex, budgetH } = walk.parts[first]!;
     const { meanC } = conditions[end - 1]!;
@@ -373,7 +375,7 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
 const tap = (halt: Halt): WaterPoint => ({
   node: halt.node,
   sourceId: undefined,
-  offTrailM: halt.byRide ? 0 : halt.offTrailM,
+  offTrailM: halt.footM,
   isIce: false,
 });
 

@@ -65,7 +65,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       fromM: walkedOf(profile, from.node),
       toM: walkedOf(profile, to.node),
       distanceM: walkedOf(profile, to.node - from.node),
-      offTrailM: (from.byRide ? 0 : from.offTrailM) + (to.byRide ? 0 : to.offTrailM),
+      offTrailM: from.footM + to.footM,
       climbM,
       descentM,
       walkH: sum(rows.map(({ part }) => part.walkH)),

@@ -121,10 +121,16 @@ describe("laws of every plan", () => {
     }));
 
   test("nights fall where they may, light and rules are kept, or a check says so", () =>
-    holds(({ plan }, { days, checks }) => {
+    holds(({ plan }, { days, legs, checks }) => {
+      const rideH = (leg: number): number => {
+        const stop = plan.stops.find(({ id }) => id === legs[leg]!.toStopId);
+        return stop?.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0;
+      };
       const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
       for (const day of days) {
-        expect(day.endClockH - day.startClockH).toBeCloseTo(day.walkH * clockPerH, 6);
+        const arrives = day.night !== "camp";
+        const riddenH = arrives ? rideH(day.legIndex) : 0;
+        expect(day.endClockH - day.startClockH).toBeCloseTo(day.walkH * clockPerH + riddenH, 6);
         if (day.forbiddenCamp)
           expect(checks.some((check) => check.code === "camp-forbidden" && check.legIndex === day.legIndex)).toBe(true);
       }

@@ -21,7 +21,7 @@ import { mendTracks } from "../track/mend.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { buildProfile, type Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
-import { baseHours, baseHoursInput } from "../walk/baseHours.ts";
+import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
 import { buildCamps, placeSources } from "../walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
 import { buildHalts, type HaltStop } from "../walk/halts.ts";
@@ -141,6 +141,10 @@ export class Session {
       slowPerKg: stage.slowPerKg({ profile, loadSlowness: rules.loadSlowness }),
       paces: hikers.map((hiker) => hiker.pace),
       baseH: hikers.map((hiker, h) => stage.baseH(baseHoursInput(hiker, schools[h]!.time, profile), h)),
+      levelHPerM: this.part(
+        "level",
+        hikers.map((hiker, h) => levelHoursPerM(baseHoursInput(hiker, schools[h]!.time, profile))),
+      ),
       slopes: schools.map(({ effort }, h) => stage.slopes({ profile, effort }, h)),
       gradePercent: stage.gradePercent({ profile }),
       sun: this.sun,
@@ -231,8 +235,8 @@ export class Session {
 }
 
 /** Names and notes are for people: no stage computes with them. */
-function haltStop({ id, trackM, use, nights, offTrailM, access, services, closesH }: Stop): HaltStop {
-  return { id, trackM, use, nights, offTrailM, access, services, closesH };
+function haltStop({ id, trackM, use, nights, offTrailM, access, rideMin, services, closesH }: Stop): HaltStop {
+  return { id, trackM, use, nights, offTrailM, access, rideMin, services, closesH };
 }
 
 /** The door: one plan and its tracks in, one result out. Pure and deterministic. */

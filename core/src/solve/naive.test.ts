@@ -163,10 +163,18 @@ test("energy and water of every cell, by the schools' own functions", () => {
       const wornKg = kitLegs[part.legIndex]!.wornKg;
       for (let cell = part.startNode; cell < part.endNode; cell++)
         kcal += (effort.powerW(input(cell, wornKg, hiker.bodyKg)) * walk.cellH[cell]! * 3600) / 4184;
-      const level = { ...input(part.startNode, wornKg, hiker.bodyKg), speedMps: 1.25, gradePercent: 0, terrain: 1.1 };
-      kcal += (effort.powerW(level) * (part.offTrailStartH + part.offTrailEndH) * 3600) / 4184;
+      const ways = [
+        [part.startNode, ground.halts[part.legIndex]!.footM, part.offTrailStartH],
+        [part.endNode - 1, ground.halts[part.legIndex + 1]!.footM, part.offTrailEndH],
+      ] as const;
+      for (const [cell, footM, hours] of ways) {
+        if (hours === 0) continue;
+        const speedMps = footM / hours / 3600;
+        const level = { ...input(cell, wornKg, hiker.bodyKg), speedMps, gradePercent: 0, terrain: 1.1 };
+        kcal += (effort.powerW(level) * hours * 3600) / 4184;
+      }
     }
-    same("kcal of the first day", supply.energies[0]!.walkKcal, kcal);
+    same("kcal of the first day", supply.energies[0]!.walkKcal, kcal * hiker.pace.effortFactor);
   }, 300);
 });
 

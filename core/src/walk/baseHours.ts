@@ -30,6 +30,16 @@ export function baseHours({ school, speedFactor, profile, ...walker }: BaseHours
   return hours;
 }
 
+/** Hours for a metre of level trail without a load, at the hiker's own pace: the ways off the trail are walked by it. */
+export function levelHoursPerM({ school, speedFactor, profile: _, ...walker }: BaseHoursInput): number {
+  const section: Section = { distanceM: 1000, climbM: 0, descentM: 0 };
+  const { speedMps } = school;
+  const perM = speedMps
+    ? 1 / speedMps({ ...walker, gradeFraction: 0 }) / 3600
+    : school.sectionH(section, walker) / 1000;
+  return Math.min(1 / SLOWEST_MPS / 3600, perM / speedFactor);
+}
+
 function cellHours(school: TimeSchool, walker: Walker, profile: Profile): Float64Array {
   const hours = new Float64Array(profile.cellCount);
   const { gradeFraction, climbM, descentM, cellM } = profile;

@@ -27,6 +27,8 @@ export interface GroundInput {
   /** By hiker: hours and breaks of a day, hours on every cell without a load, what the effort school keeps of grades. */
   paces: readonly PaceSettings[];
   baseH: readonly Float64Array[];
+  /** Hours for a metre of level trail, by hiker. */
+  levelHPerM: readonly number[];
   slopes: readonly (Float64Array | undefined)[];
   /** Grade of every cell in percent, as the effort schools want it. */
   gradePercent: Float64Array;

@@ -5,15 +5,19 @@ import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 
 /** What the walk has to know of a stop: not its name, nor anything else that may change without consequence. */
-export type HaltStop = Pick<Stop, "id" | "trackM" | "use" | "nights" | "offTrailM" | "access" | "services" | "closesH">;
+export type HaltStop = Pick<
+  Stop,
+  "id" | "trackM" | "use" | "nights" | "offTrailM" | "access" | "rideMin" | "services" | "closesH"
+>;
 
 export interface Halt {
   /** The stop's id, or `@start` / `@finish` where the trail's end is no stop. */
   stopId: string;
   node: number;
   nights: number;
-  offTrailM: number;
-  byRide: boolean;
+  /** One way between the trail and the stop: metres on foot, or hours of clock by ride. */
+  footM: number;
+  rideH: number;
   hasSocket: boolean;
   /** Never closes where undefined. */
   closesH: number | undefined;
@@ -40,8 +44,8 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
       stopId: stop.id,
       node: snapped,
       nights: stop.nights,
-      offTrailM: stop.offTrailM,
-      byRide: stop.access === "ride",
+      footM: stop.access === "foot" ? stop.offTrailM : 0,
+      rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
       hasSocket: stop.services.includes("socket"),
       closesH: stop.closesH,
     });
@@ -52,13 +56,5 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
 }
 
 function trailEnd(stopId: string, node: number): Halt {
-  return { stopId, node, nights: 0, offTrailM: 0, byRide: false, hasSocket: false, closesH: undefined };
-}
-
-const OFF_TRAIL_KMH = 4.5;
-const RIDE_H = 1;
-
-/** Hours one way between the trail and a stop. */
-export function offTrailHours(halt: Halt): number {
-  return halt.offTrailM === 0 ? 0 : halt.byRide ? RIDE_H : halt.offTrailM / 1000 / OFF_TRAIL_KMH;
+  return { stopId, node, nights: 0, footM: 0, rideH: 0, hasSocket: false, closesH: undefined };
 }

@@ -2,12 +2,13 @@
 import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
 import { STEPS_PER_H } from "../season/diurnal.ts";
 import type { Ground } from "./ground.ts";
-import { offTrailHours, type Halt } from "./halts.ts";
-import { SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
+import type { Halt } from "./halts.ts";
+import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
 import { seasonHolds } from "./terrain.ts";
 import type { Today } from "./today.ts";
 
-const PUSH_ON_H = 1;
+/** So much longer than meant a day may be that reaches its stop. */
+export const PUSH_ON_H = 1;
 /** Civil twilight: so long before sunrise and after sunset one still sees the ground. */
 const TWILIGHT_H = 0.5;
 
@@ -35,6 +36,7 @@ export class Stride {
   readonly plainH: Float64Array;
   /** Hours of clock for an hour of walking: the breaks are spread evenly. */
   readonly clockPerH: number;
+  private readonly loadKg: readonly Float64Array[];
 
   constructor(
     readonly ground: Ground,
@@ -43,6 +45,7 @@ export class Stride {
     to: number,
   ) {
     const { workspace } = ground;
+    this.loadKg = loadKg;
     this.cellH = workspace.cellH;
     this.cellC = workspace.cellC;
     this.surface = workspace.surface;
@@ -103,11 +106,22 @@ export class Stride {
     return hours;
   }
 
+  /** Hours on foot one way between the trail and a stop: the slowest hiker's on the level, with the load at that cell. */
+  offTrailHours({ footM }: Halt, cell: number): number {
+    if (footM === 0) return 0;
+    const { levelHPerM, rules, profile } = this.ground;
+    const within = Math.min(Math.max(0, cell), profile.cellCount - 1);
+    let slowest = 0;
+    for (const [h, perM] of levelHPerM.entries())
+      slowest = Math.max(slowest, perM / loadSpeedFactor(this.loadKg[h]![within]!, 0, rules.loadSlowness));
+    return slowest * footM;
+  }
+
   /** Is the stop within an hour's walk of this node? */
   inReach(today: Today, fromNode: number, to: Halt): boolean {
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness } = this.ground;
-    let hours = offTrailHours(to);
+    let hours = this.offTrailHours(to, to.node - 1);
     for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);

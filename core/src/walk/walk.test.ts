@@ -11,7 +11,7 @@ import { models } from "../models/index.ts";
 import { baseHours, baseHoursInput, turningNodes } from "./baseHours.ts";
 import { partConditions } from "./conditions.ts";
 import type { Ground } from "./ground.ts";
-import { offTrailHours, type Halt } from "./halts.ts";
+import type { Halt } from "./halts.ts";
 import { heatSpeedFactor, loadSpeedFactor, slowdownPerKg } from "./slow.ts";
 import { wantedHours } from "./today.ts";
 import { blocksOf, type Walk } from "./walk.ts";
@@ -58,11 +58,49 @@ describe("halts", () => {
     expect(walkOf({ stops: [stopOf("far", 500_000)] }).halts.map((halt) => halt.stopId)).toEqual(["@start", "far"]);
   });
 
-  test("the way off the trail: 4.5 km/h on foot, an hour by ride, nothing on the trail", () => {
-    const halt = walkOf({ stops: [stopOf("a", 50_000, { offTrailM: 9000 })] }).halts[1]!;
-    expect(offTrailHours(halt)).toBeCloseTo(2, 9);
-    expect(offTrailHours({ ...halt, byRide: true })).toBe(1);
-    expect(offTrailHours({ ...halt, offTrailM: 0, byRide: true })).toBe(0);
+  test("the way off the trail: metres on foot, or hours of clock by ride, nothing on the trail", () => {
+    const halt = (overrides: Record<string, unknown>): Halt =>
+      walkOf({ stops: [stopOf("a", 50_000, overrides)] }).halts[1]!;
+    expect(halt({ offTrailM: 9000 })).toMatchObject({ footM: 9000, rideH: 0 });
+    expect(halt({ offTrailM: 9000, access: "ride", rideMin: 30 })).toMatchObject({ footM: 0, rideH: 0.5 });
+    expect(halt({ access: "ride" })).toMatchObject({ footM: 0, rideH: 0 });
+  });
+});
+
+describe("ways off the trail", () => {
+  const off = (offTrailM: number, rest: Record<string, unknown> = {}) => ({
+    stops: [stopOf("a", 20_000, { offTrailM, ...rest })],
+  });
+  const wayH = (overrides: Record<string, unknown>, loadKg: number): number =>
+    walkAll(layGround(planOf(overrides), [trackNorth({ lengthM: 60_000 })]).ground, loadKg).parts.find(
+      (part) => part.offTrailEndH > 0,
+    )!.offTrailEndH;
+
+  test("are walked at the hiker's own pace on the level, slower with the load", () => {
+    // Tobler on the level, 5.04 km/h, times the own factor.
+    expect(wayH(off(4000), 0)).toBeCloseTo(4 / (5.04 * 0.8), 2);
+    const slow = { ...off(4000), hikers: [hikerOf({ pace: { speedFactor: 0.4 } })] };
+    expect(wayH(slow, 0)).toBeCloseTo(4 / (5.04 * 0.4), 2);
+    expect(wayH(off(4000), 20)).toBeCloseTo(4 / (5.04 * 0.8 * (1 - 20 * 0.007)), 2);
+  });
+
+  test("count in the day's hours: who would come too late in the day camps before the stop", () => {
+    const days = (offTrailM: number) => walkOf(off(offTrailM)).walk.parts;
+    const near = days(500);
+    expect(near[0]).toMatchObject({ legIndex: 0, night: "stop" });
+    const far = days(14_000);
+    expect(far[0]!.night).toBe("camp");
+    expect(far[0]!.walkH).toBeLessThan(far[0]!.budgetH + 1.01);
+    expect(far.filter((part) => part.legIndex === 0)).toHaveLength(2);
+    expect(far.every((part) => part.walkH < part.budgetH + 1.01)).toBe(true);
+  });
+
+  test("by ride take the clock, not the legs", () => {
+    const parts = (rideMin: number) => walkOf(off(30_000, { access: "ride", rideMin })).walk.parts;
+    const [none, long] = [parts(0), parts(120)];
+    expect(long[0]!.walkH).toBeCloseTo(none[0]!.walkH, 1);
+    expect(long[0]!.endClockH - none[0]!.endClockH).toBeCloseTo(2, 1);
+    expect(long[1]!.startClockH - none[1]!.startClockH).toBeCloseTo(2, 9);
   });
 });
 

@@ -8,9 +8,9 @@
  * Clock: hours of local mean time.
  */
 import type { Ground } from "./ground.ts";
-import { offTrailHours, type Halt } from "./halts.ts";
+import type { Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
-import { Stride } from "./stride.ts";
+import { PUSH_ON_H, Stride } from "./stride.ts";
 import { beginDay } from "./today.ts";
 
 /** A day, or the part of a day that belongs to one leg when a stop is passed through. */
@@ -141,7 +141,8 @@ export function walkBlock(
   for (let legIndex = block.firstLeg; legIndex < block.endLeg; legIndex++) {
     const from = halts[legIndex]!;
     const to = halts[legIndex + 1]!;
-    let part = openPart(legIndex, from.node, offTrailHours(from));
+    clockH += from.rideH;
+    let part = openPart(legIndex, from.node, stride.offTrailHours(from, from.node));
     for (let node = from.node; ;) {
       const begun = node;
       const fromClockH = part.startClockH + part.walkH * clockPerH;
@@ -157,9 +158,15 @@ export function walkBlock(
             node = stride.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
           } else node = camp;
         }
-        if (node === to.node && comesTooLate(ground, to, fromClockH, stride.hours(begun, node), clockPerH)) {
-          const camp = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
-          if (camp > begun) node = camp;
+        if (node === to.node) {
+          const hours = stride.hours(begun, node);
+          const offH = stride.offTrailHours(to, node - 1);
+          const arrivesH = fromClockH + (hours + offH) * clockPerH + to.rideH;
+          const before = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
+          if (closedBy(ground, to, arrivesH) && before > begun) node = before;
+          // The way off the trail is longer than what is left of the day: it is walked tomorrow.
+          else if (usedH + hours + offH > today.budgetH + PUSH_ON_H && to.node - 1 > begun)
+            node = campNode(stride, today, begun, to.node - 1, to.node);
         }
       }
       const hours = stride.hours(begun, node);
@@ -173,7 +180,7 @@ export function walkBlock(
       nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
     }
-    part.offTrailEndH = offTrailHours(to);
+    part.offTrailEndH = stride.offTrailHours(to, to.node - 1);
     part.walkH += part.offTrailEndH;
     usedH += part.offTrailEndH;
 
@@ -181,6 +188,8 @@ export function walkBlock(
     const kept = frozen?.[parts.length - 1];
     const stays = kept ? kept.night === "stop" : last || to.nights > 0 || today.budgetH - usedH < STAY_H;
     closePart(part, to.node, stays ? "stop" : "none");
+    part.endClockH += to.rideH;
+    clockH = part.endClockH;
     if (last) break;
     if (stays) {
       // A rest that is due within two days is taken here rather than in a tent.
@@ -193,8 +202,6 @@ export function walkBlock(
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true } };
 }
 
-function comesTooLate(ground: Ground, to: Halt, fromClockH: number, hours: number, clockPerH: number): boolean {
-  const { closesH } = to;
-  if (!ground.rules.arriveByClosing || closesH === undefined) return false;
-  return fromClockH + (hours + offTrailHours(to)) * clockPerH > closesH;
+function closedBy({ rules }: Ground, { closesH }: Halt, arrivesH: number): boolean {
+  return rules.arriveByClosing && closesH !== undefined && arrivesH > closesH;
 }

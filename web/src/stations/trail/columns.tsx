@@ -159,6 +159,28 @@ function stopColumns(plan: Plan): Column<Stop>[] {
       ),
     },
     {
+      id: "ride",
+      right: true,
+      head: "ride, min",
+      sort: (stop) => (stop.access === "ride" ? stop.rideMin : 0),
+      cell: (stop) => (
+        <FieldNumber
+          bare
+          className="w-[44px]"
+          path="stops.rideMin"
+          label={`Minutes of ride to ${stop.name}, 0 for on foot`}
+          value={stop.access === "ride" ? stop.rideMin : 0}
+          units={units}
+          onCommit={(rideMin) =>
+            editRow("stops", stop.id, `${stop.name}: ${rideMin > 0 ? "by ride" : "on foot"}`, (target) => {
+              target.access = rideMin > 0 ? "ride" : "foot";
+              if (rideMin > 0) target.rideMin = rideMin;
+            })
+          }
+        />
+      ),
+    },
+    {
       id: "use",
       head: "use",
       sort: (stop) => (stop.use ? 0 : 1),

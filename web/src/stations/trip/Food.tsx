@@ -7,8 +7,11 @@ const FOOD: FieldRow[] = [
   ["food.densityKcalPerG", "Energy density"],
   ["food.shortfallFraction", "Planned shortfall"],
   ["food.reserveFraction", "Food reserve"],
+  ["food.reserveDays", "Food reserve, at least"],
   ["food.proteinFraction", "Protein, of the energy"],
   ["food.coldKcalPer10K", "For 10 K of frost"],
+  ["food.breakFactor", "Breaks, times rest"],
+  ["food.campFactor", "Camp and town, times rest"],
 ];
 const STOVE: FieldRow[] = [
   ["stove.boilsPerDay", "Boils a day"],

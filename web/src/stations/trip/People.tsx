@@ -22,6 +22,7 @@ const PACE: FieldRow[] = [
   ["pace.rampDays", "Days until in form"],
   ["pace.startClockH", "Sets out at"],
   ["pace.breakFraction", "Breaks, of walking time"],
+  ["pace.effortFactor", "Own cost of walking (1.1: paths cost more than treadmills)"],
 ];
 
 export function People({ plan }: { plan: Plan }) {

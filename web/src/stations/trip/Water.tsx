@@ -8,6 +8,7 @@ const WATER: FieldRow[] = [
   ["water.ratePerHourL", "Water per hour below 20 °C"],
   ["water.drinkAtSourceL", "Drunk at the source"],
   ["water.reserveFraction", "Water reserve"],
+  ["water.leastL", "Least in hand"],
   ["water.dinnerL", "Dry camp: dinner"],
   ["water.nightL", "Dry camp: night"],
   ["water.breakfastL", "Dry camp: breakfast"],
