@@ -254,7 +254,7 @@ function smallDisk(): SmallDisk {
     },
     remove: () => {
       if (real) spawnSync("umount", ["-l", folder]);
-      rmSync(folder, { recursive: true, force: true });
+      rmSync(folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
     },
   };
 }

@@ -163,7 +163,8 @@ describe("coming to rest", () => {
         const { input, told } = blocksToSettle(given, flat)[0]!;
         const answers = [0, 20, 40, 60].map((kg) => answerFrom(input, kg));
         const saidKg = told.loads[0]![0]!.startKg;
-        expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.03);
+        // One answer is come to from both sides, to 10 g times what such heavy packs feed back; two lie 0.2 kg apart.
+        expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.1);
         if (Math.max(...answers) - Math.min(...answers) > 0.2) twofold++;
       }
       return twofold;
