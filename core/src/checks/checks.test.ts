@@ -9,6 +9,7 @@ const sleepKit = [
   pieceOf("mat", 400, { role: "pad", padR: 5 }),
   pieceOf("tarp", 400, { role: "shelter" }),
 ];
+const fed = { shortfallFraction: 0, appetiteByWeek: [1, 1, 1, 1] };
 const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });
 const found = (overrides: Record<string, unknown>, tracks = flat): Check[] =>
   computePlan(planOf({ ...mild, kit: [bottles], ...overrides }), tracks).checks;
@@ -16,7 +17,7 @@ const only = <Code extends CheckCode>(checks: Check[], code: Code) =>
   checks.find((check): check is Extract<Check, { code: Code }> => check.code === code);
 
 test("a plain plan has nothing open", () => {
-  expect(found({ kit: [bottles, ...sleepKit] })).toEqual([]);
+  expect(found({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ food: fed })] })).toEqual([]);
 });
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
@@ -100,7 +101,9 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("no stations, no heights", () => {
     const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
-    const codes = computePlan(planOf({ kit: [bottles, ...sleepKit] }), [blind]).checks.map((check) => check.code);
+    const codes = computePlan(planOf({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ food: fed })] }), [
+      blind,
+    ]).checks.map((check) => check.code);
     expect(codes).toEqual(["climate-assumed", "heights-missing"]);
   });
 
@@ -198,6 +201,44 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect(stove("gas-canister")).toBeUndefined();
     expect(stove("alcohol", { fromMonthDay: "07-01", toMonthDay: "09-30" })).toBeUndefined();
     expect(stove("alcohol", { fromMonthDay: "04-01", toMonthDay: "09-30" })).toBeDefined();
+  });
+
+  test("what a stop does not offer is not assumed: food, fuel, post; silence is noted", () => {
+    const hikers = [hikerOf({ food: fed, stove: { fuel: "alcohol" } })];
+    const at = (services: string[]) => ({
+      stops: [stopOf("m", 30_000, { services })],
+      kit: [bottles, ...sleepKit],
+      hikers,
+    });
+    const codes = (services: string[]) => found(at(services)).map((check) => check.code);
+    expect(codes(["bed"])).toEqual(["food-not-sold", "fuel-not-sold"]);
+    expect(codes(["post", "bed"])).toEqual(["fuel-not-sold"]);
+    expect(codes(["shop-small"])).toEqual([]);
+    expect(codes([])).toEqual(["stops-silent"]);
+    expect(only(found(at(["bed"])), "food-not-sold")).toMatchObject({ severity: "blocker", legIndex: 1, stop: "m" });
+    const swap = (begins: string, ends: string) => [
+      pieceOf("axe", 400, { spans: [{ fromStopId: "m", toStopId: "@finish", begins, ends: "kept" }] }),
+      pieceOf("net", 40, { spans: [{ fromStopId: "@start", toStopId: "m", begins: "from-home", ends }] }),
+    ];
+    const pieces = (services: string[], begins: string, ends: string) =>
+      found({ ...at(services), kit: [bottles, ...sleepKit, ...swap(begins, ends)] }).flatMap((check) =>
+        check.code === "piece-not-there" ? [`${check.piece} ${check.how}`] : [],
+      );
+    expect(pieces(["shop-small"], "posted", "sent-home")).toEqual(["axe posted", "net sent"]);
+    expect(pieces(["shop-small", "post"], "bought", "sent-home")).toEqual(["axe bought"]);
+    expect(pieces(["shop-full", "post"], "bought", "sent-home")).toEqual([]);
+  });
+
+  test("a menu far under the need is said once, on its worst leg", () => {
+    const menu = (shortfallFraction: number) =>
+      only(
+        found({ hikers: [hikerOf({ food: { shortfallFraction, appetiteByWeek: [1, 1, 1, 1] } })] }),
+        "menu-below-need",
+      );
+    expect(menu(0.1)).toBeUndefined();
+    expect(menu(0.25)?.severity).toBe("note");
+    expect(menu(0.35)).toMatchObject({ severity: "caution", limit: 80 });
+    expect(menu(0.35)!.have).toBeCloseTo(65, 6);
   });
 
   test("a camp where none may be", () => {

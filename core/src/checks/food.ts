@@ -19,6 +19,29 @@ const foodBelowResting = defineCheck({
   },
 });
 
+/** A menu under these shares of the need is felt, and wears one down. */
+const MENU_NOTE = 0.8;
+const MENU_CAUTION = 0.7;
+
+const menuBelowNeed = defineCheck({
+  code: "menu-below-need",
+  units: { have: "%", limit: "%" },
+  *find(context) {
+    for (const { id } of context.plan.hikers) {
+      const shares = [...onLegs(context)]
+        .filter(({ row }) => row.hikerId === id && row.food.needKcal > 0)
+        .map(({ row, leg, where }) => ({ share: row.food.menuKcal / row.food.needKcal, leg, where }));
+      const least = shares.reduce<(typeof shares)[number] | undefined>(
+        (a, b) => (a && a.share <= b.share ? a : b),
+        undefined,
+      );
+      if (!least || least.share >= MENU_NOTE - 1e-6) continue;
+      const severity = least.share < MENU_CAUTION - 1e-6 ? "caution" : "note";
+      yield { severity, ...least.where, atM: least.leg.fromM, have: 100 * least.share, limit: 100 * MENU_NOTE };
+    }
+  },
+});
+
 const canisterMissing = defineCheck({
   code: "canister-missing",
   units: {},
@@ -85,4 +108,4 @@ function asksForCanister({ stretches }: Plan, leg: LegResult, result: TripFigure
   return stretches.some((stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result));
 }
 
-export const foodChecks = [foodBelowResting, canisterMissing, foodOverCanister, fireBan] as const;
+export const foodChecks = [foodBelowResting, menuBelowNeed, canisterMissing, foodOverCanister, fireBan] as const;

@@ -8,6 +8,7 @@ import { kitChecks } from "./kit.ts";
 import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
 import { powerChecks } from "./power.ts";
+import { stopChecks } from "./stops.ts";
 import { waterChecks } from "./water.ts";
 
 export const CHECKS = [
@@ -17,6 +18,7 @@ export const CHECKS = [
   ...coldChecks,
   ...kitChecks,
   ...daysChecks,
+  ...stopChecks,
   ...powerChecks,
   ...bodyChecks,
   ...modelChecks,

@@ -7,6 +7,7 @@ export async function startTrip(
   track: TrackPoints,
   places: Pick<Plan, "stops" | "sources">,
   startDate: string,
+  lengthM: number,
 ): Promise<void> {
   const units = useDocument.getState().plan?.trip.units;
   const plan = planSchema.parse({
@@ -15,12 +16,26 @@ export async function startTrip(
     id: `trip-${crypto.randomUUID()}`,
     trip: { name: track.name || "My trip", startDate, units },
     trackIds: [track.id],
-    hikers: [{ id: "me", name: "Me", ageY: 35, sex: "female", heightCm: 170, bodyKg: 68 }],
+    hikers: [
+      {
+        id: "me",
+        name: "Me",
+        ageY: 35,
+        sex: "female",
+        heightCm: 170,
+        bodyKg: 68,
+        ...(lengthM < SHORT_TRIP_M ? fed : {}),
+      },
+    ],
     ...places,
     kit: STARTER_KIT,
   });
   await takePlan({ plan, tracks: [track] });
 }
+
+/** Some ten days: on shorter walks appetite keeps up, and nobody plans to lose weight. */
+const SHORT_TRIP_M = 220_000;
+const fed = { food: { shortfallFraction: 0, appetiteByWeek: [1, 1, 1, 1] } };
 
 const wholeWay = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
 /** A few pieces with honest masses, so that the first figures of an own trip mean something. */

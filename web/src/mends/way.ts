@@ -62,6 +62,20 @@ export function startEarlier({ plan }: Standing, days: number): Action | undefin
   };
 }
 
+/** The stop is passed by: the legs before and after it become one. */
+export function passStop({ plan }: Standing, stopId: string): Action | undefined {
+  const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
+  if (!stop) return undefined;
+  return {
+    button: `Pass ${stop.name} by`,
+    label: `Pass ${stop.name} by`,
+    recipe: (draft) => {
+      const target = draft.stops.find((candidate) => candidate.id === stopId);
+      if (target) target.use = false;
+    },
+  };
+}
+
 /** A zero less, at the stop that has most of them. */
 export function fewerZeros({ plan }: Standing): Action | undefined {
   const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];

@@ -170,7 +170,7 @@ function Preview({
   const asTrip = async (): Promise<void> => {
     setBusy(true);
     try {
-      await startTrip(track, await places(), plan.trip.startDate);
+      await startTrip(track, await places(), plan.trip.startDate, preview.lengthM);
       onDone();
     } catch (error) {
       tell("failed", "The trip was not begun.", sentenceOf(error));

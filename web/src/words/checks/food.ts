@@ -12,6 +12,14 @@ export const foodWords = checkWords({
     mends: (check, on) =>
       mends(noShortfall(on, check.hikerId), advice("Take medical advice before you plan so little.")),
   },
+  "menu-below-need": {
+    mark: "menu",
+    station: "trip",
+    sentence: (check, say) =>
+      `The menu of this leg covers ${say.percent(check.have)} of what is burned; under ${say.percent(check.limit)} it is felt, and over weeks it wears one down.`,
+    mends: (check, on) =>
+      mends(noShortfall(on, check.hikerId), advice("Or let the appetite come at once, in Trip, Food.")),
+  },
   "canister-missing": {
     mark: "canister",
     station: "kit",

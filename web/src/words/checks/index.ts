@@ -11,6 +11,7 @@ import { kitWords } from "./kit.ts";
 import { loadWords } from "./load.ts";
 import { modelWords } from "./models.ts";
 import { powerWords } from "./power.ts";
+import { stopWords } from "./stops.ts";
 import { waterWords } from "./water.ts";
 import type { CheckWords } from "./words.ts";
 
@@ -21,6 +22,7 @@ const WORDS: { [Code in CheckCode]: CheckWords<Code> } = {
   ...coldWords,
   ...kitWords,
   ...daysWords,
+  ...stopWords,
   ...powerWords,
   ...bodyWords,
   ...modelWords,
