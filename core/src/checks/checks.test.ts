@@ -17,7 +17,7 @@ const only = <Code extends CheckCode>(checks: Check[], code: Code) =>
   checks.find((check): check is Extract<Check, { code: Code }> => check.code === code);
 
 test("a plain plan has nothing open", () => {
-  expect(found({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ food: fed })] })).toEqual([]);
+  expect(found({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ packComfortKg: 20, food: fed })] })).toEqual([]);
 });
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
@@ -101,9 +101,10 @@ describe("each check: when it holds, with its figures, and when it does not", ()
 
   test("no stations, no heights", () => {
     const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
-    const codes = computePlan(planOf({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ food: fed })] }), [
-      blind,
-    ]).checks.map((check) => check.code);
+    const codes = computePlan(
+      planOf({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ packComfortKg: 20, food: fed })] }),
+      [blind],
+    ).checks.map((check) => check.code);
     expect(codes).toEqual(["climate-assumed", "heights-missing"]);
   });
 

@@ -31,7 +31,9 @@ export function baseHours({ school, speedFactor, profile, ...walker }: BaseHours
 }
 
 /** Hours for a metre of level trail without a load, at the hiker's own pace: the ways off the trail are walked by it. */
-export function levelHoursPerM({ school, speedFactor, profile: _, ...walker }: BaseHoursInput): number {
+export function levelHoursPerM(input: Omit<BaseHoursInput, "profile">): number {
+  const { school, speedFactor, sex, ownFlatKmh, ownClimbMPerH } = input;
+  const walker = { sex, ownFlatKmh, ownClimbMPerH };
   const section: Section = { distanceM: 1000, climbM: 0, descentM: 0 };
   const { speedMps } = school;
   const perM = speedMps
