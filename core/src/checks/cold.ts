@@ -32,7 +32,7 @@ const padTooThin = defineCheck({
   *find(context) {
     for (const { leg, row, where } of onLegs(context)) {
       const have = row.sleep.padR;
-      if (leg.campNights === 0 || have === 0 || have >= leg.padRNeeded - SLACK) continue;
+      if (leg.nightsOutside === 0 || have === 0 || have >= leg.padRNeeded - SLACK) continue;
       yield { severity: "caution", ...where, atM: atNode(context, leg.coldestCampNode), have, limit: leg.padRNeeded };
     }
   },
@@ -50,14 +50,14 @@ const sleepKitMissing = defineCheck({
     const { plan, result } = context;
     for (const { id } of plan.hikers)
       for (const role of SLEEP_ROLES) {
-        const bare = result.legs.filter((leg) => leg.campNights > 0 && !carried(plan, leg, id, role, result));
+        const bare = result.legs.filter((leg) => leg.nightsOutside > 0 && !carried(plan, leg, id, role, result));
         const coldest = bare.reduce<LegResult | undefined>(
           (a, b) => (a && a.coldNightC <= b.coldNightC ? a : b),
           undefined,
         );
         if (!coldest) continue;
         const severity = role === "shelter" || coldest.coldNightC < MILD_NIGHT_C ? "blocker" : "caution";
-        const nights = bare.reduce((sum, leg) => sum + leg.campNights, 0);
+        const nights = bare.reduce((sum, leg) => sum + leg.nightsOutside, 0);
         yield { severity, legIndex: coldest.index, hikerId: id, role, nights, low: coldest.coldNightC };
       }
   },
@@ -79,7 +79,7 @@ const stoveTooCold = defineCheck({
   *find(context) {
     for (const { hiker, leg, row, where } of onLegs(context)) {
       // No stove here minds warmer air than freezing; finding a canister's limit takes a while.
-      if (row.fuel.boils === 0 || leg.campNights === 0 || leg.coldNightC > 0) continue;
+      if (row.fuel.boils === 0 || leg.nightsOutside === 0 || leg.coldNightC > 0) continue;
       const heightM = context.result.profile.heightM[leg.coldestCampNode]!;
       const { fuel } = hiker.stove;
       const limit = fuel.startsWith("gas")

@@ -20,21 +20,24 @@ export interface PartMeals {
 /** Where a part stands in its day. */
 export interface PartOfDay {
   firstOfDay: boolean;
-  /** The night before was spent where breakfast is bought. */
-  sleptAtStop: boolean;
+  /** The night before was spent where breakfast is bought, and the one after it is where dinner is. */
+  breakfastInTown: boolean;
+  dinnerInTown: boolean;
   /** Walked earlier that day, and on the whole day, hours. */
   walkedBeforeH: number;
   dayWalkH: number;
 }
 
-export function partMeals(part: DayPart, { firstOfDay, sleptAtStop, walkedBeforeH, dayWalkH }: PartOfDay): PartMeals {
+export function partMeals(part: DayPart, at: PartOfDay): PartMeals {
+  const { firstOfDay, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH } = at;
+  const dinnerFromBag = part.night !== "none" && !dinnerInTown;
   // A day cut short by a stop is as much of one as was walked of what was meant.
   const wholeH = Math.max(part.budgetH, dayWalkH);
-  const to = part.night === "camp" ? 1 : Math.min(1, (walkedBeforeH + part.walkH) / wholeH);
+  const to = dinnerFromBag ? 1 : Math.min(1, (walkedBeforeH + part.walkH) / wholeH);
   return {
-    breakfastFraction: firstOfDay && !sleptAtStop ? BREAKFAST_SHARE : 0,
+    breakfastFraction: firstOfDay && !breakfastInTown ? BREAKFAST_SHARE : 0,
     dayFraction: DAY_SHARE * Math.max(0, to - walkedBeforeH / wholeH),
-    dinnerFraction: part.night === "camp" ? DINNER_SHARE : 0,
+    dinnerFraction: dinnerFromBag ? DINNER_SHARE : 0,
   };
 }
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
-import { hikerOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan } from "../session/session.ts";
 import { trusted } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
@@ -103,9 +103,10 @@ describe("meals out of the bag", () => {
     zeroDays: 0,
     ...overrides,
   });
-  const first = (dayWalkH: number, sleptAtStop = false): PartOfDay => ({
+  const first = (dayWalkH: number, breakfastInTown = false, dinnerInTown = false): PartOfDay => ({
     firstOfDay: true,
-    sleptAtStop,
+    breakfastInTown,
+    dinnerInTown,
     walkedBeforeH: 0,
     dayWalkH,
   });
@@ -119,12 +120,14 @@ describe("meals out of the bag", () => {
 
   test("town's breakfast and dinner are not carried", () => {
     expect(partMeals(part({}), first(7, true)).breakfastFraction).toBe(0);
-    expect(partMeals(part({ night: "stop" }), first(7)).dinnerFraction).toBe(0);
+    // A stop that feeds nobody is a camp to the stomach.
+    expect(partMeals(part({ night: "stop" }), first(7)).dinnerFraction).toBe(0.35);
+    expect(partMeals(part({ night: "stop" }), first(7, false, true)).dinnerFraction).toBe(0);
   });
 
   test("arriving early, part of the day's food is eaten in town", () => {
     const arriving = (walkH: number, startClockH = 7) =>
-      partMeals(part({ night: "stop", walkH, startClockH }), first(walkH)).dayFraction;
+      partMeals(part({ night: "stop", walkH, startClockH }), first(walkH, false, true)).dayFraction;
     expect(arriving(3.5)).toBeCloseTo(0.225, 9);
     expect(arriving(0.1)).toBeCloseTo(0.45 / 70, 9);
     // By night one eats as by day, and nobody eats more than the day's share.
@@ -327,5 +330,28 @@ describe("water that is snow or ice", () => {
     const own = { hikers: [hikerOf({ stove: { gramsPerBoil: 9 } })] };
     expect(fuelOf({ ...own, sources: everyTwoKm("spring") }).gramsPerBoil).toBeCloseTo(9, 9);
     expect(fuelOf({ ...own, sources: everyTwoKm("snow") }).gramsPerBoil).toBeGreaterThan(15);
+  });
+});
+
+describe("a night at a stop", () => {
+  const cold = { climate: { stations: [stationOf(-4, 6)] } };
+  const bag = { kit: [pieceOf("bag", 800, { role: "bag", comfortC: 0 })] };
+  const legOf = (services: string[]) =>
+    computePlan(planOf({ ...cold, ...bag, stops: [stopOf("m", 15_000, { services })] }), [
+      trackNorth({ lengthM: 40_000 }),
+    ]).legs[0]!;
+
+  test("without shop: dinner and its boil come out of the bag", () => {
+    const [fed, unfed] = [legOf(["shop-small", "bed"]), legOf(["post", "bed"])];
+    expect(fed.hikers[0]!.fuel.boils).toBe(0);
+    expect(unfed.hikers[0]!.fuel.boils).toBe(1);
+    expect(unfed.hikers[0]!.food.mealDays - fed.hikers[0]!.food.mealDays).toBeGreaterThan(0.35);
+  });
+
+  test("without bed: it is a night outside, and its cold is judged", () => {
+    const [bed, floor, silent] = [legOf(["shop-small", "bed"]), legOf(["shop-small"]), legOf([])];
+    expect([bed, floor, silent].map((leg) => leg.nightsOutside)).toEqual([0, 1, 0]);
+    expect(bed.hikers[0]!.warmth).toBeUndefined();
+    expect(floor.hikers[0]!.warmth!.marginK).toBeLessThan(0);
   });
 });

@@ -85,7 +85,7 @@ const GRAIN = { massKg: 0.01, fuelG: 1, energyKcal: 1 } as const;
 const grained = (value: number, grain: number): number => Math.round(value / grain) * grain;
 
 export function provision(input: ProvisionInput): HikerSupply {
-  const { walk, block, needs, before } = input;
+  const { walk, block, needs, before, ground } = input;
   const legCount = block.endLeg - block.firstLeg;
   const supply: Omit<HikerSupply, "carries" | "drinkL" | "after"> = {
     energies: [],
@@ -102,11 +102,12 @@ export function provision(input: ProvisionInput): HikerSupply {
     body: [],
   };
   const tally = new Tally(input, supply, { bodyKg: before.bodyKg, fatKg: before.fatKg });
-  let sleptAtStop = true;
+  // A block begins where its stop's night was, or at home.
+  let breakfastInTown = block.firstLeg === 0 || ground.halts[block.firstLeg]!.feeds;
   for (let first = 0; first < walk.parts.length;) {
     let end = first + 1;
     while (end < walk.parts.length && walk.parts[end]!.day === walk.parts[first]!.day) end++;
-    sleptAtStop = tally.day(first, end, sleptAtStop);
+    breakfastInTown = tally.day(first, end, breakfastInTown);
     first = end;
   }
   for (const need of supply.food) {
@@ -114,7 +115,7 @@ export function provision(input: ProvisionInput): HikerSupply {
     need.reserveKg = Math.max(need.eatenKg * needs.food.reserveFraction, dayKg * needs.food.reserveDays);
     need.startKg = need.eatenKg + need.reserveKg;
   }
-  const { ground, slope, loadKg } = input;
+  const { slope, loadKg } = input;
   const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
   const water = waterCarries(input, drinkL);
   for (let p = 0; p < supply.parts.length; p++) supply.parts[p]!.dry = water.dry[p]!;
@@ -158,8 +159,8 @@ class Tally {
     this.burnt = supply.food.map(() => cooked(0, 0));
   }
 
-  /** One calendar day, of one part or of several when a stop is passed through. Answers whether the night is at a stop. */
-  day(first: number, end: number, sleptAtStop: boolean): boolean {
+  /** One calendar day, of one part or of several when a stop is passed through. Answers whether town feeds after it. */
+  day(first: number, end: number, breakfastInTown: boolean): boolean {
     const { needs, ground, slope, walk, conditions, block, loadKg } = this.input;
     const { schools, food } = needs;
     const { bodyKg } = this.mass;
@@ -185,13 +186,14 @@ class Tally {
     let restNeedKcal = 0;
     let walkedBeforeH = 0;
     for (let p = first; p < end; p++) {
-      const zeros = walk.parts[p]!.night === "camp" ? walk.parts[p]!.zeroDays : 0;
+      const dinnerInTown = this.feedsAfter(walk.parts[p]!);
+      const zeros = dinnerInTown ? 0 : walk.parts[p]!.zeroDays;
       const restDayKcal =
         zeros > 0
           ? zeros * dayEnergy(needs, resting, { day, legIndex, walkH: 0, walkKcal: 0, meanC, fullH: 1 }).totalKcal
           : 0;
       restNeedKcal += restDayKcal;
-      const at = { firstOfDay: p === first, sleptAtStop, walkedBeforeH, dayWalkH: walkH };
+      const at = { firstOfDay: p === first, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH: walkH };
       share += this.part(walk.parts[p]!, at, energy.totalKcal, menuFactor, zeros, restDayKcal);
       walkedBeforeH += walk.parts[p]!.walkH;
     }
@@ -199,7 +201,12 @@ class Tally {
     const missingKcal = (energy.totalKcal * share + restNeedKcal) * (1 - menuFactor);
     this.deficitKcal += missingKcal;
     this.mass = schools.bodyMass.step(this.mass, -missingKcal);
-    return walk.parts[end - 1]!.night === "stop";
+    return this.feedsAfter(walk.parts[end - 1]!);
+  }
+
+  /** Is the night after a part spent where meals are to be had? */
+  private feedsAfter({ night, legIndex }: DayPart): boolean {
+    return night === "stop" && this.input.ground.halts[legIndex + 1]!.feeds;
   }
 
   /** What was taken as snow or ice is melted where it was taken; a stove that is not there burns nothing. */

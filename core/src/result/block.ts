@@ -6,6 +6,7 @@ import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { isoOfDay } from "../units/day.ts";
 import type { Halt } from "../walk/halts.ts";
+import type { DayPart } from "../walk/walk.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { nightWarmth, padNeed } from "../warmth/night.ts";
 import type { SleepKit } from "../warmth/sleep.ts";
@@ -49,8 +50,9 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       descentM += profile.descentM[c]!;
     }
     const camps = rows.filter(({ part }) => part.night === "camp");
-    // A leg walked in a day has no camp; the weather at its end stands in.
-    const nights = camps.length > 0 ? camps : rows.slice(-1);
+    const outside = rows.filter(({ part }) => sleepsOutside(part, halts));
+    // A leg without such a night has the weather at its end stand in.
+    const nights = outside.length > 0 ? outside : rows.slice(-1);
     const coldest = nights.reduce((a, b) => (b.weather.night.coldNightC < a.weather.night.coldNightC ? b : a));
     const hottest = rows.reduce((a, b) => (b.weather.walking.hotDayC > a.weather.walking.hotDayC ? b : a));
     const onSnow = isSnow(block.surface[Math.max(0, coldest.part.endNode - 1 - block.fromNode)]!);
@@ -72,6 +74,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH)),
       dayCount: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
       campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
+      nightsOutside: sum(outside.map(({ part }) => 1 + part.zeroDays)),
       zeroDays: sum(rows.map(({ part }) => part.zeroDays)),
       startDate: isoOfDay(first.day),
       endDate: isoOfDay(last.day),
@@ -110,7 +113,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
           body: supply.body[inBlock]!,
           sleep: bed,
-          warmth: camps.length > 0 ? nightWarmth(bed, coldest.weather.night.coldNightC) : undefined,
+          warmth: outside.length > 0 ? nightWarmth(bed, coldest.weather.night.coldNightC) : undefined,
         };
       }),
     });
@@ -118,7 +121,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
   return legs;
 }
 
-function blockDays({ block, hikerIds, sleep }: BlockFigureInput): DayResult[] {
+function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResult[] {
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   return block.parts.map((part, p) => {
     const weather = block.conditions[p]!;
@@ -143,10 +146,18 @@ function blockDays({ block, hikerIds, sleep }: BlockFigureInput): DayResult[] {
       coldNightC: weather.night.coldNightC,
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
-        part.night === "camp" ? nightWarmth(sleep[part.legIndex]![h]!, weather.night.coldNightC)?.marginK : undefined,
+        sleepsOutside(part, halts)
+          ? nightWarmth(sleep[part.legIndex]![h]!, weather.night.coldNightC)?.marginK
+          : undefined,
       ),
     };
   });
+}
+
+/** In a tent, or at a stop that offers no bed; the night after the finish is nobody's business. */
+function sleepsOutside({ night, legIndex }: DayPart, halts: readonly Halt[]): boolean {
+  if (night !== "stop") return night === "camp";
+  return legIndex + 2 < halts.length && !halts[legIndex + 1]!.hasBed;
 }
 
 function isSnow(surface: number): boolean {

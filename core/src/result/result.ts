@@ -74,6 +74,8 @@ export interface LegResult {
   dayCount: number;
   /** Nights on the trail, between the stops. */
   campNights: number;
+  /** Nights outside a bed, those at stops without one among them: what bag, pad and shelter are for. */
+  nightsOutside: number;
   zeroDays: number;
   startDate: string;
   endDate: string;

@@ -19,6 +19,9 @@ export interface Halt {
   footM: number;
   rideH: number;
   hasSocket: boolean;
+  /** Whether one sleeps in a bed there, and eats what one has not carried; a stop that says nothing is taken to offer both. */
+  hasBed: boolean;
+  feeds: boolean;
   /** Never closes where undefined. */
   closesH: number | undefined;
 }
@@ -47,6 +50,8 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
       footM: stop.access === "foot" ? stop.offTrailM : 0,
       rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
       hasSocket: stop.services.includes("socket"),
+      hasBed: offers(stop, ["bed"]),
+      feeds: offers(stop, ["shop-small", "shop-full"]),
       closesH: stop.closesH,
     });
   }
@@ -55,6 +60,20 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
   return halts;
 }
 
+function offers({ services }: HaltStop, wanted: readonly HaltStop["services"][number][]): boolean {
+  return services.length === 0 || wanted.some((service) => services.includes(service));
+}
+
 function trailEnd(stopId: string, node: number): Halt {
-  return { stopId, node, nights: 0, footM: 0, rideH: 0, hasSocket: false, closesH: undefined };
+  return {
+    stopId,
+    node,
+    nights: 0,
+    footM: 0,
+    rideH: 0,
+    hasSocket: false,
+    hasBed: true,
+    feeds: true,
+    closesH: undefined,
+  };
 }
