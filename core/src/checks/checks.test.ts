@@ -99,6 +99,21 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     ).toBeUndefined();
   });
 
+  test("a source that may be dry and decides over litres is named, with its chance", () => {
+    const sources = (chance: number) => [
+      sourceOf("w1", 5000),
+      sourceOf("wash", 25_000, { chanceByMonth: Array(12).fill(chance) }),
+      sourceOf("w2", 55_000),
+    ];
+    const check = only(found({ sources: sources(0.8) }), "source-decides")!;
+    expect(check).toMatchObject({ severity: "note", source: "wash", chance: 80 });
+    expect(check.have).toBeGreaterThan(3);
+    expect(check.atM).toBeCloseTo(25_000, -2);
+    expect(only(found({ sources: sources(0.99) }), "source-decides")).toBeUndefined();
+    // One that is not counted on decides nothing.
+    expect(only(found({ sources: sources(0.3) }), "source-decides")).toBeUndefined();
+  });
+
   test("no stations, no heights", () => {
     const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
     const codes = computePlan(

@@ -1,7 +1,7 @@
 /** Water: more than the bottles hold, more than a body should drink, and water passed by. */
-import { nodeAt } from "../track/place.ts";
+import { nodeAt, walkedOf } from "../track/place.ts";
 import { dayNumber, monthOfDay } from "../units/day.ts";
-import { trusted } from "../walk/camps.ts";
+import { trusted, type PlacedSource } from "../walk/camps.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const SLACK_L = 0.05;
@@ -66,4 +66,37 @@ const untrustedWater = defineCheck({
   },
 });
 
-export const waterChecks = [carryOverBottles, drinkLimit, untrustedWater] as const;
+/** Litres by which a source that is dry would change what has to be carried to it: more than this is named. */
+const DECIDES_L = 2;
+/** A source with this chance of flowing, or more, is taken for sure. */
+const SURE_CHANCE = 0.95;
+
+const sourceDecides = defineCheck({
+  code: "source-decides",
+  units: { have: "L", source: "name", chance: "%" },
+  *find(context) {
+    const { plan, result, sources } = context;
+    const byId = new Map(sources.map((source) => [source.id, source]));
+    for (const { leg, row, where } of onLegs(context)) {
+      const month = monthOfDay(dayNumber(leg.startDate) ?? 0);
+      let most = 0;
+      let chance = 1;
+      let decides: PlacedSource | undefined;
+      for (const [i, carry] of row.carries.entries()) {
+        const source = carry.toSourceId === undefined ? undefined : byId.get(carry.toSourceId);
+        const beyond = row.carries[i + 1];
+        if (!source || !beyond) continue;
+        const flows = source.chanceByMonth?.[month] ?? (source.reliable ? 1 : 0);
+        // Without it the way beyond is walked on what was carried to it, and nothing is drunk there.
+        const moreL = beyond.litres + beyond.drunkL;
+        if (flows < SURE_CHANCE && moreL > Math.max(DECIDES_L, most)) [most, chance, decides] = [moreL, flows, source];
+      }
+      if (!decides) continue;
+      const name = plan.sources.find(({ id }) => id === decides.id)?.name ?? decides.id;
+      const atM = walkedOf(result.profile, decides.node);
+      yield { severity: "note", ...where, atM, have: most, source: name, chance: 100 * chance };
+    }
+  },
+});
+
+export const waterChecks = [carryOverBottles, drinkLimit, untrustedWater, sourceDecides] as const;

@@ -18,15 +18,23 @@ export function useStopOnLeg(on: Standing, legIndex: number): Action | undefined
 }
 
 /** One's own judgement of a source: it is counted on, whatever the school of trust says. */
-export function countOnSource({ plan }: Standing, name: string): Action | undefined {
+export function countOnSource(on: Standing, name: string): Action | undefined {
+  return judgeSource(on, name, true, `Count on ${name}`);
+}
+
+export function strikeSource(on: Standing, name: string): Action | undefined {
+  return judgeSource(on, name, false, `Plan as if ${name} were dry`);
+}
+
+function judgeSource({ plan }: Standing, name: string, counted: boolean, words: string): Action | undefined {
   const source = plan.sources.find((candidate) => candidate.name === name);
   if (!source) return undefined;
   return {
-    button: `Count on ${name}`,
-    label: `Count on ${name}`,
+    button: words,
+    label: words,
     recipe: (draft) => {
       const target = draft.sources.find((candidate) => candidate.id === source.id);
-      if (target) target.counted = true;
+      if (target) target.counted = counted;
     },
   };
 }

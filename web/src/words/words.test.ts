@@ -35,6 +35,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "carry-over-bottles": { have: 6.2, limit: 4, distance: 30_000 },
   "drink-limit": { have: 9, limit: 7 },
   "untrusted-water": { distance: 40_000, source: "Old tank" },
+  "source-decides": { have: 5.8, source: "Heron wash", chance: 72 },
   "food-below-resting": { have: 1200, limit: 1500 },
   "canister-missing": {},
   "fire-ban": { fuel: "alcohol", stretch: "Dry hills" },

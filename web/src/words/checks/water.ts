@@ -1,6 +1,6 @@
 import { addWaterBag } from "../../mends/kit.ts";
 import { advice, mends } from "../../mends/mend.ts";
-import { countOnSource, setOutEarlier } from "../../mends/way.ts";
+import { countOnSource, setOutEarlier, strikeSource } from "../../mends/way.ts";
 import { checkWords } from "./words.ts";
 
 export const waterWords = checkWords({
@@ -30,5 +30,13 @@ export const waterWords = checkWords({
     sentence: (check, say, at) =>
       `${say.way(check.distance)} without trusted water; ${check.source}${at} may have some, and is not counted on.`,
     mends: (check, on) => mends(advice("Ask at the last stop whether it has water."), countOnSource(on, check.source)),
+  },
+  "source-decides": {
+    mark: "decides",
+    station: "trail",
+    sentence: (check, say, at) =>
+      `${check.source}${at} decides over ${say.L(check.have)}: its chance of flowing is ${say.percent(check.chance)}, and who finds it dry has to have them.`,
+    mends: (check, on) =>
+      mends(strikeSource(on, check.source), advice("Ask at the last stop, and carry past it when nobody knows.")),
   },
 });
