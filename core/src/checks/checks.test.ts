@@ -241,8 +241,8 @@ describe("each check: when it holds, with its figures, and when it does not", ()
         check.code === "piece-not-there" ? [`${check.piece} ${check.how}`] : [],
       );
     expect(pieces(["shop-small"], "posted", "sent-home")).toEqual(["axe posted", "net sent"]);
-    expect(pieces(["shop-small", "post"], "bought", "sent-home")).toEqual(["axe bought"]);
-    expect(pieces(["shop-full", "post"], "bought", "sent-home")).toEqual([]);
+    expect(pieces(["bed", "post"], "bought", "sent-home")).toEqual(["axe bought"]);
+    expect(pieces(["shop-small", "post"], "bought", "sent-home")).toEqual([]);
   });
 
   test("a menu far under the need is said once, on its worst leg", () => {

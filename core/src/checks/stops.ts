@@ -6,8 +6,8 @@ import { defineCheck, type CheckContext, type OnLeg, onLegs } from "./check.ts";
 type Service = Stop["services"][number];
 
 const SELLS_FOOD: readonly Service[] = ["shop-small", "shop-full"];
-const SELLS_FUEL: readonly Service[] = ["shop-small", "shop-full", "outfitter"];
-const SELLS_KIT: readonly Service[] = ["shop-full", "outfitter"];
+/** Fuel, and small pieces of kit. */
+const SELLS_GOODS: readonly Service[] = ["shop-small", "shop-full", "outfitter"];
 const SLACK_KG = 0.05;
 
 /** The stop a leg leaves, when it says what it offers; at the start all is brought from home. */
@@ -39,7 +39,7 @@ const fuelNotSold = defineCheck({
     for (const on of onLegs(context)) {
       const stop = stopLeft(context, on);
       const { bought, needG } = on.row.fuel;
-      if (!stop || bought === 0 || needG === 0 || offers(stop, SELLS_FUEL)) continue;
+      if (!stop || bought === 0 || needG === 0 || offers(stop, SELLS_GOODS)) continue;
       yield { severity: "caution", ...on.where, atM: on.leg.fromM, stop: stop.name, have: needG };
     }
   },
@@ -54,7 +54,7 @@ const pieceNotThere = defineCheck({
       for (const { fromStopId, toStopId, begins, ends } of piece.spans) {
         const found = [
           begins === "posted" ? missing(stops.get(fromStopId), ["post"], "posted") : undefined,
-          begins === "bought" ? missing(stops.get(fromStopId), SELLS_KIT, "bought") : undefined,
+          begins === "bought" ? missing(stops.get(fromStopId), SELLS_GOODS, "bought") : undefined,
           ends === "sent-home" || ends === "sent-forward" ? missing(stops.get(toStopId), ["post"], "sent") : undefined,
         ];
         for (const one of found)
