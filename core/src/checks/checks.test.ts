@@ -57,6 +57,22 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect([only(roomy, "canister-missing"), only(roomy, "food-over-canister")]).toEqual([undefined, undefined]);
   });
 
+  test("the canister holds what is left where its stretch begins, not the whole leg's food", () => {
+    const canister = pieceOf("canister", 900, { role: "hard-canister", capacityL: 0.5 });
+    const rule = (fromM: number) =>
+      only(
+        found({
+          kit: [bottles, canister],
+          stretches: [{ id: "r", name: "r", fromM, toM: 59_000, kind: "rule", rule: "hard-canister" }],
+        }),
+        "food-over-canister",
+      )!;
+    const [whole, half, late] = [rule(0), rule(30_000), rule(50_000)];
+    expect(half.have).toBeLessThan(0.8 * whole.have);
+    expect(late.have).toBeLessThan(half.have);
+    expect(late.atM).toBeCloseTo(50_000, -2);
+  });
+
   test("a leg over ten days of food", () => {
     const long = [trackNorth({ lengthM: 320_000 })];
     expect(only(found({}, long), "leg-over-ten-days")).toBeDefined();

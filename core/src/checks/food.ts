@@ -4,7 +4,7 @@ import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { nodeAt } from "../track/place.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
-import { defineCheck, onLegs } from "./check.ts";
+import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const foodBelowResting = defineCheck({
   code: "food-below-resting",
@@ -57,10 +57,17 @@ const foodOverCanister = defineCheck({
   units: { have: "L", limit: "L" },
   *find(context) {
     for (const { hiker, leg, row, where } of onLegs(context)) {
-      const have = row.food.startKg / hiker.food.bulkKgPerL;
       const limit = row.kit.canisterL;
-      if (limit > 0 && have > limit && asksForCanister(context.plan, leg, context.result))
-        yield { severity: "caution", ...where, atM: leg.fromM, have, limit };
+      if (limit === 0) continue;
+      const entries = canisterStretches(context.plan, leg, context.result).map((stretch) =>
+        Math.max(leg.fromNode, firstNode(stretch, context.result)),
+      );
+      if (entries.length === 0) continue;
+      // The bag is fullest where the first of them begins.
+      const entry = Math.min(...entries);
+      const { reserveKg, eatenKg } = row.food;
+      const have = (reserveKg + eatenKg * (1 - walkedShare(leg, entry, context.result))) / hiker.food.bulkKgPerL;
+      if (have > limit) yield { severity: "caution", ...where, atM: atNode(context, entry), have, limit };
     }
   },
 });
@@ -104,8 +111,27 @@ function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endDate }: 
   return false;
 }
 
-function asksForCanister({ stretches }: Plan, leg: LegResult, result: TripFigures): boolean {
-  return stretches.some((stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result));
+function asksForCanister(plan: Plan, leg: LegResult, result: TripFigures): boolean {
+  return canisterStretches(plan, leg, result).length > 0;
+}
+
+function canisterStretches({ stretches }: Plan, leg: LegResult, result: TripFigures): Stretch[] {
+  return stretches.filter((stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result));
+}
+
+function firstNode({ fromM, toM }: Stretch, { profile }: TripFigures): number {
+  return Math.min(nodeAt(profile, fromM), nodeAt(profile, toM));
+}
+
+/** The part of the leg's walking hours that is done on reaching a node: as much is eaten of what the leg eats. */
+function walkedShare(leg: LegResult, node: number, { days }: TripFigures): number {
+  let before = 0;
+  for (const day of days) {
+    if (day.legIndex !== leg.index || day.fromNode >= node) continue;
+    const part = Math.min(1, (node - day.fromNode) / Math.max(1, day.toNode - day.fromNode));
+    before += part * day.walkH;
+  }
+  return leg.walkH > 0 ? before / leg.walkH : 0;
 }
 
 export const foodChecks = [foodBelowResting, menuBelowNeed, canisterMissing, foodOverCanister, fireBan] as const;
