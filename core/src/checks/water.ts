@@ -77,24 +77,25 @@ const sourceDecides = defineCheck({
   *find(context) {
     const { plan, result, sources } = context;
     const byId = new Map(sources.map((source) => [source.id, source]));
-    for (const { leg, row, where } of onLegs(context)) {
+    for (const leg of result.legs) {
       const month = monthOfDay(dayNumber(leg.startDate) ?? 0);
-      let most = 0;
-      let chance = 1;
-      let decides: PlacedSource | undefined;
-      for (const [i, carry] of row.carries.entries()) {
-        const source = carry.toSourceId === undefined ? undefined : byId.get(carry.toSourceId);
-        const beyond = row.carries[i + 1];
-        if (!source || !beyond) continue;
-        const flows = source.chanceByMonth?.[month] ?? (source.reliable ? 1 : 0);
-        // Without it the way beyond is walked on what was carried to it, and nothing is drunk there.
-        const moreL = beyond.litres + beyond.drunkL;
-        if (flows < SURE_CHANCE && moreL > Math.max(DECIDES_L, most)) [most, chance, decides] = [moreL, flows, source];
-      }
-      if (!decides) continue;
-      const name = plan.sources.find(({ id }) => id === decides.id)?.name ?? decides.id;
-      const atM = walkedOf(result.profile, decides.node);
-      yield { severity: "note", ...where, atM, have: most, source: name, chance: 100 * chance };
+      // One source a leg, for whoever it means most to.
+      let most = { have: DECIDES_L, chance: 1, hikerId: "", source: undefined as PlacedSource | undefined };
+      for (const { hikerId, carries } of leg.hikers)
+        for (const [i, carry] of carries.entries()) {
+          const source = carry.toSourceId === undefined ? undefined : byId.get(carry.toSourceId);
+          const beyond = carries[i + 1];
+          if (!source || !beyond) continue;
+          const chance = source.chanceByMonth?.[month] ?? (source.reliable ? 1 : 0);
+          // Without it the way beyond is walked on what was carried to it, and nothing is drunk there.
+          const have = beyond.litres + beyond.drunkL;
+          if (chance < SURE_CHANCE && have > most.have) most = { have, chance, hikerId, source };
+        }
+      const { have, chance, hikerId, source } = most;
+      const name = plan.sources.find(({ id }) => id === source?.id)?.name;
+      if (!source || name === undefined) continue;
+      const atM = walkedOf(result.profile, source.node);
+      yield { severity: "note", legIndex: leg.index, hikerId, atM, have, source: name, chance: 100 * chance };
     }
   },
 });
