@@ -214,14 +214,21 @@ async function writeOnFull(
   disk.clear();
   await openKit(page, url);
   const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
-  const fault = shownAsDone
-    ? "shown as done, though it was not kept"
-    : !said && !after
-      ? "nothing was said, and it was not kept"
-      : said && !before && !after
-        ? "the plan of before is not whole"
-        : undefined;
-  return { said, fault };
+  return { said, fault: faultOf({ said, shownAsDone, before, after }) };
+}
+
+interface Outcome {
+  said: boolean;
+  shownAsDone: boolean;
+  /** What was found on the next opening: the plan of before, or what was to be written. */
+  before: boolean;
+  after: boolean;
+}
+
+function faultOf({ said, shownAsDone, before, after }: Outcome): string | undefined {
+  if (shownAsDone) return "shown as done, though it was not kept";
+  if (before || after) return !said && !after ? "nothing was said, and it was not kept" : undefined;
+  return "the plan of before is not whole";
 }
 
 interface SmallDisk {
