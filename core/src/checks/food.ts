@@ -3,7 +3,8 @@ import type { Plan, Stretch } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { nodeAt } from "../track/place.ts";
-import { dayNumber, isoOfDay } from "../units/day.ts";
+import { dayNumber, dayOfYear } from "../units/day.ts";
+import { monthDayIndex, seasonHolds } from "../walk/terrain.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const foodBelowResting = defineCheck({
@@ -100,14 +101,10 @@ function touches(stretch: Stretch, leg: LegResult, { profile }: TripFigures): bo
 /** Does the stretch's season meet the leg's days? */
 function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endDate }: LegResult): boolean {
   if (fromMonthDay === undefined || toMonthDay === undefined) return true;
+  const [from, to] = [monthDayIndex(fromMonthDay), monthDayIndex(toMonthDay)];
   const first = dayNumber(startDate) ?? 0;
   const last = dayNumber(endDate) ?? first;
-  for (let day = first; day <= last; day++) {
-    const monthDay = isoOfDay(day).slice(5);
-    const within = monthDay >= fromMonthDay && monthDay <= toMonthDay;
-    // A season may run over the turn of the year.
-    if (fromMonthDay <= toMonthDay ? within : monthDay >= fromMonthDay || monthDay <= toMonthDay) return true;
-  }
+  for (let day = first; day <= last; day++) if (seasonHolds(from, to, dayOfYear(day))) return true;
   return false;
 }
 

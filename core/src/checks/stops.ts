@@ -1,5 +1,4 @@
 /** What a plan takes at its stops, against what they say they offer. */
-import { FINISH_ID, START_ID } from "../plan/ids.ts";
 import type { Stop } from "../plan/schema.ts";
 import { defineCheck, type CheckContext, type OnLeg, onLegs } from "./check.ts";
 
@@ -81,9 +80,7 @@ const stopsSilent = defineCheck({
   units: { have: "count", stop: "name" },
   *find({ plan, result }) {
     const used = new Set(result.legs.map(({ fromStopId }) => fromStopId));
-    const silent = plan.stops.filter(
-      ({ id, services }) => used.has(id) && services.length === 0 && id !== START_ID && id !== FINISH_ID,
-    );
+    const silent = plan.stops.filter(({ id, services }) => used.has(id) && services.length === 0);
     if (silent.length > 0) yield { severity: "note", have: silent.length, stop: silent[0]!.name };
   },
 });

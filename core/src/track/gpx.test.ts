@@ -148,6 +148,7 @@ describe("what is refused, with a sentence", () => {
     ["a GPX without points", GPX(""), /no track or route points/],
     ["a track of one point", GPX('<trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk>'), /one point/],
     ["only bad points", GPX('<trk><trkseg><trkpt lat="99" lon="1"/></trkseg></trk>'), /None of the file's 1 points/],
+    ["bad points without end", GPX('<wpt lat="x"/>'.repeat(1200)), /first 1000 points/],
     ["a file cut short", TRACK.slice(0, -40), /cut short/],
     ["an entity bomb", '<!DOCTYPE gpx [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]><gpx>&b;</gpx>', /document type/],
     [

@@ -23,6 +23,8 @@ export interface GpxFile {
 const MAX_POINTS = 5_000_000;
 const MAX_WAYPOINTS = 20_000;
 const MAX_REPORTED = 20;
+/** A file that begins with so many points of no use has none; the rest is not read. */
+const MOST_BAD_FIRST = 1000;
 const MAX_TEXT = 1000;
 /** Extensions nest some ten levels; a thousand and more only come from who means harm. */
 const MAX_DEPTH = 100;
@@ -202,6 +204,8 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   function takePoint(kind: "trkpt" | "rtept" | "wpt"): void {
     if (!(Math.abs(lonDeg) <= 180 && Math.abs(latDeg) <= 90)) {
       badPoints++;
+      if (badPoints === MOST_BAD_FIRST && tracks.count + routes.count + waypoints.length === 0)
+        fail(`None of the file's first ${MOST_BAD_FIRST} points has usable coordinates.`);
       if (badPoints <= MAX_REPORTED)
         problems.push({
           severity: "caution",

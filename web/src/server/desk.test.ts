@@ -62,6 +62,8 @@ describe("a desk", () => {
     const hanging = ask("hang", first.signal);
     const waiting = ask("a", second.signal);
     second.abort();
+    // At once, while the other is still being worked for.
+    expect(await waiting).toEqual({ is: "left" });
     const third = ask("b", NOBODY_LEAVES);
     first.abort();
     expect(kinds(await Promise.all([hanging, waiting, third]))).toEqual(["left", "left", "done"]);

@@ -80,8 +80,7 @@ export function openDesk<Task, Answer>(
     while (working < threads) {
       const first = line.shift();
       if (!first) return;
-      if (first.left.aborted) first.end({ is: "left" });
-      else begin(first);
+      begin(first);
     }
   };
 
@@ -89,10 +88,16 @@ export function openDesk<Task, Answer>(
     ask(task, left) {
       return new Promise((end) => {
         if (left.aborted) return end({ is: "left" });
-        // Those who have left make room.
-        const still = line.filter((one) => !one.left.aborted).length;
-        if (working >= threads && still >= queue) return end({ is: "full" });
-        line.push({ task, left, end });
+        if (working >= threads && line.length >= queue) return end({ is: "full" });
+        const one = { task, left, end };
+        line.push(one);
+        // Who leaves while waiting takes the task along: it may be large.
+        left.addEventListener("abort", () => {
+          const place = line.indexOf(one);
+          if (place < 0) return;
+          line.splice(place, 1);
+          end({ is: "left" });
+        });
         next();
       });
     },
