@@ -6,12 +6,14 @@
 import { readFileSync } from "node:fs";
 import { models, readGpx, readPlan, Session, type Plan, type TrackPoints } from "@gepack/core";
 import { hikerLoad } from "../core/src/load/load.ts";
-import { provision, type HikerSupply } from "../core/src/provision/provision.ts";
+import { levelHours } from "../core/src/walk/stride.ts";
+import { provision } from "../core/src/provision/provision.ts";
+import type { HikerSupply } from "../core/src/provision/supply.ts";
 import { mendTracks } from "../core/src/track/mend.ts";
 import { buildProfile } from "../core/src/track/profile.ts";
 import { baseHours, baseHoursInput } from "../core/src/walk/baseHours.ts";
 import { packArrays, Workspace } from "../core/src/walk/workspace.ts";
-import { sampleGround, sampling } from "../core/src/solve/sampled.ts";
+import { sampleGround, sampleSources, sampling } from "../core/src/solve/sampled.ts";
 import { partConditions } from "../core/src/walk/conditions.ts";
 import { walkBlock } from "../core/src/walk/walk.ts";
 import { layGround } from "../core/test/ground.ts";
@@ -164,6 +166,7 @@ const laid = layGround(plan, [track]);
 const { ground, kit, start } = laid;
 const cells = ground.profile.cellCount;
 const sample = sampling({ cellCount: cells });
+const sampledSources = sampleSources({ sources: laid.sources, sampling: sample });
 const sampledSpace = new Workspace(sample.count, plan.hikers.length);
 const load = plan.hikers.map(() => new Float64Array(cells).fill(9));
 const block = { firstLeg: 0, endLeg: ground.halts.length - 1 };
@@ -180,7 +183,10 @@ const stages: [string, Taken][] = [
     "base hours of a time school, a hiker",
     measure(() => void baseHours(baseHoursInput(plan.hikers[0]!, laid.needs[0]!.schools.time, ground.profile))),
   ],
-  ["sample the ground", measure(() => void sampleGround({ ground, sampling: sample, workspace: sampledSpace }))],
+  [
+    "sample the ground",
+    measure(() => void sampleGround({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace })),
+  ],
   ["walk, one round", measure(() => void (walk = walkBlock(ground, block, start.walk, load)))],
 ];
 const conditions = partConditions(ground, walk.parts);
@@ -196,6 +202,9 @@ const supplied = (h: number): HikerSupply =>
     sources: laid.sources,
     loadKg: load[h]!,
     wornKg: kit.legs.map((leg) => leg[h]!.wornKg),
+    bottleL: kit.legs.map((leg) => leg[h]!.bottleL),
+    walkedTo: [],
+    wayH: (distanceM, cell) => levelHours(ground, load, distanceM, cell),
     before: start.supply[h]!,
     drinkL,
   });

@@ -17,6 +17,7 @@ import { buildCamps, placeSources, type PlacedSource } from "../src/walk/camps.t
 import { buildGround, effortSlopes, gradePercents, slowPerKg, type Ground } from "../src/walk/ground.ts";
 import { buildHalts } from "../src/walk/halts.ts";
 import { buildTerrain } from "../src/walk/terrain.ts";
+import type { DetourSources } from "../src/walk/detours.ts";
 import { walkBlock, type DayPart } from "../src/walk/walk.ts";
 import { Workspace } from "../src/walk/workspace.ts";
 
@@ -33,7 +34,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const { stops, stretches, hikers, dayRules } = plan;
   const halts = buildHalts({ stops, profile });
   const startDay = dayNumber(plan.trip.startDate)!;
-  const sources = placeSources({ sources: plan.sources, profile });
+  const sources = placeSources({ sources: plan.sources, stretches, profile });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
   const ground = buildGround({
     profile,
@@ -76,12 +77,13 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
 export function tripInput({ ground, kit, sources, needs }: Laid, solve: TripInput["solve"] = solveBlock): TripInput {
   const sample = sampling({ cellCount: ground.profile.cellCount });
   const workspace = new Workspace(sample.count, needs.length);
+  const sampledSources = sampleSources({ sources, sampling: sample });
   return {
     ground,
-    sampled: sampleGround({ ground, sampling: sample, workspace }),
+    sampled: sampleGround({ ground, sampling: sample, sources: sampledSources, workspace }),
     sampling: sample,
     sources,
-    sampledSources: sampleSources({ sources, sampling: sample }),
+    sampledSources,
     needs,
     kitLegs: kit.legs,
     solve,
@@ -91,7 +93,7 @@ export function tripInput({ ground, kit, sources, needs }: Laid, solve: TripInpu
 export { solveTrip };
 
 /** The whole trail walked at one load everywhere, as if it were one block; arrays are the ground's own. */
-export function walkAll(ground: Ground, loadKg: number, frozen?: readonly DayPart[]) {
+export function walkAll(ground: Ground, loadKg: number, detours?: DetourSources, frozen?: readonly DayPart[]) {
   const load = new Float64Array(ground.profile.cellCount).fill(loadKg);
   const before = { day: ground.startDay, walkedDays: 0, fromStop: false };
   return walkBlock(
@@ -99,6 +101,7 @@ export function walkAll(ground: Ground, loadKg: number, frozen?: readonly DayPar
     { firstLeg: 0, endLeg: ground.halts.length - 1 },
     before,
     ground.paces.map(() => load),
+    detours,
     frozen,
   );
 }

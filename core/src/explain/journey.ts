@@ -8,7 +8,7 @@ import { leaf, named, product, quotient, sum, type Derivation } from "./derivati
 import { defineFigure, sourceOf, type WhyContext } from "./figure.ts";
 
 function explainDays({ leg, schools }: WhyContext): Derivation {
-  const offTrailH = leg.walkH - leg.trailH;
+  const toStopsH = leg.walkH - leg.trailH - leg.detourH;
   const km = leg.distanceM / 1000;
   return quotient(
     "days",
@@ -22,7 +22,8 @@ function explainDays({ leg, schools }: WhyContext): Derivation {
         leaf("leg-km", km, "km", "track"),
         leaf("mean-speed", leg.trailH > 0 ? km / leg.trailH : 0, "km/h", sourceOf("time", schools.time)),
       ),
-      leaf("off-trail-hours", offTrailH, "h", "off-trail-pace"),
+      leaf("off-trail-hours", toStopsH, "h", "off-trail-pace"),
+      leaf("detour-hours", leg.detourH, "h", "detour-rule"),
     ]),
     leaf("hours-per-day", leg.dayCount > 0 ? leg.walkH / leg.dayCount : 0, "h", "day-rules"),
   );

@@ -3,7 +3,7 @@
  * water carried, fuel left and what it is in. Within a day part food goes evenly; breakfast and dinner go at the camps.
  */
 import type { KitLeg } from "../kit/kit.ts";
-import { CAMPS_PER_ZERO, type HikerSupply } from "../provision/provision.ts";
+import type { HikerSupply } from "../provision/supply.ts";
 import type { DayPart } from "../walk/walk.ts";
 import type { PackArrays } from "../walk/workspace.ts";
 
@@ -111,7 +111,6 @@ function waterLeft(parts: readonly DayPart[], supply: HikerSupply, left: Float64
   let p = 0;
   for (const carry of supply.carries) {
     while (p + 1 < parts.length && parts[p]!.endNode <= carry.fromNode) p++;
-    const perCampL = carry.dryCamps > 0 ? carry.campL / carry.dryCamps : 0;
     let usedL = carry.approachL - carry.drunkL;
     let q = p;
     for (let from = carry.fromNode; from < carry.toNode; q++) {
@@ -124,8 +123,7 @@ function waterLeft(parts: readonly DayPart[], supply: HikerSupply, left: Float64
         const here = since > 0 ? litres - since : litres;
         left[c] = here > 0 ? here : 0;
       }
-      if (supply.parts[q]!.dry && to === parts[q]!.endNode)
-        usedL += perCampL * (1 + CAMPS_PER_ZERO * parts[q]!.zeroDays);
+      if (to === parts[q]!.endNode && to < carry.toNode) usedL += supply.parts[q]!.campL;
       from = to;
     }
   }

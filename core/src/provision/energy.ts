@@ -36,7 +36,7 @@ export interface WalkedPart {
   /** What that school keeps of every cell's grade. */
   slope: Float64Array | undefined;
   walk: Pick<Walk, "cellH" | "surface">;
-  part: Pick<DayPart, "legIndex" | "startNode" | "endNode" | "offTrailStartH" | "offTrailEndH">;
+  part: Pick<DayPart, "legIndex" | "startNode" | "endNode" | "offTrailStartH" | "offTrailEndH" | "detours">;
   bodyKg: number;
   /** The pack on every cell, and what is worn on the body. */
   loadKg: Float64Array;
@@ -76,6 +76,8 @@ export function partWalkKcal({ ground, effort, slope, walk, part, bodyKg, loadKg
     wattHours +=
       offTrailStartH * offTrailW(Math.min(startNode, profile.cellCount - 1), from.footM / offTrailStartH / 3600);
   if (offTrailEndH > 0) wattHours += offTrailEndH * offTrailW(Math.max(0, endNode - 1), to.footM / offTrailEndH / 3600);
+  for (const { node, distanceM, walkH } of part.detours)
+    wattHours += walkH * offTrailW(Math.min(node, profile.cellCount - 1), distanceM / walkH / 3600);
   return (wattHours * 3600) / JOULE_PER_KCAL;
 }
 

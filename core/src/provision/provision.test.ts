@@ -94,6 +94,7 @@ describe("meals out of the bag", () => {
     walkH: 7,
     offTrailStartH: 0,
     offTrailEndH: 0,
+    detours: [],
     budgetH: 7,
     sunriseH: 6,
     forbiddenCamp: false,
@@ -280,8 +281,15 @@ describe("water", () => {
       offTrailM: 0,
       chanceByMonth: [0.9, 0.9, 0.9, 0.9, 0.7, 0.5, 0.2, 0.1, 0.2, 0.5, 0.8, 0.9],
     };
-    const by = (trust: string, month: number): boolean => trusted(source, hiker({ water: { trust } }).water, month);
-    expect([by("reliable", 0), by("all", 7), by("chance", 4), by("chance", 5)]).toEqual([false, true, true, false]);
+    const by = (trust: string, yearDay: number): boolean => trusted(source, hiker({ water: { trust } }).water, yearDay);
+    const may = 136;
+    const june = 166;
+    expect([by("reliable", 0), by("all", 220), by("chance", may - 5), by("chance", june)]).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
     const plain = { ...source, chanceByMonth: undefined };
     expect(trusted({ ...plain, reliable: true }, hiker().water, 7)).toBe(true);
     // One's own judgement of a source outranks every school.

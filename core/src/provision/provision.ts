@@ -1,84 +1,13 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
 import type { MassState } from "../models/bodyMass.ts";
-import { heatFactor } from "../models/water.ts";
-import { walkedOf } from "../track/place.ts";
-import { monthOfDay } from "../units/day.ts";
-import { CAMP_REACH_M, trusted, type PlacedSource } from "../walk/camps.ts";
-import type { PartConditions } from "../walk/conditions.ts";
-import type { Ground } from "../walk/ground.ts";
-import type { Halt } from "../walk/halts.ts";
-import type { Block, DayPart, Walk } from "../walk/walk.ts";
-import { dayEnergy, partWalkKcal, type DayEnergy } from "./energy.ts";
-import { appetite, foodKg, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
-import { boilGrams, containerOf, cooked, legFuel, meltGramsPerL, type Burnt, type LegFuel } from "./fuel.ts";
-import { restingKcalPerDay, type HikerNeeds } from "./needs.ts";
-import { carryLitres, drunkLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
-
-export interface PartSupply {
-  meals: PartMeals;
-  /** Eaten out of the bag, kilograms: before setting out, on the way, at camp (rest days there too). */
-  breakfastKg: number;
-  dayKg: number;
-  dinnerKg: number;
-  fuelKg: number;
-  /** The night after it has no trusted water at hand. */
-  dry: boolean;
-}
-
-export interface LegFood {
-  /** Need over the leg's carried meals, before appetite and planned shortfall. */
-  needKcal: number;
-  menuKcal: number;
-  eatenKg: number;
-  reserveKg: number;
-  startKg: number;
-  /** Carried meals in whole days of need. */
-  mealDays: number;
-}
-
-/**
- * What a hiker takes from one block into the next. Kept round: an edit that moves a body by a milligram
- * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
- */
-export interface SupplyState extends MassState {
-  /** Fuel left in the open container, grams. */
-  openFuelG: number;
-  /** Deficits added up since the start, kcal. */
-  deficitKcal: number;
-}
-
-export interface HikerSupply {
-  energies: DayEnergy[];
-  /** Parallel to the walk's parts. */
-  parts: PartSupply[];
-  /** By leg of the block. */
-  food: LegFood[];
-  fuel: LegFuel[];
-  /** Body at the start of every leg. */
-  body: MassState[];
-  carries: Carry[];
-  /** Litres drunk from the block's start to each node of the trail's ground. */
-  drinkL: Float64Array;
-  after: SupplyState;
-}
-
-export interface ProvisionInput {
-  needs: HikerNeeds;
-  ground: Ground;
-  /** What the hiker's effort school keeps of every cell's grade. */
-  slope: Float64Array | undefined;
-  block: Block;
-  walk: Walk;
-  conditions: readonly PartConditions[];
-  /** In walking order; those on the block are picked out. */
-  sources: readonly PlacedSource[];
-  loadKg: Float64Array;
-  /** By leg of the block. */
-  wornKg: readonly number[];
-  before: SupplyState;
-  /** Working array with an element for each node. */
-  drinkL: Float64Array;
-}
+import type { DayPart } from "../walk/walk.ts";
+import { onlyIceAt, waterCarries } from "./carries.ts";
+import { dayEnergy, partWalkKcal } from "./energy.ts";
+import { appetite, foodKg, partMeals, type PartOfDay } from "./food.ts";
+import { boilGrams, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
+import { restingKcalPerDay } from "./needs.ts";
+import type { HikerSupply, ProvisionInput } from "./supply.ts";
+import { drunkLitres, type Carry } from "./water.ts";
 
 /** Grain of the state, see `SupplyState`: ten grams of body, a gram of fuel, a kilocalorie. */
 const GRAIN = { massKg: 0.01, fuelG: 1, energyKcal: 1 } as const;
@@ -87,7 +16,7 @@ const grained = (value: number, grain: number): number => Math.round(value / gra
 export function provision(input: ProvisionInput): HikerSupply {
   const { walk, block, needs, before, ground } = input;
   const legCount = block.endLeg - block.firstLeg;
-  const supply: Omit<HikerSupply, "carries" | "drinkL" | "after"> = {
+  const supply: Omit<HikerSupply, "carries" | "detours" | "wanted" | "drinkL" | "after"> = {
     energies: [],
     parts: [],
     food: Array.from({ length: legCount }, () => ({
@@ -118,7 +47,7 @@ export function provision(input: ProvisionInput): HikerSupply {
   const { slope, loadKg } = input;
   const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
   const water = waterCarries(input, drinkL);
-  for (let p = 0; p < supply.parts.length; p++) supply.parts[p]!.dry = water.dry[p]!;
+  for (const [p, camp] of water.camps.entries()) Object.assign(supply.parts[p]!, camp);
   tally.melt(water.carries);
   let openG = before.openFuelG;
   const container = containerOf(needs.schools.fuel, needs.stove);
@@ -135,6 +64,8 @@ export function provision(input: ProvisionInput): HikerSupply {
     fuel,
     body,
     carries: water.carries,
+    detours: water.detours,
+    wanted: water.wanted,
     drinkL,
     after: {
       bodyKg: grained(tally.mass.bodyKg, GRAIN.massKg),
@@ -225,24 +156,6 @@ class Tally {
     }
   }
 
-  /** Is snow or ice all the water at this camp? Water that was carried there is none. */
-  private campsOnIce(part: DayPart): boolean {
-    const { sources, needs, ground, conditions, walk } = this.input;
-    if (part.night !== "camp") return false;
-    const { highC } = conditions[walk.parts.indexOf(part)]!.walking;
-    const month = monthOfDay(part.day);
-    const reach = Math.round(CAMP_REACH_M / ground.profile.cellM);
-    let any = false;
-    for (let s = firstAfter(sources, part.endNode - reach - 1); s < sources.length; s++) {
-      const source = sources[s]!;
-      if (source.node > part.endNode + reach) break;
-      if (!trusted(source, needs.water, month)) continue;
-      if (!isIce(source.kind, highC)) return false;
-      any = true;
-    }
-    return any;
-  }
-
   /** Answers the share of the day's meals that came out of the bag. */
   private part(
     part: DayPart,
@@ -268,12 +181,16 @@ class Tally {
     const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
     const boils = stove.fuel === "none" ? 0 : (stove.boilsPerDay / 2) * halfDays;
     const heightM = ground.profile.heightM[part.endNode]!;
-    const fuelG = boils === 0 ? 0 : boils * boilGrams(schools.fuel, stove, heightM, this.campsOnIce(part));
+    const fuelG =
+      boils === 0
+        ? 0
+        : boils * boilGrams(schools.fuel, stove, heightM, part.night === "camp" && onlyIceAt(this.input, part));
     this.burnt[leg]!.boils += boils;
     this.burnt[leg]!.boilG += fuelG;
     this.supply.parts.push({
       meals,
       fuelKg: fuelG / 1000,
+      campL: 0,
       dry: false,
       breakfastKg: kilograms(dayKcal * meals.breakfastFraction),
       dayKg: kilograms(dayKcal * meals.dayFraction),
@@ -281,119 +198,4 @@ class Tally {
     });
     return share;
   }
-}
-
-/** Meals of a rest day at a dry camp count as a further camp's water each: two for every day. */
-export const CAMPS_PER_ZERO = 2;
-
-interface Carries {
-  carries: Carry[];
-  /** By part of the walk: is the night after it dry? */
-  dry: boolean[];
-}
-
-function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carries {
-  const { needs, ground, walk } = input;
-  const { profile } = ground;
-  const carries: Carry[] = [];
-  const dry = walk.parts.map(() => false);
-  const points = waterPoints(input);
-  const campReach = Math.round(CAMP_REACH_M / profile.cellM);
-  let part = 0;
-  for (let i = 0; i + 1 < points.length; i++) {
-    const from = points[i]!;
-    const to = points[i + 1]!;
-    if (to.node === from.node) continue;
-    while (walk.parts[part]!.endNode <= from.node) part++;
-    let dryCamps = 0;
-    let campHeat = 1;
-    let walkH = 0;
-    for (let k = part; k < walk.parts.length && walk.parts[k]!.startNode < to.node; k++) {
-      const piece = walk.parts[k]!;
-      const within = Math.min(piece.endNode, to.node) - Math.max(piece.startNode, from.node);
-      walkH += (piece.walkH * within) / Math.max(1, piece.endNode - piece.startNode);
-      const camp = piece.endNode;
-      if (piece.night === "camp" && camp - from.node > campReach && to.node - camp > campReach && camp < to.node) {
-        const camps = 1 + CAMPS_PER_ZERO * piece.zeroDays;
-        campHeat = (campHeat * dryCamps + heatFactor(input.conditions[k]!.eveningC) * camps) / (dryCamps + camps);
-        dryCamps += camps;
-        dry[k] = true;
-      }
-    }
-    // The way between the water and the trail is walked on this water too, at the thirst of its cell.
-    const perM = (cell: number): number => (drinkL[cell + 1]! - drinkL[cell]!) / profile.cellM;
-    const approachL = from.offTrailM * perM(from.node);
-    const walkingL = drinkL[to.node]! - drinkL[from.node]! + approachL + to.offTrailM * perM(to.node - 1);
-    const need = carryLitres(needs.water, walkingL, dryCamps, campHeat);
-    carries.push({
-      legIndex: walk.parts[part]!.legIndex,
-      fromNode: from.node,
-      toNode: to.node,
-      fromSourceId: from.sourceId,
-      toSourceId: to.sourceId,
-      isIce: from.isIce,
-      distanceM: walkedOf(profile, to.node - from.node) + from.offTrailM + to.offTrailM,
-      walkH,
-      approachL,
-      dryCamps,
-      walkingL,
-      campL: need.campL,
-      campHeat,
-      reserveL: need.reserveL,
-      drunkL: need.drunkL,
-      handL: need.handL,
-      litres: need.litres,
-      mostL: mostLitres(needs.body.bodyKg, walkH, dryCamps),
-    });
-  }
-  return { carries, dry };
-}
-
-/** Stops and the sources this hiker trusts in the month of passage, in walking order, on the block. */
-function waterPoints(input: ProvisionInput): WaterPoint[] {
-  const { walk, needs, ground, block, sources } = input;
-  const { halts } = ground;
-  const lastNode = halts[block.endLeg]!.node;
-  const points: WaterPoint[] = [];
-  let halt = block.firstLeg;
-  let part = 0;
-  const takeHalts = (before: number): void => {
-    while (halt <= block.endLeg && halts[halt]!.node <= before) points.push(tap(halts[halt++]!));
-  };
-  for (let s = firstAfter(sources, halts[block.firstLeg]!.node); s < sources.length; s++) {
-    const source = sources[s]!;
-    const { node } = source;
-    if (node >= lastNode) break;
-    takeHalts(node);
-    while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
-    if (points.at(-1)?.node === node) continue;
-    if (trusted(source, needs.water, monthOfDay(walk.parts[part]!.day)))
-      points.push({
-        node,
-        sourceId: source.id,
-        offTrailM: source.offTrailM,
-        isIce: isIce(source.kind, input.conditions[part]!.walking.highC),
-      });
-  }
-  takeHalts(Infinity);
-  return points;
-}
-
-const tap = (halt: Halt): WaterPoint => ({
-  node: halt.node,
-  sourceId: undefined,
-  offTrailM: halt.footM,
-  isIce: false,
-});
-
-/** Index of the first source beyond a node. */
-function firstAfter(sources: readonly PlacedSource[], node: number): number {
-  let low = 0;
-  let high = sources.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (sources[middle]!.node <= node) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }

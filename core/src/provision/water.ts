@@ -106,8 +106,10 @@ function balanceLitres({ ground, needs, slope, walk, loadKg, bodyKg, into }: Dri
 export interface WaterPoint {
   node: number;
   sourceId: string | undefined;
-  /** On foot from the trail and back. */
+  /** On foot one way. */
   offTrailM: number;
+  /** Water off the trail that is fetched only where it pays: not a stop's, which is walked to anyway. */
+  optional: boolean;
   /** Snow, or frozen: what is taken has to be melted first. */
   isIce: boolean;
 }
@@ -135,6 +137,7 @@ export interface Carry {
   walkingL: number;
   /** The part of `walkingL` that is drunk between the water and the trail, before its first cell. */
   approachL: number;
+  /** Camps it is carried to; one that fetches a part of its water counts for the rest. */
   dryCamps: number;
   campL: number;
   /** What the heat of its evenings makes of the camps' water, 1 in the cool. */

@@ -71,7 +71,8 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       climbM,
       descentM,
       walkH: sum(rows.map(({ part }) => part.walkH)),
-      trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH)),
+      trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH - detourHours(part))),
+      detourH: sum(rows.map(({ part }) => detourHours(part))),
       dayCount: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
       campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
       nightsOutside: sum(outside.map(({ part }) => 1 + part.zeroDays)),
@@ -110,6 +111,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
           energy: meanEnergy(days),
           carries,
           largestCarry,
+          detours: supply.detours.filter((choice) => choice.legIndex === index),
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
           body: supply.body[inBlock]!,
           sleep: bed,
@@ -159,6 +161,8 @@ function sleepsOutside({ night, legIndex }: DayPart, halts: readonly Halt[]): bo
   if (night !== "stop") return night === "camp";
   return legIndex + 2 < halts.length && !halts[legIndex + 1]!.hasBed;
 }
+
+const detourHours = ({ detours }: DayPart): number => sum(detours.map(({ walkH }) => walkH));
 
 function isSnow(surface: number): boolean {
   return SURFACE_FACTORS[surface]!.id.endsWith("snow");

@@ -5,7 +5,8 @@ import type { MassState } from "../models/bodyMass.ts";
 import type { PackCells } from "../solve/trip.ts";
 import type { Power } from "../power/power.ts";
 import type { LegFuel } from "../provision/fuel.ts";
-import type { LegFood } from "../provision/provision.ts";
+import type { LegFood } from "../provision/supply.ts";
+import type { DetourChoice } from "../provision/payingWater.ts";
 import type { Carry } from "../provision/water.ts";
 import type { Profile } from "../track/profile.ts";
 import type { WalkedM } from "../units/lengths.ts";
@@ -44,6 +45,8 @@ export interface LegHiker extends LegLoad {
   carries: Carry[];
   /** Index into `carries` of the largest, or −1. */
   largestCarry: number;
+  /** Trusted water off the trail, walked to or passed by, and what was weighed for it. */
+  detours: DetourChoice[];
   /** Space wanted in the pack at the start of the leg, litres. */
   volumeL: number;
   /** Body on leaving, and deficits added up until then. */
@@ -70,6 +73,8 @@ export interface LegResult {
   walkH: number;
   /** Of those, on the trail itself. */
   trailH: number;
+  /** To water off the trail and back. */
+  detourH: number;
   /** Walking days, the unfinished ones as shares of their hours. */
   dayCount: number;
   /** Nights on the trail, between the stops. */

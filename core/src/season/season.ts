@@ -12,10 +12,10 @@ import type { ClimateStation } from "../plan/schema.ts";
 import type { WalkedM } from "../units/lengths.ts";
 import { walkedAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { dayOfYear, DAYS_PER_YEAR } from "../units/day.ts";
+import { dayOfYear } from "../units/day.ts";
+import { monthPlace } from "./months.ts";
 
 const SOFTENING_M = 20_000;
-const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** What the weather has to know of a station: its name may change without consequence. */
 // prettier-ignore
@@ -99,31 +99,15 @@ function climateYear(station: Omit<StationFacts, "trackM" | "heightM">, walkedM:
 
 /** Periodic Catmull-Rom through mid-month values, for each day of a 366-day year. */
 function yearOf(monthly: readonly number[]): Float64Array {
-  const centres: number[] = [];
-  let startDay = 0;
-  for (const length of MONTH_LENGTHS) {
-    centres.push(startDay + length / 2);
-    startDay += length;
-  }
-  const out = new Float64Array(366);
-  for (let day = 0; day < 366; day++) {
-    const t = day + 0.5;
-    let month = 11;
-    for (let m = 0; m < 12; m++) if (t >= centres[m]!) month = m;
-    if (t < centres[0]!) month = 11;
-    const from = centres[month]! - (t < centres[0]! ? DAYS_PER_YEAR : 0);
-    const next = (month + 1) % 12;
-    const to = centres[next]! + (next === 0 && t >= centres[11]! ? DAYS_PER_YEAR : 0);
-    const u = (t - from) / (to - from);
+  return Float64Array.from({ length: 366 }, (_, yearDay) => {
+    const { month, next, fraction: u } = monthPlace(yearDay);
     const p0 = monthly[(month + 11) % 12]!;
     const p1 = monthly[month]!;
     const p2 = monthly[next]!;
     const p3 = monthly[(month + 2) % 12]!;
-    out[day] =
-      0.5 *
-      (2 * p1 + (p2 - p0) * u + (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u);
-  }
-  return out;
+    const cubic = (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u;
+    return 0.5 * (2 * p1 + (p2 - p0) * u + cubic);
+  });
 }
 
 /** Mean low and high and the one-in-ten extremes at a place, height and date. */

@@ -116,7 +116,7 @@ export class Session {
     const terrain = stage.terrain({ profile, stretches });
     const season = stage.season({ profile, stations: this.part("stations", plan.climate.stations.map(stationFacts)) });
     const halts = stage.halts({ stops, profile });
-    const sources = stage.sources({ sources: plan.sources, profile });
+    const sources = stage.sources({ sources: plan.sources, stretches, profile });
     const camps = stage.camps({
       stretches,
       camps: this.part(
@@ -153,15 +153,16 @@ export class Session {
     });
     const sample = stage.sampling({ cellCount: profile.cellCount });
     const sampledSpace = stage.sampledWorkspace({ cellCount: sample.count, hikerCount: hikers.length });
+    const sampledSources = stage.sampledSources({ sources, sampling: sample });
     const pieces = this.part("pieces", plan.kit.map(pieceFacts));
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops, profile, halts });
     const trail = solveTrip({
       ground,
-      sampled: stage.sampled({ ground, sampling: sample, workspace: sampledSpace }),
+      sampled: stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace }),
       sampling: sample,
       sources,
-      sampledSources: stage.sampledSources({ sources, sampling: sample }),
+      sampledSources,
       needs: hikers.map((hiker, h) =>
         stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
       ),

@@ -5,13 +5,16 @@ import { arbitraryPlan, runs, type PlanCase } from "../../test/arbitraryPlan.ts"
 import { layGround } from "../../test/ground.ts";
 import { models } from "../models/index.ts";
 import type { EffortInput } from "../models/effort.ts";
-import { CAMPS_PER_ZERO, provision, type HikerSupply } from "../provision/provision.ts";
+import { provision } from "../provision/provision.ts";
+import type { HikerSupply } from "../provision/supply.ts";
 import { sunFraction } from "../provision/water.ts";
 import { belowHigh } from "../season/diurnal.ts";
 import { climateAt, skyAt } from "../season/season.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
 import { partConditions } from "../walk/conditions.ts";
+import { allDetours } from "../walk/detours.ts";
 import { heatSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
+import { levelHours } from "../walk/stride.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { seasonHolds } from "../walk/terrain.ts";
 import { blocksOf, walkBlock, type DayPart } from "../walk/walk.ts";
@@ -27,12 +30,14 @@ function oneRound({ plan, tracks }: PlanCase) {
   const { profile } = ground;
   const block = blocksOf(ground.halts)[0]!;
   const given = new Float64Array(profile.cellCount).fill(CARRIED_KG);
-  const walk = walkBlock(
-    ground,
-    block,
-    start.walk,
-    plan.hikers.map(() => given),
+  const loads = plan.hikers.map(() => given);
+  // Every other water off the trail is walked to, whether that pays or not.
+  const { node: firstNode } = ground.halts[block.firstLeg]!;
+  const { node: endNode } = ground.halts[block.endLeg]!;
+  const walkedTo = sources.filter(
+    ({ node, offTrailM }, i) => offTrailM > 0 && node > firstNode && node < endNode && i % 2 === 0,
   );
+  const walk = walkBlock(ground, block, start.walk, loads, allDetours([walkedTo]));
   const conditions = partConditions(ground, walk.parts);
   const kitLegs = kit.legs.slice(block.firstLeg, block.endLeg).map((leg) => leg[0]!);
   const supply = provision({
@@ -45,6 +50,9 @@ function oneRound({ plan, tracks }: PlanCase) {
     sources,
     loadKg: given,
     wornKg: kitLegs.map((leg) => leg.wornKg),
+    bottleL: kitLegs.map((leg) => leg.bottleL),
+    walkedTo,
+    wayH: (distanceM, cell) => levelHours(ground, loads, distanceM, cell),
     before: start.supply[0]!,
     drinkL: new Float64Array(profile.cellCount + 1),
   });
@@ -69,6 +77,7 @@ function* clocked({ plan, walk }: Round, part: DayPart): Generator<{ cell: numbe
   const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
   let clockH = part.startClockH + part.offTrailStartH * clockPerH;
   for (let cell = part.startNode; cell < part.endNode; cell++) {
+    clockH += part.detours.reduce((sum, way) => sum + (way.node === cell ? way.walkH * clockPerH : 0), 0);
     yield { cell, clockH };
     clockH += walk.cellH[cell]! * clockPerH;
   }
@@ -166,6 +175,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
       const ways = [
         [part.startNode, ground.halts[part.legIndex]!.footM, part.offTrailStartH],
         [part.endNode - 1, ground.halts[part.legIndex + 1]!.footM, part.offTrailEndH],
+        ...part.detours.map((way) => [way.node, way.distanceM, way.walkH] as const),
       ] as const;
       for (const [cell, footM, hours] of ways) {
         if (hours === 0) continue;
@@ -222,7 +232,7 @@ function told({ plan, ground, walk, supply, kitLegs }: Round): Float64Array {
       drink(supply.drinkL[c + 1]! - supply.drinkL[c]!);
     }
     const dryCarry = supply.carries[carryIndex - 1];
-    if (supplied.dry && dryCarry) drink((dryCarry.campL / dryCarry.dryCamps) * (1 + CAMPS_PER_ZERO * part.zeroDays));
+    if (dryCarry && part.endNode < dryCarry.toNode) drink(supplied.campL);
     eat(supplied.dinnerKg);
     fuelKg = Math.max(0, fuelKg - supplied.fuelKg);
   }

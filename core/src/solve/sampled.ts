@@ -52,11 +52,13 @@ export function canBeSampled({ halts }: Ground, firstLeg: number, endLeg: number
 export interface SampleInput {
   ground: Ground;
   sampling: Sampling;
+  /** On the sample's nodes. */
+  sources: readonly PlacedSource[];
   workspace: Workspace;
 }
 
 /** The sampled ground; its arrays are its own. */
-export function sampleGround({ ground, sampling, workspace }: SampleInput): Ground {
+export function sampleGround({ ground, sampling, sources, workspace }: SampleInput): Ground {
   const { profile, terrain, camps } = ground;
   const { count, cells, nodes, ratio } = sampling;
   const nodeOf = (node: number): number => sampledNode(sampling, node);
@@ -86,7 +88,7 @@ export function sampleGround({ ground, sampling, workspace }: SampleInput): Grou
       forbidden: picked(camps.forbidden, new Uint8Array(count + 1), nodes),
       listed: camps.listed.map(nodeOf),
       hollow: new Set([...camps.hollow].map(nodeOf)),
-      wet: camps.wet.map((month) => month.map(nodeOf)),
+      wet: camps.wet.moved(sources),
     },
     baseH: ground.baseH.map((hours) => picked(hours, new Float64Array(count), cells).map((h) => h * ratio)),
     slowPerKg: picked(ground.slowPerKg, new Float64Array(count), cells),

@@ -4,7 +4,8 @@
  * A round walks on given loads and answers the loads that follow. It is over when the next round could
  * move no starting weight by more than 10 g: because this one did not, or because what the loads still
  * differ by, times the gain of the feedback, is less. At most twelve rounds; steps are halved when the
- * moves stop shrinking; from the seventh round on days keep their ends.
+ * moves stop shrinking; from the seventh round on days keep their ends,
+ * and so do the ways to water.
  *
  * Where two answers hold (one day more carries the food that makes one more day) the loads come from the
  * heavy side, so that the heavier one is told: see `trip.ts`.
@@ -13,11 +14,14 @@ import type { KitLeg } from "../kit/kit.ts";
 import { hikerLoad, type HikerLoad } from "../load/load.ts";
 import type { PaceSettings } from "../plan/schema.ts";
 import type { HikerNeeds } from "../provision/needs.ts";
-import { provision, type HikerSupply, type SupplyState } from "../provision/provision.ts";
+import { provision } from "../provision/provision.ts";
+import type { HikerSupply, SupplyState } from "../provision/supply.ts";
 import type { PlacedSource } from "../walk/camps.ts";
 import { partConditions, type PartConditions } from "../walk/conditions.ts";
+import { allDetours, sameDetours, type DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";
 import { SLOWEST_BY_LOAD } from "../walk/slow.ts";
+import { levelHours } from "../walk/stride.ts";
 import { walkBlock, type Block, type DayPart, type Walk, type WalkState } from "../walk/walk.ts";
 
 /** The party between two blocks. */
@@ -32,6 +36,8 @@ export interface Settled {
   conditions: PartConditions[];
   supplies: HikerSupply[];
   loads: HikerLoad[];
+  /** Water off the trail that the party walks to. */
+  detours: DetourSources;
   after: TripState;
   rounds: number;
   settled: boolean;
@@ -61,13 +67,20 @@ const CAUTION = 2;
 /** Heavier than any plan comes to rest at: hearty days, water for a desert, a walk as slow as load makes it. */
 const HEAVY = { kcalPerDay: 7000, waterKg: 8, slowness: 1 / SLOWEST_BY_LOAD } as const;
 
-export function settle(input: SettleInput, guessKg: readonly Float64Array[], toleranceKg = SETTLE_KG): Settled {
+/** Loads and detours to begin with. */
+export interface Guess {
+  loadKg: readonly Float64Array[];
+  detours: DetourSources;
+}
+
+export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG): Settled {
   const { ground, block, before, needs, kit, sources } = input;
   const { hikers } = ground.workspace;
   const { from, to } = span(ground, block);
   const kitOfHiker = needs.map((_, h) => kit.map((leg) => leg[h]!));
   const wornKg = kitOfHiker.map((legs) => legs.map((leg) => leg.wornKg));
-  let loadKg = guessKg;
+  const bottleL = kitOfHiker.map((legs) => legs.map((leg) => leg.bottleL));
+  let { loadKg, detours } = guess;
   let starts: number[] | undefined;
   let lastMove = Infinity;
   let frozen: DayPart[] | undefined;
@@ -75,7 +88,9 @@ export function settle(input: SettleInput, guessKg: readonly Float64Array[], tol
 
   for (let round = 1; ; round++) {
     input.onRound?.();
-    const walk = walkBlock(ground, block, before.walk, loadKg, frozen);
+    const walk = walkBlock(ground, block, before.walk, loadKg, detours, frozen);
+    const walkedOn = loadKg;
+    const walkedTo = detours;
     const conditions = partConditions(ground, walk.parts);
     const supplies = needs.map((need, h) =>
       provision({
@@ -88,6 +103,9 @@ export function settle(input: SettleInput, guessKg: readonly Float64Array[], tol
         sources,
         loadKg: loadKg[h]!,
         wornKg: wornKg[h]!,
+        bottleL: bottleL[h]!,
+        walkedTo,
+        wayH: (distanceM, cell) => levelHours(ground, walkedOn, distanceM, cell),
         before: before.supply[h]!,
         drinkL: hikers[h]!.drinkL,
       }),
@@ -107,13 +125,16 @@ export function settle(input: SettleInput, guessKg: readonly Float64Array[], tol
       move = 0;
       for (const [i, start] of nextStarts.entries()) move = Math.max(move, Math.abs(start - (starts[i] ?? 0)));
     }
+    const wanted = allDetours(supplies.map((supply) => supply.wanted));
+    const stays = frozen !== undefined || sameDetours(wanted, detours);
     const ahead = Math.min(move, nextMoveKg(input, loadKg, supplies, loads));
-    if (ahead <= toleranceKg || round === MOST_ROUNDS)
+    if ((ahead <= toleranceKg && stays) || round === MOST_ROUNDS)
       return {
         walk,
         conditions,
         supplies,
         loads,
+        detours,
         after: { walk: walk.after, supply: supplies.map((supply) => supply.after) },
         rounds: round,
         settled: ahead <= toleranceKg,
@@ -124,6 +145,7 @@ export function settle(input: SettleInput, guessKg: readonly Float64Array[], tol
     lastMove = move;
     starts = nextStarts;
     if (round === FREEZE_AFTER) frozen = walk.parts;
+    else if (!frozen) detours = wanted;
     loadKg = loads.map((load, h) => {
       if (!damped) return load.loadKg;
       const was = loadKg[h]!;
@@ -184,11 +206,11 @@ export function span(ground: Ground, block: Block): { from: number; to: number }
 }
 
 /** Loads on the heavy side of every answer: food falling evenly over each leg, and far too much of it. */
-export function heavyGuess({ ground, block, needs, kit }: SettleInput): Float64Array[] {
+export function heavyGuess({ ground, block, needs, kit }: SettleInput): Guess {
   const { halts, workspace, baseH, slowness } = ground;
   const hoursPerDay = Math.min(...ground.paces.map(fewestHours));
   const slowestGround = Math.max(...slowness);
-  return needs.map(({ food }, h) => {
+  const loadKg = needs.map(({ food }, h) => {
     const load = workspace.hikers[h]!.guessKg;
     const kgPerDay = (HEAVY.kcalPerDay / (1000 * food.densityKcalPerG)) * (1 + food.reserveFraction);
     for (let leg = block.firstLeg; leg < block.endLeg; leg++) {
@@ -202,6 +224,7 @@ export function heavyGuess({ ground, block, needs, kit }: SettleInput): Float64A
     }
     return load;
   });
+  return { loadKg, detours: [] };
 }
 
 function sumOf(values: Float64Array, from: number, to: number): number {

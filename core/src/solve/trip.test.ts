@@ -6,7 +6,8 @@ import { layGround, tripInput } from "../../test/ground.ts";
 import { computePlan, type Plan } from "../index.ts";
 import { models } from "../models/index.ts";
 import { settle, type SettleInput } from "./settle.ts";
-import { solveTrip, startState, type BlockInput, type Trip } from "./trip.ts";
+import { solveTrip, startState, type BlockInput, type SolvedBlock, type Trip } from "./trip.ts";
+import type { DetourSources } from "../walk/detours.ts";
 
 const tracks = [trackNorth({ lengthM: 200_000, heightM: (m) => 600 + 200 * Math.sin(m / 4000) })];
 const plan = (overrides: Record<string, unknown> = {}): Plan =>
@@ -17,6 +18,12 @@ const plan = (overrides: Record<string, unknown> = {}): Plan =>
     kit: [pieceOf("pack", 4000)],
     ...overrides,
   });
+
+/** The water off the trail that a block was walked with. */
+const walkedTo = ({ parts }: SolvedBlock): DetourSources =>
+  parts.flatMap(({ detours }) =>
+    detours.map(({ sourceId, node, distanceM }) => ({ id: sourceId, node, offTrailM: distanceM / 2 })),
+  );
 
 const trip = (given: Plan): Trip => solveTrip(tripInput(layGround(given, tracks)));
 
@@ -112,7 +119,7 @@ describe("coming to rest", () => {
             cells.set(loadKg, told.fromNode);
             return cells;
           });
-          const once = settle(input, loads, Infinity);
+          const once = settle(input, { loadKg: loads, detours: walkedTo(told) }, Infinity);
           for (const [h, load] of once.loads.entries())
             for (const [leg, { startKg }] of load.legs.entries())
               movedKg = Math.max(movedKg, Math.abs(startKg - told.loads[h]![leg]!.startKg));
@@ -134,12 +141,12 @@ describe("coming to rest", () => {
     expect(told.lastMoveG).toBeLessThan(10);
     const even = input.needs.map(() => new Float64Array(input.ground.profile.cellCount).fill(40));
     // Nothing is as still as this: a move of less than nothing.
-    const restless = settle(input, even, -1);
+    const restless = settle(input, { loadKg: even, detours: [] }, -1);
     expect(restless).toMatchObject({ settled: false, rounds: 12 });
     expect(restless.lastMoveG).toBeGreaterThanOrEqual(0);
     expect(restless.lastMoveG).toBeLessThan(10);
     // A first round moves nothing it could compare with: what it says comes from the gain alone.
-    expect(settle(input, even, 1e6)).toMatchObject({ settled: true, rounds: 1 });
+    expect(settle(input, { loadKg: even, detours: [] }, 1e6)).toMatchObject({ settled: true, rounds: 1 });
   });
 
   describe("where two answers hold, the heavier is told", () => {
@@ -147,7 +154,7 @@ describe("coming to rest", () => {
     /** The answer that a start from the same load everywhere comes to. */
     const answerFrom = (input: SettleInput, kg: number): number => {
       const even = input.needs.map(() => new Float64Array(input.ground.profile.cellCount).fill(kg));
-      return startsOf(settle(input, even).loads)[0]!;
+      return startsOf(settle(input, { loadKg: even, detours: [] }).loads)[0]!;
     };
     /** Stops at distances where a leg's last day just fails to end in town: there one day more feeds itself. */
     const searched = (schools: Record<string, string>): number => {

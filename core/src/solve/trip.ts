@@ -10,13 +10,14 @@ import type { KitLeg } from "../kit/kit.ts";
 import type { LegLoad } from "../load/load.ts";
 import { estimatedFatFraction } from "../models/resting.ts";
 import type { HikerNeeds } from "../provision/needs.ts";
-import type { HikerSupply, LegFood } from "../provision/provision.ts";
+import type { HikerSupply, LegFood } from "../provision/supply.ts";
 import type { PlacedSource } from "../walk/camps.ts";
 import type { PartConditions } from "../walk/conditions.ts";
+import type { DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";
 import { blocksOf, walkBlock, type Block, type DayPart } from "../walk/walk.ts";
 import { canBeSampled, type Sampling } from "./sampled.ts";
-import { heavyGuess, settle, span, type SettleInput, type Settled, type TripState } from "./settle.ts";
+import { heavyGuess, settle, span, type Guess, type SettleInput, type Settled, type TripState } from "./settle.ts";
 
 const SAMPLED_SETTLE_KG = 0.05;
 /**
@@ -33,7 +34,7 @@ export interface SolvedBlock {
   parts: DayPart[];
   conditions: PartConditions[];
   /** By hiker; `drinkL` is gone with the working arrays. */
-  supplies: Omit<HikerSupply, "drinkL">[];
+  supplies: Omit<HikerSupply, "drinkL" | "wanted">[];
   loads: LegLoad[][];
   /** By hiker, on the block's cells. */
   packs: PackCells[];
@@ -119,8 +120,9 @@ export function solveBlock(input: BlockInput): SolvedBlock {
   if (!canBeSampled(sampled, block.firstLeg, block.endLeg)) return kept(whole, fromHeavy(whole));
   const sample: SettleInput = { ...whole, ground: sampled, sources: sampledSources };
   const rough = settle(sample, heavyGuess(sample), SAMPLED_SETTLE_KG);
-  const answer = kept(whole, settle(whole, spread(input, rough)));
-  const heavier = heavierPacks(whole, answer);
+  const rested = settle(whole, { loadKg: spread(input, rough), detours: sameSources(rough.detours, sources) });
+  const answer = kept(whole, rested);
+  const heavier = { loadKg: heavierPacks(whole, answer), detours: rested.detours };
   if (answer.settled && !takesLonger(whole, answer, heavier)) return answer;
   const second = settle(whole, heavier);
   return second.settled || !answer.settled ? kept(whole, second) : answer;
@@ -130,10 +132,8 @@ export function solveBlock(input: BlockInput): SolvedBlock {
 function fromHeavy(whole: SettleInput): Settled {
   const settled = settle(whole, heavyGuess(whole));
   if (settled.settled) return settled;
-  return settle(
-    whole,
-    whole.ground.workspace.hikers.map(({ guessKg }) => guessKg.fill(0)),
-  );
+  const loadKg = whole.ground.workspace.hikers.map(({ guessKg }) => guessKg.fill(0));
+  return settle(whole, { loadKg, detours: [] });
 }
 
 function heavierPacks({ ground, block }: SettleInput, answer: SolvedBlock): Float64Array[] {
@@ -147,8 +147,8 @@ function heavierPacks({ ground, block }: SettleInput, answer: SolvedBlock): Floa
 }
 
 /** Does the party walk any leg of the block in more days with heavier packs? */
-function takesLonger({ ground, block, before }: SettleInput, answer: SolvedBlock, heavier: Float64Array[]): boolean {
-  const { parts } = walkBlock(ground, block, before.walk, heavier);
+function takesLonger({ ground, block, before }: SettleInput, answer: SolvedBlock, heavier: Guess): boolean {
+  const { parts } = walkBlock(ground, block, before.walk, heavier.loadKg, heavier.detours);
   if (parts.length !== answer.parts.length) return true;
   return parts.some((part, p) => part.legIndex !== answer.parts[p]!.legIndex);
 }
@@ -156,6 +156,13 @@ function takesLonger({ ground, block, before }: SettleInput, answer: SolvedBlock
 /** What a day more would add to the bag, at most, kilograms. */
 function dayOfFoodKg(food: readonly LegFood[]): number {
   return food.reduce((most, leg) => (leg.mealDays > 0 ? Math.max(most, leg.startKg / leg.mealDays) : most), 0);
+}
+
+/** The same sources on the whole ground. */
+function sameSources(detours: DetourSources, sources: readonly PlacedSource[]): DetourSources {
+  if (detours.length === 0) return [];
+  const ids = new Set(detours.map(({ id }) => id));
+  return sources.filter(({ id }) => ids.has(id));
 }
 
 /** The sample's weights on every cell of the whole. */
@@ -202,9 +209,9 @@ function kept({ ground, block, before }: SettleInput, settled: Settled): SolvedB
   };
 }
 
-function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL"> {
-  const { energies, parts, food, fuel, body, carries, after } = supply;
-  return { energies, parts, food, fuel, body, carries, after };
+function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL" | "wanted"> {
+  const { drinkL: _, wanted: __, ...kept } = supply;
+  return kept;
 }
 
 /** Plain loop: several times faster here than the typed array's own conversion. */

@@ -2,7 +2,10 @@
 import type { Camp, DayRules, Source, Stop, Stretch, WaterSettings } from "../plan/schema.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
+import { throughYear } from "../season/months.ts";
+import { clamp } from "../units/constants.ts";
 import type { TrackM } from "../units/lengths.ts";
+import { monthDayIndex, seasonHolds } from "./terrain.ts";
 
 /** What a plan has to know of a source: its name may change without consequence. */
 export type SourceFacts = Pick<Source, "id" | "kind" | "offTrailM" | "reliable" | "chanceByMonth" | "counted">;
@@ -10,6 +13,13 @@ export type SourceFacts = Pick<Source, "id" | "kind" | "offTrailM" | "reliable" 
 /** A source with its place in walking order. */
 export interface PlacedSource extends SourceFacts {
   node: number;
+  /** Seasons in which a stretch of the plan says that it is dry there: days of the year, inclusive. */
+  drySeasons: readonly DrySeason[];
+}
+
+export interface DrySeason {
+  fromDay: number;
+  toDay: number;
 }
 
 export interface CampGround {
@@ -19,24 +29,63 @@ export interface CampGround {
   listed: Int32Array;
   /** Camps where cold air pools. */
   hollow: ReadonlySet<number>;
-  /** By month, the nodes of the sources that every hiker trusts, in order. */
-  wet: readonly Int32Array[];
+  wet: WetTable;
 }
 
-/** A camp this close to a trusted source is not dry: one walks on to it, or goes back with the bottles. */
-export const CAMP_REACH_M = 1000;
+/** Beds further off the trail than this are no night on the way. */
+const BED_REACH_M = 1000;
 
-/** Does this hiker count on the source in a month (0 = January)? One's own judgement of a source comes first. */
+/** Water this near a camp is fetched; from as far as the other all is carried to it; straight between. Engineering [E]. */
+export const CAMP_NEAR_M = 300;
+export const CAMP_FAR_M = 2000;
+
+/** The part of a camp's water that is brought along rather than fetched, by the way to the nearest trusted water. */
+export function carriedToCamp(waterM: number): number {
+  return clamp((waterM - CAMP_NEAR_M) / (CAMP_FAR_M - CAMP_NEAR_M), 0, 1);
+}
+
+/** The chance that a source flows on a day of the year. */
+export function flowChance({ chanceByMonth, reliable }: SourceFacts, yearDay: number): number {
+  return chanceByMonth ? throughYear(chanceByMonth, yearDay) : reliable ? 1 : 0;
+}
+
+/** Does this hiker count on the source on a day of the year? One's own judgement of a source comes first. */
 export function trusted(
-  source: SourceFacts,
+  source: SourceFacts & Partial<Pick<PlacedSource, "drySeasons">>,
   water: Pick<WaterSettings, "trust" | "leastChance">,
-  month: number,
+  yearDay: number,
 ): boolean {
   if (source.counted !== undefined) return source.counted;
+  if (source.drySeasons?.some(({ fromDay, toDay }) => seasonHolds(fromDay, toDay, yearDay))) return false;
   if (water.trust === "all") return true;
   if (water.trust === "reliable") return source.reliable;
-  const chance = source.chanceByMonth?.[month];
-  return chance === undefined ? source.reliable : chance >= water.leastChance;
+  return flowChance(source, yearDay) >= (source.chanceByMonth ? water.leastChance : 1);
+}
+
+/** Nodes of the water near the trail that every hiker trusts, in order; remembers the days it was asked for. */
+export class WetTable {
+  private readonly known = new Map<number, Int32Array>();
+
+  constructor(
+    private readonly sources: readonly PlacedSource[],
+    private readonly waters: readonly WaterSettings[],
+  ) {}
+
+  on(yearDay: number): Int32Array {
+    let found = this.known.get(yearDay);
+    if (!found) {
+      const near = this.sources.filter(
+        (source) => source.offTrailM <= CAMP_NEAR_M && this.waters.every((water) => trusted(source, water, yearDay)),
+      );
+      this.known.set(yearDay, (found = Int32Array.from(near, (source) => source.node)));
+    }
+    return found;
+  }
+
+  /** The same waters with other nodes. */
+  moved(sources: readonly PlacedSource[]): WetTable {
+    return new WetTable(sources, this.waters);
+  }
 }
 
 export interface CampInput {
@@ -60,21 +109,20 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
   }
   const nodes = (places: readonly { trackM: TrackM }[]): number[] =>
     places.map((place) => nodeAt(profile, place.trackM)).sort((a, b) => a - b);
-  const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= CAMP_REACH_M);
+  const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= BED_REACH_M);
   return {
     forbidden,
     listed: Int32Array.from(nodes(sleepAt === "beds" ? beds : camps)),
     hollow: new Set(nodes(camps.filter((camp) => camp.hollow))),
-    wet: Array.from({ length: 12 }, (_, month) =>
-      Int32Array.from(
-        sources.flatMap((source) => (waters.every((water) => trusted(source, water, month)) ? [source.node] : [])),
-      ),
-    ),
+    wet: new WetTable(sources, waters),
   };
 }
 
-/** The sources in walking order, with what a plan has to know of them. */
-export function placeSources({ sources, profile }: { sources: readonly Source[]; profile: Profile }): PlacedSource[] {
+/** The sources in walking order, the nearest first where several lie on one node, with what a plan has to know of them. */
+export function placeSources({ sources, stretches, profile }: SourceInput): PlacedSource[] {
+  const dry = stretches
+    .filter(({ kind }) => kind === "dry")
+    .map(({ fromM, toM, ...season }) => ({ fromM, toM, season: drySeason(season) }));
   return sources
     .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM }) => ({
       id,
@@ -84,8 +132,28 @@ export function placeSources({ sources, profile }: { sources: readonly Source[];
       chanceByMonth,
       counted,
       node: nodeAt(profile, trackM),
+      drySeasons: dry
+        .filter(({ fromM, toM }) => trackM > fromM + DRY_EDGE_M && trackM < toM - DRY_EDGE_M)
+        .map(({ season }) => season),
     }))
-    .sort((a, b) => a.node - b.node);
+    .sort((a, b) => a.node - b.node || a.offTrailM - b.offTrailM);
+}
+
+export interface SourceInput {
+  sources: readonly Source[];
+  stretches: readonly Stretch[];
+  profile: Profile;
+}
+
+/** Water this near an end of a dry stretch is what it lies between. */
+const DRY_EDGE_M = 200;
+
+/** All year where the stretch names no season. */
+function drySeason({ fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | "toMonthDay">): DrySeason {
+  return {
+    fromDay: fromMonthDay === undefined ? 0 : monthDayIndex(fromMonthDay),
+    toDay: toMonthDay === undefined ? 365 : monthDayIndex(toMonthDay),
+  };
 }
 
 /** The last value of a sorted list that is at most `limit`; −1 when there is none. */

@@ -1,5 +1,5 @@
 /** Where a day ends. */
-import { CAMP_REACH_M, lastAtMost } from "./camps.ts";
+import { CAMP_NEAR_M, lastAtMost } from "./camps.ts";
 import type { Stride } from "./stride.ts";
 import type { Today } from "./today.ts";
 
@@ -21,8 +21,8 @@ export function campNode(stride: Stride, today: Today, startNode: number, endNod
     if (listed < earliest && listed < halfway) listed = -1;
     if (listed > startNode) camp = listed;
   } else if (rules.endRule === "camp") {
-    const reach = Math.round(CAMP_REACH_M / profile.cellM);
-    const wet = lastAtMost(camps.wet[today.month]!, Math.min(endNode + reach, stopNode));
+    const reach = Math.round(CAMP_NEAR_M / profile.cellM);
+    const wet = lastAtMost(camps.wet.on(today.yearDay), Math.min(endNode + reach, stopNode));
     // Water at hand where the hours end: no reason to stop short of it, not even for a listed camp.
     const good = wet >= endNode ? endNode : Math.max(wet, lastAtMost(camps.listed, endNode));
     if (good >= earliest && good > startNode) camp = good;

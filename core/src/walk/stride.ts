@@ -1,6 +1,7 @@
 /** Hours over cells: the hot loop of the walk. Clock: hours of local mean time. */
 import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
 import { STEPS_PER_H } from "../season/diurnal.ts";
+import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
@@ -28,6 +29,21 @@ function partyHours(ground: Ground, loadKg: readonly Float64Array[], from: numbe
   return hours;
 }
 
+/** Hours for a way off the trail: the slowest hiker's on the level, with the load at that cell. */
+export function levelHours(
+  { levelHPerM, rules, profile }: Pick<Ground, "levelHPerM" | "rules" | "profile">,
+  loadKg: readonly Float64Array[],
+  distanceM: number,
+  cell: number,
+): number {
+  if (distanceM === 0) return 0;
+  const within = Math.min(Math.max(0, cell), profile.cellCount - 1);
+  let slowest = 0;
+  for (const [h, perM] of levelHPerM.entries())
+    slowest = Math.max(slowest, perM / loadSpeedFactor(loadKg[h]![within]!, 0, rules.loadSlowness));
+  return slowest * distanceM;
+}
+
 /** Walks the cells of one day, and keeps what it found. Kept free of closures: `advance` is the hot loop. */
 export class Stride {
   readonly cellH: Float64Array;
@@ -37,12 +53,15 @@ export class Stride {
   /** Hours of clock for an hour of walking: the breaks are spread evenly. */
   readonly clockPerH: number;
   private readonly loadKg: readonly Float64Array[];
+  /** Ways to water, in walking order. */
+  private readonly detours: readonly Detour[];
 
   constructor(
     readonly ground: Ground,
     loadKg: readonly Float64Array[],
     from: number,
     to: number,
+    detours: DetourSources,
   ) {
     const { workspace } = ground;
     this.loadKg = loadKg;
@@ -50,11 +69,38 @@ export class Stride {
     this.cellC = workspace.cellC;
     this.surface = workspace.surface;
     this.plainH = partyHours(ground, loadKg, from, to);
+    this.detours = detours.map(({ id, node, offTrailM }) => {
+      const distanceM = 2 * offTrailM;
+      return { sourceId: id, node, distanceM, walkH: this.wayHours(distanceM, node) };
+    });
     this.clockPerH = 1 + Math.max(...ground.paces.map((pace) => pace.breakFraction));
   }
 
-  /** At least one cell, until `roomH` hours are used up or `lastNode` is reached; answers the node where it stands. */
+  /**
+   * At least one cell, until `roomH` hours are used up or `lastNode` is reached, with the water that is fetched
+   * on the way; answers the node where it stands. Water that is too far for the rest of the day is left for
+   * the next: one camps before it.
+   */
   advance(today: Today, fromNode: number, lastNode: number, fromClockH: number, roomH: number): number {
+    let node = fromNode;
+    let clockH = fromClockH;
+    let leftH = roomH;
+    for (const detour of this.detours) {
+      if (detour.node <= fromNode) continue;
+      if (detour.node > lastNode) break;
+      const reached = this.onTrail(today, node, detour.node, clockH, leftH);
+      if (reached < detour.node) return reached;
+      const hours = this.cellHours(node, reached);
+      if (hours + detour.walkH > leftH + PUSH_ON_H && reached - 1 > fromNode) return reached - 1;
+      leftH -= hours + detour.walkH;
+      clockH += (hours + detour.walkH) * this.clockPerH;
+      node = reached;
+      if (leftH <= 0) return node;
+    }
+    return node < lastNode ? this.onTrail(today, node, lastNode, clockH, leftH) : node;
+  }
+
+  private onTrail(today: Today, fromNode: number, lastNode: number, fromClockH: number, roomH: number): number {
     const { cellH, cellC, surface, plainH, clockPerH } = this;
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness, rules } = this.ground;
@@ -99,22 +145,31 @@ export class Stride {
     return c;
   }
 
+  /** On the trail and to the water fetched beyond `fromNode` up to `toNode`. */
   hours(fromNode: number, toNode: number): number {
+    let hours = this.cellHours(fromNode, toNode);
+    for (const { node, walkH } of this.detours) if (node > fromNode && node <= toNode) hours += walkH;
+    return hours;
+  }
+
+  private cellHours(fromNode: number, toNode: number): number {
     const { cellH } = this;
     let hours = 0;
     for (let c = fromNode; c < toNode; c++) hours += cellH[c]!;
     return hours;
   }
 
-  /** Hours on foot one way between the trail and a stop: the slowest hiker's on the level, with the load at that cell. */
+  detoursBetween(fromNode: number, toNode: number): Detour[] {
+    return this.detours.filter(({ node }) => node > fromNode && node <= toNode);
+  }
+
+  /** Hours on foot one way between the trail and a stop. */
   offTrailHours({ footM }: Halt, cell: number): number {
-    if (footM === 0) return 0;
-    const { levelHPerM, rules, profile } = this.ground;
-    const within = Math.min(Math.max(0, cell), profile.cellCount - 1);
-    let slowest = 0;
-    for (const [h, perM] of levelHPerM.entries())
-      slowest = Math.max(slowest, perM / loadSpeedFactor(this.loadKg[h]![within]!, 0, rules.loadSlowness));
-    return slowest * footM;
+    return this.wayHours(footM, cell);
+  }
+
+  private wayHours(distanceM: number, cell: number): number {
+    return levelHours(this.ground, this.loadKg, distanceM, cell);
   }
 
   /** Is the stop within an hour's walk of this node? */
@@ -122,6 +177,7 @@ export class Stride {
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness } = this.ground;
     let hours = this.offTrailHours(to, to.node - 1);
+    for (const { node, walkH } of this.detours) if (node > fromNode && node <= to.node) hours += walkH;
     for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);

@@ -193,7 +193,7 @@ describe("days", () => {
     const { ground, walk: kept } = walkOf({}, 100_000, 5);
     // The first walk stands in the ground's working arrays, which the second one fills anew.
     const walk = { ...kept, cellH: kept.cellH.slice() };
-    const heavier = walkAll(ground, 20, walk.parts);
+    const heavier = walkAll(ground, 20, [], walk.parts);
     expect(heavier.parts.map((part) => part.endNode)).toEqual(walk.parts.map((part) => part.endNode));
     expect(heavier.parts[0]!.walkH).toBeGreaterThan(walk.parts[0]!.walkH);
   });
@@ -381,7 +381,7 @@ test("more load never takes less time over the same days, heat and dark left out
         );
         const { parts } = walk;
         const light = parts.map((part) => part.walkH);
-        const heavy = walkAll(ground, loadKg + more, parts).parts.map((part) => part.walkH);
+        const heavy = walkAll(ground, loadKg + more, [], parts).parts.map((part) => part.walkH);
         for (const [i, hours] of heavy.entries()) expect(hours).toBeGreaterThanOrEqual(light[i]! - 1e-9);
       },
     ),

@@ -7,6 +7,7 @@
  * where water or a listed camp is; light, stretches without camping and closing times have their say.
  * Clock: hours of local mean time.
  */
+import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
@@ -22,10 +23,12 @@ export interface DayPart {
   endNode: number;
   startClockH: number;
   endClockH: number;
-  /** Walking, the way to and from stops included, breaks not. */
+  /** Walking, the ways to and from stops and water included, breaks not. */
   walkH: number;
   offTrailStartH: number;
   offTrailEndH: number;
+  /** Ways to water and back, in walking order. */
+  detours: Detour[];
   /** Walking hours that were meant for the day, after light and rules. */
   budgetH: number;
   sunriseH: number;
@@ -82,7 +85,7 @@ export function blocksOf(halts: readonly Halt[]): Block[] {
 }
 
 /**
- * `loadKg` is the pack of each hiker on every cell. With `frozen` days keep their ends, and only the
+ * `loadKg` is the pack of each hiker on every cell, `detours` the water that is fetched off the trail. With `frozen` days keep their ends, and only the
  * hours are worked out anew: so a camp that hesitates between two cells comes to rest.
  */
 export function walkBlock(
@@ -90,10 +93,11 @@ export function walkBlock(
   block: Block,
   before: WalkState,
   loadKg: readonly Float64Array[],
+  detours: DetourSources = [],
   frozen?: readonly DayPart[],
 ): Walk {
   const { halts, rules, profile } = ground;
-  const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node);
+  const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node, detours);
   const { clockPerH } = stride;
   const parts: DayPart[] = [];
   let { day, walkedDays } = before;
@@ -113,6 +117,7 @@ export function walkBlock(
       walkH: offTrailStartH,
       offTrailStartH,
       offTrailEndH: 0,
+      detours: [],
       budgetH: today.budgetH,
       sunriseH: today.sunriseH,
       sunsetH: today.sunsetH,
@@ -126,6 +131,7 @@ export function walkBlock(
   };
   const closePart = (part: DayPart, node: number, night: DayPart["night"]): void => {
     part.endNode = node;
+    part.detours = stride.detoursBetween(part.startNode, node);
     part.night = night;
     part.endClockH = part.startClockH + part.walkH * clockPerH;
     clockH = part.endClockH;

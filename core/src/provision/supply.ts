@@ -1,0 +1,87 @@
+/** What a hiker uses up on a block of legs, and all that it is worked out from. */
+import type { MassState } from "../models/bodyMass.ts";
+import type { PlacedSource } from "../walk/camps.ts";
+import type { PartConditions } from "../walk/conditions.ts";
+import type { DetourSources } from "../walk/detours.ts";
+import type { Ground } from "../walk/ground.ts";
+import type { Block, Walk } from "../walk/walk.ts";
+import type { DayEnergy } from "./energy.ts";
+import type { PartMeals } from "./food.ts";
+import type { LegFuel } from "./fuel.ts";
+import type { HikerNeeds } from "./needs.ts";
+import type { DetourChoice } from "./payingWater.ts";
+import type { Carry } from "./water.ts";
+
+export interface PartSupply {
+  meals: PartMeals;
+  /** Eaten out of the bag, kilograms: before setting out, on the way, at camp (rest days there too). */
+  breakfastKg: number;
+  dayKg: number;
+  dinnerKg: number;
+  fuelKg: number;
+  /** Brought along for the night after it, and whether that is most of what it takes. */
+  campL: number;
+  dry: boolean;
+}
+
+export interface LegFood {
+  /** Need over the leg's carried meals, before appetite and planned shortfall. */
+  needKcal: number;
+  menuKcal: number;
+  eatenKg: number;
+  reserveKg: number;
+  startKg: number;
+  /** Carried meals in whole days of need. */
+  mealDays: number;
+}
+
+/**
+ * What a hiker takes from one block into the next. Kept round: an edit that moves a body by a milligram
+ * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
+ */
+export interface SupplyState extends MassState {
+  /** Fuel left in the open container, grams. */
+  openFuelG: number;
+  /** Deficits added up since the start, kcal. */
+  deficitKcal: number;
+}
+
+export interface HikerSupply {
+  energies: DayEnergy[];
+  /** Parallel to the walk's parts. */
+  parts: PartSupply[];
+  /** By leg of the block. */
+  food: LegFood[];
+  fuel: LegFuel[];
+  /** Body at the start of every leg. */
+  body: MassState[];
+  carries: Carry[];
+  /** Trusted water off the trail, walked to or passed by, and that which pays for this hiker. */
+  detours: DetourChoice[];
+  wanted: DetourSources;
+  /** Litres drunk from the block's start to each node of the trail's ground. */
+  drinkL: Float64Array;
+  after: SupplyState;
+}
+
+export interface ProvisionInput {
+  needs: HikerNeeds;
+  ground: Ground;
+  /** What the hiker's effort school keeps of every cell's grade. */
+  slope: Float64Array | undefined;
+  block: Block;
+  walk: Walk;
+  conditions: readonly PartConditions[];
+  /** In walking order; those on the block are picked out. */
+  sources: readonly PlacedSource[];
+  loadKg: Float64Array;
+  /** By leg of the block: worn, and what the bottles hold. */
+  wornKg: readonly number[];
+  bottleL: readonly number[];
+  /** Water off the trail that the party walks to, and the hours that a way of so many metres from a cell takes it. */
+  walkedTo: DetourSources;
+  wayH: (distanceM: number, cell: number) => number;
+  before: SupplyState;
+  /** Working array with an element for each node. */
+  drinkL: Float64Array;
+}
