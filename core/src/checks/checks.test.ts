@@ -247,7 +247,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect(codes(["post", "bed"])).toEqual(["fuel-not-sold"]);
     expect(codes(["shop-small"])).toEqual([]);
     expect(codes([])).toEqual(["stops-silent"]);
-    expect(only(found(at(["bed"])), "food-not-sold")).toMatchObject({ severity: "blocker", legIndex: 1, stop: "m" });
+    expect(only(found(at(["bed"])), "food-not-sold")).toMatchObject({ severity: "note", legIndex: 1, stop: "m" });
     const swap = (begins: string, ends: string) => [
       pieceOf("axe", 400, { spans: [{ fromStopId: "m", toStopId: "@finish", begins, ends: "kept" }] }),
       pieceOf("net", 40, { spans: [{ fromStopId: "@start", toStopId: "m", begins: "from-home", ends }] }),

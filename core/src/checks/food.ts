@@ -66,8 +66,9 @@ const foodOverCanister = defineCheck({
       if (entries.length === 0) continue;
       // The bag is fullest where the first of them begins.
       const entry = Math.min(...entries);
-      const { reserveKg, eatenKg } = row.food;
-      const have = (reserveKg + eatenKg * (1 - walkedShare(leg, entry, context.result))) / hiker.food.bulkKgPerL;
+      const { reserveKg, forLaterKg, eatenKg } = row.food;
+      const have =
+        (reserveKg + forLaterKg + eatenKg * (1 - walkedShare(leg, entry, context.result))) / hiker.food.bulkKgPerL;
       if (have > limit) yield { severity: "caution", ...where, atM: atNode(context, entry), have, limit };
     }
   },

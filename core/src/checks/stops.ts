@@ -1,45 +1,37 @@
 /** What a plan takes at its stops, against what they say they offer. */
 import type { Stop } from "../plan/schema.ts";
+import { offers, SELLS_GOODS } from "../walk/halts.ts";
 import { defineCheck, type CheckContext, type OnLeg, onLegs } from "./check.ts";
 
-type Service = Stop["services"][number];
-
-const SELLS_FOOD: readonly Service[] = ["shop-small", "shop-full"];
-/** Fuel, and small pieces of kit. */
-const SELLS_GOODS: readonly Service[] = ["shop-small", "shop-full", "outfitter"];
 const SLACK_KG = 0.05;
 
-/** The stop a leg leaves, when it says what it offers; at the start all is brought from home. */
-function stopLeft({ plan }: CheckContext, { leg }: OnLeg): Stop | undefined {
-  if (leg.index === 0) return undefined;
-  return plan.stops.find(({ id, services }) => id === leg.fromStopId && services.length > 0);
+/** The last leg before this one that left a stop with a wanted quality: from there it is carried. */
+function broughtFrom({ plan, result }: CheckContext, { leg }: OnLeg, sold: "foodSold" | "fuelSold") {
+  const from = result.legs.slice(0, leg.index).findLast((before) => before[sold]);
+  const name = (stopId: string | undefined): string => plan.stops.find(({ id }) => id === stopId)?.name ?? "";
+  return { stopId: leg.fromStopId, stop: name(leg.fromStopId), from: name(from?.fromStopId) };
 }
-
-const offers = (stop: Stop, wanted: readonly Service[]): boolean => stop.services.some((one) => wanted.includes(one));
 
 const foodNotSold = defineCheck({
   code: "food-not-sold",
-  units: { stopId: "name", stop: "name", have: "kg" },
+  units: { stopId: "name", stop: "name", from: "name", have: "kg" },
   *find(context) {
     for (const on of onLegs(context)) {
-      const stop = stopLeft(context, on);
-      const have = on.row.food.startKg;
-      // A box by post is as good as a shop.
-      if (!stop || have <= SLACK_KG || offers(stop, [...SELLS_FOOD, "post"])) continue;
-      yield { severity: "blocker", ...on.where, atM: on.leg.fromM, stopId: stop.id, stop: stop.name, have };
+      const have = on.row.food.eatenKg;
+      if (on.leg.foodSold || have <= SLACK_KG) continue;
+      yield { severity: "note", ...on.where, atM: on.leg.fromM, have, ...broughtFrom(context, on, "foodSold") };
     }
   },
 });
 
 const fuelNotSold = defineCheck({
   code: "fuel-not-sold",
-  units: { stop: "name", have: "g" },
+  units: { stopId: "name", stop: "name", from: "name", have: "g" },
   *find(context) {
     for (const on of onLegs(context)) {
-      const stop = stopLeft(context, on);
-      const { bought, needG } = on.row.fuel;
-      if (!stop || bought === 0 || needG === 0 || offers(stop, SELLS_GOODS)) continue;
-      yield { severity: "caution", ...on.where, atM: on.leg.fromM, stop: stop.name, have: needG };
+      const have = on.row.fuel.needG;
+      if (on.leg.fuelSold || have === 0) continue;
+      yield { severity: "note", ...on.where, atM: on.leg.fromM, have, ...broughtFrom(context, on, "fuelSold") };
     }
   },
 });
@@ -53,7 +45,7 @@ const pieceNotThere = defineCheck({
       for (const { fromStopId, toStopId, begins, ends } of piece.spans) {
         const found = [
           begins === "posted" ? missing(stops.get(fromStopId), ["post"], "posted") : undefined,
-          begins === "bought" ? missing(stops.get(fromStopId), SELLS_GOODS, "bought") : undefined,
+          begins === "bought" ? missing(stops.get(fromStopId), [...SELLS_GOODS], "bought") : undefined,
           ends === "sent-home" || ends === "sent-forward" ? missing(stops.get(toStopId), ["post"], "sent") : undefined,
         ];
         for (const one of found)
@@ -70,7 +62,7 @@ const pieceNotThere = defineCheck({
   },
 });
 
-function missing(stop: Stop | undefined, wanted: readonly Service[], how: string) {
+function missing(stop: Stop | undefined, wanted: Stop["services"], how: string) {
   if (!stop || offers(stop, wanted)) return undefined;
   return { stopId: stop.id, stop: stop.name, how };
 }

@@ -2,7 +2,17 @@
 import { models } from "../models/index.ts";
 import type { FuelSchool } from "../models/fuel.ts";
 import type { Hiker, Plan, StoveSettings } from "../plan/schema.ts";
-import { boilGrams, containerOf, legFuel, type Container, cooked, meltGramsPerL } from "../provision/fuel.ts";
+import { forLater } from "../provision/ahead.ts";
+import {
+  boilGrams,
+  burntG,
+  containerOf,
+  legFuel,
+  type Burnt,
+  type Container,
+  cooked,
+  meltGramsPerL,
+} from "../provision/fuel.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { stoveOf } from "./schools.ts";
 
@@ -38,22 +48,26 @@ export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): 
   return models.fuel.all.map((school) => {
     const stove = cooking(school);
     const container = containerOf(school, stove);
+    const burnts = result.legs.map((leg, index): Burnt => {
+      const { halfDays, meltL } = leg.hikers[who]!.fuel;
+      const boils = school.id === "none" ? 0 : (stove.boilsPerDay / 2) * halfDays;
+      return {
+        halfDays,
+        boils,
+        boilG: boils * boilGrams(school, stove, campM[index]!),
+        meltL,
+        meltG: school.id === "none" ? 0 : meltL * meltGramsPerL(school, stove, campM[index]!),
+      };
+    });
+    const sold = result.legs.map(({ fuelSold }) => fuelSold);
+    const laterG = forLater(burnts.map(burntG), sold);
     let openG = 0;
     let fuelG = 0;
     let containers = 0;
     let kgDays = 0;
     let days = 0;
     const startKg = result.legs.map((leg, index) => {
-      // Dinner at every camp and breakfast after it: a day's boils a night, as the plan counts them.
-      const boils = school.id === "none" ? 0 : stove.boilsPerDay * leg.campNights;
-      const meltL = leg.hikers[who]!.fuel.meltL;
-      const burnt = {
-        boils,
-        boilG: boils * boilGrams(school, stove, campM[index]!),
-        meltL,
-        meltG: school.id === "none" ? 0 : meltL * meltGramsPerL(school, stove, campM[index]!),
-      };
-      const burn = legFuel(container, burnt, openG);
+      const burn = legFuel(container, burnts[index]!, openG, { laterG: laterG[index]!, sold: sold[index]! });
       const { needG } = burn;
       openG = burn.endG;
       fuelG += needG;

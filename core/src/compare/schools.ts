@@ -82,7 +82,7 @@ export function figuresOf(
     walkDays: result.walkDays,
     finishDate: result.finishDate,
     kcalPerDay: total(energies) / energies.length,
-    foodKg: total(rows.map((row) => row.food.startKg)),
+    foodKg: total(rows.map((row) => row.food.startKg - row.food.forLaterKg)),
     litresPerHour: walkH > 0 ? total(carries.map((carry) => carry.walkingL)) / walkH : 0,
     largestCarryL: most(carries.map((carry) => carry.litres)),
     fuelKg: total(rows.map((row) => row.fuel.needG)) / 1000,

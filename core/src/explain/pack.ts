@@ -71,7 +71,8 @@ function explainFuel(context: WhyContext): Derivation {
   return sum("fuel", fuel.startKg, "kg", [
     cooking,
     ...(fuel.meltG > 0 ? [melting] : []),
-    leaf("fuel-beyond", fuel.startKg - fuel.needG / 1000, "kg", "whole-containers"),
+    ...(fuel.laterG > 0 ? [leaf("fuel-for-later", fuel.laterG / 1000, "kg", "not-sold")] : []),
+    leaf("fuel-beyond", fuel.startKg - (fuel.needG + fuel.laterG) / 1000, "kg", "whole-containers"),
   ]);
 }
 
@@ -105,7 +106,11 @@ function explainFood({ hiker, row }: WhyContext): Derivation {
     ]),
     leaf("density", hiker.food.densityKcalPerG * 1000, "kcal/kg", "own-setting"),
   );
-  return sum("food", food.startKg, "kg", [eaten, leaf("food-reserve", food.reserveKg, "kg", "own-setting")]);
+  return sum("food", food.startKg, "kg", [
+    eaten,
+    ...(food.forLaterKg > 0 ? [leaf("food-for-later", food.forLaterKg, "kg", "not-sold")] : []),
+    leaf("food-reserve", food.reserveKg, "kg", "own-setting"),
+  ]);
 }
 
 function explainCarry({ hiker, row, schools }: WhyContext, index: number): Derivation {

@@ -1,7 +1,7 @@
 /** Water off the trail: what it costs, when it pays, and how much of a camp's water is carried to it. */
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
 import { computePlan } from "../session/session.ts";
 import type { LegHiker, LegResult } from "../result/result.ts";

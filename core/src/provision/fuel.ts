@@ -30,14 +30,18 @@ export function containerOf(school: FuelSchool, stove: StoveSettings): Container
 }
 
 export interface LegFuel {
+  /** Dinners and breakfasts out of the bag. */
+  halfDays: number;
   boils: number;
   /** Litres of snow melted for drinking, and the grams they take. */
   meltL: number;
   meltG: number;
   /** Burnt on the leg, melting included, grams. */
   needG: number;
+  /** For the legs after it, where the stops between sell none, grams. */
+  laterG: number;
   gramsPerBoil: number;
-  /** Left from the leg before, in the open container. */
+  /** Left from the leg before: in the open container, and in full ones that were carried past. */
   openG: number;
   /** Full containers added at the stop. */
   bought: number;
@@ -57,8 +61,9 @@ const EMPTY_G = 3;
 /** Of exact fuel this much is taken beyond the need. */
 const EXACT_RESERVE = 0.1;
 
-/** What a leg burns: boils and their grams, and litres melted and theirs. */
+/** What a leg burns: dinners and breakfasts, boils and their grams, and litres melted and theirs. */
 export interface Burnt {
+  halfDays: number;
   boils: number;
   boilG: number;
   meltL: number;
@@ -67,33 +72,53 @@ export interface Burnt {
 
 /** Cooking alone. */
 export function cooked(boils: number, boilG: number): Burnt {
-  return { boils, boilG, meltL: 0, meltG: 0 };
+  return { halfDays: 0, boils, boilG, meltL: 0, meltG: 0 };
 }
 
-export function legFuel(container: Container, { boils, boilG, meltL, meltG }: Burnt, openG: number): LegFuel {
+export function burntG({ boilG, meltG }: Burnt): number {
+  return boilG + meltG;
+}
+
+/** What else a leg has to bring, grams, and whether the stop it leaves sells any. */
+export interface FuelStop {
+  laterG: number;
+  sold: boolean;
+}
+
+export function legFuel(
+  container: Container,
+  burnt: Burnt,
+  openG: number,
+  { laterG, sold }: FuelStop = { laterG: 0, sold: true },
+): LegFuel {
   const { netG, emptyG, exact } = container;
-  const needG = boilG + meltG;
-  const missingG = Math.max(0, needG - openG);
+  const { halfDays, boils, boilG, meltL, meltG } = burnt;
+  const needG = burntG(burnt);
+  const wantedG = needG + laterG;
+  const missingG = sold ? Math.max(0, wantedG - openG) : 0;
   const openLasts = missingG === 0 && needG > 0;
   // Exact fuel is topped up to the need and a reserve, and what is left stays in the bottle; else full ones are added.
   const byNeed = exact || netG <= 0;
-  const filledG = needG > 0 ? Math.max(openG, needG * (1 + EXACT_RESERVE)) : openG;
-  const bought = byNeed ? (netG > 0 ? Math.ceil(filledG / netG) : 0) : Math.ceil(missingG / netG);
+  const filledG = sold && wantedG > 0 ? Math.max(openG, wantedG * (1 + EXACT_RESERVE)) : openG;
+  const bottles = byNeed && netG > 0 ? Math.ceil(filledG / netG) : 0;
+  const bought = byNeed ? bottles : Math.ceil(missingG / netG);
   const startG = byNeed ? filledG : openG + bought * netG;
-  const containers = byNeed ? bought : bought + (openG > 0 ? 1 : 0);
+  const containers = byNeed ? bottles : bought + Math.ceil(openG / netG);
   const leftG = startG - needG;
   return {
+    halfDays,
     boils,
     meltL,
     meltG,
     needG,
+    laterG,
     gramsPerBoil: boils > 0 ? boilG / boils : 0,
     openG,
     bought,
     containers,
     containerKg: (containers * emptyG) / 1000,
     startKg: startG / 1000,
-    endG: leftG > EMPTY_G ? leftG : 0,
+    endG: leftG > EMPTY_G || laterG > 0 ? leftG : 0,
     openLasts,
   };
 }

@@ -1,12 +1,14 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
 import type { MassState } from "../models/bodyMass.ts";
+import type { FoodSettings } from "../plan/schema.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { onlyIceAt, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, foodKg, partMeals, type PartOfDay } from "./food.ts";
-import { boilGrams, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
+import { boilGrams, burntG, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
+import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
-import type { HikerSupply, ProvisionInput } from "./supply.ts";
+import type { HikerSupply, LegFood, ProvisionInput } from "./supply.ts";
 import { drunkLitres, type Carry } from "./water.ts";
 
 /** Grain of the state, see `SupplyState`: ten grams of body, a gram of fuel, a kilocalorie. */
@@ -24,6 +26,7 @@ export function provision(input: ProvisionInput): HikerSupply {
       menuKcal: 0,
       eatenKg: 0,
       reserveKg: 0,
+      forLaterKg: 0,
       startKg: 0,
       mealDays: 0,
     })),
@@ -39,11 +42,12 @@ export function provision(input: ProvisionInput): HikerSupply {
     breakfastInTown = tally.day(first, end, breakfastInTown);
     first = end;
   }
-  for (const need of supply.food) {
-    const dayKg = need.mealDays > 0 ? need.eatenKg / Math.max(1, need.mealDays) : 0;
-    need.reserveKg = Math.max(need.eatenKg * needs.food.reserveFraction, dayKg * needs.food.reserveDays);
-    need.startKg = need.eatenKg + need.reserveKg;
-  }
+  const leaves = ground.halts.slice(block.firstLeg, block.endLeg);
+  packFood(
+    supply.food,
+    needs.food,
+    leaves.map(({ sellsFood }) => sellsFood),
+  );
   const { slope, loadKg } = input;
   const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
   const water = waterCarries(input, drinkL);
@@ -51,8 +55,10 @@ export function provision(input: ProvisionInput): HikerSupply {
   tally.melt(water.carries);
   let openG = before.openFuelG;
   const container = containerOf(needs.schools.fuel, needs.stove);
+  const sold = leaves.map(({ sellsFuel }, leg) => sellsFuel || (leg === 0 && block.firstLeg === 0));
+  const laterG = forLater(tally.burnt.map(burntG), sold);
   for (let leg = 0; leg < legCount; leg++) {
-    const burn = legFuel(container, tally.burnt[leg]!, openG);
+    const burn = legFuel(container, tally.burnt[leg]!, openG, { laterG: laterG[leg]!, sold: sold[leg]! });
     supply.fuel.push(burn);
     openG = burn.endG;
   }
@@ -74,6 +80,28 @@ export function provision(input: ProvisionInput): HikerSupply {
       deficitKcal: grained(before.deficitKcal + tally.deficitKcal, GRAIN.energyKcal),
     },
   };
+}
+
+/** One reserve for all legs that live out of the same bag. */
+function packFood(legs: LegFood[], settings: FoodSettings, sold: readonly boolean[]): void {
+  const eatenLater = forLater(
+    legs.map(({ eatenKg }) => eatenKg),
+    sold,
+  );
+  const daysLater = forLater(
+    legs.map(({ mealDays }) => mealDays),
+    sold,
+  );
+  let reserveKg = 0;
+  for (const [i, leg] of legs.entries()) {
+    const eatenKg = leg.eatenKg + eatenLater[i]!;
+    const mealDays = leg.mealDays + daysLater[i]!;
+    const dayKg = mealDays > 0 ? eatenKg / Math.max(1, mealDays) : 0;
+    if (i === 0 || sold[i]) reserveKg = Math.max(eatenKg * settings.reserveFraction, dayKg * settings.reserveDays);
+    leg.reserveKg = reserveKg;
+    leg.forLaterKg = eatenLater[i]!;
+    leg.startKg = eatenKg + reserveKg;
+  }
 }
 
 /** Adds up a hiker's days, one after the other: the body that walks them changes on the way. */
@@ -185,6 +213,7 @@ class Tally {
       boils === 0
         ? 0
         : boils * boilGrams(schools.fuel, stove, heightM, part.night === "camp" && onlyIceAt(this.input, part));
+    this.burnt[leg]!.halfDays += halfDays;
     this.burnt[leg]!.boils += boils;
     this.burnt[leg]!.boilG += fuelG;
     this.supply.parts.push({

@@ -30,6 +30,8 @@ export interface LegFood {
   menuKcal: number;
   eatenKg: number;
   reserveKg: number;
+  /** For the legs after it, where the stops between sell none. */
+  forLaterKg: number;
   startKg: number;
   /** Carried meals in whole days of need. */
   mealDays: number;

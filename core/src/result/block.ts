@@ -62,6 +62,8 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       index,
       fromStopId: from.stopId,
       toStopId: to.stopId,
+      foodSold: index === 0 || from.sellsFood,
+      fuelSold: index === 0 || from.sellsFuel,
       fromNode: from.node,
       toNode: to.node,
       fromM: walkedOf(profile, from.node),

@@ -60,6 +60,9 @@ export interface LegResult {
   index: number;
   fromStopId: string;
   toStopId: string;
+  /** Whether the stop it leaves has food and fuel for it; else they were carried past. */
+  foodSold: boolean;
+  fuelSold: boolean;
   fromNode: number;
   toNode: number;
   /** Distances in walking order. */

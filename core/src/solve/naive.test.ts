@@ -252,7 +252,7 @@ test("the food that is bought is eaten or is the reserve, and the fuel burnt or 
       walk.parts.reduce((sum, part, p) => sum + (part.legIndex === leg ? pick(supply.parts[p]!) : 0), 0);
     for (const [leg, food] of supply.food.entries()) {
       expect(eaten(leg, (part) => part.breakfastKg + part.dayKg + part.dinnerKg)).toBeCloseTo(food.eatenKg, 9);
-      expect(food.startKg).toBeCloseTo(food.eatenKg + food.reserveKg, 9);
+      expect(food.startKg).toBeCloseTo(food.eatenKg + food.reserveKg + food.forLaterKg, 9);
       const fuel = supply.fuel[leg]!;
       expect(eaten(leg, (part) => 1000 * part.fuelKg)).toBeCloseTo(fuel.needG, 9);
       const left = 1000 * fuel.startKg - fuel.needG;

@@ -213,14 +213,17 @@ export function heavyGuess({ ground, block, needs, kit }: SettleInput): Guess {
   const loadKg = needs.map(({ food }, h) => {
     const load = workspace.hikers[h]!.guessKg;
     const kgPerDay = (HEAVY.kcalPerDay / (1000 * food.densityKcalPerG)) * (1 + food.reserveFraction);
-    for (let leg = block.firstLeg; leg < block.endLeg; leg++) {
+    let laterKg = 0;
+    for (let leg = block.endLeg - 1; leg >= block.firstLeg; leg--) {
       const from = halts[leg]!.node;
       const to = halts[leg + 1]!.node;
+      if (halts[leg + 1]!.sellsFood) laterKg = 0;
       const plainH = Math.max(...baseH.map((hours) => sumOf(hours, from, to)));
       const days = 1 + (plainH * HEAVY.slowness * slowestGround) / hoursPerDay;
       const { baseKg, consumableKg } = kit[leg - block.firstLeg]![h]!;
-      const fixedKg = baseKg + consumableKg + HEAVY.waterKg;
+      const fixedKg = baseKg + consumableKg + HEAVY.waterKg + laterKg;
       for (let c = from; c < to; c++) load[c] = fixedKg + (days * kgPerDay * (to - c)) / (to - from);
+      laterKg += days * kgPerDay;
     }
     return load;
   });

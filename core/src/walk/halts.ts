@@ -22,9 +22,18 @@ export interface Halt {
   /** Whether one sleeps in a bed there, and eats what one has not carried; a stop that says nothing is taken to offer both. */
   hasBed: boolean;
   feeds: boolean;
+  /** Whether food and fuel for the way on are to be had: bought, or food out of a box. Else they are carried past. */
+  sellsFood: boolean;
+  sellsFuel: boolean;
   /** Never closes where undefined. */
   closesH: number | undefined;
 }
+
+type Services = readonly HaltStop["services"][number][];
+
+const SELLS_FOOD: Services = ["shop-small", "shop-full"];
+/** Fuel, and small pieces of kit. */
+export const SELLS_GOODS: Services = ["shop-small", "shop-full", "outfitter"];
 
 /** A place this close to an end of the trail is that end. */
 const END_REACH_M = 1000;
@@ -51,7 +60,9 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
       rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
       hasSocket: stop.services.includes("socket"),
       hasBed: offers(stop, ["bed"]),
-      feeds: offers(stop, ["shop-small", "shop-full"]),
+      feeds: offers(stop, SELLS_FOOD),
+      sellsFood: offers(stop, [...SELLS_FOOD, "post"]),
+      sellsFuel: offers(stop, SELLS_GOODS),
       closesH: stop.closesH,
     });
   }
@@ -60,7 +71,8 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
   return halts;
 }
 
-function offers({ services }: HaltStop, wanted: readonly HaltStop["services"][number][]): boolean {
+/** A stop that says nothing is taken to offer everything. */
+export function offers({ services }: Pick<HaltStop, "services">, wanted: Services): boolean {
   return services.length === 0 || wanted.some((service) => services.includes(service));
 }
 
@@ -74,6 +86,8 @@ function trailEnd(stopId: string, node: number): Halt {
     hasSocket: false,
     hasBed: true,
     feeds: true,
+    sellsFood: true,
+    sellsFuel: true,
     closesH: undefined,
   };
 }

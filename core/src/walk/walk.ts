@@ -1,6 +1,6 @@
 /**
  * Cuts a block of legs into days. The party walks together: on every cell the slowest sets the time, and
- * the shortest wanted day sets the hours. A block runs from a planned night at a stop to the next one;
+ * the shortest wanted day sets the hours. A block runs from a planned night at a stop that restocks to the next one;
  * nothing later bears on it, so blocks are solved one after the other.
  *
  * A day ends at a stop with a night, where its walking hours are used up, or up to a window earlier
@@ -72,12 +72,13 @@ const PASS_THROUGH_H = 1.5;
 /** A camp before a stop that has closed. */
 const BEFORE_STOP_M = 2000;
 
-/** Legs between planned nights at stops. */
+/** Legs between planned nights at stops where the bag is filled anew: elsewhere what comes later bears on what is carried. */
 export function blocksOf(halts: readonly Halt[]): Block[] {
   const blocks: Block[] = [];
   let firstLeg = 0;
   for (let leg = 0; leg + 1 < halts.length; leg++) {
-    if (halts[leg + 1]!.nights === 0 && leg + 2 < halts.length) continue;
+    const { nights, sellsFood, sellsFuel } = halts[leg + 1]!;
+    if ((nights === 0 || !sellsFood || !sellsFuel) && leg + 2 < halts.length) continue;
     blocks.push({ firstLeg, endLeg: leg + 1 });
     firstLeg = leg + 1;
   }

@@ -1,7 +1,11 @@
+import type { LegHiker } from "@gepack/core";
 import { useShallow } from "zustand/react/shallow";
 import { useDocument } from "../store/document.ts";
 import { useSelection } from "../store/selection.ts";
 import { sayIn } from "../words/say.ts";
+
+/** Counted once, on the leg that it is bought for. */
+const boughtKg = (food: LegHiker["food"] | undefined): number => (food ? food.startKg - food.forLaterKg : 0);
 
 /** What the last edit did to the headline figures, until the next one. */
 export function Effect() {
@@ -13,7 +17,7 @@ export function Effect() {
   const heaviest = (of: typeof result): number =>
     Math.max(...of.legs.map((leg) => leg.hikers[hikerIndex]?.heaviestKg ?? 0));
   const food = (of: typeof result): number =>
-    of.legs.reduce((sum, leg) => sum + (leg.hikers[hikerIndex]?.food.startKg ?? 0), 0);
+    of.legs.reduce((sum, leg) => sum + boughtKg(leg.hikers[hikerIndex]?.food), 0);
   const say = sayIn(plan);
   const kg = (value: number): string => say.kg(value, 2);
   const pairs: [string, string, string][] = [

@@ -9,6 +9,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   consumables: "Consumables",
   food: "Food",
   "food-eaten": "Eaten on the leg",
+  "food-for-later": "For the legs after it",
   "food-reserve": "Reserve",
   menu: "Menu",
   "meals-need": "Burned over the carried meals",
@@ -23,6 +24,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   "fuel-melting": "Burnt to melt snow and ice for drinking",
   melted: "Melted and boiled",
   "kg-per-melted": "Per litre",
+  "fuel-for-later": "For the legs after it",
   "fuel-beyond": "Left over on arriving",
   containers: "Canisters or bottles, empty",
   "container-count": "In the pack on leaving",
@@ -128,6 +130,7 @@ const RULES: Record<string, string> = {
   "kit-list": "From the kit list.",
   "days-planned": "From the days as planned.",
   track: "Measured along the mended track.",
+  "not-sold": "The stops between sell none: it is carried past them.",
   "detour-rule":
     "Walked where it takes fewer minutes than the litres it spares are worth; which water and why stands under Fill up.",
   "off-trail-pace": "On foot at the slowest hiker’s pace on the level, with the load; a ride takes no legs.",

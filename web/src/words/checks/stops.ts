@@ -7,15 +7,15 @@ export const stopWords = checkWords({
     mark: "shop",
     station: "trail",
     sentence: (check, say) =>
-      `${check.stop} sells no food and takes no post; this plan takes ${say.kg(check.have)} there.`,
-    mends: (check, on) =>
-      mends(passStop(on, check.stopId), advice("Then the food comes from the stop before. Or say what it offers.")),
+      `${check.stop} sells no food and takes no post: ${say.kg(check.have)} for the leg after it is carried from ${check.from || "the start"}.`,
+    mends: (check, on) => mends(passStop(on, check.stopId), advice("Say in Trail what it offers, if it has more.")),
   },
   "fuel-not-sold": {
     mark: "fuel",
     station: "trail",
-    sentence: (check, say) => `${check.stop} sells no fuel; the leg after it burns ${say.g(check.have)}.`,
-    mends: () => [advice("Carry a fuller container from the stop before; most fuel may not be posted.")],
+    sentence: (check, say) =>
+      `${check.stop} sells no fuel: ${say.g(check.have)} for the leg after it is carried from ${check.from || "the start"}.`,
+    mends: () => [advice("Most fuel may not be posted. Say in Trail what the stop offers, if it has more.")],
   },
   "piece-not-there": {
     mark: "post",
