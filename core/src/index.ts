@@ -29,6 +29,7 @@ export {
   SPAN_BEGINS,
   SPAN_ENDS,
   START_ID,
+  walkEnds,
   STRETCH_KINDS,
   SURFACES,
 } from "./plan/ids.ts";
@@ -64,6 +65,7 @@ export { LISTS, nearestUsedStop, removeHiker, removeRow, type ListName } from ".
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
+export { turnRound } from "./plan/turn.ts";
 export { encodingOf } from "./track/encoding.ts";
 export { gpxReader, readGpx, type GpxFile, type GpxReader } from "./track/gpx.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";

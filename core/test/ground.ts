@@ -95,7 +95,7 @@ export { solveTrip };
 /** The whole trail walked at one load everywhere, as if it were one block; arrays are the ground's own. */
 export function walkAll(ground: Ground, loadKg: number, detours?: DetourSources, frozen?: readonly DayPart[]) {
   const load = new Float64Array(ground.profile.cellCount).fill(loadKg);
-  const before = { day: ground.startDay, walkedDays: 0, fromStop: false };
+  const before = { day: ground.startDay, walkedDays: 0, fromStop: false, nightsUp: 0 };
   return walkBlock(
     ground,
     { firstLeg: 0, endLeg: ground.halts.length - 1 },

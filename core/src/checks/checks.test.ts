@@ -57,6 +57,58 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect([only(roomy, "canister-missing"), only(roomy, "food-over-canister")]).toEqual([undefined, undefined]);
   });
 
+  test("a rule of food storage may hold only for who sleeps there: who walks through is told so", () => {
+    const meadow = (heldBy: string, fromM: number, toM: number, season = {}) => [
+      { id: "r", name: "Meadow", fromM, toM, kind: "rule", rule: "hard-canister", heldBy, ...season },
+    ];
+    const codes = (...given: Parameters<typeof meadow>): string[] =>
+      found({ stretches: meadow(...given) }).flatMap(({ code }) => (code.startsWith("canister") ? [code] : []));
+    // Days of some 25 km: nobody sleeps in the first 5 km, somebody does in 40.
+    expect(codes("carrying", 1000, 5000)).toEqual(["canister-missing"]);
+    expect(codes("sleeping", 1000, 5000)).toEqual(["canister-not-asked"]);
+    expect(codes("sleeping", 10_000, 50_000)).toEqual(["canister-missing"]);
+    expect(codes("carrying", 1000, 5000, { fromMonthDay: "08-01", toMonthDay: "09-01" })).toEqual([]);
+  });
+
+  test("permits, hazards, insects and rules in one's own words are told before their stretch, in their season", () => {
+    const told = (rest: Record<string, unknown>) =>
+      only(
+        found({ stretches: [{ id: "r", name: "R", fromM: 20_000, toM: 30_000, note: "n", ...rest }] }),
+        "told-ahead",
+      );
+    expect(told({ kind: "rule", rule: "permit" })).toMatchObject({ kind: "permit", stretch: "R", more: "n" });
+    expect(told({ kind: "rule" })).toMatchObject({ kind: "own-rule", severity: "note", legIndex: 0 });
+    expect(told({ kind: "hazard" })?.atM).toBeCloseTo(20_000, -2);
+    expect(told({ kind: "insects", fromMonthDay: "04-01", toMonthDay: "06-01" })?.kind).toBe("insects");
+    expect(told({ kind: "insects", fromMonthDay: "07-01", toMonthDay: "08-01" })).toBeUndefined();
+    expect(told({ kind: "rule", rule: "no-camping" })).toBeUndefined();
+    expect(told({ kind: "surface", surface: "sand" })).toBeUndefined();
+  });
+
+  test("nights without a bed, for who sleeps in beds", () => {
+    const stops = [stopOf("m", 30_000, { nights: 0, services: ["bed", "shop-small"] })];
+    const beds = { dayRules: { sleepAt: "beds" }, stops };
+    const check = only(
+      found({ ...beds, hikers: [hikerOf({ pace: { hoursFreshH: 3, hoursFitH: 3 } })] }),
+      "bed-missing",
+    );
+    // A camp, and then the day is stretched to the bed.
+    expect(check).toMatchObject({ severity: "caution", legIndex: 0, have: 1 });
+    expect(only(found({ stops }), "bed-missing")).toBeUndefined();
+    const reached = hikerOf({ pace: { hoursFreshH: 8, hoursFitH: 8 } });
+    expect(only(found({ ...beds, hikers: [reached] }), "bed-missing")).toBeUndefined();
+  });
+
+  test("nights above 2,500 m: a note, and a caution more than 500 m above the highest before", () => {
+    const high = (heightM: (m: number) => number) =>
+      found({}, [trackNorth({ lengthM: 60_000, heightM })]).filter((check) => check.code === "high-sleep");
+    expect(high(() => 2400)).toEqual([]);
+    expect(high(() => 2800)).toMatchObject([{ severity: "note" }]);
+    expect(high(() => 3400)).toMatchObject([{ severity: "caution" }]);
+    // By 400 m a night.
+    expect(high((m) => 2300 + m / 60)).toMatchObject([{ severity: "note" }]);
+  });
+
   test("the canister holds what is left where its stretch begins, not the whole leg's food", () => {
     const canister = pieceOf("canister", 900, { role: "hard-canister", capacityL: 0.5 });
     const rule = (fromM: number) =>
@@ -142,7 +194,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   test("a shortfall kept up for months: deficits, too little left after walking, fat", () => {
     const long = [trackNorth({ lengthM: 1_200_000, spacingM: 400 })];
     const stops = Array.from({ length: 11 }, (_, i) => stopOf(`s${i}`, 100_000 * (i + 1)));
-    const thin = hikerOf({ bodyFatFraction: 0.08, food: { shortfallFraction: 0.3 } });
+    const thin = hikerOf({ bodyFatFraction: 0.08, food: { shortfallFraction: 0.3, townExtraKcal: 0 } });
     const checks = found({ stops, hikers: [thin] }, long);
     expect(only(checks, "deficit-adds-up")?.severity).toBe("caution");
     expect(only(checks, "energy-availability")?.limit).toBe(30);

@@ -118,7 +118,58 @@ const notSettled = defineCheck({
   },
 });
 
+const bedMissing = defineCheck({
+  code: "bed-missing",
+  units: { have: "count", day: "date" },
+  *find(context) {
+    const { plan, result } = context;
+    if (plan.dayRules.sleepAt !== "beds") return;
+    const bedless = new Set(
+      plan.stops.filter(({ services }) => services.length > 0 && !services.includes("bed")).map(({ id }) => id),
+    );
+    for (const { index, toStopId } of result.legs) {
+      const nights = result.days.filter(
+        ({ legIndex, night }) =>
+          legIndex === index && (night === "camp" || (night === "stop" && bedless.has(toStopId))),
+      );
+      const first = nights[0];
+      if (!first) continue;
+      const atM = atNode(context, first.toNode);
+      yield { severity: "caution", legIndex: index, atM, have: nights.length, day: first.date };
+    }
+  },
+});
+
+/** From here on height itself makes some ill, and so much a night more is the usual advice (Luks and others 2019, Wilderness Environ Med 30:S3). */
+const HIGH_SLEEP_M = 2500;
+const MOST_GAIN_M = 500;
+
+const highSleep = defineCheck({
+  code: "high-sleep",
+  units: { have: "m", gain: "m" },
+  *find(context) {
+    const { legs, days, profile } = context.result;
+    let highestM = HIGH_SLEEP_M;
+    for (const leg of legs) {
+      let worst: { have: number; gain: number; node: number } | undefined;
+      for (const { legIndex, night, toNode } of days) {
+        if (legIndex !== leg.index || night === "none") continue;
+        const have = profile.heightM[toNode]!;
+        const gain = have - highestM;
+        if (gain > (worst?.gain ?? 0)) worst = { have, gain, node: toNode };
+        highestM = Math.max(highestM, have);
+      }
+      if (!worst) continue;
+      const severity = worst.gain > MOST_GAIN_M ? "caution" : "note";
+      const { have, gain } = worst;
+      yield { severity, legIndex: leg.index, atM: atNode(context, worst.node), have, gain };
+    }
+  },
+});
+
 export const daysChecks = [
+  highSleep,
+  bedMissing,
   finishLate,
   campForbidden,
   longDays,

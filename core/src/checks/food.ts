@@ -2,10 +2,8 @@
 import type { Plan, Stretch } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
-import { nodeAt } from "../track/place.ts";
-import { dayNumber, dayOfYear } from "../units/day.ts";
-import { monthDayIndex, seasonHolds } from "../walk/terrain.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
+import { firstNode, holdsOn, sleepsIn, touches } from "./stretches.ts";
 
 const foodBelowResting = defineCheck({
   code: "food-below-resting",
@@ -48,7 +46,7 @@ const canisterMissing = defineCheck({
   units: {},
   *find(context) {
     for (const { leg, row, where } of onLegs(context))
-      if (row.kit.canisterL === 0 && asksForCanister(context.plan, leg, context.result))
+      if (row.kit.canisterL === 0 && canisterStretches(context.plan, leg, context.result).length > 0)
         yield { severity: "blocker", ...where, atM: leg.fromM };
   },
 });
@@ -93,33 +91,30 @@ const fireBan = defineCheck({
   },
 });
 
-function touches(stretch: Stretch, leg: LegResult, { profile }: TripFigures): boolean {
-  const a = nodeAt(profile, stretch.fromM);
-  const b = nodeAt(profile, stretch.toM);
-  return Math.min(a, b) < leg.toNode && Math.max(a, b) > leg.fromNode;
+/** Those that ask for a canister on a leg: of stretches that ask only who sleeps there, where somebody does. */
+function canisterStretches(plan: Plan, leg: LegResult, result: TripFigures): Stretch[] {
+  return storageStretches(plan, leg, result).filter(
+    (stretch) => stretch.heldBy === "carrying" || sleepsIn(stretch, leg, result),
+  );
 }
 
-/** Does the stretch's season meet the leg's days? */
-function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endDate }: LegResult): boolean {
-  if (fromMonthDay === undefined || toMonthDay === undefined) return true;
-  const [from, to] = [monthDayIndex(fromMonthDay), monthDayIndex(toMonthDay)];
-  const first = dayNumber(startDate) ?? 0;
-  const last = dayNumber(endDate) ?? first;
-  for (let day = first; day <= last; day++) if (seasonHolds(from, to, dayOfYear(day))) return true;
-  return false;
+function storageStretches({ stretches }: Plan, leg: LegResult, result: TripFigures): Stretch[] {
+  return stretches.filter(
+    (stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result) && holdsOn(stretch, leg),
+  );
 }
 
-function asksForCanister(plan: Plan, leg: LegResult, result: TripFigures): boolean {
-  return canisterStretches(plan, leg, result).length > 0;
-}
-
-function canisterStretches({ stretches }: Plan, leg: LegResult, result: TripFigures): Stretch[] {
-  return stretches.filter((stretch) => stretch.rule === "hard-canister" && touches(stretch, leg, result));
-}
-
-function firstNode({ fromM, toM }: Stretch, { profile }: TripFigures): number {
-  return Math.min(nodeAt(profile, fromM), nodeAt(profile, toM));
-}
+const canisterNotAsked = defineCheck({
+  code: "canister-not-asked",
+  units: { stretch: "name" },
+  *find(context) {
+    const { plan, result } = context;
+    for (const leg of result.legs)
+      for (const stretch of storageStretches(plan, leg, result))
+        if (stretch.heldBy === "sleeping" && !sleepsIn(stretch, leg, result))
+          yield { severity: "note", legIndex: leg.index, atM: leg.fromM, stretch: stretch.name };
+  },
+});
 
 /** The part of the leg's walking hours that is done on reaching a node: as much is eaten of what the leg eats. */
 function walkedShare(leg: LegResult, node: number, { days }: TripFigures): number {
@@ -132,4 +127,11 @@ function walkedShare(leg: LegResult, node: number, { days }: TripFigures): numbe
   return leg.walkH > 0 ? before / leg.walkH : 0;
 }
 
-export const foodChecks = [foodBelowResting, menuBelowNeed, canisterMissing, foodOverCanister, fireBan] as const;
+export const foodChecks = [
+  foodBelowResting,
+  menuBelowNeed,
+  canisterMissing,
+  canisterNotAsked,
+  foodOverCanister,
+  fireBan,
+] as const;

@@ -9,6 +9,7 @@ import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
 import { powerChecks } from "./power.ts";
 import { stopChecks } from "./stops.ts";
+import { stretchChecks } from "./stretches.ts";
 import { waterChecks } from "./water.ts";
 
 export const CHECKS = [
@@ -19,6 +20,7 @@ export const CHECKS = [
   ...kitChecks,
   ...daysChecks,
   ...stopChecks,
+  ...stretchChecks,
   ...powerChecks,
   ...bodyChecks,
   ...modelChecks,

@@ -1,5 +1,5 @@
 /** Pieces of kit: always in exactly one place, and none missing that other legs have. */
-import { FINISH_ID, START_ID } from "../plan/ids.ts";
+import { walkEnds } from "../plan/ids.ts";
 import type { KitFault } from "../kit/kit.ts";
 import { defineCheck, type CheckContext } from "./check.ts";
 
@@ -21,10 +21,11 @@ function ofPiece({ plan }: CheckContext, fault: { pieceId: string; legIndex: num
 }
 
 function stopWord({ plan }: CheckContext, stopId: string): string {
+  const { firstId, lastId } = walkEnds(plan.trip.direction);
   const ends = new Map([
-    [START_ID, "the start"],
-    [FINISH_ID, "the finish"],
-  ] as [string, string][]);
+    [firstId, "the start"],
+    [lastId, "the finish"],
+  ]);
   return plan.stops.find((candidate) => candidate.id === stopId)?.name ?? ends.get(stopId) ?? stopId;
 }
 

@@ -2,7 +2,7 @@
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
 import { baseHours, baseHoursInput } from "../walk/baseHours.ts";
-import { heatSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
+import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { speedFactors, SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { leaf, named, product, quotient, sum, type Derivation } from "./derivation.ts";
 import { defineFigure, sourceOf, type WhyContext } from "./figure.ts";
@@ -93,13 +93,16 @@ function explainSpeed(context: WhyContext): Derivation | undefined {
   const surface = result.surface[cell]!;
   const bySurface = speedFactors(dayRules.surfaceSpeed)[surface]!;
   const byHeat = heatSpeedFactor(result.cellC[cell]!, dayRules.heatSlowFromC, dayRules.heatSlowPerK);
-  const alone = plainKmh * own * byLoad * bySurface * byHeat;
+  const day = result.days.findLast(({ fromNode }) => fromNode <= cell);
+  const byHeight = heightSpeedFactor(profile.heightM[cell]!, day?.slowPerM ?? 0);
+  const alone = plainKmh * own * byLoad * bySurface * byHeat * byHeight;
   return product("speed", speedKmh, "km/h", [
     leaf("plain-speed", plainKmh, "km/h", sourceOf("time", schools.time)),
     leaf("own-factor", own, "fraction", "own-setting"),
     leaf("load-factor", byLoad, "fraction", "load-slows"),
     named(leaf("surface-factor", bySurface, "fraction", "surface-table"), SURFACE_FACTORS[surface]!.id),
     leaf("heat-slow-factor", byHeat, "fraction", "day-rules"),
+    leaf("height-slow-factor", byHeight, "fraction", "thin-air"),
     leaf("party-night-factor", speedKmh / alone, "fraction", "party-slowest"),
   ]);
 }

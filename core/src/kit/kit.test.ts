@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan, turnRound, type Plan } from "../index.ts";
 import { mendTracks } from "../track/mend.ts";
 import { buildProfile } from "../track/profile.ts";
 import { buildHalts } from "../walk/halts.ts";
@@ -92,6 +93,44 @@ describe("spans", () => {
       [0, 0.2],
     ]);
     expect(faults).toEqual([]);
+  });
+});
+
+describe("walked the other way round", () => {
+  const tracks = [trackNorth({ lengthM: 100_000 })];
+  const carried = (plan: Plan): boolean[] => {
+    const { legs, carrier, profile } = computePlan(plan, tracks);
+    return [10, 50, 90].map((groundKm) => {
+      const m = profile.reversed ? 100_000 - groundKm * 1000 : groundKm * 1000;
+      return carrier[legs.findIndex(({ fromM, toM }) => fromM <= m && m <= toM)]! >= 0;
+    });
+  };
+  const plan = planOf({
+    stops: [stopOf("a", 30_000), stopOf("b", 70_000)],
+    kit: [pieceOf("x", 1000, { spans: [{ fromStopId: "@start", toStopId: "a", ends: "sent-home" }] })],
+  });
+
+  test("a piece stays with the ground, whether the plan was turned or only its direction", () => {
+    expect(carried(plan)).toEqual([true, false, false]);
+    const turned = structuredClone(plan);
+    turnRound(turned);
+    expect(turned.trip.direction).toBe("reverse");
+    expect(carried(turned)).toEqual([true, false, false]);
+    expect(turned.kit[0]!.spans).toMatchObject([
+      { fromStopId: "a", toStopId: "@start", begins: "posted", ends: "kept" },
+    ]);
+    const flipped = { ...plan, trip: { ...plan.trip, direction: "reverse" as const } };
+    expect(carried(flipped)).toEqual([true, false, false]);
+    // Nobody is without it who was not before: it comes by post where it went home.
+    expect(computePlan(flipped, tracks).kitFaults).toEqual(computePlan(turned, tracks).kitFaults);
+    expect(computePlan(flipped, tracks).kitFaults).toEqual([]);
+  });
+
+  test("turned twice it is what it was", () => {
+    const twice = structuredClone(plan);
+    turnRound(twice);
+    turnRound(twice);
+    expect(twice).toEqual(plan);
   });
 });
 

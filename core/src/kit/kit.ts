@@ -4,7 +4,8 @@
  *
  * Mass counts for the carrier, use (sleeping, drinking) for the owner, or for all when shared.
  */
-import { FINISH_ID, START_ID } from "../plan/ids.ts";
+import { walkEnds } from "../plan/ids.ts";
+import { turnedSpan } from "../plan/turn.ts";
 import type { Piece, Span, Stop } from "../plan/schema.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
@@ -107,8 +108,9 @@ export function buildKit({ pieces, hikerIds, stops, profile, halts }: KitInput):
 /** Node of every stop id a span may name, the two ends included. */
 export function stopNodes(stops: KitInput["stops"], profile: Profile): Map<string, number> {
   const nodes = new Map(stops.map((stop) => [stop.id, nodeAt(profile, stop.trackM)]));
-  nodes.set(START_ID, 0);
-  nodes.set(FINISH_ID, profile.cellCount);
+  const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
+  nodes.set(firstId, 0);
+  nodes.set(lastId, profile.cellCount);
   return nodes;
 }
 
@@ -154,7 +156,8 @@ function placedSpans(
   const placed = piece.spans.map((span) => {
     const a = nodeFor(span.fromStopId, 0);
     const b = nodeFor(span.toStopId, profile.cellCount);
-    return { span, from: Math.min(a, b), to: Math.max(a, b) };
+    // Told against the way it is walked: the same ground, entered from its other end.
+    return a <= b ? { span, from: a, to: b } : { span: turnedSpan(span), from: b, to: a };
   });
   return placed.sort((a, b) => a.from - b.from);
 }

@@ -3,9 +3,13 @@
 export const PLAN_FORMAT = "gepack-plan";
 export const PLAN_VERSION = 2;
 
-/** Stand-ins for the two ends of the walk, in walking order, where a stop id is asked for. */
+/** Stand-ins for the two ends of the track as recorded, where a stop id is asked for. */
 export const START_ID = "@start";
 export const FINISH_ID = "@finish";
+/** The ends in walking order. */
+export function walkEnds(direction: "forward" | "reverse"): { firstId: string; lastId: string } {
+  return direction === "forward" ? { firstId: START_ID, lastId: FINISH_ID } : { firstId: FINISH_ID, lastId: START_ID };
+}
 
 export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;

@@ -3,7 +3,7 @@
  * a row follows them everywhere. A new reference is a row of `REFERENCES`.
  */
 import type { Problem } from "../units/problem.ts";
-import { FINISH_ID, START_ID } from "./ids.ts";
+import { FINISH_ID, START_ID, walkEnds } from "./ids.ts";
 import type { Hiker, Plan } from "./schema.ts";
 
 /** The lists of the document whose rows have an id, by the name that edits and problems use. */
@@ -43,7 +43,7 @@ interface Reference {
    * none does, or nothing.
    */
   onRemove: "heir" | "clear";
-  otherwise?: (link: Link) => string;
+  otherwise?: (link: Link, plan: Plan) => string;
 }
 
 export const REFERENCES: readonly Reference[] = [
@@ -97,7 +97,10 @@ export const REFERENCES: readonly Reference[] = [
     to: "stops",
     besides: [START_ID, FINISH_ID],
     onRemove: "heir",
-    otherwise: ({ place }) => (place.endsWith("fromStopId") ? START_ID : FINISH_ID),
+    otherwise: ({ place }, { trip }) => {
+      const { firstId, lastId } = walkEnds(trip.direction);
+      return place.endsWith("fromStopId") ? firstId : lastId;
+    },
     links: (plan) =>
       plan.kit.flatMap((piece, i) =>
         piece.spans.flatMap((span, k) =>
@@ -209,7 +212,7 @@ export function removeRow(plan: Plan, list: ListName, id: string, heirId?: strin
     if (reference.to !== list) continue;
     for (const link of reference.links(plan))
       if (link.id === id)
-        link.point(reference.onRemove === "clear" ? undefined : (heirId ?? reference.otherwise?.(link)));
+        link.point(reference.onRemove === "clear" ? undefined : (heirId ?? reference.otherwise?.(link, plan)));
   }
 }
 

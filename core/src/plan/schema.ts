@@ -131,6 +131,8 @@ export const foodSchema = z.looseObject({
   /** What is burned awake and off the feet as a multiple of rest: in breaks, and at camp or in town. */
   breakFactor: fraction(1, 3).default(1.3),
   campFactor: fraction(1, 3).default(1.6),
+  /** In town one eats so much more than one burns, a night or rest day, until what is missing is made up. */
+  townExtraKcal: amount("kcal", 0, 4000).default(1000),
   /** Allowance per 10 K that the day's mean is below freezing. */
   coldKcalPer10K: amount("kcal", 0, 1000).default(100),
   /** Own measured need of a walking day; replaces the energy models when given. */
@@ -245,6 +247,8 @@ export const stretchSchema = z.looseObject({
   fromMonthDay: monthDay.optional(),
   toMonthDay: monthDay.optional(),
   rule: z.enum(RULES).optional(),
+  /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
+  heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
   note,
 });
 
@@ -296,6 +300,8 @@ export const dayRulesSchema = z.looseObject({
   heatSlowFromC: amount("C", 0, 45).default(25),
   /** Fraction of speed lost per kelvin above that, at most 30 %. */
   heatSlowPerK: fraction(0, 0.1).default(0.01),
+  /** Fraction of speed lost per 1,000 m above 2,000 m by who is not used to it; half of that after two weeks up there. */
+  heightSlowPerKm: fraction(0, 0.3).default(0.06),
   /** Multiplies what the load takes off the speed. */
   loadSlowness: fraction(0, 3).default(1),
   /** Own speed factors of surfaces, over those of the table. */

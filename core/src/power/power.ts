@@ -138,7 +138,7 @@ export function powerOf(input: PowerInput): Power | undefined {
     const { capacityWh } = bag;
     // A day of two parts is used up by its hours; a rest day in camp is a day more.
     const share = part.night === "none" ? Math.min(1, part.walkH / part.budgetH) : 1 - passedFraction(parts, p);
-    const daysHere = share + (part.night === "camp" ? part.zeroDays : 0);
+    const daysHere = share + (part.night === "stop" ? 0 : part.zeroDays);
     daysOnLeg[part.legIndex]! += daysHere;
     const wantedWh = bag.usePerDayWh * daysHere;
     const sky = skyAt(season, walkedOf(profile, part.startNode), monthOfDay(part.day));
@@ -162,7 +162,7 @@ export function powerOf(input: PowerInput): Power | undefined {
       leg.lowestDay = part.day;
     }
     let wallWh = 0;
-    const halt = part.night === "camp" ? undefined : halts[part.legIndex + 1]!;
+    const halt = part.night === "camp" || part.night === "bed" ? undefined : halts[part.legIndex + 1]!;
     if (halt) {
       const hours = part.night === "stop" ? NIGHT_AT_SOCKET_H + 24 * part.zeroDays : PASSING_AT_SOCKET_H;
       if (halt.hasSocket) wallWh = Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS);

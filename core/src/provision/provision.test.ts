@@ -96,6 +96,7 @@ describe("meals out of the bag", () => {
     offTrailEndH: 0,
     detours: [],
     budgetH: 7,
+    slowPerM: 0,
     sunriseH: 6,
     forbiddenCamp: false,
     daylightH: 13,
@@ -362,4 +363,52 @@ describe("a night at a stop", () => {
     expect(bed.hikers[0]!.warmth).toBeUndefined();
     expect(floor.hikers[0]!.warmth!.marginK).toBeLessThan(0);
   });
+});
+
+describe("in town", () => {
+  const long = [trackNorth({ lengthM: 400_000, spacingM: 500 })];
+  const finish = (food: Record<string, unknown>, nights = 2) =>
+    computePlan(
+      planOf({
+        stops: [stopOf("a", 130_000, { nights }), stopOf("b", 260_000, { nights })],
+        hikers: [hikerOf({ food: { appetiteByWeek: [0.7, 0.7, 0.7, 0.7], ...food } })],
+        climate: { stations: [stationOf(8, 18)] },
+      }),
+      long,
+    ).finish[0]!;
+
+  test("a deficit is made up by so much a night and rest day, never beyond it", () => {
+    const never = finish({ townExtraKcal: 0 });
+    const some = finish({ townExtraKcal: 1000 });
+    // Two nights at each of two stops; the body that is heavier again burns a little more.
+    expect(never.deficitKcal - some.deficitKcal).toBeGreaterThan(3900);
+    expect(never.deficitKcal - some.deficitKcal).toBeLessThan(4100);
+    expect(some.body.bodyKg).toBeGreaterThan(never.body.bodyKg + 0.3);
+    // A month in town makes up all of it: what is missing then is the last leg's.
+    const all = finish({ townExtraKcal: 4000 }, 30);
+    const last = finish({ townExtraKcal: 4000 }, 29);
+    expect(all.deficitKcal).toBeGreaterThan(0);
+    expect(all.deficitKcal).toBeCloseTo(last.deficitKcal, -3);
+  });
+
+  test("who lacks nothing eats no more", () => {
+    const fed = { appetiteByWeek: [1, 1, 1, 1], shortfallFraction: 0 };
+    expect(finish({ ...fed, townExtraKcal: 3000 }).body.bodyKg).toBeCloseTo(70, 6);
+  });
+});
+
+test("food and water take room together: the pack is fullest where both are", () => {
+  const room = (sources: Record<string, unknown>[]): number =>
+    computePlan(planOf({ sources, climate: { stations: [stationOf(8, 18)] } }), [trackNorth({ lengthM: 60_000 })])
+      .legs[0]!.hikers[0]!.volumeL;
+  const near = [5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55].map((km) => sourceOf(`w${km}`, km * 1000));
+  // Without water on the way all of it is in the pack at the start.
+  const [dry, wet] = [room([]), room(near)];
+  expect(dry - wet).toBeGreaterThan(5);
+  // With the next water near there is still what is in hand.
+  const { food, carries } = computePlan(planOf({ sources: near, climate: { stations: [stationOf(8, 18)] } }), [
+    trackNorth({ lengthM: 60_000 }),
+  ]).legs[0]!.hikers[0]!;
+  expect(wet).toBeGreaterThan(food.startKg / 0.5);
+  expect(wet).toBeLessThan(food.startKg / 0.5 + carries[0]!.litres + 0.1);
 });

@@ -158,14 +158,25 @@ class Tally {
     }
     // Of what is eaten out of the bag, so much is missing; in town nobody goes short.
     const missingKcal = (energy.totalKcal * share + restNeedKcal) * (1 - menuFactor);
-    this.deficitKcal += missingKcal;
-    this.mass = schools.bodyMass.step(this.mass, -missingKcal);
+    const madeUpKcal = this.madeUpInTown(walk.parts[end - 1]!, missingKcal);
+    this.deficitKcal += missingKcal - madeUpKcal;
+    this.mass = schools.bodyMass.step(this.mass, madeUpKcal - missingKcal);
     return this.feedsAfter(walk.parts[end - 1]!);
   }
 
+  /** Eaten beyond the need in town after a part, until nothing is missing; what is eaten after the finish is nobody's business. */
+  private madeUpInTown(part: DayPart, missingKcal: number): number {
+    const { needs, before, ground } = this.input;
+    if (!this.feedsAfter(part) || part.legIndex + 2 === ground.halts.length) return 0;
+    const deficitKcal = before.deficitKcal + this.deficitKcal + missingKcal;
+    return Math.max(0, Math.min(deficitKcal, needs.food.townExtraKcal * (1 + part.zeroDays)));
+  }
+
   /** Is the night after a part spent where meals are to be had? */
-  private feedsAfter({ night, legIndex }: DayPart): boolean {
-    return night === "stop" && this.input.ground.halts[legIndex + 1]!.feeds;
+  private feedsAfter({ night, legIndex, endNode }: DayPart): boolean {
+    const { halts, camps } = this.input.ground;
+    if (night === "bed") return camps.beds.get(endNode)?.feeds ?? false;
+    return night === "stop" && halts[legIndex + 1]!.feeds;
   }
 
   /** What was taken as snow or ice is melted where it was taken; a stove that is not there burns nothing. */

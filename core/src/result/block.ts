@@ -77,6 +77,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       detourH: sum(rows.map(({ part }) => detourHours(part))),
       dayCount: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
       campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
+      bedNights: sum(rows.map(({ part }) => (part.night === "bed" ? 1 + part.zeroDays : 0))),
       nightsOutside: sum(outside.map(({ part }) => 1 + part.zeroDays)),
       zeroDays: sum(rows.map(({ part }) => part.zeroDays)),
       startDate: isoOfDay(first.day),
@@ -103,7 +104,11 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
         const kitLeg = kitLegs[index]![h]!;
         const bed = sleep[index]![h]!;
         const food = supply.food[inBlock]!;
-        const foodL = food.startKg / bulkKgPerL[h]!;
+        const { foodKg, waterKg } = block.packs[h]!;
+        // Where food and water together take most room.
+        let bagL = food.startKg / bulkKgPerL[h]! - kitLeg.canisterL;
+        for (let c = from.node - block.fromNode; c < to.node - block.fromNode; c++)
+          bagL = Math.max(bagL, Math.max(0, foodKg[c]! / bulkKgPerL[h]! - kitLeg.canisterL) + waterKg[c]!);
         return {
           hikerId,
           ...block.loads[h]![inBlock]!,
@@ -114,7 +119,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
           carries,
           largestCarry,
           detours: supply.detours.filter((choice) => choice.legIndex === index),
-          volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, foodL - kitLeg.canisterL),
+          volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, bagL),
           body: supply.body[inBlock]!,
           sleep: bed,
           warmth: outside.length > 0 ? nightWarmth(bed, coldest.weather.night.coldNightC) : undefined,
@@ -141,6 +146,7 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       sunsetH: part.sunsetH,
       daylightH: part.daylightH,
       budgetH: part.budgetH,
+      slowPerM: part.slowPerM,
       forbiddenCamp: part.forbiddenCamp,
       night: part.night,
       zeroDays: part.zeroDays,

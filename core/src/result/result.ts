@@ -10,6 +10,7 @@ import type { DetourChoice } from "../provision/payingWater.ts";
 import type { Carry } from "../provision/water.ts";
 import type { Profile } from "../track/profile.ts";
 import type { WalkedM } from "../units/lengths.ts";
+import type { Night } from "../walk/walk.ts";
 import type { NightWarmth } from "../warmth/night.ts";
 import type { SleepKit } from "../warmth/sleep.ts";
 
@@ -47,7 +48,7 @@ export interface LegHiker extends LegLoad {
   largestCarry: number;
   /** Trusted water off the trail, walked to or passed by, and what was weighed for it. */
   detours: DetourChoice[];
-  /** Space wanted in the pack at the start of the leg, litres. */
+  /** Space wanted in the pack where food and water take most of it, litres. */
   volumeL: number;
   /** Body on leaving, and deficits added up until then. */
   body: MassState;
@@ -82,6 +83,8 @@ export interface LegResult {
   dayCount: number;
   /** Nights on the trail, between the stops. */
   campNights: number;
+  /** In beds between the stops, where the party sleeps in those it passes. */
+  bedNights: number;
   /** Nights outside a bed, those at stops without one among them: what bag, pad and shelter are for. */
   nightsOutside: number;
   zeroDays: number;
@@ -117,8 +120,10 @@ export interface DayResult {
   sunsetH: number;
   daylightH: number;
   budgetH: number;
+  /** Fraction of speed lost per metre of height above 2,000 m. */
+  slowPerM: number;
   forbiddenCamp: boolean;
-  night: "camp" | "stop" | "none";
+  night: Night;
   zeroDays: number;
   /** Whether the night is dry for some hiker. */
   dry: boolean;

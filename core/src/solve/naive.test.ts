@@ -13,7 +13,7 @@ import { climateAt, skyAt } from "../season/season.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
 import { partConditions } from "../walk/conditions.ts";
 import { allDetours } from "../walk/detours.ts";
-import { heatSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
+import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { levelHours } from "../walk/stride.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { seasonHolds } from "../walk/terrain.ts";
@@ -117,11 +117,12 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
             : 1;
         const speed = plan.dayRules.surfaceSpeed[surface.id] ?? surface.speedFactor;
         const heat = heatSpeedFactor(walk.cellC[cell]!, plan.dayRules.heatSlowFromC, plan.dayRules.heatSlowPerK);
+        const thin = heightSpeedFactor(profile.heightM[cell]!, part.slowPerM);
         // A clock on the very edge of a quarter or of dusk may fall either way by rounding.
         const edge = Math.abs(clockH * 4 - Math.round(clockH * 4)) < 1e-6;
         if (edge) continue;
         same(`air on cell ${cell}`, walk.cellC[cell]!, airC);
-        same(`hours of cell ${cell}`, walk.cellH[cell]!, slope / speed / heat / dark);
+        same(`hours of cell ${cell}`, walk.cellH[cell]!, slope / speed / heat / thin / dark);
       }
     }
   }, 200);

@@ -87,6 +87,7 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
     camps: {
       forbidden: picked(camps.forbidden, new Uint8Array(count + 1), nodes),
       listed: camps.listed.map(nodeOf),
+      beds: new Map([...camps.beds].map(([node, bed]) => [nodeOf(node), bed])),
       hollow: new Set([...camps.hollow].map(nodeOf)),
       wet: camps.wet.moved(sources),
     },

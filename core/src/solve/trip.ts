@@ -65,7 +65,7 @@ export interface Trip {
 
 export function startState(needs: readonly Pick<HikerNeeds, "body">[], startDay: number): TripState {
   return {
-    walk: { day: startDay, walkedDays: 0, fromStop: false },
+    walk: { day: startDay, walkedDays: 0, fromStop: false, nightsUp: 0 },
     supply: needs.map(({ body }) => ({
       bodyKg: body.bodyKg,
       fatKg: body.bodyKg * (body.bodyFatFraction ?? estimatedFatFraction(body)),

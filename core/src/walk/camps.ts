@@ -4,6 +4,7 @@ import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { throughYear } from "../season/months.ts";
 import { clamp } from "../units/constants.ts";
+import { offers, SELLS_FOOD } from "./halts.ts";
 import type { TrackM } from "../units/lengths.ts";
 import { monthDayIndex, seasonHolds } from "./terrain.ts";
 
@@ -25,8 +26,10 @@ export interface DrySeason {
 export interface CampGround {
   /** 1 on every node where a camp is forbidden. */
   forbidden: Uint8Array;
-  /** Nodes of the listed camps, or of beds where the party's rule asks for them, in order. */
+  /** Nodes of the listed camps, in order; where the party sleeps in beds those, planned nights and the trail's end. */
   listed: Int32Array;
+  /** Beds by their node, where the party sleeps in them, and whether one eats there what one has not carried. */
+  beds: ReadonlyMap<number, Bed>;
   /** Camps where cold air pools. */
   hollow: ReadonlySet<number>;
   wet: WetTable;
@@ -88,10 +91,14 @@ export class WetTable {
   }
 }
 
+export interface Bed {
+  feeds: boolean;
+}
+
 export interface CampInput {
   stretches: readonly Pick<Stretch, "fromM" | "toM" | "rule">[];
   camps: readonly Pick<Camp, "trackM" | "hollow">[];
-  stops: readonly Pick<Stop, "trackM" | "services" | "offTrailM">[];
+  stops: readonly Pick<Stop, "trackM" | "services" | "offTrailM" | "use" | "nights">[];
   sleepAt: DayRules["sleepAt"];
   /** Every hiker's. */
   waters: readonly WaterSettings[];
@@ -110,9 +117,13 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
   const nodes = (places: readonly { trackM: TrackM }[]): number[] =>
     places.map((place) => nodeAt(profile, place.trackM)).sort((a, b) => a - b);
   const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= BED_REACH_M);
+  const planned = stops.filter(({ use, nights }) => use && nights > 0);
   return {
     forbidden,
-    listed: Int32Array.from(nodes(sleepAt === "beds" ? beds : camps)),
+    listed: Int32Array.from(sleepAt === "beds" ? [...nodes([...beds, ...planned]), profile.cellCount] : nodes(camps)),
+    beds: new Map(
+      sleepAt === "beds" ? beds.map((stop) => [nodeAt(profile, stop.trackM), { feeds: offers(stop, SELLS_FOOD) }]) : [],
+    ),
     hollow: new Set(nodes(camps.filter((camp) => camp.hollow))),
     wet: new WetTable(sources, waters),
   };
@@ -156,8 +167,12 @@ function drySeason({ fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | 
   };
 }
 
-/** The last value of a sorted list that is at most `limit`; −1 when there is none. */
-export function lastAtMost(sorted: Int32Array, limit: number): number {
+/** The first value of a sorted list beyond `limit`; undefined when there is none. */
+export function firstAbove(sorted: Int32Array, limit: number): number | undefined {
+  return sorted[firstIndexAbove(sorted, limit)];
+}
+
+function firstIndexAbove(sorted: Int32Array, limit: number): number {
   let low = 0;
   let high = sorted.length;
   while (low < high) {
@@ -165,5 +180,11 @@ export function lastAtMost(sorted: Int32Array, limit: number): number {
     if (sorted[middle]! <= limit) low = middle + 1;
     else high = middle;
   }
-  return low > 0 ? sorted[low - 1]! : -1;
+  return low;
+}
+
+/** The last value of a sorted list that is at most `limit`; −1 when there is none. */
+export function lastAtMost(sorted: Int32Array, limit: number): number {
+  const above = firstIndexAbove(sorted, limit);
+  return above > 0 ? sorted[above - 1]! : -1;
 }

@@ -1,5 +1,5 @@
 /** The stops this plan uses, in walking order: where legs begin and end. */
-import { FINISH_ID, START_ID } from "../plan/ids.ts";
+import { walkEnds } from "../plan/ids.ts";
 import type { Stop } from "../plan/schema.ts";
 import { nodeAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
@@ -31,7 +31,7 @@ export interface Halt {
 
 type Services = readonly HaltStop["services"][number][];
 
-const SELLS_FOOD: Services = ["shop-small", "shop-full"];
+export const SELLS_FOOD: Services = ["shop-small", "shop-full"];
 /** Fuel, and small pieces of kit. */
 export const SELLS_GOODS: Services = ["shop-small", "shop-full", "outfitter"];
 
@@ -66,8 +66,9 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
       closesH: stop.closesH,
     });
   }
-  if (halts[0]?.node !== 0) halts.unshift(trailEnd(START_ID, 0));
-  if (halts.at(-1)?.node !== profile.cellCount) halts.push(trailEnd(FINISH_ID, profile.cellCount));
+  const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
+  if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
+  if (halts.at(-1)?.node !== profile.cellCount) halts.push(trailEnd(lastId, profile.cellCount));
   return halts;
 }
 

@@ -1,6 +1,6 @@
 /** Where a day ends. */
-import { CAMP_NEAR_M, lastAtMost } from "./camps.ts";
-import type { Stride } from "./stride.ts";
+import { CAMP_NEAR_M, firstAbove, lastAtMost } from "./camps.ts";
+import { PUSH_ON_H, type Stride } from "./stride.ts";
 import type { Today } from "./today.ts";
 
 /** How far beyond the day's end a stretch without camping is walked out of. */
@@ -10,6 +10,7 @@ const MOST_OVERTIME_H = 3;
 export function campNode(stride: Stride, today: Today, startNode: number, endNode: number, stopNode: number): number {
   const { ground } = stride;
   const { camps, rules, profile } = ground;
+  if (rules.sleepAt === "beds") return bedNode(stride, today, startNode, endNode, stopNode) ?? endNode;
   const walkedH = stride.hours(startNode, endNode);
   const windowH = Math.min(rules.campWindowH, walkedH / 2);
   const earliest = backBy(stride, startNode, endNode, windowH);
@@ -36,6 +37,23 @@ export function campNode(stride: Stride, today: Today, startNode: number, endNod
     overH += stride.plainH[node]!;
   }
   return overH <= MOST_OVERTIME_H ? stopNode : camp;
+}
+
+/**
+ * The bed for the night when the hours end at `endNode`: within the window before it, else the next one within
+ * an hour, else the last one behind, else one for which the day is stretched. Undefined where none is in reach.
+ */
+function bedNode(stride: Stride, today: Today, startNode: number, endNode: number, stopNode: number) {
+  const { camps, rules } = stride.ground;
+  const last = lastAtMost(camps.listed, endNode);
+  const behind = last > startNode ? last : undefined;
+  if (behind !== undefined && behind >= backBy(stride, startNode, endNode, rules.campWindowH)) return behind;
+  const next = Math.min(stopNode, firstAbove(camps.listed, endNode) ?? stopNode);
+  const aheadH =
+    camps.beds.has(next) || next < stopNode ? stride.hoursAhead(today, endNode, next, MOST_OVERTIME_H) : Infinity;
+  if (aheadH <= PUSH_ON_H) return next;
+  if (behind !== undefined) return behind;
+  return aheadH <= MOST_OVERTIME_H ? next : undefined;
 }
 
 /** The node that lies some walking hours before `endNode`, never before the one after `startNode`. */

@@ -4,7 +4,7 @@ import { STEPS_PER_H } from "../season/diurnal.ts";
 import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
-import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_LOAD } from "./slow.ts";
+import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_HEIGHT, SLOWEST_BY_LOAD, THIN_AIR_FROM_M } from "./slow.ts";
 import { seasonHolds } from "./terrain.ts";
 import type { Today } from "./today.ts";
 
@@ -105,7 +105,7 @@ export class Stride {
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness, rules } = this.ground;
     const { heightM } = this.ground.profile;
-    const { yearDay, highAtSeaC, rangeK, belowHigh } = today;
+    const { yearDay, highAtSeaC, rangeK, belowHigh, slowPerM } = today;
     const dawnH = today.sunriseH - TWILIGHT_H;
     const duskH = today.sunsetH + TWILIGHT_H;
     const bySun = today.daylightH < 24;
@@ -133,6 +133,11 @@ export class Stride {
       if (airC > warmC) {
         const cooled = 1 - heatSlowPerK * (airC - warmC);
         hours /= cooled > SLOWEST_BY_HEAT ? cooled : SLOWEST_BY_HEAT;
+      }
+      const height = heightM[c]!;
+      if (height > THIN_AIR_FROM_M) {
+        const kept = 1 - slowPerM * (height - THIN_AIR_FROM_M);
+        hours /= kept > SLOWEST_BY_HEIGHT ? kept : SLOWEST_BY_HEIGHT;
       }
       if (bySun && (clockH < dawnH || clockH > duskH)) hours *= inTheDark;
       usedH += hours;
@@ -174,15 +179,21 @@ export class Stride {
 
   /** Is the stop within an hour's walk of this node? */
   inReach(today: Today, fromNode: number, to: Halt): boolean {
+    return this.hoursAhead(today, fromNode, to.node, PUSH_ON_H) + this.offTrailHours(to, to.node - 1) <= PUSH_ON_H;
+  }
+
+  /** About the hours from node to node, by the ground alone; Infinity from `mostH` on. */
+  hoursAhead(today: Today, fromNode: number, toNode: number, mostH: number): number {
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness } = this.ground;
-    let hours = this.offTrailHours(to, to.node - 1);
-    for (const { node, walkH } of this.detours) if (node > fromNode && node <= to.node) hours += walkH;
-    for (let c = fromNode; c < to.node && hours <= PUSH_ON_H; c++) {
+    let hours = 0;
+    for (const { node, walkH } of this.detours) if (node > fromNode && node <= toNode) hours += walkH;
+    for (let c = fromNode; c < toNode; c++) {
+      if (hours > mostH) return Infinity;
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
       hours += this.plainH[c]! * slowness[holds ? coat : bare[c]!]!;
     }
-    return hours <= PUSH_ON_H;
+    return hours;
   }
 }

@@ -5,6 +5,7 @@ import { climateAt } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
 import type { Ground } from "./ground.ts";
+import { heightSlowPerM } from "./slow.ts";
 
 /** In the high-latitude winter there is no light to keep to: so much is walked regardless. */
 const LEAST_LIGHT_H = 4;
@@ -17,10 +18,23 @@ export interface Today {
   daylightH: number;
   startH: number;
   budgetH: number;
+  /** Fraction of speed lost per metre of height above 2,000 m. */
+  slowPerM: number;
   /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour lies below. */
   highAtSeaC: number;
   rangeK: number;
   belowHigh: Float64Array;
+}
+
+/** What one block hands on to the next. */
+export interface WalkState {
+  day: number;
+  /** Days walked since the last rest day. */
+  walkedDays: number;
+  /** The night before was spent at a stop of the plan. */
+  fromStop: boolean;
+  /** Nights of being used to height. */
+  nightsUp: number;
 }
 
 /** Walking hours wanted on the n-th day of the trip, before rules and daylight have their say. */
@@ -43,13 +57,18 @@ function rampHours(pace: PaceSettings, tripDay: number): number {
   return from.hoursH + ((to.hoursH - from.hoursH) * (tripDay - from.tripDay)) / (to.tripDay - from.tripDay);
 }
 
-export function beginDay(ground: Ground, clockPerH: number, day: number, node: number, leftStop: boolean): Today {
+export function beginDay(
+  ground: Ground,
+  clockPerH: number,
+  { day, fromStop, nightsUp }: Pick<WalkState, "day" | "fromStop" | "nightsUp">,
+  node: number,
+): Today {
   const { profile, rules, paces } = ground;
   const sun = ground.sun.at(day, profile.latDeg[node]!);
   const heightM = profile.heightM[node]!;
   const weather = climateAt(ground.season, walkedOf(profile, node), heightM, day);
   let wantedH = wantedHours(paces, day - ground.startDay);
-  if (leftStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
+  if (fromStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 
   const darkH = rules.darkFraction * wantedH;
   const byClock = Math.max(...paces.map((pace) => pace.startClockH));
@@ -68,6 +87,7 @@ export function beginDay(ground: Ground, clockPerH: number, day: number, node: n
     budgetH,
     highAtSeaC: weather.highC + heightM * HIGH_LAPSE_K_PER_M,
     rangeK: weather.highC - weather.lowC,
+    slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),
     belowHigh: ground.diurnal.at(sun.sunriseH),
   };
 }

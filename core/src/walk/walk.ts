@@ -7,12 +7,19 @@
  * where water or a listed camp is; light, stretches without camping and closing times have their say.
  * Clock: hours of local mean time.
  */
+import { firstAbove } from "./camps.ts";
 import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
 import { PUSH_ON_H, Stride } from "./stride.ts";
-import { beginDay } from "./today.ts";
+import { nightsUpAfter } from "./slow.ts";
+import { beginDay, type Today, type WalkState } from "./today.ts";
+
+export type { WalkState } from "./today.ts";
+
+/** In camp, in a bed on the way, at a stop, or nowhere: the same day goes on in the next leg. */
+export type Night = "camp" | "bed" | "stop" | "none";
 
 /** A day, or the part of a day that belongs to one leg when a stop is passed through. */
 export interface DayPart {
@@ -31,24 +38,17 @@ export interface DayPart {
   detours: Detour[];
   /** Walking hours that were meant for the day, after light and rules. */
   budgetH: number;
+  /** Fraction of speed lost per metre of height above 2,000 m on that day. */
+  slowPerM: number;
   sunriseH: number;
   sunsetH: number;
   daylightH: number;
-  /** Where the night after it is spent; `none` when the same day goes on in the next leg. */
-  night: "camp" | "stop" | "none";
+  /** Where the night after it is spent. */
+  night: Night;
   /** Further nights there: zero days. */
   zeroDays: number;
   /** Where camping is forbidden, and no allowed place was in reach. */
   forbiddenCamp: boolean;
-}
-
-/** What one block hands on to the next. */
-export interface WalkState {
-  day: number;
-  /** Days walked since the last rest day. */
-  walkedDays: number;
-  /** The night before was spent at a stop of the plan. */
-  fromStop: boolean;
 }
 
 export interface Walk {
@@ -101,8 +101,8 @@ export function walkBlock(
   const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node, detours);
   const { clockPerH } = stride;
   const parts: DayPart[] = [];
-  let { day, walkedDays } = before;
-  let today = beginDay(ground, clockPerH, day, halts[block.firstLeg]!.node, before.fromStop);
+  let { day, walkedDays, nightsUp } = before;
+  let today = beginDay(ground, clockPerH, before, halts[block.firstLeg]!.node);
   let clockH = today.startH;
   let usedH = 0;
 
@@ -120,6 +120,7 @@ export function walkBlock(
       offTrailEndH: 0,
       detours: [],
       budgetH: today.budgetH,
+      slowPerM: today.slowPerM,
       sunriseH: today.sunriseH,
       sunsetH: today.sunsetH,
       daylightH: today.daylightH,
@@ -137,10 +138,11 @@ export function walkBlock(
     part.endClockH = part.startClockH + part.walkH * clockPerH;
     clockH = part.endClockH;
   };
-  const nextDay = (node: number, zeroDays: number, leftStop: boolean): void => {
+  const nextDay = (node: number, zeroDays: number, fromStop: boolean): void => {
     walkedDays = zeroDays > 0 ? 0 : walkedDays + 1;
     day += 1 + zeroDays;
-    today = beginDay(ground, clockPerH, day, node, leftStop);
+    nightsUp = nightsUpAfter(nightsUp, profile.heightM[node]!, 1 + zeroDays);
+    today = beginDay(ground, clockPerH, { day, fromStop, nightsUp }, node);
     clockH = today.startH;
     usedH = 0;
   };
@@ -158,7 +160,10 @@ export function walkBlock(
       else {
         node = stride.advance(today, begun, to.node, fromClockH, today.budgetH - usedH);
         if (node < to.node) {
-          const camp = stride.inReach(today, node, to) ? to.node : campNode(stride, today, begun, node, to.node);
+          const camp =
+            sleepsAt(ground, to) && stride.inReach(today, node, to)
+              ? to.node
+              : campNode(stride, today, begun, node, to.node);
           // The rest of the way, or the whole way again up to a camp that came before the hours' end.
           if (camp > node) {
             const soFarH = stride.hours(begun, node);
@@ -180,8 +185,8 @@ export function walkBlock(
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
-      closePart(part, node, "camp");
-      part.forbiddenCamp = ground.camps.forbidden[node] === 1;
+      closePart(part, node, ground.camps.beds.has(node) ? "bed" : "camp");
+      part.forbiddenCamp = part.night === "camp" && ground.camps.forbidden[node] === 1;
       const due = rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
       part.zeroDays = kept ? kept.zeroDays : due ? 1 : 0;
       nextDay(node, part.zeroDays, false);
@@ -193,7 +198,10 @@ export function walkBlock(
 
     const last = legIndex + 2 === halts.length;
     const kept = frozen?.[parts.length - 1];
-    const stays = kept ? kept.night === "stop" : last || to.nights > 0 || today.budgetH - usedH < STAY_H;
+    const leftH = today.budgetH - usedH;
+    const stays = kept
+      ? kept.night === "stop"
+      : last || to.nights > 0 || (leftH < STAY_H && sleepsAt(ground, to)) || staysForBed(stride, today, to, leftH);
     closePart(part, to.node, stays ? "stop" : "none");
     part.endClockH += to.rideH;
     clockH = part.endClockH;
@@ -206,7 +214,21 @@ export function walkBlock(
     } else clockH += PASS_THROUGH_H;
   }
   const { cellH, cellC, surface } = stride;
-  return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true } };
+  return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true, nightsUp } };
+}
+
+/** May the night be spent at this stop, planned or not? */
+function sleepsAt({ rules }: Ground, to: Halt): boolean {
+  return rules.sleepAt !== "beds" || to.hasBed || to.nights > 0;
+}
+
+/** Who sleeps in beds stays in one when the next is out of reach. */
+function staysForBed(stride: Stride, today: Today, to: Halt, leftH: number): boolean {
+  const { rules, camps } = stride.ground;
+  if (rules.sleepAt !== "beds" || !to.hasBed) return false;
+  const next = firstAbove(camps.listed, to.node);
+  const mostH = leftH + PUSH_ON_H;
+  return next === undefined || stride.hoursAhead(today, to.node, next, mostH) > mostH;
 }
 
 function closedBy({ rules }: Ground, { closesH }: Halt, arrivesH: number): boolean {

@@ -1,3 +1,4 @@
+import { turnRound as turn } from "@gepack/core";
 import { edit } from "../store/document.ts";
 
 const OPPOSITE: Record<string, string> = {
@@ -9,8 +10,9 @@ const OPPOSITE: Record<string, string> = {
 
 /** Turns the walk round: the track stays as recorded, everything along it follows. */
 export function turnRound(): void {
-  void edit("Walk it the other way", ({ trip }) => {
-    trip.direction = trip.direction === "forward" ? "reverse" : "forward";
+  void edit("Walk it the other way", (plan) => {
+    turn(plan);
+    const { trip } = plan;
     trip.directionName = OPPOSITE[trip.directionName] ?? trip.directionName;
   });
 }

@@ -54,11 +54,11 @@ beforeEach(() => {
 const stop = (id: string) => plan.stops.find((row) => row.id === id)!;
 const axe = () => plan.kit[0]!.spans[0]!;
 const move = (end: "from" | "to", pointIndex: number) =>
-  moveSpanEnd(plan, swapPoints(compute()), plan.kit[0], { spanIndex: 0, end }, pointIndex);
+  moveSpanEnd(plan, swapPoints(plan, compute()), plan.kit[0], { spanIndex: 0, end }, pointIndex);
 
 describe("moving the ends of spans", () => {
   test("the points are the ends of the trail and the stops in use", () => {
-    expect(swapPoints(compute()).map((point) => point.id)).toEqual(["@start", "one", "two", "@finish"]);
+    expect(swapPoints(plan, compute()).map((point) => point.id)).toEqual(["@start", "one", "two", "@finish"]);
   });
 
   test("to the end of the trail the piece is kept, to its beginning it comes from home", async () => {
@@ -90,8 +90,8 @@ describe("moving the ends of spans", () => {
   });
 
   test("a span that ends at a stop not in use is drawn where that stop lies, either way round", () => {
-    const at = (): number => endAtM(swapPoints(compute()), plan, "idle");
-    expect(nearestPoint(swapPoints(compute()), 44_000)).toBe(1);
+    const at = (): number => endAtM(swapPoints(plan, compute()), plan, "idle");
+    expect(nearestPoint(swapPoints(plan, compute()), 44_000)).toBe(1);
     expect(at()).toBe(50_000);
     turnRound();
     expect(at()).toBeCloseTo(compute().profile.lengthM - 50_000, 3);

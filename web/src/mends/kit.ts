@@ -1,5 +1,5 @@
 /** Mends that add or move a piece of kit. */
-import { FINISH_ID, START_ID, type Piece, type Plan } from "@gepack/core";
+import { walkEnds, type Piece, type Plan } from "@gepack/core";
 import { stopName } from "../words/names.ts";
 import { quantity } from "../units/quantity.ts";
 import type { Action, Standing } from "./mend.ts";
@@ -13,6 +13,7 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
   const last = legIndex === result.legs.length - 1;
   const mass = quantity("smallMass", piece.massG, plan.trip.units);
   const where = `leg ${legIndex + 1}`;
+  const { firstId, lastId } = walkEnds(plan.trip.direction);
   return {
     button: `Add ${article(piece.name)} on ${where} (+${mass})`,
     label: `${piece.name} on ${where}`,
@@ -29,8 +30,8 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
         ...piece,
         spans: [
           {
-            fromStopId: first ? START_ID : leg.fromStopId,
-            toStopId: last ? FINISH_ID : leg.toStopId,
+            fromStopId: first ? firstId : leg.fromStopId,
+            toStopId: last ? lastId : leg.toStopId,
             begins: first ? "from-home" : "posted",
             ends: last ? "kept" : "sent-home",
           },
@@ -109,6 +110,7 @@ function groupOf(plan: Plan, role: Piece["role"], otherwise: string): string {
 /** A piece that is nowhere for a while is posted to where it comes in, and sent home where it goes. */
 export function postAndSendHome({ plan }: Standing, pieceId: string): Action | undefined {
   const piece = plan.kit.find((candidate) => candidate.id === pieceId);
+  const { firstId, lastId } = walkEnds(plan.trip.direction);
   if (!piece) return undefined;
   return {
     button: "Post it there and send it home after",
@@ -116,8 +118,8 @@ export function postAndSendHome({ plan }: Standing, pieceId: string): Action | u
     recipe: (draft) => {
       const spans = draft.kit.find((candidate) => candidate.id === pieceId)?.spans ?? [];
       for (const span of spans) {
-        if (span.fromStopId !== START_ID && span.begins === "from-home") span.begins = "posted";
-        if (span.toStopId !== FINISH_ID && (span.ends === "kept" || span.ends === "discarded")) span.ends = "sent-home";
+        if (span.fromStopId !== firstId && span.begins === "from-home") span.begins = "posted";
+        if (span.toStopId !== lastId && (span.ends === "kept" || span.ends === "discarded")) span.ends = "sent-home";
       }
     },
   };

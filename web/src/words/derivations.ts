@@ -79,6 +79,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   "load-factor": "With the load",
   "surface-factor": "Underfoot",
   "heat-slow-factor": "In the heat",
+  "height-slow-factor": "In thin air",
   "party-night-factor": "Waiting for the slower one, or in the dark",
   warmth: "Warmth to spare",
   "cold-night": "Coldest night in ten",
@@ -131,6 +132,7 @@ const RULES: Record<string, string> = {
   "days-planned": "From the days as planned.",
   track: "Measured along the mended track.",
   "not-sold": "The stops between sell none: it is carried past them.",
+  "thin-air": "6 % of speed for every 1,000 m above 2,000 m, half of it after two weeks up there: experimental.",
   "detour-rule":
     "Walked where it takes fewer minutes than the litres it spares are worth; which water and why stands under Fill up.",
   "off-trail-pace": "On foot at the slowest hiker’s pace on the level, with the load; a ride takes no legs.",

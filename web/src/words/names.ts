@@ -1,10 +1,11 @@
-import { FINISH_ID, START_ID, type Hiker, type Plan } from "@gepack/core";
+import { walkEnds, type Hiker, type Plan } from "@gepack/core";
 
 /** Name of a stop, the two ends of the trail included. */
-export function stopName(plan: Pick<Plan, "stops">, stopId: string): string {
-  if (stopId === START_ID) return "Start";
-  if (stopId === FINISH_ID) return "Finish";
-  return plan.stops.find((stop) => stop.id === stopId)?.name ?? "(stop is gone)";
+export function stopName({ stops, trip }: Pick<Plan, "stops" | "trip">, stopId: string): string {
+  const { firstId, lastId } = walkEnds(trip.direction);
+  if (stopId === firstId) return "Start";
+  if (stopId === lastId) return "Finish";
+  return stops.find((stop) => stop.id === stopId)?.name ?? "(stop is gone)";
 }
 
 /** Name of a source; a stop’s tap has none. */

@@ -2,17 +2,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Dialog } from "radix-ui";
 import { Controller, useFieldArray, useForm, useWatch, type Control, type FieldPath } from "react-hook-form";
-import {
-  FINISH_ID,
-  pieceSchema,
-  ROLES,
-  SPAN_BEGINS,
-  SPAN_ENDS,
-  START_ID,
-  type Piece,
-  type Plan,
-  type Span,
-} from "@gepack/core";
+import { pieceSchema, ROLES, SPAN_BEGINS, SPAN_ENDS, walkEnds, type Piece, type Plan, type Span } from "@gepack/core";
 import { addRow, editRow, removeRows } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { stopName } from "../../words/names.ts";
@@ -33,13 +23,14 @@ type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
 type PieceForm = Omit<Named<Piece>, "spans"> & { spans: Named<Span>[] };
 
 export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
+  const { firstId, lastId } = walkEnds(plan.trip.direction);
   const blank = pieceSchema.parse({
     id: crypto.randomUUID(),
     name: "New piece",
     massG: 100,
     ownerId: hikerId,
     carrierId: hikerId,
-    spans: [{ fromStopId: START_ID, toStopId: FINISH_ID }],
+    spans: [{ fromStopId: firstId, toStopId: lastId }],
   });
   const form = useForm<PieceForm>({
     defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never,
@@ -175,7 +166,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                 type="button"
                 className="btn"
                 onClick={() =>
-                  spans.append({ fromStopId: START_ID, toStopId: FINISH_ID, begins: "from-home", ends: "kept" })
+                  spans.append({ fromStopId: firstId, toStopId: lastId, begins: "from-home", ends: "kept" })
                 }
               >
                 Add span

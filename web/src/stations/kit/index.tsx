@@ -36,7 +36,7 @@ export default function Kit({ plan, result }: ScreenProps) {
   const hiker = plan.hikers[hikerIndex]!;
   const frame = useLine(result);
   const { x } = frame;
-  const points = useKept(swapPoints(result));
+  const points = useKept(swapPoints(plan, result));
   const places = useKept<Places>({ stops: plan.stops, trip: plan.trip });
   const shown = plan.kit.filter(
     (piece) =>

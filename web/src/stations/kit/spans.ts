@@ -1,5 +1,5 @@
 /** Moving the ends of kit spans between the stops of the plan. */
-import { FINISH_ID, START_ID, type Piece, type Plan, type PlanResult, type Span } from "@gepack/core";
+import { walkEnds, type Piece, type Plan, type PlanResult, type Span } from "@gepack/core";
 import { editRow } from "../../edit/rows.ts";
 import { stopName } from "../../words/names.ts";
 
@@ -37,12 +37,13 @@ export function nearestPoint(points: readonly SwapPoint[], metres: number): numb
   return nearest;
 }
 
-export function swapPoints(result: PlanResult): SwapPoint[] {
+export function swapPoints({ trip }: Pick<Plan, "trip">, result: PlanResult): SwapPoint[] {
+  const { firstId, lastId } = walkEnds(trip.direction);
   const last = result.legs.length - 1;
   return [
-    { id: START_ID, atM: 0 },
+    { id: firstId, atM: 0 },
     ...result.legs.slice(1).map((leg) => ({ id: leg.fromStopId, atM: leg.fromM })),
-    { id: FINISH_ID, atM: result.legs[last]!.toM },
+    { id: lastId, atM: result.legs[last]!.toM },
   ];
 }
 
@@ -76,18 +77,23 @@ export function moveSpanEnd(
       : `${piece.name} until ${stopName(plan, point.id)}`;
   editRow("kit", piece.id, label, (row) => {
     const target = row.spans[spanIndex];
-    if (target) setEnd(target, end, point.id);
+    if (target) setEnd(target, end, point.id, walkEnds(plan.trip.direction));
   });
 }
 
-function setEnd(span: Span, end: "from" | "to", stopId: string): void {
+function setEnd(
+  span: Span,
+  end: "from" | "to",
+  stopId: string,
+  { firstId, lastId }: ReturnType<typeof walkEnds>,
+): void {
   if (end === "from") {
     span.fromStopId = stopId;
-    if (stopId === START_ID) span.begins = "from-home";
+    if (stopId === firstId) span.begins = "from-home";
     else if (span.begins === "from-home") span.begins = "posted";
   } else {
     span.toStopId = stopId;
-    if (stopId === FINISH_ID) span.ends = "kept";
+    if (stopId === lastId) span.ends = "kept";
     else if (span.ends === "kept") span.ends = "sent-home";
   }
 }

@@ -1,22 +1,25 @@
-import type { Carry, Plan, PlanResult } from "@gepack/core";
+import type { Carry, LegHiker, Plan, PlanResult } from "@gepack/core";
 import { waterName } from "../../words/names.ts";
-import { sayIn } from "../../words/say.ts";
+import { sayIn, type Say } from "../../words/say.ts";
 
 /** Where to fill up and how much to hold when leaving, in order. */
 export function FillUp({
   carries,
+  detours,
   plan,
   result,
   asked,
   onAsk,
 }: {
   carries: Carry[];
+  detours: LegHiker["detours"];
   plan: Plan;
   result: PlanResult;
   asked: number;
   onAsk: (index: number) => void;
 }) {
   const say = sayIn(plan);
+  const passed = detours.filter((choice) => !choice.made);
   const wanted = carries.filter((carry) => carry.litres > 0.25);
   if (wanted.length === 0) return null;
   return (
@@ -37,7 +40,8 @@ export function FillUp({
               {waterName(carry.fromSourceId, plan)}
               <span className="text-muted">
                 , {say.way(carry.distanceM)} on
-                {carry.dryCamps > 0 ? `, ${carry.dryCamps === 1 ? "a dry camp" : `${carry.dryCamps} dry camps`}` : ""}
+                {carry.campL > 0 ? `, ${say.L(carry.campL)} for camp` : ""}
+                {wayTo(detours, carry.fromSourceId, say)}
               </span>
             </span>
             <button
@@ -50,6 +54,29 @@ export function FillUp({
           </li>
         ))}
       </ul>
+      {passed.length > 0 && (
+        <>
+          <p className="mt-2 mb-1 text-xs font-bold text-muted">Off the trail and passed by</p>
+          <ul className="m-0 list-none p-0 text-xs text-muted">
+            {passed.map((choice) => (
+              <li key={choice.sourceId} className="py-0.5">
+                {waterName(choice.sourceId, plan)}, {say.way(choice.distanceM / 2)} off: {say.number(choice.minutes)}{" "}
+                min there and back, worth {say.number(worthMin(choice, plan))} min
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </details>
   );
+}
+
+/** What the litres spared are worth walking, by the plan's own exchange. */
+function worthMin({ sparedLh }: LegHiker["detours"][number], { dayRules }: Plan): number {
+  return Math.max(0, sparedLh) * dayRules.detourMinPerLitreHour;
+}
+
+function wayTo(detours: LegHiker["detours"], sourceId: string | undefined, say: Say): string {
+  const choice = detours.find((one) => one.sourceId === sourceId);
+  return choice ? `, ${say.number(choice.minutes)} min off the trail and back` : "";
 }

@@ -74,6 +74,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
       )}
       <FillUp
         carries={row.carries}
+        detours={row.detours}
         plan={plan}
         result={result}
         asked={why === "carry" ? carryIndex : -1}

@@ -363,6 +363,9 @@ function campColumns(): Column<Camp>[] {
   ];
 }
 
+/** A rule in the words of its name and note. */
+const OWN_RULE = "own";
+
 const monthDay = (text: string): string => `${Number(text.slice(3))} ${MONTHS[Number(text.slice(0, 2)) - 1] ?? ""}`;
 
 function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
@@ -411,9 +414,21 @@ function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
             <Pick
               bare
               label={`Rule of ${stretch.name}`}
-              value={stretch.rule ?? "permit"}
-              options={choices(RULES)}
-              onPick={(rule) => set(stretch, rule, { rule })}
+              value={stretch.rule ?? OWN_RULE}
+              options={[...choices(RULES), [OWN_RULE, "own words"]]}
+              onPick={(rule) => set(stretch, rule, { rule: rule === OWN_RULE ? undefined : rule })}
+            />
+          )}
+          {stretch.kind === "rule" && stretch.rule === "hard-canister" && (
+            <Pick
+              bare
+              label={`Who keeps the rule of ${stretch.name}`}
+              value={stretch.heldBy}
+              options={[
+                ["carrying", "who carries food"],
+                ["sleeping", "who sleeps there"],
+              ]}
+              onPick={(heldBy) => set(stretch, `for who is ${heldBy}`, { heldBy })}
             />
           )}
         </span>

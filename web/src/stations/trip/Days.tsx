@@ -25,11 +25,21 @@ const CAMP: Sentence[] = [
     labels: { restEveryDays: "Rest after days walked, 0 for none" },
   },
 ];
+const WATER: Sentence[] = [
+  {
+    text: "Water off the trail is fetched where the way there and back takes less than {detourMinPerLitreHour} for every litre spared for an hour of walking, and wherever the bottles ask for it.",
+    labels: { detourMinPerLitreHour: "A litre carried for an hour is worth" },
+  },
+];
 const SLOW: Sentence[] = [
   { text: "In the dark at {nightSpeedFactor} of the speed by day.", labels: { nightSpeedFactor: "Speed in the dark" } },
   {
     text: "Above {heatSlowFromC} slower by {heatSlowPerK} with every kelvin, by 30 % at most.",
     labels: { heatSlowFromC: "Heat slows from", heatSlowPerK: "Slower by, a kelvin" },
+  },
+  {
+    text: "Above 2,000 m slower by {heightSlowPerKm} with every 1,000 m; after two weeks up there by half of it (experimental).",
+    labels: { heightSlowPerKm: "Slower by, every 1,000 m above 2,000 m" },
   },
   {
     text: "The load slows by {loadSlowness} of what the model says.",
@@ -125,7 +135,7 @@ export function Days({ plan, result }: ScreenProps) {
             onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
           />
         </Fields>
-        <div className="mt-2">{sentences(CAMP)}</div>
+        <div className="mt-2">{sentences([...CAMP, ...WATER])}</div>
       </div>
       <Panel
         title="What slows the walk"

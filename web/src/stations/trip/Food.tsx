@@ -12,6 +12,7 @@ const FOOD: FieldRow[] = [
   ["food.coldKcalPer10K", "For 10 K of frost"],
   ["food.breakFactor", "Breaks, times rest"],
   ["food.campFactor", "Camp and town, times rest"],
+  ["food.townExtraKcal", "Eaten in town beyond the need, while something is missing"],
 ];
 const STOVE: FieldRow[] = [
   ["stove.boilsPerDay", "Boils a day"],

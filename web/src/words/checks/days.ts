@@ -22,6 +22,30 @@ export const daysWords = checkWords({
         advice("Walk more hours that day, or list a camp before it."),
       ),
   },
+  "bed-missing": {
+    mark: "camp",
+    station: "trail",
+    sentence: (check, say) =>
+      check.have === 1
+        ? `No bed is in reach for the night of ${say.date(check.day)}.`
+        : `${say.number(check.have)} nights without a bed in reach, the first on ${say.date(check.day)}.`,
+    mends: (check, on) =>
+      mends(
+        check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
+        advice("List the beds of the way in Trail, walk other hours, or carry what a night outside takes."),
+      ),
+  },
+  "high-sleep": {
+    mark: "heights",
+    station: "legs",
+    sentence: (check, say) =>
+      `A night at ${say.height(check.have)}, ${say.height(check.gain)} higher than any before that counts: thin air makes some ill, whoever they are and however fit.`,
+    mends: () => [
+      advice(
+        "Above 2,500 m sleep no more than 500 m higher a night, with a rest day every third; headache with sickness means down, at once. Ask a doctor before you go.",
+      ),
+    ],
+  },
   "long-days": {
     mark: "hours",
     station: "trip",

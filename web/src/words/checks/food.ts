@@ -34,6 +34,13 @@ export const foodWords = checkWords({
       );
     },
   },
+  "canister-not-asked": {
+    mark: "canister",
+    station: "legs",
+    sentence: (check) =>
+      `${check.stretch === "" ? "A stretch" : `“${check.stretch}”`} asks a hard canister only of who sleeps there, and this plan walks through: none is needed for it.`,
+    mends: () => [advice("Plans change on the way: who may have to sleep there carries one.")],
+  },
   "fire-ban": {
     mark: "ban",
     station: "legs",

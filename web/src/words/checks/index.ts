@@ -12,6 +12,7 @@ import { loadWords } from "./load.ts";
 import { modelWords } from "./models.ts";
 import { powerWords } from "./power.ts";
 import { stopWords } from "./stops.ts";
+import { stretchWords } from "./stretches.ts";
 import { waterWords } from "./water.ts";
 import type { CheckWords } from "./words.ts";
 
@@ -23,6 +24,7 @@ const WORDS: { [Code in CheckCode]: CheckWords<Code> } = {
   ...kitWords,
   ...daysWords,
   ...stopWords,
+  ...stretchWords,
   ...powerWords,
   ...bodyWords,
   ...modelWords,

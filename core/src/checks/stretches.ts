@@ -1,0 +1,65 @@
+/** Stretches of the trail: which legs and days they meet, and what is told before them. */
+import type { Stretch } from "../plan/schema.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
+import { nodeAt, walkedOf } from "../track/place.ts";
+import { dayNumber, dayOfYear } from "../units/day.ts";
+import { monthDayIndex, seasonHolds } from "../walk/terrain.ts";
+import { defineCheck } from "./check.ts";
+
+/** First and last node, in walking order. */
+function nodesOf({ fromM, toM }: Stretch, { profile }: TripFigures): [number, number] {
+  const [a, b] = [nodeAt(profile, fromM), nodeAt(profile, toM)];
+  return [Math.min(a, b), Math.max(a, b)];
+}
+
+export function touches(stretch: Stretch, leg: LegResult, result: TripFigures): boolean {
+  const [from, to] = nodesOf(stretch, result);
+  return from < leg.toNode && to > leg.fromNode;
+}
+
+/** Does the stretch's season meet the leg's days? */
+export function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endDate }: LegResult): boolean {
+  if (fromMonthDay === undefined || toMonthDay === undefined) return true;
+  const [from, to] = [monthDayIndex(fromMonthDay), monthDayIndex(toMonthDay)];
+  const first = dayNumber(startDate) ?? 0;
+  const last = dayNumber(endDate) ?? first;
+  for (let day = first; day <= last; day++) if (seasonHolds(from, to, dayOfYear(day))) return true;
+  return false;
+}
+
+/** Does a night of the leg fall inside, in camp or in a bed on the way? */
+export function sleepsIn(stretch: Stretch, leg: LegResult, result: TripFigures): boolean {
+  const [from, to] = nodesOf(stretch, result);
+  return result.days.some(
+    ({ legIndex, night, toNode }) =>
+      legIndex === leg.index && (night === "camp" || night === "bed") && toNode > from && toNode < to,
+  );
+}
+
+export function firstNode(stretch: Stretch, result: TripFigures): number {
+  return nodesOf(stretch, result)[0];
+}
+
+const toldAhead = defineCheck({
+  code: "told-ahead",
+  units: { kind: "name", stretch: "name", more: "name" },
+  *find({ plan, result }) {
+    for (const stretch of plan.stretches) {
+      const kind = lineOf(stretch);
+      if (kind === undefined) continue;
+      const leg = result.legs.find((one) => touches(stretch, one, result) && holdsOn(stretch, one));
+      if (!leg) continue;
+      const atM = walkedOf(result.profile, Math.max(leg.fromNode, firstNode(stretch, result)));
+      yield { severity: "note", legIndex: leg.index, atM, kind, stretch: stretch.name, more: stretch.note };
+    }
+  },
+});
+
+/** What is told before a stretch; undefined for those that have an effect or a check of their own. */
+function lineOf({ kind, rule }: Stretch): "permit" | "own-rule" | "hazard" | "insects" | undefined {
+  if (kind === "hazard" || kind === "insects") return kind;
+  if (kind !== "rule") return undefined;
+  return rule === "permit" ? "permit" : rule === undefined ? "own-rule" : undefined;
+}
+
+export const stretchChecks = [toldAhead] as const;

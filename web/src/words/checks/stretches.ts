@@ -1,0 +1,25 @@
+import { advice } from "../../mends/mend.ts";
+import { checkWords } from "./words.ts";
+
+const KIND: Record<string, string> = {
+  permit: "needs a permit",
+  "own-rule": "has a rule of its own",
+  hazard: "is marked as a hazard",
+  insects: "has its insects in these days",
+};
+const ADVICE: Record<string, string> = {
+  permit: "Get it before you set out, and carry it where it can be shown.",
+  "own-rule": "What the land manager says goes first.",
+  hazard: "Ask on the spot before you go in, and turn back where it looks wrong.",
+  insects: "Net, long sleeves and a tent that shuts; where ticks are, look yourself over every evening.",
+};
+
+export const stretchWords = checkWords({
+  "told-ahead": {
+    mark: "ahead",
+    station: "trail",
+    sentence: (check) =>
+      `${check.stretch === "" ? "A stretch" : `“${check.stretch}”`} ${KIND[check.kind] ?? `is a stretch of the kind ${check.kind}`}${check.more.trim() === "" ? "" : `: ${check.more.trim().replace(/[.]$/, "")}`}.`,
+    mends: (check) => [advice(ADVICE[check.kind] ?? "Look it up before you go.")],
+  },
+});
