@@ -56,7 +56,7 @@ const plan = {
       sleeper: "cold",
       packComfortKg: 13.5,
       packVolumeL: 50,
-      pace: { speedFactor: 0.84, hoursFreshH: 5, hoursFitH: 6.2, rampDays: 21, breakFraction: 0.25, startClockH: 7 },
+      pace: { speedFactor: 0.77, hoursFreshH: 5.5, hoursFitH: 7.2, rampDays: 21, breakFraction: 0.25, startClockH: 7 },
       food: {
         densityKcalPerG: 4.45,
         bulkKgPerL: 0.5,
@@ -77,7 +77,7 @@ const plan = {
       sleeper: "warm",
       packComfortKg: 17,
       packVolumeL: 60,
-      pace: { speedFactor: 0.88, hoursFreshH: 5.4, hoursFitH: 6.8, rampDays: 18, breakFraction: 0.25, startClockH: 7 },
+      pace: { speedFactor: 0.8, hoursFreshH: 6, hoursFitH: 7.8, rampDays: 18, breakFraction: 0.25, startClockH: 7 },
       food: {
         densityKcalPerG: 4.7,
         bulkKgPerL: 0.55,

@@ -65,6 +65,7 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       reserveFraction: share,
       wrapperFraction: amount(0, 0.3),
       measuredKcalPerDay: rarely(amount(1000, 10_000)),
+      townExtraKcal: amount(0, 4000),
     }),
     water: fc.record({
       ratePerKmL: share,
@@ -142,6 +143,8 @@ const days = fc.record({
   nightSpeedFactor: amount(0.2, 1),
   heatSlowPerK: amount(0, 0.1),
   loadSlowness: amount(0, 3),
+  detourMinPerLitreHour: amount(0, 60),
+  heightSlowPerKm: amount(0, 0.3),
   surfaceSpeed: fc.record({ bog: amount(0.1, 1.5) }, { requiredKeys: [] }),
 });
 const sources = rows("w", 12, () =>
@@ -165,6 +168,7 @@ const stretches = rows("x", 5, () =>
     fromMonthDay: fc.constantFrom("10-01", "01-01"),
     toMonthDay: fc.constantFrom("06-30", "12-31"),
     rule: fc.constantFrom("hard-canister", "permit", "no-camping"),
+    heldBy: fc.constantFrom("carrying", "sleeping"),
   }),
 );
 const stations = rows("c", 3, () =>

@@ -295,7 +295,7 @@ export const dayRulesSchema = z.looseObject({
   /** A rest day after so many days of walking; 0 for none but the stops' own. */
   restEveryDays: whole("days", 0, 60).default(0),
   /** Water off the trail is walked to where the way takes fewer minutes than this for every litre and hour of carrying it spares. */
-  detourMinPerLitreHour: amount("min/(L·h)", 0, 60).default(4),
+  detourMinPerLitreHour: amount("min", 0, 60).default(4),
   nightSpeedFactor: fraction(0.2, 1).default(0.8),
   heatSlowFromC: amount("C", 0, 45).default(25),
   /** Fraction of speed lost per kelvin above that, at most 30 %. */

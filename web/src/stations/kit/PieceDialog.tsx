@@ -74,7 +74,16 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
         <Dialog.Overlay className="overlay" />
         <Dialog.Content className="dialog max-w-[820px]" aria-describedby={undefined}>
           <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add piece"}</Dialog.Title>
-          <form onSubmit={(event) => void save(event)} noValidate>
+          <form
+            onSubmit={(event) => {
+              // A number that was refused says so beside its field, and is not saved over.
+              const refused = event.currentTarget.querySelector<HTMLElement>('input[aria-invalid="true"]');
+              if (!refused) return void save(event);
+              event.preventDefault();
+              refused.focus();
+            }}
+            noValidate
+          >
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
               <label className="col-span-2 text-sm font-semibold">
                 Name

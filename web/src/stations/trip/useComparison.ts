@@ -1,5 +1,5 @@
 /** Figures of every school for one hiker, worked out beside the page and again after every edit. */
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import type { Plan, Question, SchoolFigures } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
@@ -22,10 +22,11 @@ export function useComparison(plan: Plan, hikerId: string, questions: readonly Q
   const [figures, setFigures] = useState<ReadonlyMap<string, SchoolFigures>>(new Map());
   const [missing, setMissing] = useState(count);
   const [stopped, setStopped] = useState(false);
-  const [run, setRun] = useState(0);
-  const running = useRef<AbortController>(undefined);
   useEffect(() => {
-    const { signal } = (running.current = new AbortController());
+    // Who stopped it waits for nothing more, edits or not, until they ask again.
+    if (stopped) return;
+    const running = new AbortController();
+    const { signal } = running;
     const timer = setTimeout(() => void compare(), CALM_MS);
     const compare = async (): Promise<void> => {
       let left = count;
@@ -46,20 +47,14 @@ export function useComparison(plan: Plan, hikerId: string, questions: readonly Q
     };
     return () => {
       clearTimeout(timer);
-      running.current?.abort();
+      running.abort();
     };
-  }, [plan, hikerId, questions, count, run]);
+  }, [plan, hikerId, questions, count, stopped]);
   return {
     figures,
     missing,
     stopped,
-    stop: () => {
-      running.current?.abort();
-      setStopped(true);
-    },
-    again: () => {
-      setStopped(false);
-      setRun(run + 1);
-    },
+    stop: () => setStopped(true),
+    again: () => setStopped(false),
   };
 }
