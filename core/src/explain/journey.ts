@@ -5,7 +5,7 @@ import { baseHours, baseHoursInput } from "../walk/baseHours.ts";
 import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { speedFactors, SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { leaf, named, product, quotient, sum, type Derivation } from "./derivation.ts";
-import { defineFigure, sourceOf, type WhyContext } from "./figure.ts";
+import { defineFigure, schoolsOf, sourceOf, type WhyContext } from "./figure.ts";
 
 function explainDays({ leg, schools }: WhyContext): Derivation {
   const toStopsH = leg.walkH - leg.trailH - leg.detourH;
@@ -76,34 +76,50 @@ function slowestCell(result: PlanFigures, leg: LegResult): number {
   return slowest;
 }
 
-/** The party's speed on a cell, from this hiker's own: who is faster waits. */
-function explainSpeed(context: WhyContext): Derivation | undefined {
-  const { plan, result, leg, hiker, who, schools } = context;
+/** One hiker's speed on a cell by day, km/h, as if they walked alone, in its factors. */
+function speedAlone({ plan, result }: WhyContext, who: number, cell: number) {
+  const hiker = plan.hikers[who]!;
   const { profile } = result;
   const { dayRules } = plan;
+  const base = baseHoursInput(hiker, schoolsOf(hiker).time, profile);
+  const own = base.speedFactor;
+  const surface = result.surface[cell]!;
+  const day = result.days.findLast(({ fromNode }) => fromNode <= cell);
+  const factors = {
+    plainKmh: profile.cellM / 1000 / baseHours(base)[cell]! / own,
+    own,
+    load: loadSpeedFactor(result.packs[who]!.loadKg[cell]!, profile.gradeFraction[cell]!, dayRules.loadSlowness),
+    surface: speedFactors(dayRules.surfaceSpeed)[surface]!,
+    heat: heatSpeedFactor(result.cellC[cell]!, dayRules.heatSlowFromC, dayRules.heatSlowPerK),
+    height: heightSpeedFactor(profile.heightM[cell]!, day?.slowPerM ?? 0),
+  };
+  return { ...factors, kmh: Object.values(factors).reduce((speed, factor) => speed * factor, 1) };
+}
+
+/** The party's speed on a cell, from this hiker's own: who is faster waits. */
+function explainSpeed(context: WhyContext): Derivation | undefined {
+  const { plan, result, leg, who, schools } = context;
   const cell = context.cell ?? slowestCell(result, leg);
   if (result.cellH[cell] === undefined) return undefined;
-  const kmPerCell = profile.cellM / 1000;
-  const speedKmh = kmPerCell / result.cellH[cell]!;
-  const grade = profile.gradeFraction[cell]!;
-  const base = baseHoursInput(hiker, schools.time, profile);
-  const own = base.speedFactor;
-  const plainKmh = kmPerCell / baseHours(base)[cell]! / own;
-  const byLoad = loadSpeedFactor(result.packs[who]!.loadKg[cell]!, grade, dayRules.loadSlowness);
-  const surface = result.surface[cell]!;
-  const bySurface = speedFactors(dayRules.surfaceSpeed)[surface]!;
-  const byHeat = heatSpeedFactor(result.cellC[cell]!, dayRules.heatSlowFromC, dayRules.heatSlowPerK);
-  const day = result.days.findLast(({ fromNode }) => fromNode <= cell);
-  const byHeight = heightSpeedFactor(profile.heightM[cell]!, day?.slowPerM ?? 0);
-  const alone = plainKmh * own * byLoad * bySurface * byHeat * byHeight;
+  const speedKmh = result.profile.cellM / 1000 / result.cellH[cell]!;
+  const everybody = plan.hikers.map((_, h) => speedAlone(context, h, cell));
+  const alone = everybody[who]!;
+  const slowestKmh = Math.min(...everybody.map(({ kmh }) => kmh));
+  // By day or in the dark: whichever is nearer, the other cannot be meant.
+  const { nightSpeedFactor } = plan.dayRules;
+  const inTheDark = Math.abs(speedKmh / slowestKmh - nightSpeedFactor) < Math.abs(speedKmh / slowestKmh - 1);
   return product("speed", speedKmh, "km/h", [
-    leaf("plain-speed", plainKmh, "km/h", sourceOf("time", schools.time)),
-    leaf("own-factor", own, "fraction", "own-setting"),
-    leaf("load-factor", byLoad, "fraction", "load-slows"),
-    named(leaf("surface-factor", bySurface, "fraction", "surface-table"), SURFACE_FACTORS[surface]!.id),
-    leaf("heat-slow-factor", byHeat, "fraction", "day-rules"),
-    leaf("height-slow-factor", byHeight, "fraction", "thin-air"),
-    leaf("party-night-factor", speedKmh / alone, "fraction", "party-slowest"),
+    leaf("plain-speed", alone.plainKmh, "km/h", sourceOf("time", schools.time)),
+    leaf("own-factor", alone.own, "fraction", "own-setting"),
+    leaf("load-factor", alone.load, "fraction", "load-slows"),
+    named(
+      leaf("surface-factor", alone.surface, "fraction", "surface-table"),
+      SURFACE_FACTORS[result.surface[cell]!]!.id,
+    ),
+    leaf("heat-slow-factor", alone.heat, "fraction", "day-rules"),
+    leaf("height-slow-factor", alone.height, "fraction", "thin-air"),
+    leaf("party-factor", slowestKmh / alone.kmh, "fraction", "party-slowest"),
+    leaf("night-factor", inTheDark ? nightSpeedFactor : 1, "fraction", "day-rules"),
   ]);
 }
 
