@@ -55,7 +55,7 @@ test("any figure answers why, and its parts add up to what is shown", async ({ p
 
   await page.locator("#leg-row-5").getByTitle("Why this carry").click();
   await expect(why.getByTestId("why-value")).toContainText(" L");
-  await expect(why.getByText("Nights without a source")).toBeVisible();
+  await expect(why.getByText("Nights’ water carried to camp")).toBeVisible();
   await expect(why.getByText(/Drinking far beyond thirst is dangerous/)).toBeVisible();
   await page.locator("#leg-row-5").getByTitle("Why this energy").click();
   await expect(why.getByText(/Mifflin/)).toBeVisible();

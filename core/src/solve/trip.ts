@@ -210,8 +210,8 @@ function kept({ ground, block, before }: SettleInput, settled: Settled): SolvedB
 }
 
 function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL" | "wanted"> {
-  const { drinkL: _, wanted: __, ...kept } = supply;
-  return kept;
+  const { energies, parts, food, fuel, body, carries, detours, after } = supply;
+  return { energies, parts, food, fuel, body, carries, detours, after };
 }
 
 /** Plain loop: several times faster here than the typed array's own conversion. */

@@ -1,0 +1,48 @@
+/** Rules of the field, set where they stand: rides, rules in one's own words, what a way to water is worth. */
+import { expect, openDemo, station, test } from "./fixtures.ts";
+
+test("a way to water is worth what one says: at nothing all of it is passed by, and told", async ({ page }) => {
+  await openDemo(page, "/?leg=10&why=days");
+  const why = page.getByTestId("why");
+  await expect(why).toContainText("To water off the trail and back");
+  await station(page, "Trip");
+  await page.goto("/trip/?part=days");
+  const worth = page.getByLabel("A litre carried for an hour is worth");
+  await worth.fill("0");
+  await worth.press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("worth");
+  await page.goto("/?leg=10&why=days");
+  await why.getByText(/^Fill up at/).click();
+  await expect(why.getByText("Off the trail and passed by")).toBeVisible();
+  await expect(why).toContainText(/min there and back, worth 0 min/);
+});
+
+test("a rule in one's own words is told before its stretch, and who keeps a rule of food storage is set", async ({
+  page,
+}) => {
+  await openDemo(page, "/trail/");
+  await page.getByRole("radio", { name: /Stretches/ }).click();
+  const keeper = page.getByRole("combobox", { name: /^Who keeps the rule of/ }).first();
+  const name = (await keeper.getAttribute("aria-label"))!.replace("Who keeps the rule of ", "");
+  await keeper.selectOption("who sleeps there");
+  await expect(page.getByTestId("effect")).toContainText("for who is sleeping");
+  await page.getByRole("combobox", { name: `Rule of ${name}`, exact: true }).selectOption("own words");
+  await expect(page.getByTestId("effect")).toContainText("own");
+  await page.goto("/?leg=9");
+  await expect(page.getByTestId("why").getByText(`“${name}” has a rule of its own`)).toBeVisible();
+});
+
+test("the minutes of a ride are set at the stop, and the walk the other way keeps its kit", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page.getByRole("radio", { name: /Stops/ }).click();
+  const ride = page.getByLabel(/^Minutes of ride to/).first();
+  await expect(ride).toBeVisible();
+  await ride.fill("95");
+  await ride.press("Enter");
+  await expect(ride).toHaveValue("95");
+  await page.getByRole("button", { name: "Walk it the other way" }).click();
+  await expect(page.getByRole("banner")).toContainText("southbound");
+  // No piece is left behind by turning round.
+  await station(page, "Kit");
+  await expect(page.getByText(/is nowhere for a while/)).toHaveCount(0);
+});
