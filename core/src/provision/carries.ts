@@ -182,22 +182,22 @@ function chosenDetours(input: ProvisionInput, points: readonly WaterPoint[], dri
   const campH = hoursAt(camps, walk.cellH, points[0]!.node);
   const legs = legsOf(input, points);
   const minutes = points.map(({ optional, offTrailM, node }) => (optional ? 60 * wayH(2 * offTrailM, node) : 0));
+  const perCampL = needs.water.dinnerL + needs.water.nightL + needs.water.breakfastL;
   const haul = (i: number, j: number): Hauled => {
     const [from, to] = [points[i]!, points[j]!];
     const walkingL = litresBetween(drinkL, cellM, from, to);
     let litreHours = (walkingL * (atH[j]! - atH[i]!)) / 2;
-    const between: Camp[] = [];
+    let campsL = 0;
     for (let k = firstBeyond(camps, from.node); k < camps.length && camps[k]!.node < to.node; k++) {
       const camp = camps[k]!;
       // At either end one is at the water.
       const waterM = Math.min(camp.waterM, (camp.node - from.node) * cellM, (to.node - camp.node) * cellM);
-      const { campL } = carryLitres(needs.water, 0, carriedToCamp(waterM) * camp.times, camp.heat);
+      const campL = carriedToCamp(waterM) * camp.times * camp.heat * perCampL;
       litreHours += campL * (campH[k]! - atH[i]!);
-      between.push({ ...camp, waterM });
+      campsL += campL;
     }
     const bottleL = input.bottleL[legs[i]! - block.firstLeg]!;
-    const { dryCamps, campHeat } = dryCampsOf(between);
-    const { litres } = carryLitres(needs.water, walkingL, dryCamps, campHeat);
+    const litres = (walkingL + campsL) * (1 + needs.water.reserveFraction) - needs.water.drinkAtSourceL;
     // Who lists no bottle has some.
     return { litreHours, overL: bottleL > 0 ? Math.max(0, litres - bottleL) : 0 };
   };
