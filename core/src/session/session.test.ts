@@ -128,7 +128,7 @@ describe("laws of every plan", () => {
       };
       const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
       for (const day of days) {
-        const arrives = day.night !== "camp";
+        const arrives = day.night === "stop" || day.night === "none";
         const riddenH = arrives ? rideH(day.legIndex) : 0;
         expect(day.endClockH - day.startClockH).toBeCloseTo(day.walkH * clockPerH + riddenH, 6);
         if (day.forbiddenCamp)
