@@ -66,6 +66,8 @@ export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
 export { turnRound } from "./plan/turn.ts";
+export { simulatedNormals, type Normals, type NormalsPlace } from "./season/normals.ts";
+export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simulated.ts";
 export { encodingOf } from "./track/encoding.ts";
 export { gpxReader, readGpx, type GpxFile, type GpxReader } from "./track/gpx.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";

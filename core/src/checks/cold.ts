@@ -120,7 +120,17 @@ const climateAssumed = defineCheck({
   },
 });
 
+const climateSimulated = defineCheck({
+  code: "climate-simulated",
+  units: { have: "count" },
+  *find({ plan }) {
+    const have = plan.climate.stations.filter(({ simulated }) => simulated).length;
+    if (have > 0) yield { severity: "note", have };
+  },
+});
+
 export const coldChecks = [
+  climateSimulated,
   nightBelowBag,
   padTooThin,
   sleepKitMissing,

@@ -2,7 +2,7 @@
 import { clamp } from "../units/constants.ts";
 
 /** Vapour pressure, hPa, in the form that the WBGT approximation was made with. */
-function vapourHPa(temperatureC: number, humidity: number): number {
+export function vapourHPa(temperatureC: number, humidity: number): number {
   return humidity * 6.105 * Math.exp((17.27 * temperatureC) / (237.7 + temperatureC));
 }
 

@@ -267,6 +267,8 @@ export const climateStationSchema = z.looseObject({
   humidity: monthly(fraction()).optional(),
   cloud: monthly(fraction()).optional(),
   windMps: amount("m/s", 0, 20).default(1.5),
+  /** Filled in from latitude, height and the sea, until one's own figures take its place. */
+  simulated: z.boolean().default(false),
 });
 
 export const campSchema = z.looseObject({

@@ -1,7 +1,7 @@
 /** Twelve monthly values brought to any day of the year, without a step where a month begins. */
 import { DAYS_PER_YEAR } from "../units/day.ts";
 
-const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+export const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /** Days from the new year to the middle of every month. */
 export const MONTH_CENTRES: readonly number[] = MONTH_LENGTHS.map(

@@ -1,6 +1,6 @@
 /** Mends of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
 import { firstName } from "../words/names.ts";
-import { dayNumber, isoOfDay, nodeAt, type Hiker } from "@gepack/core";
+import { dayNumber, guessSea, isoOfDay, nodeAt, simulatedStations, type Hiker } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
 import type { Action, Standing } from "./mend.ts";
@@ -36,6 +36,16 @@ function judgeSource({ plan }: Standing, name: string, counted: boolean, words: 
       const target = draft.sources.find((candidate) => candidate.id === source.id);
       if (target) target.counted = counted;
     },
+  };
+}
+
+/** Stations along the trail from latitude, height and a guess of the sea. */
+export function simulateWeather({ result }: Standing): Action {
+  const { profile } = result;
+  return {
+    button: "Fill in simulated weather",
+    label: "Simulated weather",
+    recipe: (draft) => void draft.climate.stations.push(...simulatedStations(profile, guessSea(profile))),
   };
 }
 

@@ -46,6 +46,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "stove-too-cold": { have: -9, limit: -5 },
   "heat-stress": { have: 36, limit: 0.9, rest: 20 },
   "climate-assumed": {},
+  "climate-simulated": { have: 4 },
   "kit-piece-twice": { pieceId: "tent", piece: "Tent" },
   "kit-piece-gap": { pieceId: "tent", piece: "Tent" },
   "kit-stop-gone": { pieceId: "tent", piece: "Tent", stopId: "zzz", stop: "zzz" },

@@ -1,6 +1,6 @@
 import { addLiner, addPad } from "../../mends/kit.ts";
 import { advice, mends } from "../../mends/mend.ts";
-import { setOutEarlier } from "../../mends/way.ts";
+import { setOutEarlier, simulateWeather } from "../../mends/way.ts";
 import { checkWords } from "./words.ts";
 
 export const coldWords = checkWords({
@@ -50,11 +50,20 @@ export const coldWords = checkWords({
       `A hot day in ten reaches ${say.C(check.have)}: rest ${say.number(check.rest)} min of every hour and drink about ${say.L(check.limit)} an hour, not more.`,
     mends: (_, on) => mends(setOutEarlier(on), advice("Rest in the shade through the hot hours.")),
   },
+  "climate-simulated": {
+    mark: "season",
+    station: "trip",
+    sentence: (check, say) =>
+      `The weather of ${check.have === 1 ? "one station" : `${say.number(check.have)} stations`} is simulated from latitude, height and the sea: 4 °C more or less, and twice or half the rain, are normal.`,
+    mends: () => [
+      advice("Type the means of a climate table you trust in Trip, Weather, before you choose what to sleep in."),
+    ],
+  },
   "climate-assumed": {
     mark: "season",
     station: "trip",
     sentence: (_, say) =>
       `No climate station: nights of ${say.C(5)} and days of ${say.C(18)} are assumed the whole year. Cold and heat on your trail will differ.`,
-    mends: () => [advice("Add a weather station in Trip, Weather.")],
+    mends: (_, on) => mends(simulateWeather(on), advice("Or add a weather station in Trip, Weather.")),
   },
 });

@@ -1,0 +1,162 @@
+/**
+ * What a waypoint is, from its own words: symbol, type, name, description. Whole words, longest first; the
+ * name before the description. Names of one run of words are what their last word says (Spring Creek
+ * Campground), in Romance languages what their first says (Refuge du Lac); what is joined by "with", a comma
+ * or a stroke is both. Nothing known makes it *other*: never a stop by default.
+ */
+import {
+  ENTRIES,
+  JOINERS,
+  NEGATIONS,
+  ROMANCE,
+  SEASONAL,
+  type Meaning,
+  type Offer,
+  type WaypointKind,
+} from "./words.ts";
+
+export interface WaypointWords {
+  name: string;
+  description?: string;
+  type?: string;
+  symbol?: string;
+}
+
+export interface SortedKind extends Meaning {
+  /** Not there all year. */
+  seasonal?: true;
+  /** The word that decided, as the list has it; empty where none did. */
+  word: string;
+  /** 0 to 1. */
+  sure: number;
+}
+
+/** How far a word is believed, by where it stands. */
+const SURE = { symbol: 0.95, type: 0.9, name: 0.9, description: 0.5 } as const;
+const MOST_TEXT = 2000;
+
+/** Lower case without accents; what is no letter or figure parts words, and strong marks part runs of them. */
+function plain(text: string): string {
+  return text
+    .slice(0, MOST_TEXT)
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase()
+    .replace(/ß/g, "ss")
+    .replace(/[,;:/|+&()[\]–—.!?\n]|\s-\s/g, " | ")
+    .replace(/[^\p{L}\p{N}|]+/gu, " ")
+    .trim();
+}
+
+const list = (words: string): string[] => words.split(",").map((word) => plain(word.replace("~", "")));
+
+interface Term extends Meaning {
+  word: string;
+}
+
+/** Meanings by their first word, the longest run first. */
+class Lexicon {
+  private readonly byFirst = new Map<string, Term[]>();
+  private readonly endings: Term[] = [];
+
+  constructor(entries: typeof ENTRIES) {
+    for (const { words, ...meaning } of entries)
+      for (const text of Object.values(words))
+        for (const raw of text.split(",")) {
+          const term = { ...meaning, word: plain(raw.replace("~", "")) };
+          if (raw.includes("~")) this.endings.push(term);
+          else this.add(term);
+        }
+    for (const terms of this.byFirst.values()) terms.sort((a, b) => b.word.length - a.word.length);
+    this.endings.sort((a, b) => b.word.length - a.word.length);
+  }
+
+  private add(term: Term): void {
+    const [first] = term.word.split(" ");
+    const terms = this.byFirst.get(first!) ?? [];
+    terms.push(term);
+    this.byFirst.set(first!, terms);
+  }
+
+  /** Every meaning in a run of words, in order; no word counts twice. */
+  find(words: readonly string[]): Term[] {
+    const found: Term[] = [];
+    for (let i = 0; i < words.length;) {
+      const term =
+        this.byFirst.get(words[i]!)?.find(({ word }) => startsAt(words, i, word)) ??
+        this.endings.find(({ word }) => words[i]!.length > word.length + 1 && words[i]!.endsWith(word));
+      if (term) found.push(term);
+      i += term ? term.word.split(" ").length : 1;
+    }
+    return found;
+  }
+}
+
+function startsAt(words: readonly string[], at: number, phrase: string): boolean {
+  const wanted = phrase.split(" ");
+  return wanted.every((word, k) => words[at + k] === word);
+}
+
+const lexicon = new Lexicon(ENTRIES);
+const joiners = new Set(list(JOINERS));
+const romance = new Set(list(ROMANCE));
+const negations = Object.entries(NEGATIONS).map(([kind, words]) => [kind as WaypointKind, list(words)] as const);
+const seasonal = list(SEASONAL);
+
+/** The runs of a text: between strong marks and joining words. */
+function runsOf(text: string): string[][] {
+  const runs: string[][] = [[]];
+  for (const word of text.split(" ")) {
+    if (word === "|" || joiners.has(word)) runs.push([]);
+    else if (word !== "") runs.at(-1)!.push(word);
+  }
+  return runs.filter((run) => run.length > 0);
+}
+
+/** What each run is: its head. */
+function heads(text: string): Term[] {
+  return runsOf(text).flatMap((run) => {
+    const found = lexicon.find(run);
+    if (found.length === 0) return [];
+    return [run.some((word) => romance.has(word)) ? found[0]! : found.at(-1)!];
+  });
+}
+
+const has = (text: string, phrase: string): boolean => ` ${text} `.includes(` ${phrase} `);
+
+export function sortWaypoint({ name, description = "", type = "", symbol = "" }: WaypointWords): SortedKind[] {
+  const texts = { symbol: plain(symbol), type: plain(type), name: plain(name), description: plain(description) };
+  const all = Object.values(texts).join(" | ");
+  const denied = new Map(
+    negations.flatMap(([kind, phrases]) => {
+      const phrase = phrases.find((one) => has(all, one));
+      return phrase === undefined ? [] : [[kind, phrase] as const];
+    }),
+  );
+  const found = new Map<WaypointKind, SortedKind>();
+  const take = (term: Term, sure: number): void => {
+    if (denied.has(term.kind)) return;
+    const before = found.get(term.kind);
+    if (!before) return void found.set(term.kind, { ...term, sure });
+    const offers = [...new Set([...(before.offers ?? []), ...(term.offers ?? [])])] as Offer[];
+    if (offers.length > 0) before.offers = offers;
+    // A plain "water" is told better by what follows.
+    if (before.water === undefined && term.water !== undefined) before.water = term.water;
+  };
+  for (const field of ["symbol", "type", "name"] as const)
+    for (const term of heads(texts[field])) take(term, SURE[field]);
+  // Beside a place that has its kind, a pass or a junction is only where it lies.
+  if (found.size > 1) found.delete("landmark");
+  const known = found.size > 0;
+  for (const term of heads(texts.description)) {
+    if (known && term.kind !== "water" && !(found.has("stop") && term.kind === "stop")) continue;
+    take(term, SURE.description);
+    if (!known) break;
+  }
+  if (found.size === 0) {
+    const [word] = denied.values();
+    return [{ kind: "other", word: word ?? "", sure: word === undefined ? 0 : SURE.name }];
+  }
+  const isSeasonal = seasonal.some((phrase) => has(all, phrase));
+  return [...found.values()].map((one) => (isSeasonal && one.kind === "water" ? { ...one, seasonal: true } : one));
+}
