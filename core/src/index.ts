@@ -65,6 +65,8 @@ export { LISTS, nearestUsedStop, removeHiker, removeRow, type ListName } from ".
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
+export { sortWaypoint, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
+export type { Offer, WaterKind, WaypointKind } from "./places/words.ts";
 export { turnRound } from "./plan/turn.ts";
 export { simulatedNormals, type Normals, type NormalsPlace } from "./season/normals.ts";
 export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simulated.ts";

@@ -94,6 +94,21 @@ test("health and schema, with a tag that spares the second sending, packed", asy
   expect((await request.get("/kit/")).headers()["etag"]).toBeTruthy();
 });
 
+test("simulated normals of a place, and what is no place", async ({ request }) => {
+  const good = await request.get("/api/climate?latDeg=48&heightM=50&seaKm=10&west=1");
+  expect(good.status()).toBe(200);
+  const normals = (await good.json()) as { simulated: boolean; lowC: number[]; highC: number[] };
+  expect(normals.simulated).toBe(true);
+  expect(normals.lowC[0]).toBeCloseTo(1.6, 1);
+  expect(normals.highC).toHaveLength(12);
+  for (const query of ["", "?latDeg=north&heightM=5", "?latDeg=48&heightM=1e9", "?latDeg=48&heightM=5&sea=far"]) {
+    const bad = await request.get(`/api/climate${query}`);
+    expect(bad.status(), query).toBe(400);
+    expect(((await bad.json()) as { detail: string }).detail).toMatch(/expected a number|use one of/);
+  }
+  expect((await request.post("/api/climate")).status()).toBe(405);
+});
+
 test("what cannot be answered is refused with a status, a problem and, of methods, with those allowed", async ({
   request,
   baseURL,

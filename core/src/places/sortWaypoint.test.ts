@@ -268,6 +268,11 @@ describe("what it offers", () => {
     expect(first({ name: "Heron spring" }).seasonal).toBeUndefined();
     expect(first({ name: "Heron spring", description: "seasonal" }).seasonal).toBe(true);
     expect(first({ name: "Quelle, unzuverlässig" }).seasonal).toBe(true);
+    expect(first({ name: "Old tank", description: "seasonal, often dry" })).toMatchObject({
+      water: "tank",
+      seasonal: true,
+    });
+    expect(first({ name: "Old tank", description: "dry" }).kind).toBe("other");
   });
 
   test("the name outranks the description", () => {

@@ -127,9 +127,12 @@ const has = (text: string, phrase: string): boolean => ` ${text} `.includes(` ${
 export function sortWaypoint({ name, description = "", type = "", symbol = "" }: WaypointWords): SortedKind[] {
   const texts = { symbol: plain(symbol), type: plain(type), name: plain(name), description: plain(description) };
   const all = Object.values(texts).join(" | ");
+  const isSeasonal = seasonal.some((phrase) => has(all, phrase));
+  // What is often dry is not dry.
+  const firm = seasonal.reduce((text, phrase) => ` ${text} `.replaceAll(` ${phrase} `, " "), all);
   const denied = new Map(
     negations.flatMap(([kind, phrases]) => {
-      const phrase = phrases.find((one) => has(all, one));
+      const phrase = phrases.find((one) => has(firm, one));
       return phrase === undefined ? [] : [[kind, phrase] as const];
     }),
   );
@@ -157,6 +160,5 @@ export function sortWaypoint({ name, description = "", type = "", symbol = "" }:
     const [word] = denied.values();
     return [{ kind: "other", word: word ?? "", sure: word === undefined ? 0 : SURE.name }];
   }
-  const isSeasonal = seasonal.some((phrase) => has(all, phrase));
   return [...found.values()].map((one) => (isSeasonal && one.kind === "water" ? { ...one, seasonal: true } : one));
 }

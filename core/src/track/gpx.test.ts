@@ -46,11 +46,13 @@ describe("what is read", () => {
     expect(value!.track.heightM[1]).toBeNaN();
   });
 
-  test("waypoints with name and kind", () => {
+  test("waypoints with name and their own words", () => {
     const { value } = readGpx(
       GPX(`<wpt lat="40" lon="-150"><name>Spring</name><type>water</type></wpt><trk><trkseg>${POINTS}</trkseg></trk>`),
     );
-    expect(value!.waypoints).toEqual([{ name: "Spring", lonDeg: -150, latDeg: 40, kind: "water" }]);
+    expect(value!.waypoints).toEqual([
+      { name: "Spring", lonDeg: -150, latDeg: 40, symbol: "", type: "water", description: "" },
+    ]);
   });
 
   test("wherever the text is cut into chunks, the answer is the same", () => {

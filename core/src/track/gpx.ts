@@ -69,7 +69,7 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   let pointLine = 0;
   let pointOf: "trkpt" | "rtept" | "wpt" | undefined;
   let waypointName = "";
-  let waypointKind = "";
+  let words = { symbol: "", type: "", description: "" };
 
   const parser = new SaxesParser({ xmlns: false, position: true });
 
@@ -149,7 +149,7 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
         latDeg = coordinate(tag.attributes["lat"]);
         heightM = NaN;
         waypointName = "";
-        waypointKind = "";
+        words = { symbol: "", type: "", description: "" };
         break;
       case "trkseg":
         tracks.openSegment();
@@ -161,6 +161,8 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
       case "name":
       case "type":
       case "sym":
+      case "desc":
+      case "cmt":
         wantsText = true;
         text = "";
         break;
@@ -183,7 +185,7 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
     const name = localName(tag.name);
     if (wantsText) {
       wantsText = false;
-      takeText(name, text.trim().slice(0, 200));
+      takeText(name, text.trim());
     } else if (name === pointOf) {
       takePoint(name);
       pointOf = undefined;
@@ -191,14 +193,18 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
   });
 
   function takeText(name: string, value: string): void {
+    const short = value.slice(0, 200);
     if (name === "ele") {
       const height = value === "" ? NaN : Number(value);
       if (height >= -500 && height <= 9000) heightM = height;
       else if (value !== "") badHeights++;
     } else if (name === "name") {
-      if (pointOf) waypointName = value;
-      else if (title === "") title = value;
-    } else if (pointOf && waypointKind === "") waypointKind = value;
+      if (pointOf) waypointName = short;
+      else if (title === "") title = short;
+    } else if (!pointOf) return;
+    else if (name === "sym") words.symbol = short;
+    else if (name === "type") words.type = short;
+    else if (words.description === "") words.description = value;
   }
 
   function takePoint(kind: "trkpt" | "rtept" | "wpt"): void {
@@ -216,7 +222,7 @@ export function gpxReader(trackId: string, fileName: string): GpxReader {
     }
     if (kind === "wpt") {
       if (waypoints.length < MAX_WAYPOINTS)
-        waypoints.push({ name: waypointName || "Unnamed waypoint", lonDeg, latDeg, kind: waypointKind });
+        waypoints.push({ name: waypointName || "Unnamed waypoint", lonDeg, latDeg, ...words });
       return;
     }
     const into = kind === "trkpt" ? tracks : routes;

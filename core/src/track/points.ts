@@ -14,8 +14,10 @@ export interface Waypoint {
   name: string;
   lonDeg: number;
   latDeg: number;
-  /** The file's own word for what it is, empty when it has none. */
-  kind: string;
+  /** The file's own words for what it is, empty where it has none. */
+  symbol: string;
+  type: string;
+  description: string;
 }
 
 /** Points that grow without an array of objects: doubling typed arrays. */

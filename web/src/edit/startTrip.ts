@@ -1,20 +1,38 @@
 /** Begins a trip of one's own. */
-import { FINISH_ID, PLAN_VERSION, planSchema, START_ID, type Plan, type TrackPoints } from "@gepack/core";
-import { takePlan, useDocument } from "../store/document.ts";
+import {
+  FINISH_ID,
+  PLAN_VERSION,
+  planSchema,
+  START_ID,
+  type Hiker,
+  type PaceSettings,
+  type Plan,
+  type TrackPoints,
+  type Units,
+} from "@gepack/core";
+import { takePlan } from "../store/document.ts";
 
-/** A new trip on a track: one hiker, no stops yet, everything else at its defaults. */
-export async function startTrip(
-  track: TrackPoints,
-  places: Pick<Plan, "stops" | "sources">,
-  startDate: string,
-  lengthM: number,
-): Promise<void> {
-  const units = useDocument.getState().plan?.trip.units;
+export interface Start {
+  track: TrackPoints;
+  lengthM: number;
+  startDate: string;
+  units: Units;
+  /** Places and weather. */
+  parts: Partial<Pick<Plan, "stops" | "sources" | "camps" | "stretches" | "climate">>;
+  name?: string;
+  /** What is known of the hiker; the rest is an average woman's. */
+  hiker?: Partial<Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm">> & {
+    pace?: Partial<PaceSettings>;
+  };
+}
+
+/** A new trip on a track: one hiker, everything not given at its defaults. */
+export async function startTrip({ track, lengthM, startDate, units, parts, name, hiker }: Start): Promise<void> {
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: `trip-${crypto.randomUUID()}`,
-    trip: { name: track.name || "My trip", startDate, units },
+    trip: { name: name || track.name || "My trip", startDate, units },
     trackIds: [track.id],
     hikers: [
       {
@@ -25,9 +43,10 @@ export async function startTrip(
         heightCm: 170,
         bodyKg: 68,
         ...(lengthM < SHORT_TRIP_M ? fed : {}),
+        ...hiker,
       },
     ],
-    ...places,
+    ...parts,
     kit: STARTER_KIT,
   });
   await takePlan({ plan, tracks: [track] });

@@ -25,7 +25,7 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={onImport}>
               Import a plan file…
             </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/trail/#own")}>
+            <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
               Begin an own trip…
             </DropdownMenu.Item>
             <PlansMenu />

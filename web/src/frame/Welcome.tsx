@@ -14,7 +14,7 @@ export function Welcome() {
         <b>This trail is made up.</b> Click a leg to see what its pack weighs and why; change a figure in Kit or Trip
         and everything follows.
       </p>
-      <a className="btn btn-strong no-underline" href="/trail/#own" onClick={welcome}>
+      <a className="btn btn-strong no-underline" href="/begin/" data-astro-reload>
         Begin an own trip
       </a>
       <button className="btn" onClick={welcome}>

@@ -33,6 +33,7 @@ export interface Calculator {
   ) => Promise<void>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
+  simulateOn: (args: JobArgs<"simulateOn">) => Promise<JobAnswer<"simulateOn">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
   readStored: (args: JobArgs<"readStored">) => Promise<JobAnswer<"readStored">>;
 }
@@ -122,6 +123,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     },
     readTrack: (args, options) => side().job("readTrack", args, options),
     locateOn: (args) => side().job("locateOn", args),
+    simulateOn: (args) => side().job("simulateOn", args),
     readPlan: (args) => side().job("readPlan", args),
     readStored: (args) => live.job("readStored", args),
   };

@@ -6,11 +6,14 @@ import {
   buildProfile,
   compareSchools,
   computePlan,
+  guessSea,
   locate,
   mendTracks,
   refused,
   Session,
+  simulatedStations,
   tooLong,
+  type ClimateStation,
   type GpxFile,
   type Located,
   type Mended,
@@ -21,6 +24,8 @@ import {
   type Question,
   type Reading,
   type SchoolFigures,
+  type SeaWord,
+  type SortedKind,
   type TrackPoints,
 } from "@gepack/core";
 import { toWire, type WireResult } from "./wire.ts";
@@ -61,6 +66,10 @@ export interface TrackPreview {
   lowestM: number;
   hasHeights: boolean;
   mended: Mended;
+  /** What each waypoint of the file is, by its own words; several where it is several things. */
+  sorted: SortedKind[][];
+  /** How far the sea may be, from the heights alone. */
+  seaGuess: SeaWord;
   /** Heights at even steps, for a small drawing. */
   outlineM: Float32Array;
 }
@@ -150,7 +159,7 @@ export function createJobs(beat?: () => void) {
           "file",
           `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
         );
-      const { encodingOf, gpxReader } = await import("./readers.ts");
+      const { encodingOf, gpxReader, sortWaypoint } = await import("./readers.ts");
       const reader = gpxReader(trackId, name);
       const encoding = encodingOf(new Uint8Array(await file.slice(0, ENCODING_BYTES).arrayBuffer()));
       const decoder = decoderOf(encoding);
@@ -166,13 +175,19 @@ export function createJobs(beat?: () => void) {
       if (!value) return { value, problems };
       const mended = mendTracks([value.track]);
       const refusal = tooLong(mended);
-      return refusal === undefined ? { value: previewOf(value, mended), problems } : refused("file", refusal);
+      if (refusal !== undefined) return refused("file", refusal);
+      return { value: previewOf(value, mended, value.waypoints.map(sortWaypoint)), problems };
     },
 
     /** Where places lie on a track that is not the plan's yet. */
     locateOn({ track, places }: { track: TrackPoints; places: { lonDeg: number; latDeg: number }[] }): Located[] {
       const profile = buildProfile(mendTracks([track]), false);
       return places.map((place) => locate(profile, place.lonDeg, place.latDeg));
+    },
+
+    /** Weather stations along a track, from latitude, height and the distance of the sea. */
+    simulateOn({ track, sea }: { track: TrackPoints; sea: SeaWord }): ClimateStation[] {
+      return simulatedStations(buildProfile(mendTracks([track]), false), sea);
     },
 
     async readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
@@ -215,7 +230,7 @@ function decoderOf(encoding: string): TextDecoder | undefined {
   }
 }
 
-function previewOf(file: GpxFile, mended: MendedTrack): TrackPreview {
+function previewOf(file: GpxFile, mended: MendedTrack, sorted: SortedKind[][]): TrackPreview {
   const profile = buildProfile(mended, false);
   const outlineM = Float32Array.from(
     { length: OUTLINE_STEPS + 1 },
@@ -231,6 +246,8 @@ function previewOf(file: GpxFile, mended: MendedTrack): TrackPreview {
     lowestM: profile.lowestM,
     hasHeights: profile.hasHeights,
     mended: mended.mended,
+    sorted,
+    seaGuess: guessSea(profile),
     outlineM,
   };
 }

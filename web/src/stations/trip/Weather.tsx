@@ -49,7 +49,7 @@ const MEANS = [
 
 function StationRow({ station, plan, result: { profile } }: ScreenProps & { station: ClimateStation }) {
   const { units } = plan.trip;
-  const { id, name, trackM, heightM, lowSdK, highSdK } = station;
+  const { id, name, trackM, heightM, lowSdK, highSdK, simulated } = station;
   const set = (label: string, fields: Partial<ClimateStation>): void =>
     setRow("climate.stations", id, `${name}: ${label}`, fields);
   const along = walkedAt(profile, trackM);
@@ -89,6 +89,7 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           <span className="font-normal text-muted">
             {quantity("distance", along, units, 0)} along, {quantity("height", heightM, units)}
           </span>
+          {simulated && <span className="ml-2 rounded bg-caution-wash px-1.5 text-xs text-caution">simulated</span>}
         </>
       }
     >
@@ -128,6 +129,11 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           units={units}
           onCommit={(kelvin) => set("spread of days", { highSdK: kelvin })}
         />
+        {simulated && (
+          <button className="btn" onClick={() => set("own figures", { simulated: false })}>
+            These are my own figures
+          </button>
+        )}
         <button className="btn" onClick={() => removeRows("climate.stations", [id], `Remove ${name}`)}>
           <X size={15} aria-hidden="true" /> Remove {name}
         </button>

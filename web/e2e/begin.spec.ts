@@ -1,0 +1,78 @@
+/** A trip of one's own, from the first click to its legs. */
+import { asFile, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+const WAYPOINTS = [
+  ["40.1", "Heron spring", "Drinking Water"],
+  ["40.2", "Elm Creek camp", "Campground"],
+  ["40.4", "Millbrook", "Town"],
+  ["40.5", "Hut with a spring", ""],
+  ["40.6", "Waypoint 17", ""],
+  ["40.7", "Rockfall zone", ""],
+]
+  .map(([lat, name, sym]) => `<wpt lat="${lat}" lon="-150"><name>${name}</name>${sym ? `<sym>${sym}</sym>` : ""}</wpt>`)
+  .join("");
+
+test("three steps, nothing of the demo, and the legs stand with a season of their own", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByTestId("line")).toBeVisible();
+  await page.getByRole("link", { name: "Begin an own trip" }).click();
+  await expect(page.getByRole("heading", { name: "Begin an own trip" })).toBeVisible();
+  await expect(page.getByRole("heading", { level: 2 })).toHaveText([
+    /Your track/,
+    /What lies on it/,
+    /You and your start/,
+  ]);
+  await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(1500, WAYPOINTS)));
+  await expect(page.getByTestId("preview")).toContainText("1,500 track points");
+  const found = page.getByTestId("found");
+  await expect(found.getByRole("row").filter({ hasText: "Hut with a spring" })).toHaveCount(2);
+  await expect(page.getByLabel("Waypoint 17, not known: taken as")).toHaveValue("out");
+  await expect(found.getByRole("row").filter({ hasText: "Millbrook" })).toContainText("“town”");
+  // A whole kind at once, and back.
+  await page.getByLabel("All camps: taken as").selectOption("leave out");
+  await expect(page.getByLabel("Elm Creek camp, camps: taken as")).toHaveValue("out");
+  await page.getByLabel("All camps: taken as").selectOption("camp");
+  await expect(page.getByRole("textbox", { name: "First day" })).toHaveValue(/1 May \d{4}/);
+  await page.getByLabel("Pace").selectOption("brisk");
+  await expect(page.getByTestId("pace")).toContainText("4.3 km/h");
+  await page.getByLabel("The sea is").selectOption("deep inland");
+  await expect(page.locator("body")).not.toContainText(/Corvane|Tamsin/);
+  await page.getByRole("button", { name: "See my legs" }).click();
+
+  await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
+  await expect(page.locator("#leg-row-0")).toContainText("1 May");
+  await page.reload();
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
+  // The weather is its own, and says what it is until one's own figures take its place.
+  await station(page, "Trip");
+  await page.goto("/trip/?part=weather");
+  await expect(page.getByText("simulated", { exact: true }).first()).toBeVisible();
+  await page.getByText("Simulated 1").click();
+  await page.getByRole("button", { name: "These are my own figures" }).click();
+  await expect(page.getByRole("button", { name: "These are my own figures" })).toHaveCount(0);
+  await station(page, "Trail");
+  await expect(page.getByRole("radio", { name: /Camps/ })).toContainText("1");
+});
+
+test("a file that is none begins nothing and says why; a track alone is enough", async ({ page }) => {
+  await page.goto("/begin/");
+  await page.getByTestId("gpx-file").setInputFiles(asFile("notes.gpx", "no track"));
+  await expect(page.getByRole("alert")).toContainText("notes.gpx was not read; nothing was begun.");
+  await page.getByTestId("gpx-file").setInputFiles(asFile("bare.gpx", gpxOf(900)));
+  await expect(page.getByText("The file has no waypoints.", { exact: false })).toBeVisible();
+  await page.getByRole("button", { name: "See my legs" }).click();
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
+  await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
+});
+
+test("the menu leads there too, and back without a loss", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Begin an own trip…" }).click();
+  await expect(page.getByRole("heading", { name: "Begin an own trip" })).toBeVisible();
+  await page.getByRole("link", { name: "Back to the open plan" }).click();
+  await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
+});

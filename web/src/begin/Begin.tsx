@@ -1,0 +1,147 @@
+/** A trip of one's own, begun on one page: the track, what lies on it, who walks and when. */
+import { useEffect, useState, type ReactNode } from "react";
+import { unitsSchema } from "@gepack/core";
+import { startTrip } from "../edit/startTrip.ts";
+import { useAfterDrawing } from "../frame/useAfterDrawing.ts";
+import { useTheme } from "../frame/useTheme.ts";
+import { TrackDrop } from "../reading/TrackDrop.tsx";
+import { TrackFacts } from "../reading/TrackFacts.tsx";
+import { useTrackFile } from "../reading/useTrackFile.ts";
+import { begin, calculator } from "../store/document.ts";
+import { sentenceOf } from "../store/notices.ts";
+import { welcome } from "../store/settings.ts";
+import type { TrackPreview } from "../worker/jobs.ts";
+import { PACES, nextSeason, type Answers } from "./answers.ts";
+import { partsOf, rowsOf, type FoundRow } from "./found.ts";
+import { Found } from "./Found.tsx";
+import { You } from "./You.tsx";
+
+export default function Begin() {
+  useEffect(begin, []);
+  useTheme();
+  useAfterDrawing(true);
+  const reading = useTrackFile();
+  const { phase } = reading;
+  return (
+    <div className="mx-auto max-w-[980px] px-[18px] py-5">
+      <h1 className="m-0 text-2xl font-extrabold">Begin an own trip</h1>
+      <p className="mt-1 mb-4 max-w-[70ch] text-muted">
+        Three steps, and the legs stand with food, water, nights and weights. Everything stays on this device and can be
+        changed later.
+      </p>
+      <Step number={1} name="Your track">
+        <TrackDrop reading={reading} kept="nothing was begun" />
+        {phase.is === "preview" && (
+          <div className="rounded border border-pine px-3 py-2" data-testid="preview">
+            <TrackFacts preview={phase.preview} problems={phase.problems} units={unitsSchema.parse({})} />
+            <button className="btn mt-1" onClick={reading.clear}>
+              Take another file
+            </button>
+          </div>
+        )}
+      </Step>
+      {phase.is === "preview" ? (
+        <Rest key={phase.preview.file.track.id} preview={phase.preview} />
+      ) : (
+        <>
+          <Step number={2} name="What lies on it" waits />
+          <Step number={3} name="You and your start" waits />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** The steps that need the track. */
+function Rest({ preview }: { preview: TrackPreview }) {
+  const { track, waypoints } = preview.file;
+  const [rows, setRows] = useState<FoundRow[]>();
+  const [answers, setAnswers] = useState<Answers>(() => ({
+    name: track.name,
+    sex: "female",
+    ageY: 35,
+    bodyKg: 68,
+    heightCm: 170,
+    pace: "steady",
+    startDate: nextSeason(track.latDeg[0]!, new Date()),
+    units: "metric",
+    sea: preview.seaGuess,
+  }));
+  const [busy, setBusy] = useState(false);
+  const [failure, setFailure] = useState<string>();
+  useEffect(() => {
+    void calculator()
+      .locateOn({ track, places: waypoints })
+      .then((located) => setRows(rowsOf(waypoints, preview.sorted, located)))
+      .catch((error: unknown) => setFailure(sentenceOf(error)));
+  }, [track, waypoints, preview.sorted]);
+  const start = async (): Promise<void> => {
+    setBusy(true);
+    setFailure(undefined);
+    try {
+      const { name, sex, ageY, bodyKg, heightCm, pace, startDate, units, sea } = answers;
+      const stations = await calculator().simulateOn({ track, sea });
+      await startTrip({
+        track,
+        lengthM: preview.lengthM,
+        name,
+        startDate,
+        units: unitsSchema.parse(
+          units === "metric"
+            ? {}
+            : { distance: "mi", height: "ft", mass: "lb", smallMass: "oz", temperature: "F", volume: "qt" },
+        ),
+        hiker: { sex, ageY, bodyKg, heightCm, pace: PACES[pace].settings },
+        parts: { ...partsOf(rows ?? []), climate: { stations } },
+      });
+      welcome();
+      window.location.assign("/");
+    } catch (error) {
+      setFailure(sentenceOf(error));
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <Step number={2} name="What lies on it">
+        {rows ? <Found rows={rows} onChange={setRows} /> : <p className="m-0 text-muted">Looking where it lies…</p>}
+      </Step>
+      <Step number={3} name="You and your start">
+        <You answers={answers} onChange={setAnswers} lengthM={preview.lengthM} />
+      </Step>
+      {failure && (
+        <p role="alert" className="my-2 rounded bg-caution-wash px-3 py-2 text-danger">
+          The trip was not begun. {failure}
+        </p>
+      )}
+      <button className="btn btn-strong" disabled={busy || rows === undefined} onClick={() => void start()}>
+        {busy ? "Working it out…" : "See my legs"}
+      </button>
+      <p className="mt-2 max-w-[70ch] text-xs text-muted">
+        The weather is simulated from latitude, height and the sea until you type in better; a plan is not a forecast.
+        Local rules and land managers come first.
+      </p>
+    </>
+  );
+}
+
+function Step({
+  number,
+  name,
+  waits,
+  children,
+}: {
+  number: number;
+  name: string;
+  waits?: boolean;
+  children?: ReactNode;
+}) {
+  return (
+    <section aria-label={name} className={`mb-6 ${waits ? "opacity-60" : ""}`}>
+      <h2 className="m-0 mb-2 flex items-baseline gap-3 border-b border-rule pb-1 text-lg font-bold">
+        <span className="figure text-pine">{number}</span> {name}
+      </h2>
+      {waits ? <p className="m-0 text-sm text-muted">When the track is read.</p> : children}
+    </section>
+  );
+}

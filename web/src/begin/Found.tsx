@@ -1,0 +1,143 @@
+/** Step two: the file's waypoints by what they are, each and whole kinds changeable. */
+import { useState } from "react";
+import { unitsSchema } from "@gepack/core";
+import { Pick } from "../ui/Pick.tsx";
+import { DataTable } from "../ui/DataTable.tsx";
+import type { Column } from "../ui/Table.tsx";
+import { quantity } from "../units/quantity.ts";
+import { isFar, type FoundRow, type Taken } from "./found.ts";
+
+const TAKEN: [Taken, string][] = [
+  ["stop", "stop"],
+  ["water", "water"],
+  ["camp", "camp"],
+  ["hazard", "hazard"],
+  ["out", "leave out"],
+];
+const WORDS: Record<FoundRow["sorted"]["kind"], string> = {
+  stop: "stops",
+  water: "water",
+  camp: "camps",
+  ford: "fords",
+  hazard: "hazards",
+  landmark: "passes and junctions",
+  other: "not known",
+};
+
+const ORDER = ["stop", "water", "camp", "ford", "hazard", "landmark", "other"] as const;
+/** So many rows stand open at once; more would push the next step out of sight. */
+const FEW = 12;
+
+interface Props {
+  rows: readonly FoundRow[];
+  onChange: (rows: FoundRow[]) => void;
+}
+
+export function Found({ rows, onChange }: Props) {
+  const units = unitsSchema.parse({});
+  const [chosen, setChosen] = useState<string>();
+  if (rows.length === 0)
+    return (
+      <p className="m-0 text-sm text-muted">
+        The file has no waypoints. Towns, water and camps are added in Trail, one by one or pasted from a table.
+      </p>
+    );
+  const kinds = ORDER.filter((kind) => rows.some((row) => row.sorted.kind === kind));
+  const far = rows.filter(isFar).length;
+  const change = (which: (row: FoundRow) => boolean, taken: Taken): void =>
+    onChange(rows.map((row) => (which(row) ? { ...row, taken } : row)));
+  const columns: Column<FoundRow>[] = [
+    {
+      id: "name",
+      head: "name",
+      names: true,
+      sort: (row) => row.point.name,
+      cell: (row) => row.point.name,
+    },
+    {
+      id: "taken",
+      head: "taken as",
+      sort: (row) => row.taken,
+      cell: (row) => (
+        <Pick
+          bare
+          label={`${row.point.name}, ${WORDS[row.sorted.kind]}: taken as`}
+          value={row.taken}
+          options={TAKEN}
+          onPick={(taken) => change((other) => other.id === row.id, taken)}
+        />
+      ),
+    },
+    {
+      id: "why",
+      head: "by the word",
+      sort: (row) => row.sorted.word,
+      cell: (row) => (
+        <span className="text-muted">{row.sorted.word === "" ? "none known" : `“${row.sorted.word}”`}</span>
+      ),
+    },
+    {
+      id: "at",
+      head: "at",
+      right: true,
+      sort: (row) => row.located.trackM,
+      cell: (row) => quantity("distance", row.located.trackM, units),
+    },
+    {
+      id: "off",
+      head: "off the track",
+      right: true,
+      sort: (row) => row.located.offM,
+      cell: (row) => quantity("distance", row.located.offM, units),
+    },
+  ];
+  return (
+    <>
+      <ul className="m-0 mb-3 flex list-none flex-wrap gap-x-6 gap-y-2 p-0 text-sm">
+        {kinds.map((kind) => {
+          const of = rows.filter((row) => row.sorted.kind === kind && !isFar(row));
+          if (of.length === 0) return null;
+          const same = of.every((row) => row.taken === of[0]!.taken);
+          return (
+            <li key={kind}>
+              <b className="figure">{of.length}</b> {WORDS[kind]}{" "}
+              <Pick
+                bare
+                label={`All ${WORDS[kind]}: taken as`}
+                value={same ? of[0]!.taken : "mixed"}
+                options={[...(same ? [] : ([["mixed", "mixed"]] as [string, string][])), ...TAKEN]}
+                onPick={(taken) =>
+                  taken !== "mixed" && change((row) => row.sorted.kind === kind && !isFar(row), taken as Taken)
+                }
+              />
+            </li>
+          );
+        })}
+      </ul>
+      {far > 0 && (
+        <p className="my-1 text-sm text-muted">
+          {far} {far === 1 ? "lies" : "lie"} more than 5 km off the track and {far === 1 ? "is" : "are"} left out,
+          unless you take {far === 1 ? "it" : "them"}.
+        </p>
+      )}
+      <details open={rows.length <= FEW} data-testid="found">
+        <summary className="my-2 cursor-pointer text-sm font-bold text-pine">
+          {rows.length === 1 ? "The place" : `All ${rows.length} places`}, by the word that told
+        </summary>
+        <DataTable
+          label="What lies on the track"
+          find="Find a place"
+          empty=""
+          rows={rows}
+          columns={columns}
+          idOf={(row) => row.id}
+          domId={(row) => `found-${row.id.replace(" ", "-")}`}
+          textOf={(row) => `${row.point.name} ${row.sorted.kind} ${row.sorted.word}`}
+          chosen={chosen}
+          onChoose={setChosen}
+          onRemove={(ids) => change((row) => ids.includes(row.id), "out")}
+        />
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+/** Step three: who walks, when, how fast, and how far the sea is. */
+import { unitsSchema } from "@gepack/core";
+import { DateField } from "../ui/DateField.tsx";
+import { FieldNumber, Fields } from "../ui/FieldNumber.tsx";
+import { Pick } from "../ui/Pick.tsx";
+import { quantity } from "../units/quantity.ts";
+import { LEVEL_KMH, PACES, SEAS, type Answers, type PaceWord } from "./answers.ts";
+
+interface Props {
+  answers: Answers;
+  lengthM: number;
+  onChange: (answers: Answers) => void;
+}
+
+export function You({ answers, lengthM, onChange }: Props) {
+  const set = (part: Partial<Answers>): void => onChange({ ...answers, ...part });
+  const units = unitsSchema.parse(answers.units === "metric" ? {} : { distance: "mi", height: "ft", mass: "lb" });
+  const number = (path: "ageY" | "bodyKg" | "heightCm", label: string) => (
+    <FieldNumber
+      path={`hikers.${path}`}
+      label={label}
+      value={answers[path]}
+      units={units}
+      onCommit={(value) => set({ [path]: value })}
+    />
+  );
+  const { settings } = PACES[answers.pace];
+  return (
+    <>
+      <Fields title="The trip">
+        <label className="text-sm font-semibold">
+          Its name
+          <input
+            className="field mt-1 font-normal"
+            value={answers.name}
+            maxLength={200}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        </label>
+        <DateField
+          label="First day"
+          value={answers.startDate}
+          near={answers.startDate}
+          required
+          onCommit={(startDate) => set({ startDate })}
+        />
+        <Pick
+          label="Units"
+          value={answers.units}
+          options={[
+            ["metric", "km, kg, °C"],
+            ["imperial", "miles, pounds, °F"],
+          ]}
+          onPick={(picked) => set({ units: picked })}
+        />
+        <Pick label="The sea is" value={answers.sea} options={SEAS} onPick={(sea) => set({ sea })} />
+      </Fields>
+      <p className="mt-1 mb-4 max-w-[70ch] text-xs text-muted">
+        The sea makes winters mild and nights warm. It is guessed from the lowest height of the track alone: correct it.
+      </p>
+      <Fields title="You">
+        <Pick
+          label="Sex, for what a body burns"
+          value={answers.sex}
+          options={[
+            ["female", "female"],
+            ["male", "male"],
+          ]}
+          onPick={(sex) => set({ sex })}
+        />
+        {number("ageY", "Age")}
+        {number("bodyKg", "Body")}
+        {number("heightCm", "Height")}
+        <Pick
+          label="Pace"
+          value={answers.pace}
+          options={(Object.keys(PACES) as PaceWord[]).map((word) => [word, PACES[word].word])}
+          onPick={(pace) => set({ pace })}
+        />
+      </Fields>
+      <p className="mt-2 mb-4 max-w-[70ch] text-sm text-muted" data-testid="pace">
+        {(LEVEL_KMH * settings.speedFactor).toFixed(1)} km/h on level trail without a load; {settings.hoursFreshH} h of
+        walking on the first day, {settings.hoursFitH} h after three weeks. {quantity("distance", lengthM, units)} in
+        all.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+/** What step three asks, and what its words stand for. */
+import type { Hiker, PaceSettings, SeaWord } from "@gepack/core";
+
+export interface Answers extends Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm"> {
+  pace: PaceWord;
+  startDate: string;
+  units: "metric" | "imperial";
+  sea: SeaWord;
+}
+
+export type PaceWord = "easy" | "steady" | "brisk" | "fast";
+
+interface Pace {
+  word: string;
+  settings: Pick<PaceSettings, "speedFactor" | "hoursFreshH" | "hoursFitH">;
+}
+
+/** Shares of the default school's speed, and hours of walking on the first day and in form. */
+export const PACES: Record<PaceWord, Pace> = {
+  easy: { word: "easy", settings: { speedFactor: 0.68, hoursFreshH: 4.5, hoursFitH: 5.5 } },
+  steady: { word: "steady", settings: { speedFactor: 0.78, hoursFreshH: 5.5, hoursFitH: 7 } },
+  brisk: { word: "brisk", settings: { speedFactor: 0.86, hoursFreshH: 6.5, hoursFitH: 8.5 } },
+  fast: { word: "fast", settings: { speedFactor: 0.95, hoursFreshH: 8, hoursFitH: 10 } },
+};
+/** Tobler on the level. */
+export const LEVEL_KMH = 5.04;
+
+export const SEAS: readonly (readonly [SeaWord, string])[] = [
+  ["coast", "on the coast"],
+  ["near", "near the coast"],
+  ["inland", "inland"],
+  ["deep", "deep inland"],
+];
+
+/** The next first of May, or of November in the south, that is at least two weeks off. */
+export function nextSeason(latDeg: number, today: Date): string {
+  const month = latDeg < 0 ? 10 : 4;
+  const soon = new Date(today.getTime() + 14 * 86_400_000);
+  const year =
+    new Date(Date.UTC(soon.getUTCFullYear(), month, 1)) < soon ? soon.getUTCFullYear() + 1 : soon.getUTCFullYear();
+  return `${year}-${String(month + 1).padStart(2, "0")}-01`;
+}

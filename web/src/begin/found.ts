@@ -1,0 +1,98 @@
+/** What was found along the track, a row for each thing that a waypoint is, and what of it a plan takes. */
+import {
+  campSchema,
+  sourceSchema,
+  stopSchema,
+  stretchSchema,
+  type Located,
+  type Offer,
+  type Plan,
+  type SortedKind,
+  type Waypoint,
+  type WaypointKind,
+} from "@gepack/core";
+
+export type Taken = "stop" | "water" | "camp" | "hazard" | "out";
+
+export interface FoundRow {
+  id: string;
+  point: Waypoint;
+  located: Located;
+  sorted: SortedKind;
+  taken: Taken;
+}
+
+/** Farther off the track than this nothing is taken unless it is asked for. */
+const FAR_M = 5000;
+/** Beside the track: a place so near lies on it. */
+const ON_TRACK_M = 60;
+/** A hazard is told from so far before it to so far behind. */
+const HAZARD_M = 300;
+
+const TAKES: Record<WaypointKind, Taken> = {
+  stop: "stop",
+  water: "water",
+  camp: "camp",
+  hazard: "hazard",
+  ford: "hazard",
+  landmark: "out",
+  other: "out",
+};
+
+export function rowsOf(
+  points: readonly Waypoint[],
+  sorted: readonly SortedKind[][],
+  located: readonly Located[],
+): FoundRow[] {
+  return points
+    .flatMap((point, i) =>
+      sorted[i]!.map((kind): FoundRow => ({
+        id: `${i} ${kind.kind}`,
+        point,
+        located: located[i]!,
+        sorted: kind,
+        taken: located[i]!.offM > FAR_M ? "out" : TAKES[kind.kind],
+      })),
+    )
+    .sort((a, b) => a.located.trackM - b.located.trackM);
+}
+
+export const isFar = ({ located }: FoundRow): boolean => located.offM > FAR_M;
+
+const RESTOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];
+
+/** The rows as parts of a plan. Stops where food is to be had are used, the others are there to be. */
+export function partsOf(rows: readonly FoundRow[]): Pick<Plan, "stops" | "sources" | "camps" | "stretches"> {
+  const of = (taken: Taken): FoundRow[] => rows.filter((row) => row.taken === taken);
+  const place = ({ point, located }: FoundRow) => ({
+    id: crypto.randomUUID(),
+    name: point.name,
+    lonDeg: point.lonDeg,
+    latDeg: point.latDeg,
+    trackM: Math.round(located.trackM),
+  });
+  const offM = ({ located }: FoundRow, most: number): number =>
+    located.offM < ON_TRACK_M ? 0 : Math.min(most, Math.round(located.offM));
+  return {
+    stops: of("stop").map((row) => {
+      const services = [...(row.sorted.offers ?? [])];
+      const restocks = services.length === 0 || services.some((service) => RESTOCKS.includes(service));
+      const nights = services.length === 0 || services.includes("bed") ? 1 : 0;
+      return stopSchema.parse({ ...place(row), offTrailM: offM(row, 200_000), services, use: restocks, nights });
+    }),
+    sources: of("water").map((row) =>
+      sourceSchema.parse({
+        ...place(row),
+        kind: row.sorted.water ?? "spring",
+        reliable: row.sorted.seasonal !== true,
+        offTrailM: offM(row, 20_000),
+      }),
+    ),
+    camps: of("camp").map((row) => campSchema.parse(place(row))),
+    stretches: of("hazard").map((row) => {
+      const { id, name, trackM } = place(row);
+      const [fromM, toM] = [Math.max(0, trackM - HAZARD_M), trackM + HAZARD_M];
+      return stretchSchema.parse({ id, name, fromM, toM, kind: "hazard", note: row.point.description.slice(0, 2000) });
+    }),
+  };
+}
