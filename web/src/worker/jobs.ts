@@ -14,7 +14,7 @@ import {
   simulatedStations,
   tooLong,
   type ClimateStation,
-  type GpxFile,
+  type TrackFile,
   type Located,
   type Mended,
   type MendedTrack,
@@ -57,7 +57,7 @@ export interface ComputeAnswer {
 
 /** What a track looks like before it is taken. */
 export interface TrackPreview {
-  file: GpxFile;
+  file: TrackFile;
   points: number;
   lengthM: number;
   climbM: number;
@@ -230,7 +230,7 @@ function decoderOf(encoding: string): TextDecoder | undefined {
   }
 }
 
-function previewOf(file: GpxFile, mended: MendedTrack, sorted: SortedKind[][]): TrackPreview {
+function previewOf(file: TrackFile, mended: MendedTrack, sorted: SortedKind[][]): TrackPreview {
   const profile = buildProfile(mended, false);
   const outlineM = Float32Array.from(
     { length: OUTLINE_STEPS + 1 },

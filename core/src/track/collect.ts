@@ -1,0 +1,104 @@
+/** Points and waypoints as any track file gives them: bounded, checked, with what was left out told. */
+import { type Problem, type Reading } from "../units/problem.ts";
+import { PointBuffer, type TrackPoints, type Waypoint } from "./points.ts";
+
+export interface TrackFile {
+  track: TrackPoints;
+  waypoints: Waypoint[];
+  /** Whether the points came from a track or, for want of one, from a route. */
+  from: "track" | "route";
+}
+
+export interface TrackReader {
+  write(chunk: string): void;
+  close(): Reading<TrackFile>;
+  /** Points taken so far, for progress. */
+  pointCount(): number;
+  /** True once nothing that follows can change the answer. */
+  failed(): boolean;
+}
+
+const MAX_POINTS = 5_000_000;
+const MAX_WAYPOINTS = 20_000;
+const MAX_REPORTED = 20;
+/** A file that begins with so many points of no use has none; the rest is not read. */
+const MOST_BAD_FIRST = 1000;
+const LOWEST_M = -500;
+const HIGHEST_M = 9000;
+
+export type Words = Omit<Waypoint, "lonDeg" | "latDeg">;
+
+export class Collected {
+  readonly tracks = new PointBuffer();
+  readonly routes = new PointBuffer();
+  private readonly waypoints: Waypoint[] = [];
+  private readonly problems: Problem[] = [];
+  private badPoints = 0;
+  private badHeights = 0;
+
+  /** `refuse` ends the reading with a sentence; `unit` is what places are counted in. */
+  constructor(
+    private readonly refuse: (sentence: string) => never,
+    private readonly unit: "line" | "position" = "line",
+  ) {}
+
+  /** A height as the file has it: NaN where it is missing or cannot be. */
+  height(text: string): number {
+    const value = text.trim() === "" ? NaN : Number(text);
+    if (value >= LOWEST_M && value <= HIGHEST_M) return value;
+    if (text.trim() !== "") this.badHeights++;
+    return NaN;
+  }
+
+  point(into: PointBuffer, lonDeg: number, latDeg: number, heightM: number, at: number): void {
+    if (!this.isPlace(lonDeg, latDeg, at)) return;
+    if (into.count >= MAX_POINTS)
+      this.refuse(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
+    into.push(lonDeg, latDeg, heightM);
+  }
+
+  waypoint(lonDeg: number, latDeg: number, words: Words, at: number): void {
+    if (!this.isPlace(lonDeg, latDeg, at) || this.waypoints.length >= MAX_WAYPOINTS) return;
+    const { name, ...rest } = words;
+    this.waypoints.push({ name: name || "Unnamed waypoint", lonDeg, latDeg, ...rest });
+  }
+
+  private isPlace(lonDeg: number, latDeg: number, at: number): boolean {
+    if (Math.abs(lonDeg) <= 180 && Math.abs(latDeg) <= 90) return true;
+    this.badPoints++;
+    if (this.badPoints === MOST_BAD_FIRST && this.tracks.count + this.routes.count + this.waypoints.length === 0)
+      this.refuse(`None of the file's first ${MOST_BAD_FIRST} points has usable coordinates.`);
+    if (this.badPoints <= MAX_REPORTED)
+      this.problems.push({
+        severity: "caution",
+        place: `${this.unit} ${at}`,
+        sentence: "Left out a point whose lat or lon is missing, not a number, or outside −90 to 90 and −180 to 180.",
+      });
+    return false;
+  }
+
+  private get from(): "track" | "route" {
+    return this.tracks.count > 0 ? "track" : "route";
+  }
+
+  pointCount(): number {
+    return this.tracks.count || this.routes.count;
+  }
+
+  /** Why this makes no trail, if it does not. */
+  tooFew(): string | undefined {
+    const count = this.pointCount();
+    if (count >= 2) return undefined;
+    if (count === 0 && this.badPoints > 0) return `None of the file's ${this.badPoints} points has usable coordinates.`;
+    return `The file has ${count === 0 ? "no track or route points" : "a track of one point"}. At least two points make a trail.`;
+  }
+
+  take(trackId: string, name: string): Reading<TrackFile> {
+    const { problems, from, badPoints, badHeights } = this;
+    const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
+    if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
+    if (badHeights > 0) told(`${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`);
+    const points = from === "track" ? this.tracks : this.routes;
+    return { value: { track: points.take(trackId, name), waypoints: this.waypoints, from }, problems };
+  }
+}
