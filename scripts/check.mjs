@@ -13,8 +13,8 @@ function astroImports() {
     for (const [, from] of readFileSync(join(source, String(entry)), "utf8").matchAll(
       /^import .*?["']([^"']+)["']/gm,
     )) {
-      if (/^(astro:transitions|\.\.\/(frame|layouts|line|stations|styles)\/)/.test(from)) continue;
-      console.error(`${entry}: imports ${from}; pages import frame, layouts, line, stations and styles only.`);
+      if (/^(astro:transitions|\.\.\/(begin|frame|layouts|line|stations|styles)\/)/.test(from)) continue;
+      console.error(`${entry}: imports ${from}; pages import begin, frame, layouts, line, stations and styles only.`);
       bad++;
     }
   }

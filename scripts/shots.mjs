@@ -37,6 +37,12 @@ try {
     await page.screenshot({ path: join(into, `${name}.png`) });
     await page.close();
   }
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${server.url}/begin/`);
+  await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
+  await page.getByRole("button", { name: "See my legs" }).waitFor();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: join(into, "begin.png") });
 } finally {
   await browser.close();
   server.stop();

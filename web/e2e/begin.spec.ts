@@ -1,4 +1,5 @@
 /** A trip of one's own, from the first click to its legs. */
+import { strToU8, zipSync } from "fflate";
 import { asFile, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 const WAYPOINTS = [
@@ -66,6 +67,24 @@ test("a file that is none begins nothing and says why; a track alone is enough",
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
   await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
+});
+
+test("a packed KML and a table of points are tracks as well", async ({ page }) => {
+  const line = Array.from({ length: 300 }, (_, i) => `-150,${40 + i / 1000},${300 + (i % 50)}`).join(" ");
+  const kml = `<kml xmlns="http://www.opengis.net/kml/2.2"><Document><name>Packed walk</name><Placemark><name>Cold spring</name><Point><coordinates>-150,40.1,0</coordinates></Point></Placemark><Placemark><LineString><coordinates>${line}</coordinates></LineString></Placemark></Document></kml>`;
+  await page.goto("/begin/");
+  const offer = (name: string, body: Buffer): Promise<void> =>
+    page.getByTestId("gpx-file").setInputFiles({ name, mimeType: "application/octet-stream", buffer: body });
+  await offer("walk.kmz", Buffer.from(zipSync({ "doc.kml": strToU8(kml) })));
+  await expect(page.getByTestId("preview")).toContainText("Packed walk");
+  await expect(page.getByLabel("Cold spring, water: taken as")).toHaveValue("water");
+  await page.getByRole("button", { name: "Take another file" }).click();
+  const rows = Array.from({ length: 300 }, (_, i) => `${40 + i / 1000};-150;${300 + (i % 50)}`.replaceAll(".", ","));
+  await offer("punkte.csv", Buffer.from(`Breite;Länge;Höhe\n${rows.join("\n")}`));
+  await expect(page.getByTestId("preview")).toContainText("300 track points");
+  await page.getByRole("button", { name: "See my legs" }).click();
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+  await expect(page.getByRole("heading", { name: "punkte" })).toBeVisible();
 });
 
 test("the menu leads there too, and back without a loss", async ({ page }) => {

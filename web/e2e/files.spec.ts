@@ -61,7 +61,7 @@ test("a route dropped on the page is read", async ({ page }) => {
     data.items.add(new File([body], "route.gpx"));
     return data;
   }, text);
-  await page.getByText("Drop a GPX file here").dispatchEvent("drop", { dataTransfer: transfer });
+  await page.getByText("Drop a track file here").dispatchEvent("drop", { dataTransfer: transfer });
   await expect(page.getByTestId("preview")).toContainText("2 route points");
   await expect(page.getByTestId("preview")).toContainText("no heights");
 });
@@ -70,7 +70,7 @@ test("a large track is read with progress and can be stopped; the page stays awa
   await openDemo(page, "/trail/");
   await offer(page, "long.gpx", Buffer.from(gpxOf(250_000)));
   await page.getByRole("button", { name: "Stop reading" }).click();
-  await expect(page.getByText("Drop a GPX file here")).toBeVisible();
+  await expect(page.getByText("Drop a track file here")).toBeVisible();
   await page.getByRole("listbox", { name: "Legs" }).focus();
   await page.keyboard.press("End");
   await expect(page.getByRole("option", { name: /^Leg 22/ })).toHaveAttribute("aria-selected", "true");
@@ -81,7 +81,7 @@ const bomb =
 for (const [what, text, sentence] of [
   ["an empty file", "", "The file is empty"],
   ["no XML", "a,b\n1,2", "not an XML file"],
-  ["XML that is not GPX", "<kml></kml>", "The root element is <kml>"],
+  ["XML that is not GPX", "<html></html>", "The root element is <html>"],
   ["a track of one point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "a track of one point"],
   ["an entity bomb", bomb, "document type"],
   ["an external entity", bomb.replace('"aaaaaaaaaa"', 'SYSTEM "file:///etc/passwd"'), "document type"],

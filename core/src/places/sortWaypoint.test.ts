@@ -280,6 +280,11 @@ describe("what it offers", () => {
     expect(first({ name: "Flat 9", description: "Campsite for two tents" })).toMatchObject({ kind: "camp", sure: 0.5 });
   });
 
+  test("a type that says stop makes one; the word in a name does not", () => {
+    expect(told(sortWaypoint({ name: "Flats Landing", type: "stop" }))).toBe("stop");
+    expect(told(sortWaypoint({ name: "Stop 5" }))).toBe("other");
+  });
+
   test("odd text does no harm", () => {
     for (const name of ["", " ", "|||", "🏕️", "a".repeat(100_000), "\u0000", "de de de", "((((", "水"])
       expect(sortWaypoint({ name, description: name })).toHaveLength(1);

@@ -146,6 +146,8 @@ export function sortWaypoint({ name, description = "", type = "", symbol = "" }:
     // A plain "water" is told better by what follows.
     if (before.water === undefined && term.water !== undefined) before.water = term.water;
   };
+  // Said in so many words, as our own files do.
+  if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
   for (const field of ["symbol", "type", "name"] as const)
     for (const term of heads(texts[field])) take(term, SURE[field]);
   // Beside a place that has its kind, a pass or a junction is only where it lies.

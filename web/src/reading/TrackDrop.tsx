@@ -26,22 +26,23 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
           onDrop={drop}
           className={`rounded border border-dashed px-3 py-4 ${over ? "border-pine bg-pine-wash" : "border-muted"}`}
         >
-          Drop a GPX file here, or{" "}
+          Drop a track file here, or{" "}
           <button className="btn ml-1" onClick={() => input.current?.click()}>
-            Choose a GPX file
+            Choose a file
           </button>
           <p className="mt-2 mb-0 text-xs text-muted">
-            GPX 1.0 or 1.1, tracks or routes, up to 150 MB. It stays on this device.
+            GPX, KML, KMZ, TCX, GeoJSON, or a table of points (CSV with lat and lon), up to 150 MB. It stays on this
+            device.
           </p>
         </div>
       )}
       <input
         ref={input}
         type="file"
-        accept=".gpx,application/gpx+xml"
+        accept=".gpx,.kml,.kmz,.tcx,.geojson,.json,.csv,.tsv,.txt,application/gpx+xml"
         className="sr-only"
         tabIndex={-1}
-        aria-label="GPX file"
+        aria-label="Track file"
         data-testid="gpx-file"
         onChange={(event) => {
           const file = event.target.files?.[0];

@@ -25,7 +25,11 @@ export function useTrackFile(): TrackFile {
     setPhase({ is: "reading", share: 0, points: 0, name: file.name });
     try {
       running.current = new AbortController();
-      const args = { file, name: file.name.replace(/\.gpx$/i, ""), trackId: `track-${crypto.randomUUID()}` };
+      const args = {
+        file,
+        name: file.name.replace(/\.(gpx|kml|kmz|tcx|geojson|json|csv|tsv|txt)$/i, ""),
+        trackId: `track-${crypto.randomUUID()}`,
+      };
       const { value, problems } = await calculator().readTrack(args, {
         signal: running.current.signal,
         onProgress: (share, points) =>

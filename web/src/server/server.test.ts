@@ -192,7 +192,10 @@ describe("a plan in the words of the endpoint", () => {
     expect(body.checks.map((check) => check.code)).toContain("climate-assumed");
     expect(body.checks.every((check) => check.sentence.endsWith("."))).toBe(true);
     const load = body.checks.find((check) => check.code === "climate-assumed")!;
-    expect(load).toMatchObject({ figures: {}, mends: ["Fill in simulated weather", "Or add a weather station in Trip, Weather."] });
+    expect(load).toMatchObject({
+      figures: {},
+      mends: ["Fill in simulated weather", "Or add a weather station in Trip, Weather."],
+    });
     expect(body.caution).toMatch(/not a forecast/);
   });
 

@@ -77,8 +77,8 @@ export interface TrackPreview {
 const MAX_FILE_BYTES = 150_000_000;
 const CHUNK_BYTES = 1_000_000;
 const OUTLINE_STEPS = 400;
-/** What tells the encoding stands in these. */
-const ENCODING_BYTES = 200;
+/** What tells the encoding and the format stands in these. */
+const HEAD_BYTES = 4000;
 
 /** `beat` says that the worker lives, to who waits for it. */
 export function createJobs(beat?: () => void) {
@@ -159,20 +159,38 @@ export function createJobs(beat?: () => void) {
           "file",
           `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
         );
-      const { encodingOf, gpxReader, sortWaypoint } = await import("./readers.ts");
-      const reader = gpxReader(trackId, name);
-      const encoding = encodingOf(new Uint8Array(await file.slice(0, ENCODING_BYTES).arrayBuffer()));
+      const { arrangeTrack, encodingOf, isPacked, sortWaypoint, trackReaderFor, unpacker } =
+        await import("./readers.ts");
+      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
+      const encoding = encodingOf(head);
       const decoder = decoderOf(encoding);
       if (!decoder)
         return refused("file", `The file is written in ${encoding}, which is not read here. Save it as UTF-8.`);
-      for (let at = 0; at < file.size && !reader.failed(); at += CHUNK_BYTES) {
-        reader.write(decoder.decode(await file.slice(at, at + CHUNK_BYTES).arrayBuffer(), { stream: true }));
-        progress(Math.min(1, (at + CHUNK_BYTES) / file.size), reader.pointCount());
+      const packed = isPacked(head) ? unpacker() : undefined;
+      // What comes out of a packed file is not known before its first piece is there.
+      let reader = packed ? undefined : trackReaderFor(decoder.decode(head, { stream: true }), trackId, name);
+      const text = decoderOf(encoding)!;
+      for (let at = 0; at < file.size && !reader?.failed(); at += CHUNK_BYTES) {
+        const bytes = new Uint8Array(await file.slice(at, at + CHUNK_BYTES).arrayBuffer());
+        const last = at + CHUNK_BYTES >= file.size;
+        packed?.push(bytes, last);
+        const refusal = packed?.problem();
+        if (refusal !== undefined) return refused("file", refusal);
+        const piece = packed ? packed.take() : text.decode(bytes, { stream: !last });
+        if (piece !== "") (reader ??= trackReaderFor(piece, trackId, name)).write(piece);
+        progress(Math.min(1, (at + CHUNK_BYTES) / file.size), reader?.pointCount() ?? 0);
         await breathe();
       }
-      reader.write(decoder.decode());
-      const { value, problems } = reader.close();
+      const { value, problems } = (reader ?? trackReaderFor("", trackId, name)).close();
       if (!value) return { value, problems };
+      const { track, asRecorded, pieces, turned, longestGapM } = arrangeTrack(value.track);
+      value.track = track;
+      if (!asRecorded)
+        problems.push({
+          severity: "caution",
+          place: "file",
+          sentence: `The file’s ${pieces} tracks did not follow each other; they were put in order by their ends, ${turned} of them turned round, and the longest gap left is ${(longestGapM / 1000).toFixed(1)} km. Look at the profile before you use it.`,
+        });
       const mended = mendTracks([value.track]);
       const refusal = tooLong(mended);
       if (refusal !== undefined) return refused("file", refusal);

@@ -1,0 +1,52 @@
+/** Points as a table: a head that names latitude and longitude, and height where it has one; a row a point. */
+import Papa from "papaparse";
+import { type Reading, refused } from "../units/problem.ts";
+import { Collected, type TrackFile } from "./collect.ts";
+
+class Refused extends Error {}
+
+const COLUMNS = {
+  latDeg: /^(lat|latitude|latdeg|breite|breitengrad|y)\b/i,
+  lonDeg: /^(lon|lng|long|longitude|londeg|lange|länge|längengrad|x)\b/i,
+  heightM: /^(ele|elev|elevation|alt|altitude|height|heightm|höhe|hohe|z)\b/i,
+} as const;
+
+/** What parts the columns of the head: the commonest of the three. A guess over all rows takes 1,5 for two. */
+export function delimiterOf(head: string): string {
+  const count = (mark: string): number => head.split(mark).length;
+  return [";", "\t", ","].reduce((best, mark) => (count(mark) > count(best) ? mark : best));
+}
+
+/** Does a first line name both coordinates? */
+export function namesCoordinates(line: string): boolean {
+  const cells = line.split(delimiterOf(line)).map((cell) => cell.trim().replace(/^"|"$/g, ""));
+  return cells.some((cell) => COLUMNS.latDeg.test(cell)) && cells.some((cell) => COLUMNS.lonDeg.test(cell));
+}
+
+export function readPointTable(source: string, trackId = "track", fileName = "track"): Reading<TrackFile> {
+  const head = /^[^\r\n]*/.exec(source)![0];
+  const delimiter = delimiterOf(head);
+  const { data } = Papa.parse<string[]>(source, { delimiter, skipEmptyLines: true });
+  const [names = [], ...rows] = data;
+  const column = (name: keyof typeof COLUMNS): number => names.findIndex((cell) => COLUMNS[name].test(cell.trim()));
+  const [lat, lon, height] = [column("latDeg"), column("lonDeg"), column("heightM")];
+  if (lat < 0 || lon < 0)
+    return refused("row 1", "The first row names no columns for latitude and longitude: call them lat and lon.");
+  const found = new Collected((sentence) => {
+    throw new Refused(sentence);
+  });
+  // Where columns are parted by another mark, a comma is a decimal sign.
+  const number = (cell: string | undefined): string =>
+    delimiter === "," ? (cell ?? "") : (cell ?? "").replace(",", ".");
+  const degrees = (cell: string | undefined): number => (number(cell).trim() === "" ? NaN : Number(number(cell)));
+  try {
+    for (const [i, row] of rows.entries())
+      found.point(found.tracks, degrees(row[lon]), degrees(row[lat]), found.height(number(row[height] ?? "")), i + 2);
+    const why = found.tooFew();
+    if (why !== undefined) return refused("file", why);
+  } catch (error) {
+    if (error instanceof Refused) return refused("file", error.message);
+    throw error;
+  }
+  return found.take(trackId, fileName);
+}

@@ -1,0 +1,118 @@
+/**
+ * KML 2.x: lines (`LineString`, `gx:Track`) become the trail, segment by segment in the file's order; named
+ * points become waypoints, with the name of their folder as a further word. Coordinates are read as they come,
+ * however long their text. Points without a name beside a line are the line's own, written once more.
+ */
+import { type Reading } from "../units/problem.ts";
+import { Collected, type TrackFile, type TrackReader } from "./collect.ts";
+import { coordinate, readerOf } from "./gpx.ts";
+import { localName, XmlReader } from "./xml.ts";
+
+const MAX_TEXT = 1000;
+const MAX_NAME = 200;
+/** Longer than any three numbers; what has no space for so long is no coordinate. */
+const MAX_TUPLE = 200;
+
+export function kmlReader(trackId: string, fileName: string): TrackReader {
+  const folders: string[] = [];
+  let title = "";
+  let inPlacemark = false;
+  let geometry: "line" | "point" | undefined;
+  let words = { name: "", symbol: "", type: "", description: "" };
+  let point: { lonDeg: number; latDeg: number; line: number } | undefined;
+  let wants: "name" | "description" | "coordinates" | "coord" | undefined;
+  let text = "";
+  let anyHeight = false;
+
+  const take = (tuple: string, separator: RegExp): void => {
+    const [lon, lat, height] = tuple.split(separator);
+    const [lonDeg, latDeg] = [coordinate(lon), coordinate(lat)];
+    if (geometry === "point") {
+      point = { lonDeg, latDeg, line: xml.line };
+      return;
+    }
+    const heightM = height === undefined ? NaN : found.height(height);
+    if (heightM !== 0 && !Number.isNaN(heightM)) anyHeight = true;
+    found.point(found.tracks, lonDeg, latDeg, heightM, xml.line);
+  };
+  /** All tuples that are whole; the rest waits for what follows. */
+  const takeTuples = (whole: boolean): void => {
+    const parts = text.split(/\s+/);
+    text = whole ? "" : (parts.pop() ?? "").slice(0, MAX_TUPLE);
+    for (const part of parts) if (part !== "") take(part, /,/);
+  };
+
+  const xml = new XmlReader(
+    { name: "KML", versions: "KML", root: "kml" },
+    {
+      open: (tag) => {
+        const name = localName(tag.name);
+        if (name === "Folder" || name === "Document") folders.push("");
+        else if (name === "Placemark") {
+          inPlacemark = true;
+          words = {
+            name: "",
+            symbol: "",
+            type: folders.filter((folder) => folder !== "").at(-1) ?? "",
+            description: "",
+          };
+          point = undefined;
+        } else if (name === "LineString" || name === "Track") {
+          geometry = "line";
+          found.tracks.openSegment();
+        } else if (name === "Point") geometry = "point";
+        else if (name === "name" || name === "description" || name === "coord" || name === "coordinates") {
+          // Outlines of areas are no trail.
+          if (name.startsWith("coord") && geometry === undefined) return;
+          wants = name;
+          text = "";
+        }
+      },
+      text: (chunk) => {
+        if (wants === "coordinates") {
+          text += chunk;
+          takeTuples(false);
+        } else if (wants && text.length < MAX_TEXT) text += chunk;
+      },
+      close: (tag) => {
+        const name = localName(tag.name);
+        if (wants === name) {
+          const value = text.trim();
+          if (name === "coordinates") takeTuples(true);
+          else if (name === "coord") take(value, /\s+/);
+          else if (name === "description") words.description = plainText(value);
+          else if (inPlacemark) words.name = value.slice(0, MAX_NAME);
+          else {
+            if (title === "") title = value.slice(0, MAX_NAME);
+            if (folders.length > 0) folders[folders.length - 1] = value.slice(0, MAX_NAME);
+          }
+          wants = undefined;
+        } else if (name === "LineString" || name === "Track" || name === "Point") geometry = undefined;
+        else if (name === "Folder" || name === "Document") folders.pop();
+        else if (name === "Placemark") {
+          inPlacemark = false;
+          if (point && words.name !== "") found.waypoint(point.lonDeg, point.latDeg, words, point.line);
+        }
+      },
+    },
+  );
+  const found = new Collected((sentence) => xml.fail(sentence));
+  const reader = readerOf(xml, found, trackId, () => title || fileName);
+  return {
+    ...reader,
+    close(): Reading<TrackFile> {
+      const reading = reader.close();
+      // A line that is laid on the ground has zeros for heights: it has none.
+      if (reading.value && !anyHeight) reading.value.track.heightM.fill(NaN);
+      return reading;
+    },
+  };
+}
+
+/** Descriptions are often pages of markup. */
+function plainText(html: string): string {
+  return html
+    .replace(/<[^>]*>/g, " ")
+    .replace(/\s+/g, " ")
+    .trim();
+}

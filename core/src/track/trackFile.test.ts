@@ -1,0 +1,139 @@
+/** One made-up walk in every format that is read, and what is no such file. */
+import fc from "fast-check";
+import { strToU8, zipSync } from "fflate";
+import { describe, expect, test } from "vitest";
+import { runs } from "../../test/arbitraryPlan.ts";
+import { readTrackFile } from "./trackFile.ts";
+
+const POINTS = Array.from({ length: 40 }, (_, i) => ({ lat: 40 + i / 1000, lon: -150 - i / 2000, ele: 300 + i }));
+const WATER = { lat: 40.01, lon: -150.005, name: "Heron spring", desc: "seasonal" };
+const each = (line: (point: (typeof POINTS)[number]) => string, join = ""): string => POINTS.map(line).join(join);
+
+const GPX = `<?xml version="1.0"?><gpx version="1.1"><wpt lat="${WATER.lat}" lon="${WATER.lon}"><name>${WATER.name}</name><desc>${WATER.desc}</desc></wpt><trk><name>Walk</name><trkseg>${each(({ lat, lon, ele }) => `<trkpt lat="${lat}" lon="${lon}"><ele>${ele}</ele></trkpt>`)}</trkseg></trk></gpx>`;
+const KML = (line: string): string =>
+  `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2" xmlns:gx="http://www.google.com/kml/ext/2.2"><Document><name>Walk</name><Folder><name>Water</name><Placemark><name>${WATER.name}</name><description><![CDATA[<b>${WATER.desc}</b>]]></description><Point><coordinates>${WATER.lon},${WATER.lat},0</coordinates></Point></Placemark></Folder><Placemark><name>Day 1</name>${line}</Placemark></Document></kml>`;
+const LINE = `<LineString><coordinates>\n${each(({ lat, lon, ele }) => `${lon},${lat},${ele}`, "\n ")}\n</coordinates></LineString>`;
+const GX = `<gx:Track>${each(({ lat, lon, ele }) => `<when>2027-05-01T08:00:00Z</when><gx:coord>${lon} ${lat} ${ele}</gx:coord>`)}</gx:Track>`;
+const TCX = `<?xml version="1.0"?><TrainingCenterDatabase xmlns="http://www.garmin.com/xmlschemas/TrainingCenterDatabase/v2"><Courses><Course><Name>Walk</Name><Track>${each(({ lat, lon, ele }) => `<Trackpoint><Time>2027-05-01T08:00:00Z</Time><Position><LatitudeDegrees>${lat}</LatitudeDegrees><LongitudeDegrees>${lon}</LongitudeDegrees></Position><AltitudeMeters>${ele}</AltitudeMeters></Trackpoint>`)}<Trackpoint><Time>2027-05-01T09:00:00Z</Time></Trackpoint></Track><CoursePoint><Name>${WATER.name}</Name><Position><LatitudeDegrees>${WATER.lat}</LatitudeDegrees><LongitudeDegrees>${WATER.lon}</LongitudeDegrees></Position><PointType>Water</PointType><Notes>${WATER.desc}</Notes></CoursePoint></Course></Courses></TrainingCenterDatabase>`;
+const GEOJSON = JSON.stringify({
+  type: "FeatureCollection",
+  features: [
+    {
+      type: "Feature",
+      properties: { name: WATER.name, desc: WATER.desc },
+      geometry: { type: "Point", coordinates: [WATER.lon, WATER.lat] },
+    },
+    {
+      type: "Feature",
+      properties: { name: "Walk" },
+      geometry: { type: "LineString", coordinates: POINTS.map(({ lat, lon, ele }) => [lon, lat, ele]) },
+    },
+  ],
+});
+const CSV = `lat,lon,ele\n${each(({ lat, lon, ele }) => `${lat},${lon},${ele}`, "\n")}\n`;
+const SEMICOLONS = `Breite;Länge;Höhe\r\n${each(({ lat, lon, ele }) => `${lat};${lon};${ele}`.replaceAll(".", ","), "\r\n")}`;
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const FORMATS: readonly (readonly [string, Uint8Array, waypoint: boolean])[] = [
+  ["GPX", bytes(GPX), true],
+  ["KML with a line", bytes(KML(LINE)), true],
+  ["KML with gx:Track", bytes(KML(GX)), true],
+  ["KMZ", zipSync({ "doc.kml": strToU8(KML(LINE)), "images/a.png": new Uint8Array(9) }), true],
+  ["TCX", bytes(TCX), true],
+  ["GeoJSON", bytes(GEOJSON), true],
+  ["CSV", bytes(CSV), false],
+  ["CSV with semicolons and decimal commas", bytes(SEMICOLONS), false],
+];
+
+describe("the same walk, whatever it is written in", () => {
+  test.each(FORMATS)("%s", (_, file, waypoint) => {
+    const { value, problems } = readTrackFile(file, "t", "walk");
+    expect(problems).toEqual([]);
+    const { track, waypoints } = value!;
+    expect(track.lonDeg).toHaveLength(POINTS.length);
+    for (const [i, { lat, lon, ele }] of POINTS.entries()) {
+      expect(track.latDeg[i]).toBeCloseTo(lat, 9);
+      expect(track.lonDeg[i]).toBeCloseTo(lon, 9);
+      expect(track.heightM[i]).toBeCloseTo(ele, 3);
+    }
+    expect(track.name).toBe(waypoint ? "Walk" : "walk");
+    if (waypoint)
+      expect(waypoints).toMatchObject([
+        { name: WATER.name, description: WATER.desc, lonDeg: WATER.lon, latDeg: WATER.lat },
+      ]);
+    else expect(waypoints).toEqual([]);
+  });
+
+  test("several lines are several segments; a KML line on the ground has no heights; unnamed points beside it are its own", () => {
+    const flat = LINE.replaceAll(/,3\d\d\b/g, ",0");
+    const points = `<Placemark><Point><coordinates>-150,40,0</coordinates></Point></Placemark>`.repeat(5);
+    const { value } = readTrackFile(
+      bytes(KML(`<MultiGeometry>${flat}${flat}</MultiGeometry></Placemark>${points}<Placemark>`)),
+    );
+    expect(value!.track.segmentStarts).toHaveLength(2);
+    expect([...value!.track.heightM].every(Number.isNaN)).toBe(true);
+    expect(value!.waypoints).toHaveLength(1);
+  });
+
+  test("a KML outline of an area is no trail, a long run of coordinates is read in any chunks", () => {
+    const area =
+      "<Polygon><outerBoundaryIs><LinearRing><coordinates>1,1 2,2 3,3 1,1</coordinates></LinearRing></outerBoundaryIs></Polygon>";
+    expect(readTrackFile(bytes(KML(area))).problems[0]!.sentence).toMatch(/no track or route points/);
+    expect(readTrackFile(bytes(KML(area + LINE))).value!.track.lonDeg).toHaveLength(POINTS.length);
+  });
+});
+
+describe("what is refused says why, and reads nothing half", () => {
+  const bomb = zipSync({ "doc.kml": new Uint8Array(301_000_000) });
+  test.each([
+    ["nothing", new Uint8Array(), /The file is empty/],
+    ["words", bytes("just words"), /not an XML file/],
+    ["an entity bomb in KML", bytes(`<!DOCTYPE kml [<!ENTITY a "b">]>${KML(LINE)}`), /declares a document type/],
+    ["a KML cut short", bytes(KML(LINE).slice(0, 900)), /not well-formed XML/],
+    ["a TCX of deep elements", bytes(`<TrainingCenterDatabase>${"<a>".repeat(200)}`), /nested more than 100 deep/],
+    ["GeoJSON cut short", bytes(GEOJSON.slice(0, 300)), /not well-formed JSON/],
+    ["JSON that is none", bytes('{"a": 1}'), /no GeoJSON/],
+    ["GeoJSON of points alone", bytes('{"type":"Point","coordinates":[1,2]}'), /no track or route points/],
+    ["a packed file without KML", zipSync({ "a.txt": strToU8("hello") }), /holds no .kml/],
+    ["an archive in an archive", zipSync({ "a.kmz": zipSync({ "doc.kml": strToU8(KML(LINE)) }) }), /holds no .kml/],
+    ["a packed bomb", bomb, /larger than 300 MB/],
+    [
+      "a packed file cut short",
+      zipSync({ "doc.kml": strToU8(KML(LINE)) }).slice(0, 60),
+      /cannot be unpacked|cut short|no track|not an XML|empty|no \.kml|not well-formed/,
+    ],
+    ["a table of one point", bytes("lat,lon\n40,-150\n"), /a track of one point/],
+    ["a table of words", bytes("lat,lon\nnorth,west\nup,down\n"), /usable coordinates/],
+  ])("%s", (_, file, sentence) => {
+    const { value, problems } = readTrackFile(file);
+    expect(value).toBeUndefined();
+    expect(problems[0]!.sentence).toMatch(sentence);
+  });
+});
+
+test("two thousand mutated files of every format: read or refused with a sentence, never thrown", () => {
+  for (const [name, file] of FORMATS)
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ at: fc.nat(), byte: fc.nat(255), how: fc.constantFrom("set", "cut", "double") }), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        (edits) => {
+          let mutated = file.slice();
+          for (const { at, byte, how } of edits) {
+            const i = at % Math.max(1, mutated.length);
+            if (how === "set") mutated[i] = byte;
+            else if (how === "cut") mutated = mutated.slice(0, i);
+            else mutated = new Uint8Array([...mutated.slice(0, i), ...mutated.slice(i >> 1)]).slice(0, 20_000);
+          }
+          const { value, problems } = readTrackFile(mutated);
+          if (!value) expect(problems[0]?.sentence, name).toMatch(/^.{10,}[.]$/s);
+          else
+            for (const degrees of [value.track.latDeg, value.track.lonDeg])
+              expect(degrees.every(Number.isFinite)).toBe(true);
+        },
+      ),
+      { numRuns: runs(2000), endOnFailure: true },
+    );
+});

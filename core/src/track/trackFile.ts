@@ -1,0 +1,117 @@
+/**
+ * A track from a file of any format that is read, told by its content and not by its ending: GPX, KML, KMZ,
+ * TCX, GeoJSON, and tables of points. Text comes in by chunks, so that a worker can show progress and be
+ * stopped between them; what has to be whole before it can be read is gathered, up to a bound.
+ */
+import { Unzip, UnzipInflate } from "fflate";
+import { type Reading, refused } from "../units/problem.ts";
+import type { TrackFile, TrackReader } from "./collect.ts";
+import { namesCoordinates, readPointTable } from "./csv.ts";
+import { encodingOf } from "./encoding.ts";
+import { readGeoJson } from "./geojson.ts";
+import { gpxReader } from "./gpx.ts";
+import { kmlReader } from "./kml.ts";
+import { tcxReader } from "./tcx.ts";
+
+/** Unpacked, a file may be so large; its own word for it is not believed. */
+const MAX_UNPACKED_BYTES = 300_000_000;
+const HEAD_CHARS = 4000;
+
+/** Is this a packed file (KMZ)? */
+export function isPacked(head: Uint8Array): boolean {
+  return head[0] === 0x50 && head[1] === 0x4b && (head[2] ?? 0) <= 8;
+}
+
+/** The reader for a text that begins so; GPX where nothing else is told. */
+export function trackReaderFor(head: string, trackId: string, fileName: string): TrackReader {
+  const start = head
+    .slice(0, HEAD_CHARS)
+    .replace(/^\uFEFF/, "")
+    .trimStart();
+  if (start.startsWith("{") || start.startsWith("[")) return gathered((text) => readGeoJson(text, trackId, fileName));
+  if (!start.startsWith("<") && namesCoordinates(/^[^\r\n]*/.exec(start)![0]))
+    return gathered((text) => readPointTable(text.replace(/^\uFEFF/, "").trimStart(), trackId, fileName));
+  const root = /<(?:\w+:)?(gpx|kml|TrainingCenterDatabase)[\s>]/.exec(start)?.[1];
+  if (root === "kml") return kmlReader(trackId, fileName);
+  return root === "TrainingCenterDatabase" ? tcxReader(trackId, fileName) : gpxReader(trackId, fileName);
+}
+
+/** Reads when all of it is there. */
+function gathered(read: (text: string) => Reading<TrackFile>): TrackReader {
+  const chunks: string[] = [];
+  return {
+    write: (chunk) => void chunks.push(chunk),
+    failed: () => false,
+    pointCount: () => 0,
+    close: () => read(chunks.join("")),
+  };
+}
+
+/** A packed file, unpacked as it comes: the first KML in it is read, archives within it are not. */
+export interface Unpacker {
+  push: (bytes: Uint8Array, last: boolean) => void;
+  /** Text that has come out since it was last asked. */
+  take: () => string;
+  problem: () => string | undefined;
+}
+
+export function unpacker(): Unpacker {
+  let problem: string | undefined;
+  let size = 0;
+  let found = false;
+  let text = "";
+  let decoder: InstanceType<typeof TextDecoder> | undefined;
+  const unzip = new Unzip((file) => {
+    if (found || problem !== undefined || !/\.kml$/i.test(file.name)) return;
+    found = true;
+    file.ondata = (error, bytes, last) => {
+      if (error) problem = `The packed file cannot be unpacked: ${error.message}. It may have been cut short.`;
+      if (problem !== undefined) return;
+      size += bytes.length;
+      if (size > MAX_UNPACKED_BYTES) {
+        problem = `Unpacked, the file is larger than ${MAX_UNPACKED_BYTES / 1e6} MB; up to that is read.`;
+        file.terminate();
+        return;
+      }
+      decoder ??= new TextDecoder(encodingOf(bytes));
+      text += decoder.decode(bytes, { stream: !last });
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  return {
+    push(bytes, last) {
+      if (problem !== undefined) return;
+      try {
+        unzip.push(bytes, last);
+      } catch (error) {
+        problem = `The packed file cannot be unpacked: ${error instanceof Error ? error.message : String(error)}.`;
+      }
+      if (last && !found) problem ??= "The packed file holds no .kml file, so it is no KMZ.";
+    },
+    take() {
+      const out = text;
+      text = "";
+      return out;
+    },
+    problem: () => problem,
+  };
+}
+
+/** All of it at once: for tests, scripts and the server. */
+export function readTrackFile(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
+  if (!isPacked(bytes)) {
+    const text = new TextDecoder(encodingOf(bytes)).decode(bytes);
+    const reader = trackReaderFor(text, trackId, fileName);
+    reader.write(text);
+    return reader.close();
+  }
+  const packed = unpacker();
+  packed.push(bytes, true);
+  const why = packed.problem();
+  if (why !== undefined) return refused("file", why);
+  const text = packed.take();
+  const reader = trackReaderFor(text, trackId, fileName);
+  reader.write(text);
+  return reader.close();
+}
