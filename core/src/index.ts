@@ -73,7 +73,8 @@ export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simu
 export { encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
-export { arrangeTrack, type Arranged } from "./track/arrange.ts";
+export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
+export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";
 export { isPacked, readTrackFile, trackReaderFor, unpacker } from "./track/trackFile.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";

@@ -87,6 +87,35 @@ test("a packed KML and a table of points are tracks as well", async ({ page }) =
   await expect(page.getByRole("heading", { name: "punkte" })).toBeVisible();
 });
 
+test("three files of different formats become one trail, in the order of their ends", async ({ page }) => {
+  const points = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => 40 + (from + i) / 1000);
+  const middle = points(300, 600).reverse();
+  await page.goto("/begin/");
+  await page.getByTestId("gpx-file").setInputFiles([
+    asFile(
+      "end.geojson",
+      JSON.stringify({ type: "LineString", coordinates: points(600, 900).map((lat) => [-150, lat, 300]) }),
+    ),
+    asFile(
+      "begin.gpx",
+      gpxOf(1).replace(
+        /<trkpt.*<\/trkpt>/,
+        points(0, 300)
+          .map((lat) => `<trkpt lat="${lat}" lon="-150"/>`)
+          .join(""),
+      ),
+    ),
+    asFile("middle.csv", `lat,lon\n${middle.map((lat) => `${lat},-150`).join("\n")}`),
+  ]);
+  const preview = page.getByTestId("preview");
+  await expect(preview).toContainText("900 track points, 99.");
+  await expect(preview).toContainText("put in order by their ends, 1 of them turned round");
+  await page.getByRole("button", { name: "Take another file" }).click();
+  await page.getByTestId("gpx-file").setInputFiles([asFile("good.gpx", gpxOf(300)), asFile("bad.gpx", "<gpx>")]);
+  await expect(page.getByRole("alert")).toContainText("2 files were not read; nothing was begun.");
+  await expect(page.getByRole("alert")).toContainText("bad, line 1");
+});
+
 test("the menu leads there too, and back without a loss", async ({ page }) => {
   await openDemo(page);
   await page.getByRole("button", { name: "Plan", exact: true }).click();

@@ -44,6 +44,28 @@ test("an own track: previewed, begun as a trip, planned, kept over a reload", as
   await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
 });
 
+test("the trail and its places go out as GPX, GeoJSON and a mile table, and the GPX comes back", async ({ page }) => {
+  await openDemo(page);
+  const saved = async (label: string): Promise<string> => {
+    await page.getByRole("button", { name: "Plan", exact: true }).click();
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("menuitem", { name: label }).click(),
+    ]);
+    return readFileSync(await download.path(), "utf8");
+  };
+  const table = (await saved("Mile table as CSV")).split("\r\n");
+  expect(table.length).toBeGreaterThan(300);
+  expect(table[0]).toContain("leave with L, Tamsin Okafor");
+  expect(await saved("Track and places as GeoJSON")).toContain('"type":"FeatureCollection"');
+  const gpx = await saved("Track and places as GPX");
+  await page.goto("/begin/");
+  await page.getByTestId("gpx-file").setInputFiles(asFile("out.gpx", gpx));
+  await expect(page.getByTestId("preview")).toContainText("41,043 track points");
+  await expect(page.getByLabel("All stops: taken as")).toHaveValue("stop");
+  await expect(page.getByRole("listitem").filter({ hasText: "34 stops" })).toBeVisible();
+});
+
 test("another track for the same plan is one undoable edit", async ({ page }) => {
   await openDemo(page, "/trail/");
   await offer(page, "north.gpx", gpxOf(900));

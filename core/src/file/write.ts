@@ -7,7 +7,7 @@ export function writePlanFile(plan: Plan, tracks: readonly TrackPoints[]): Recor
   return { ...plan, tracks: tracks.map(trackAsFeature) };
 }
 
-function trackAsFeature(track: TrackPoints): Record<string, unknown> {
+export function trackAsFeature(track: TrackPoints): Record<string, unknown> {
   const segments: number[][][] = [];
   const starts = track.segmentStarts;
   for (let s = 0; s < starts.length; s++) {
@@ -32,7 +32,7 @@ function trackAsFeature(track: TrackPoints): Record<string, unknown> {
 }
 
 /** The shortest decimal that reads back to the same 32-bit float: 12.3, not 12.300000190734863. */
-function shortFloat32(value: number): number {
+export function shortFloat32(value: number): number {
   for (let digits = 4; digits < 9; digits++) {
     const short = Number(value.toPrecision(digits));
     if (Math.fround(short) === value) return short;

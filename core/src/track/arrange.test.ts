@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
-import { arrangeTrack } from "./arrange.ts";
+import { arrangeTrack, joinTracks } from "./arrange.ts";
 import type { TrackPoints } from "./points.ts";
 
 /** A trail cut into pieces, which are shuffled and turned as told. */
@@ -66,4 +66,13 @@ test("a file in order stays as it is, pauses, short gaps and one long ferry incl
   expect(arranged.track).toBe(inOrder);
   expect(arranged.longestGapM).toBeGreaterThan(29_000);
   expect(arrangeTrack(whole)).toMatchObject({ asRecorded: true, pieces: 1, longestGapM: 0 });
+});
+
+test("several tracks as one keep every point and where each piece began", () => {
+  const part = (from: number, to: number): TrackPoints => shuffled(whole, [{ from, to, turned: false }]);
+  expect(joinTracks([part(0, 300), part(300, 310), part(310, 1401)])).toEqual({
+    ...whole,
+    segmentStarts: Uint32Array.of(0, 300, 310),
+  });
+  expect(joinTracks([whole])).toBe(whole);
 });

@@ -106,3 +106,27 @@ function joined(track: TrackPoints, chain: readonly Piece[]): TrackPoints {
     segmentStarts: Uint32Array.from(starts),
   };
 }
+
+/** Several tracks as one, in the order given; a joined one is called as the first. */
+export function joinTracks(tracks: readonly TrackPoints[]): TrackPoints {
+  const [first] = tracks;
+  if (!first) throw new Error("joinTracks: no track given.");
+  if (tracks.length === 1) return first;
+  const count = tracks.reduce((sum, track) => sum + track.lonDeg.length, 0);
+  const whole = {
+    ...first,
+    lonDeg: new Float64Array(count),
+    latDeg: new Float64Array(count),
+    heightM: new Float32Array(count),
+  };
+  const starts: number[] = [];
+  let at = 0;
+  for (const { lonDeg, latDeg, heightM, segmentStarts } of tracks) {
+    whole.lonDeg.set(lonDeg, at);
+    whole.latDeg.set(latDeg, at);
+    whole.heightM.set(heightM, at);
+    for (const start of segmentStarts) starts.push(at + start);
+    at += lonDeg.length;
+  }
+  return { ...whole, segmentStarts: Uint32Array.from(starts) };
+}

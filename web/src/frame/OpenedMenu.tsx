@@ -5,6 +5,7 @@ import { openDemo } from "../store/document.ts";
 import { report } from "../store/notices.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
 import { savePlanFile } from "./files.ts";
+import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
 
 /** The plan as a file, other trips, the demo, the theme. It is open when it comes. */
@@ -22,6 +23,11 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={() => void savePlanFile()}>
               Export the plan as one file
             </DropdownMenu.Item>
+            {OPEN_FORMATS.map((format) => (
+              <DropdownMenu.Item key={format.ending} className="menu-item" onSelect={() => void saveOpenFile(format)}>
+                {format.label}
+              </DropdownMenu.Item>
+            ))}
             <DropdownMenu.Item className="menu-item" onSelect={onImport}>
               Import a plan file…
             </DropdownMenu.Item>

@@ -13,8 +13,8 @@ export async function saveRawPlan({ id, name }: { id: string; name: string }): P
   save(await rawPlan(id), name);
 }
 
-function save(text: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: "application/json" }));
+export function save(text: string, name: string, ending = "gepack.json", type = "application/json"): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement("a");
   link.href = url;
   link.download = `${
@@ -22,7 +22,7 @@ function save(text: string, name: string): void {
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, "-")
       .replace(/^-|-$/g, "") || "plan"
-  }.gepack.json`;
+  }.${ending}`;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }

@@ -11,8 +11,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(false);
-    const file = event.dataTransfer.files[0];
-    if (file) void read(file);
+    void read([...event.dataTransfer.files]);
   };
   return (
     <>
@@ -26,7 +25,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
           onDrop={drop}
           className={`rounded border border-dashed px-3 py-4 ${over ? "border-pine bg-pine-wash" : "border-muted"}`}
         >
-          Drop a track file here, or{" "}
+          Drop a track file here, or the files of its sections, or{" "}
           <button className="btn ml-1" onClick={() => input.current?.click()}>
             Choose a file
           </button>
@@ -39,15 +38,17 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
       <input
         ref={input}
         type="file"
+        multiple
         accept=".gpx,.kml,.kmz,.tcx,.geojson,.json,.csv,.tsv,.txt,application/gpx+xml"
         className="sr-only"
         tabIndex={-1}
         aria-label="Track file"
         data-testid="gpx-file"
         onChange={(event) => {
-          const file = event.target.files?.[0];
+          // The list is the field's own: emptied with it.
+          const files = [...(event.target.files ?? [])];
           event.target.value = "";
-          if (file) void read(file);
+          void read(files);
         }}
       />
       {phase.is === "reading" && (
@@ -59,7 +60,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
       {phase.is === "refused" && (
         <div role="alert" className="mt-2 rounded bg-caution-wash px-3 py-2">
           <b className="text-danger">
-            {phase.name} was not read; {kept}.
+            {phase.name} {phase.several ? "were" : "was"} not read; {kept}.
           </b>
           <ProblemList problems={phase.problems} />
         </div>

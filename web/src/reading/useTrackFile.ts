@@ -1,4 +1,4 @@
-/** One recorded track from a file, read in the worker with progress, stop and what was refused. */
+/** One trail from a file or several, read in the worker with progress, stop and what was refused. */
 import { useRef, useState } from "react";
 import type { Problem } from "@gepack/core";
 import { calculator } from "../store/document.ts";
@@ -8,12 +8,12 @@ import type { TrackPreview } from "../worker/jobs.ts";
 export type Phase =
   | { is: "idle" }
   | { is: "reading"; share: number; points: number; name: string }
-  | { is: "refused"; name: string; problems: Problem[] }
+  | { is: "refused"; name: string; several: boolean; problems: Problem[] }
   | { is: "preview"; preview: TrackPreview; problems: Problem[] };
 
 export interface TrackFile {
   phase: Phase;
-  read: (file: File) => Promise<void>;
+  read: (files: readonly File[]) => Promise<void>;
   stop: () => void;
   clear: () => void;
 }
@@ -21,13 +21,16 @@ export interface TrackFile {
 export function useTrackFile(): TrackFile {
   const [phase, setPhase] = useState<Phase>({ is: "idle" });
   const running = useRef<AbortController>(null);
-  const read = async (file: File): Promise<void> => {
-    setPhase({ is: "reading", share: 0, points: 0, name: file.name });
+  const read = async (files: readonly File[]): Promise<void> => {
+    const [first, ...others] = files;
+    if (!first) return;
+    const name = others.length === 0 ? first.name : `${files.length} files`;
+    setPhase({ is: "reading", share: 0, points: 0, name });
     try {
       running.current = new AbortController();
       const args = {
-        file,
-        name: file.name.replace(/\.(gpx|kml|kmz|tcx|geojson|json|csv|tsv|txt)$/i, ""),
+        ...namedFile(first),
+        more: others.map(namedFile),
         trackId: `track-${crypto.randomUUID()}`,
       };
       const { value, problems } = await calculator().readTrack(args, {
@@ -36,12 +39,21 @@ export function useTrackFile(): TrackFile {
           setPhase((now) => (now.is === "reading" ? { ...now, share, points: Number(points) } : now)),
       });
       if (value) setPhase({ is: "preview", preview: value, problems });
-      else setPhase({ is: "refused", name: file.name, problems });
+      else setPhase({ is: "refused", name, several: others.length > 0, problems });
     } catch (error) {
       if (error instanceof JobStopped) return setPhase({ is: "idle" });
       const sentence = error instanceof Error ? error.message : String(error);
-      setPhase({ is: "refused", name: file.name, problems: [{ severity: "error", place: "file", sentence }] });
+      setPhase({
+        is: "refused",
+        name,
+        several: others.length > 0,
+        problems: [{ severity: "error", place: "file", sentence }],
+      });
     }
   };
   return { phase, read, stop: () => running.current?.abort(), clear: () => setPhase({ is: "idle" }) };
+}
+
+function namedFile(file: File): { file: File; name: string } {
+  return { file, name: file.name.replace(/\.(gpx|kml|kmz|tcx|geojson|json|csv|tsv|txt)$/i, "") };
 }

@@ -7,6 +7,7 @@ import {
   keepEqual,
   PLAN_VERSION,
   writePlanFile,
+  type OpenInput,
   type Plan,
   type PlanFile,
   type PlanResult,
@@ -416,6 +417,13 @@ export async function replaceTrack(track: TrackPoints, relocate: (draft: Draft<P
   } catch (error) {
     report(error);
   }
+}
+
+/** What files for other programs are made of: the plan as it is computed, and its tracks. */
+export async function forOthers(): Promise<OpenInput | undefined> {
+  const { plan, result } = get();
+  if (!plan || !result) return undefined;
+  return { plan, result, tracks: inMemory ?? (await tracksOf(plan)) };
 }
 
 /** The whole plan as one file's text. */

@@ -6,18 +6,13 @@ import {
   buildProfile,
   compareSchools,
   computePlan,
-  guessSea,
   locate,
   mendTracks,
   refused,
   Session,
   simulatedStations,
-  tooLong,
   type ClimateStation,
-  type TrackFile,
   type Located,
-  type Mended,
-  type MendedTrack,
   type Plan,
   type PlanFile,
   type Profile,
@@ -25,18 +20,14 @@ import {
   type Reading,
   type SchoolFigures,
   type SeaWord,
-  type SortedKind,
   type TrackPoints,
 } from "@gepack/core";
+import type { JobControl } from "./control.ts";
+import { MAX_FILE_BYTES, readTracks, type TrackFiles, type TrackPreview } from "./readTracks.ts";
 import { toWire, type WireResult } from "./wire.ts";
 
-/** What a running job may say and ask. */
-export interface JobControl {
-  /** How far it is, 0 to 1, and something worth showing meanwhile. */
-  progress: (fraction: number, detail?: unknown) => void;
-  /** Lets other messages in; throws `JobStopped` when the job is to stop. */
-  breathe: () => Promise<void>;
-}
+export type { JobControl } from "./control.ts";
+export type { TrackPreview } from "./readTracks.ts";
 
 /** The trail a session computes on, by a key of the page's. */
 export interface Trail {
@@ -54,31 +45,6 @@ export interface ComputeAnswer {
   profileId: number;
   profile: Profile | undefined;
 }
-
-/** What a track looks like before it is taken. */
-export interface TrackPreview {
-  file: TrackFile;
-  points: number;
-  lengthM: number;
-  climbM: number;
-  rawClimbM: number;
-  highestM: number;
-  lowestM: number;
-  hasHeights: boolean;
-  mended: Mended;
-  /** What each waypoint of the file is, by its own words; several where it is several things. */
-  sorted: SortedKind[][];
-  /** How far the sea may be, from the heights alone. */
-  seaGuess: SeaWord;
-  /** Heights at even steps, for a small drawing. */
-  outlineM: Float32Array;
-}
-
-const MAX_FILE_BYTES = 150_000_000;
-const CHUNK_BYTES = 1_000_000;
-const OUTLINE_STEPS = 400;
-/** What tells the encoding and the format stands in these. */
-const HEAD_BYTES = 4000;
 
 /** `beat` says that the worker lives, to who waits for it. */
 export function createJobs(beat?: () => void) {
@@ -150,51 +116,9 @@ export function createJobs(beat?: () => void) {
       return "done";
     },
 
-    async readTrack(
-      { file, name, trackId }: { file: Blob; name: string; trackId: string },
-      { progress, breathe }: JobControl,
-    ): Promise<Reading<TrackPreview>> {
-      if (file.size > MAX_FILE_BYTES)
-        return refused(
-          "file",
-          `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
-        );
-      const { arrangeTrack, encodingOf, isPacked, sortWaypoint, trackReaderFor, unpacker } =
-        await import("./readers.ts");
-      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
-      const encoding = encodingOf(head);
-      const decoder = decoderOf(encoding);
-      if (!decoder)
-        return refused("file", `The file is written in ${encoding}, which is not read here. Save it as UTF-8.`);
-      const packed = isPacked(head) ? unpacker() : undefined;
-      // What comes out of a packed file is not known before its first piece is there.
-      let reader = packed ? undefined : trackReaderFor(decoder.decode(head, { stream: true }), trackId, name);
-      const text = decoderOf(encoding)!;
-      for (let at = 0; at < file.size && !reader?.failed(); at += CHUNK_BYTES) {
-        const bytes = new Uint8Array(await file.slice(at, at + CHUNK_BYTES).arrayBuffer());
-        const last = at + CHUNK_BYTES >= file.size;
-        packed?.push(bytes, last);
-        const refusal = packed?.problem();
-        if (refusal !== undefined) return refused("file", refusal);
-        const piece = packed ? packed.take() : text.decode(bytes, { stream: !last });
-        if (piece !== "") (reader ??= trackReaderFor(piece, trackId, name)).write(piece);
-        progress(Math.min(1, (at + CHUNK_BYTES) / file.size), reader?.pointCount() ?? 0);
-        await breathe();
-      }
-      const { value, problems } = (reader ?? trackReaderFor("", trackId, name)).close();
-      if (!value) return { value, problems };
-      const { track, asRecorded, pieces, turned, longestGapM } = arrangeTrack(value.track);
-      value.track = track;
-      if (!asRecorded)
-        problems.push({
-          severity: "caution",
-          place: "file",
-          sentence: `The file’s ${pieces} tracks did not follow each other; they were put in order by their ends, ${turned} of them turned round, and the longest gap left is ${(longestGapM / 1000).toFixed(1)} km. Look at the profile before you use it.`,
-        });
-      const mended = mendTracks([value.track]);
-      const refusal = tooLong(mended);
-      if (refusal !== undefined) return refused("file", refusal);
-      return { value: previewOf(value, mended, value.waypoints.map(sortWaypoint)), problems };
+    /** One trail from one file or several, in the order that their ends give. */
+    readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<Reading<TrackPreview>> {
+      return readTracks([{ file, name }, ...more], trackId, control);
     },
 
     /** Where places lie on a track that is not the plan's yet. */
@@ -237,36 +161,6 @@ export function createJobs(beat?: () => void) {
       const { readPlan } = await import("./readers.ts");
       return readPlan(doc);
     },
-  };
-}
-
-function decoderOf(encoding: string): TextDecoder | undefined {
-  try {
-    return new TextDecoder(encoding);
-  } catch {
-    return undefined;
-  }
-}
-
-function previewOf(file: TrackFile, mended: MendedTrack, sorted: SortedKind[][]): TrackPreview {
-  const profile = buildProfile(mended, false);
-  const outlineM = Float32Array.from(
-    { length: OUTLINE_STEPS + 1 },
-    (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!,
-  );
-  return {
-    file,
-    points: file.track.lonDeg.length,
-    lengthM: profile.lengthM,
-    climbM: profile.totalClimbM,
-    rawClimbM: profile.rawClimbM,
-    highestM: profile.highestM,
-    lowestM: profile.lowestM,
-    hasHeights: profile.hasHeights,
-    mended: mended.mended,
-    sorted,
-    seaGuess: guessSea(profile),
-    outlineM,
   };
 }
 

@@ -1,0 +1,109 @@
+/**
+ * The trail and its places for other programs: GPX 1.1, GeoJSON (RFC 7946), and a mile table as CSV. What is
+ * written reads back here without loss of what is used. The track goes out as it was recorded.
+ */
+import Papa from "papaparse";
+import type { Plan } from "../plan/schema.ts";
+import type { TripFigures } from "../result/result.ts";
+import type { TrackPoints } from "../track/points.ts";
+import { placeRows, type PlaceRow } from "./places.ts";
+import { shortFloat32, trackAsFeature } from "./write.ts";
+
+export interface OpenInput {
+  plan: Plan;
+  result: Pick<TripFigures, "profile" | "legs">;
+  tracks: readonly TrackPoints[];
+}
+
+/** Letters that XML gives a meaning of its own, and those that it cannot hold at all. */
+function escaped(text: string): string {
+  return text
+    .replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`)
+    .replace(/[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu, "");
+}
+
+/** `spring seasonal; leave with Ann 1.5 L, Bo 2.0 L; closed in May`. */
+function description({ detail, note, fillL }: PlaceRow, plan: Plan): string {
+  const fill = fillL?.some((litres) => litres > 0)
+    ? `leave with ${fillL.map((litres, h) => `${plan.hikers[h]!.name} ${litres.toFixed(1)} L`).join(", ")}`
+    : "";
+  return [detail, fill, note].filter((part) => part !== "").join("; ");
+}
+
+export function writeGpx({ plan, result, tracks }: OpenInput): string {
+  const waypoints = placeRows(plan, result).map((row) => {
+    const about = description(row, plan);
+    return `<wpt lat="${degrees(row.latDeg)}" lon="${degrees(row.lonDeg)}"><name>${escaped(row.name)}</name>${about === "" ? "" : `<desc>${escaped(about)}</desc>`}<type>${row.kind}</type></wpt>`;
+  });
+  const segments = tracks.flatMap((track) => {
+    const { segmentStarts, lonDeg, latDeg, heightM } = track;
+    return [...segmentStarts].map((from, s) => {
+      const to = segmentStarts[s + 1] ?? lonDeg.length;
+      let points = "";
+      for (let i = from; i < to; i++) {
+        const height = heightM[i]!;
+        points += `<trkpt lat="${degrees(latDeg[i]!)}" lon="${degrees(lonDeg[i]!)}">${Number.isNaN(height) ? "" : `<ele>${shortFloat32(height)}</ele>`}</trkpt>\n`;
+      }
+      return `<trkseg>\n${points}</trkseg>`;
+    });
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<gpx version="1.1" creator="Gepack" xmlns="http://www.topografix.com/GPX/1/1">
+${waypoints.join("\n")}
+<trk><name>${escaped(tracks[0]?.name ?? plan.trip.name)}</name>
+${segments.join("\n")}
+</trk>
+</gpx>
+`;
+}
+
+export function writeGeoJson({ plan, result, tracks }: OpenInput): string {
+  const places = placeRows(plan, result).map((row) => ({
+    type: "Feature",
+    properties: { name: row.name, type: row.kind, desc: description(row, plan), alongM: Math.round(row.alongM) },
+    geometry: { type: "Point", coordinates: [row.lonDeg, row.latDeg] },
+  }));
+  return JSON.stringify({
+    type: "FeatureCollection",
+    features: [...tracks.map(trackAsFeature), ...places],
+  });
+}
+
+const M_PER_KM = 1000;
+
+/** One row a place: kilometres from the start and to the next, height, off-trail way, what it is, fill-ups. */
+export function writeMileTable({ plan, result }: Omit<OpenInput, "tracks">): string {
+  const rows = placeRows(plan, result);
+  const fields = [
+    "km",
+    "to next km",
+    "name",
+    "kind",
+    "detail",
+    "height m",
+    "off trail m",
+    "note",
+    ...plan.hikers.map(({ name }) => `leave with L, ${name}`),
+  ];
+  const data = rows.map((row, i) => {
+    const next = rows[i + 1];
+    return [
+      (row.alongM / M_PER_KM).toFixed(1),
+      next ? ((next.alongM - row.alongM) / M_PER_KM).toFixed(1) : "",
+      row.name,
+      row.kind,
+      row.detail,
+      Number.isNaN(row.heightM) ? "" : Math.round(row.heightM),
+      Math.round(row.offTrailM),
+      row.note,
+      ...plan.hikers.map((_, h) => row.fillL?.[h]?.toFixed(2) ?? ""),
+    ];
+  });
+  // Names that begin like a formula must not become one.
+  return Papa.unparse({ fields, data }, { escapeFormulae: /^[=+\-@\t\r]/, newline: "\r\n" });
+}
+
+/** Seven digits are a centimetre. */
+function degrees(value: number): string {
+  return String(Number(value.toFixed(7)));
+}
