@@ -14,7 +14,7 @@ import type { ProvisionInput } from "./supply.ts";
 import { carryLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
 /** A rest day at a dry camp takes as much as two further camps: its meals are dinner and breakfast again. */
-export const CAMPS_PER_ZERO = 2;
+const CAMPS_PER_ZERO = 2;
 /** A camp that brings at least so much of its water is called dry. */
 const DRY_FROM = 0.5;
 

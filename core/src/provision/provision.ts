@@ -167,7 +167,8 @@ class Tally {
   /** Eaten beyond the need in town after a part, until nothing is missing; what is eaten after the finish is nobody's business. */
   private madeUpInTown(part: DayPart, missingKcal: number): number {
     const { needs, before, ground } = this.input;
-    if (!this.feedsAfter(part) || part.legIndex + 2 === ground.halts.length) return 0;
+    const finished = part.night === "stop" && part.legIndex + 2 === ground.halts.length;
+    if (finished || !this.feedsAfter(part)) return 0;
     const deficitKcal = before.deficitKcal + this.deficitKcal + missingKcal;
     return Math.max(0, Math.min(deficitKcal, needs.food.townExtraKcal * (1 + part.zeroDays)));
   }

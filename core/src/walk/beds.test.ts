@@ -58,6 +58,14 @@ test("a bed without a shop feeds nobody", () => {
   expect(only.legs[0]!.hikers[0]!.fuel.boils).toBeGreaterThan(0);
 });
 
+test("in a bed with a shop one makes up what is missing, on the last leg too", () => {
+  const missing = (townExtraKcal: number): number =>
+    walked(beds([20, 40, 60, 80], { use: false }), {
+      hikers: [hikerOf({ pace: { hoursFreshH: 7, hoursFitH: 7 }, food: { shortfallFraction: 0.5, townExtraKcal } })],
+    }).finish[0]!.deficitKcal;
+  expect(missing(0)).toBeGreaterThan(missing(300) + 600);
+});
+
 test("where no bed is in reach one camps, and it is said", () => {
   const result = walked(beds([60]), { kit: [pieceOf("tarp", 400, { role: "shelter" })] });
   expect(nights(result).some((night) => night.endsWith("camp"))).toBe(true);
