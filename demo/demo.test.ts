@@ -8,10 +8,13 @@ import {
   buildProfile,
   computePlan,
   mendTracks,
+  nodeOf,
   readGpx,
   readPlan,
+  readPlanFile,
   type Plan,
   type PlanResult,
+  type TrackM,
   type TrackPoints,
 } from "@gepack/core";
 
@@ -32,7 +35,13 @@ beforeAll(() => {
 test("the generator writes the committed files byte for byte", () => {
   const folder = mkdtempSync(join(tmpdir(), "gepack-demo-"));
   execFileSync(process.execPath, ["--import", "tsx", join(here, "generate.ts"), folder], { cwd: join(here, "..") });
-  for (const name of ["corvane.gpx", "corvane.gepack.json", "truth.json"])
+  for (const name of [
+    "corvane.gpx",
+    "corvane-alternate.gpx",
+    "corvane.gepack.json",
+    "flip-flop.gepack.json",
+    "truth.json",
+  ])
     expect(read(name, folder) === read(name), name).toBe(true);
 });
 
@@ -97,6 +106,34 @@ describe("the hike", () => {
   test("starting ten days later, spring is warmer on the same leg", () => {
     const later = computePlan({ ...plan, trip: { ...plan.trip, startDate: "2027-04-08" } }, [track]);
     for (const i of [0, 5, 8, 12]) expect(later.legs[i]!.lowC).toBeGreaterThan(result.legs[i]!.lowC);
+  });
+});
+
+describe("the route", () => {
+  test("round the closed ledges by the valley: longer and lower, its spring and camp on the way", () => {
+    const way = readGpx(read("corvane-alternate.gpx"), "corrie-way", "").value!.track;
+    const closed = structuredClone(plan);
+    closed.route.closures[0]!.holds = true;
+    const round = computePlan(closed, [track, way]);
+    expect(round.profile.route.resting).toEqual([]);
+    expect(round.profile.joints).toEqual([]);
+    const longerM = round.profile.lengthM - result.profile.lengthM;
+    expect(longerM).toBeGreaterThan(1000);
+    expect(longerM).toBeLessThan(12_000);
+    const spring = closed.sources.find(({ id }) => id === "corrie-spring")!;
+    const beside = nodeOf(result.profile, { trackM: 293_500 as TrackM });
+    expect(round.profile.heightM[nodeOf(round.profile, spring)]).toBeLessThan(result.profile.heightM[beside]!);
+    const fills = round.legs.flatMap((leg) => leg.hikers[0]!.carries.map((carry) => carry.fromSourceId));
+    expect(fills).toContain("corrie-spring");
+  });
+
+  test("the second example is walked from its middle, north and then south", () => {
+    const { plan: halves, tracks } = readPlanFile(JSON.parse(read("flip-flop.gepack.json"))).value!;
+    const { legs, checks, profile } = computePlan(halves, tracks);
+    expect(legs.map((leg) => leg.toStopId)).toEqual(["fold", "top-end", "kiln", "low-end"]);
+    expect(legs[0]!.fromStopId).toBe("mid");
+    expect(profile.joints).toMatchObject([{ kind: "transfer", id: "south", hours: 9 }]);
+    expect(checks.filter(({ severity }) => severity === "blocker")).toEqual([]);
   });
 });
 

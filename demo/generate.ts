@@ -4,6 +4,8 @@
  */
 import { writeFileSync } from "node:fs";
 import { buildProfile, locate, mendTracks, PLAN_VERSION, readGpx, readPlanFile } from "@gepack/core";
+import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
+import { flipFlop } from "./generate/flipFlop.ts";
 import { buildDevices, buildKit } from "./generate/kit.ts";
 import { buildSources, buildStations, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
@@ -29,6 +31,19 @@ const onTrack = (km: number): { trackM: number; lonDeg: number; latDeg: number }
   return { trackM: Math.floor(locate(profile, lonDeg, latDeg).trackM), lonDeg: round6(lonDeg), latDeg: round6(latDeg) };
 };
 const atM = (km: number): number => onTrack(km).trackM;
+const beside = alternateGpx(line);
+const besideLengthM = buildProfile(mendTracks([readGpx(beside, "corrie-way", "").value!.track]), false).lengthM;
+/** A place on the alternate, a fraction of its points from where it leaves. */
+const onAlternate = (fraction: number): { trackM: number; alternateId: string; lonDeg: number; latDeg: number } => {
+  const points = alternatePoints(line);
+  const { lonDeg, latDeg } = points[Math.round(fraction * (points.length - 1))]!;
+  return {
+    trackM: Math.round(fraction * besideLengthM),
+    alternateId: "corrie-way",
+    lonDeg: round6(lonDeg),
+    latDeg: round6(latDeg),
+  };
+};
 
 const kit = buildKit();
 const plan = {
@@ -89,10 +104,41 @@ const plan = {
       stove: { fuel: "none", boilsPerDay: 0, boilL: 0 },
     },
   ],
+  route: {
+    alternates: [
+      {
+        id: "corrie-way",
+        name: "Corrie valley way",
+        trackId: "corrie-way",
+        leavesM: atM(FROM_KM),
+        rejoinsM: atM(TO_KM),
+        note: "Round the Red Stair ledges: longer, lower, with water.",
+      },
+    ],
+    closures: [
+      {
+        id: "rockfall",
+        name: "Rockfall on the Red Stair",
+        fromM: atM(287),
+        toM: atM(300),
+        holds: false,
+        alternateId: "corrie-way",
+        rideH: 3,
+        note: "Shut after heavy rain. Ask at the ranger post.",
+      },
+    ],
+    sections: [],
+  },
   stops: STOPS.map(({ km, ...stop }) => ({ ...stop, ...onTrack(km) })),
-  sources: buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),
+  sources: [
+    ...buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),
+    { id: "corrie-spring", name: "Corrie spring", kind: "spring", reliable: true, ...onAlternate(0.4) },
+  ],
   stretches: STRETCHES.map(({ fromKm, toKm, ...stretch }) => ({ ...stretch, fromM: atM(fromKm), toM: atM(toKm) })),
-  camps: CAMPS.map(({ km, ...camp }) => ({ ...camp, ...onTrack(km) })),
+  camps: [
+    ...CAMPS.map(({ km, ...camp }) => ({ ...camp, ...onTrack(km) })),
+    { id: "corrie-camp", name: "Corrie meadow", hollow: true, ...onAlternate(0.55) },
+  ],
   climate: { stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })) },
   kit,
   devices: buildDevices(kit),
@@ -105,6 +151,10 @@ if (!value && problems.some((problem) => problem.place !== "trackIds"))
 
 writeFileSync(new URL("corvane.gpx", here), gpx.text);
 writeFileSync(new URL("corvane.gepack.json", here), `${JSON.stringify(plan, null, 1)}\n`);
+writeFileSync(new URL("corvane-alternate.gpx", here), beside);
+const example = readPlanFile(flipFlop());
+if (!example.value) throw new Error(JSON.stringify(example.problems, null, 2));
+writeFileSync(new URL("flip-flop.gepack.json", here), `${JSON.stringify(flipFlop())}\n`);
 writeFileSync(
   new URL("truth.json", here),
   `${JSON.stringify({ lengthM: LENGTH_M, climbM: Math.round(trueClimbM()), points: gpx.points }, null, 1)}\n`,

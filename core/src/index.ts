@@ -22,6 +22,7 @@ export {
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
+  RIDE,
   ROLES,
   RULES,
   SERVICES,
@@ -32,19 +33,25 @@ export {
   walkEnds,
   STRETCH_KINDS,
   SURFACES,
+  TRANSFER,
 } from "./plan/ids.ts";
 export {
+  alternateSchema,
   campSchema,
+  closureSchema,
   climateStationSchema,
   deviceSchema,
   hikerSchema,
   pieceSchema,
   planSchema,
+  sectionSchema,
   sourceSchema,
   stopSchema,
   stretchSchema,
   unitsSchema,
+  type Alternate,
   type Camp,
+  type Closure,
   type ClimateStation,
   type DayRules,
   type Device,
@@ -52,6 +59,7 @@ export {
   type PaceSettings,
   type Piece,
   type Plan,
+  type Section,
   type Source,
   type Span,
   type Stop,
@@ -61,7 +69,15 @@ export {
   type Units,
 } from "./plan/schema.ts";
 export { numberField, type NumberField } from "./plan/fields.ts";
-export { LISTS, nearestUsedStop, removeHiker, removeRow, type ListName } from "./plan/references.ts";
+export {
+  LISTS,
+  nearestUsedStop,
+  removeAlternate,
+  removeHiker,
+  removeRow,
+  trackIdsOf,
+  type ListName,
+} from "./plan/references.ts";
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
@@ -81,7 +97,20 @@ export { packTrack, unpackTrack } from "./track/packed.ts";
 export { mendTracks, type Mended, type MendedTrack } from "./track/mend.ts";
 export { tooLong } from "./track/limit.ts";
 export { buildProfile, PROFILE_VERSION, type Profile } from "./track/profile.ts";
-export { locate, nodeAt, trackAt, walkedAt, walkedOf, type Located } from "./track/place.ts";
+export {
+  isWalked,
+  locate,
+  nodeOf,
+  nodesOn,
+  placeAt,
+  trackAt,
+  walkedAt,
+  walkedOf,
+  type Located,
+  type Placed,
+} from "./track/place.ts";
+export { layRoute, routeKey } from "./track/lay.ts";
+export { plainRoute, type Route } from "./track/route.ts";
 export { distanceM } from "./track/geodesic.ts";
 export { refused, type Problem, type Reading } from "./units/problem.ts";
 export type { TrackM, WalkedM } from "./units/lengths.ts";

@@ -11,7 +11,7 @@ import {
   type Plan,
   type TrackPoints,
 } from "../src/index.ts";
-import { trackNorth } from "./fixtures.ts";
+import { trackBeside, trackNorth } from "./fixtures.ts";
 
 const LENGTH_M = 60_000;
 const anywhere = fc.integer({ min: 0, max: LENGTH_M + 20_000 });
@@ -103,10 +103,45 @@ const rows = (prefix: string, most: number, row: (i: number) => fc.Arbitrary<unk
     .chain((count) => fc.tuple(...Array.from({ length: count }, (_, i) => row(i))))
     .map((list) => list.map((item, i) => ({ ...(item as object), id: `${prefix}${i}` })));
 
+/** Where the way beside the trail runs; from and to one place it has no length. */
+const BESIDE: [number, number][] = [
+  [0, 9000],
+  [12_000, 12_000],
+  [20_000, 31_000],
+];
+const parts = fc.record({
+  alternates: rows("alt", 2, () =>
+    fc.record({
+      name: fc.constant("beside"),
+      leavesM: anywhere,
+      rejoinsM: anywhere,
+      chosen: fc.boolean(),
+      trackId: fc.constantFrom("beside", "beside", "gone"),
+    }),
+  ),
+  closures: rows("shut", 2, () =>
+    fc.record({
+      name: fc.constant("shut"),
+      fromM: anywhere,
+      toM: anywhere,
+      holds: fc.boolean(),
+      rideH: amount(0, 60),
+      alternateId: rarely(fc.constantFrom("alt0", "alt1")),
+    }),
+  ),
+  sections: rows("part", 3, () =>
+    fc.record({ name: fc.constant("part"), fromM: anywhere, toM: anywhere, transferH: amount(0, 60) }),
+  ),
+});
+/** Most plans walk the whole main trail. */
+const route = fc.oneof({ weight: 2, arbitrary: fc.constant({}) }, { weight: 1, arbitrary: parts });
+const alternateId = rarely(fc.constantFrom("alt0", "alt1"));
+
 const stops = rows("s", 4, () =>
   fc.record({
     name: fc.string({ minLength: 1, maxLength: 8 }).map((text) => `${text}!`),
     trackM: anywhere,
+    alternateId,
     offTrailM: fc.integer({ min: 0, max: 30_000 }),
     access: fc.constantFrom("foot", "ride"),
     services: fc.subarray([...SERVICES]),
@@ -115,7 +150,9 @@ const stops = rows("s", 4, () =>
     closesH: rarely(amount(0, 24)),
   }),
 );
-const camps = rows("p", 6, () => fc.record({ name: fc.constant("camp"), trackM: anywhere, hollow: fc.boolean() }));
+const camps = rows("p", 6, () =>
+  fc.record({ name: fc.constant("camp"), trackM: anywhere, alternateId, hollow: fc.boolean() }),
+);
 const devices = (hikers: string[]): fc.Arbitrary<unknown[]> =>
   rows("d", 4, () =>
     fc.record({
@@ -151,6 +188,7 @@ const sources = rows("w", 12, () =>
   fc.record({
     name: fc.constant("water"),
     trackM: anywhere,
+    alternateId,
     offTrailM: fc.integer({ min: 0, max: 3000 }),
     kind: fc.constantFrom(...SOURCE_KINDS),
     reliable: fc.boolean(),
@@ -161,6 +199,7 @@ const sources = rows("w", 12, () =>
 const stretches = rows("x", 5, () =>
   fc.record({
     name: fc.constant("stretch"),
+    alternateId,
     fromM: anywhere,
     toM: anywhere,
     kind: fc.constantFrom("surface", "snow", "rule", "hazard", "insects", "dry"),
@@ -234,11 +273,13 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     camps,
     days,
     direction: fc.constantFrom("forward", "reverse"),
+    route,
+    beside: fc.constantFrom(...BESIDE),
     startDate: fc.constantFrom("2027-01-01", "2027-03-29", "2027-06-21", "2028-02-29", "2027-12-31"),
     finishBy: fc.option(fc.constant("2027-05-05"), { nil: undefined }),
   })
   .map((drawn) => ({
-    tracks: [drawn.track],
+    tracks: [drawn.track, trackBeside(...drawn.beside)],
     plan: planSchema.parse({
       format: "gepack-plan",
       version: PLAN_VERSION,
@@ -246,6 +287,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       trackIds: ["t"],
       trip: { name: "Random", startDate: drawn.startDate, direction: drawn.direction, finishBy: drawn.finishBy },
       hikers: drawn.party.hikers,
+      route: drawn.route,
       stops: drawn.stops,
       sources: drawn.sources,
       stretches: drawn.stretches,

@@ -21,6 +21,25 @@ export function trackNorth({ lengthM = 100_000, spacingM = 100, heightM = () => 
   return { id: "t", name: "North", lonDeg, latDeg, heightM: heights, segmentStarts: new Uint32Array([0]) };
 }
 
+/** A way beside `trackNorth`: it bows out to the east between two of its places. */
+export function trackBeside(
+  fromM: number,
+  toM: number,
+  { heightM = () => 100, spacingM = 100 }: Omit<TrackOptions, "lengthM"> = {},
+): TrackPoints {
+  const spanM = Math.max(1, toM - fromM);
+  const count = Math.max(2, Math.round(spanM / spacingM) + 1);
+  const t = Array.from({ length: count }, (_, i) => i / (count - 1));
+  return {
+    id: "beside",
+    name: "Beside",
+    lonDeg: Float64Array.from(t, (part) => -150 + 0.03 * Math.sin(Math.PI * part)),
+    latDeg: Float64Array.from(t, (part) => 40 + (fromM + part * spanM) / 111_040),
+    heightM: Float32Array.from(t, (part) => heightM(part * spanM)),
+    segmentStarts: new Uint32Array([0]),
+  };
+}
+
 type PlanInput = Record<string, unknown>;
 
 /** A plan for one hiker on the track above, `overrides` laid over it. */

@@ -59,7 +59,7 @@ const foodOverCanister = defineCheck({
       const limit = row.kit.canisterL;
       if (limit === 0) continue;
       const entries = canisterStretches(context.plan, leg, context.result).map((stretch) =>
-        Math.max(leg.fromNode, firstNode(stretch, context.result)),
+        firstNode(stretch, leg, context.result),
       );
       if (entries.length === 0) continue;
       // The bag is fullest where the first of them begins.

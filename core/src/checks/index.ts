@@ -8,6 +8,7 @@ import { kitChecks } from "./kit.ts";
 import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
 import { powerChecks } from "./power.ts";
+import { routeChecks } from "./route.ts";
 import { stopChecks } from "./stops.ts";
 import { stretchChecks } from "./stretches.ts";
 import { waterChecks } from "./water.ts";
@@ -21,6 +22,7 @@ export const CHECKS = [
   ...daysChecks,
   ...stopChecks,
   ...stretchChecks,
+  ...routeChecks,
   ...powerChecks,
   ...bodyChecks,
   ...modelChecks,

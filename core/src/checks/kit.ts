@@ -73,6 +73,20 @@ const stopUnused = defineCheck({
   },
 });
 
+const stopOffRoute = defineCheck({
+  code: "kit-stop-off-route",
+  units: { pieceId: "name", piece: "name", stopId: "name", stop: "name" },
+  *find(context) {
+    for (const fault of faultsOf(context, "stop-off-route"))
+      yield {
+        severity: "caution",
+        ...ofPiece(context, fault),
+        stopId: fault.stopId,
+        stop: stopWord(context, fault.stopId),
+      };
+  },
+});
+
 const roleGap = defineCheck({
   code: "kit-role-gap",
   units: { role: "name" },
@@ -82,4 +96,4 @@ const roleGap = defineCheck({
   },
 });
 
-export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, roleGap] as const;
+export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap] as const;

@@ -1,20 +1,13 @@
 /** Stretches of the trail: which legs and days they meet, and what is told before them. */
 import type { Stretch } from "../plan/schema.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
-import { nodeAt, walkedOf } from "../track/place.ts";
+import { nodesOn, walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { monthDayIndex, seasonHolds } from "../walk/terrain.ts";
 import { defineCheck } from "./check.ts";
 
-/** First and last node, in walking order. */
-function nodesOf({ fromM, toM }: Stretch, { profile }: TripFigures): [number, number] {
-  const [a, b] = [nodeAt(profile, fromM), nodeAt(profile, toM)];
-  return [Math.min(a, b), Math.max(a, b)];
-}
-
-export function touches(stretch: Stretch, leg: LegResult, result: TripFigures): boolean {
-  const [from, to] = nodesOf(stretch, result);
-  return from < leg.toNode && to > leg.fromNode;
+export function touches(stretch: Stretch, leg: LegResult, { profile }: TripFigures): boolean {
+  return nodesOn(profile, stretch).some(([from, to]) => from < leg.toNode && to > leg.fromNode);
 }
 
 /** Does the stretch's season meet the leg's days? */
@@ -29,15 +22,19 @@ export function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endD
 
 /** Does a night of the leg fall inside, in camp or in a bed on the way? */
 export function sleepsIn(stretch: Stretch, leg: LegResult, result: TripFigures): boolean {
-  const [from, to] = nodesOf(stretch, result);
+  const parts = nodesOn(result.profile, stretch);
   return result.days.some(
     ({ legIndex, night, toNode }) =>
-      legIndex === leg.index && (night === "camp" || night === "bed") && toNode > from && toNode < to,
+      legIndex === leg.index &&
+      (night === "camp" || night === "bed") &&
+      parts.some(([from, to]) => toNode > from && toNode < to),
   );
 }
 
-export function firstNode(stretch: Stretch, result: TripFigures): number {
-  return nodesOf(stretch, result)[0];
+/** Where the leg comes to it first. */
+export function firstNode(stretch: Stretch, leg: LegResult, { profile }: TripFigures): number {
+  const met = nodesOn(profile, stretch).filter(([from, to]) => from < leg.toNode && to > leg.fromNode);
+  return Math.max(leg.fromNode, Math.min(...met.map(([from]) => from)));
 }
 
 const toldAhead = defineCheck({
@@ -49,7 +46,7 @@ const toldAhead = defineCheck({
       if (kind === undefined) continue;
       const leg = result.legs.find((one) => touches(stretch, one, result) && holdsOn(stretch, one));
       if (!leg) continue;
-      const atM = walkedOf(result.profile, Math.max(leg.fromNode, firstNode(stretch, result)));
+      const atM = walkedOf(result.profile, firstNode(stretch, leg, result));
       yield { severity: "note", legIndex: leg.index, atM, kind, stretch: stretch.name, more: stretch.note };
     }
   },

@@ -1,5 +1,5 @@
 /** Water: more than the bottles hold, more than a body should drink, and water passed by. */
-import { nodeAt, walkedOf } from "../track/place.ts";
+import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { flowChance, trusted, type PlacedSource } from "../walk/camps.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
@@ -60,7 +60,7 @@ const untrustedWater = defineCheck({
       );
       const source = plan.sources.find((candidate) => candidate.id === passed?.id);
       if (!source) continue;
-      const atM = atNode(context, nodeAt(result.profile, source.trackM));
+      const atM = atNode(context, nodeOf(result.profile, source));
       yield { severity: "note", ...where, atM, distance: longest.distanceM, source: source.name };
     }
   },

@@ -1,8 +1,7 @@
 /** Stops, water and camps of a plan as rows in walking order: what files for other programs are made of. */
 import type { Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
-import { nodeAt, walkedOf } from "../track/place.ts";
-import type { TrackM } from "../units/lengths.ts";
+import { isWalked, nodeOf, type Placed, walkedOf } from "../track/place.ts";
 
 export interface PlaceRow {
   kind: "stop" | "water" | "camp";
@@ -11,6 +10,8 @@ export interface PlaceRow {
   latDeg: number;
   /** In walking order, metres. */
   alongM: number;
+  /** False where the route leaves it out: it stands where the route passes nearest. */
+  isWalked: boolean;
   offTrailM: number;
   /** NaN where the track has no heights. */
   heightM: number;
@@ -33,16 +34,17 @@ export function placeRows(plan: Plan, { profile, legs }: Pick<TripFigures, "prof
       }
   const row = (
     kind: PlaceRow["kind"],
-    place: { id: string; name: string; trackM: TrackM; lonDeg?: number | undefined; latDeg?: number | undefined },
+    place: Placed & { id: string; name: string; lonDeg?: number | undefined; latDeg?: number | undefined },
     rest: Pick<PlaceRow, "offTrailM" | "detail" | "note">,
   ): PlaceRow => {
-    const node = nodeAt(profile, place.trackM);
+    const node = nodeOf(profile, place);
     return {
       kind,
       name: place.name,
       lonDeg: place.lonDeg ?? profile.lonDeg[node]!,
       latDeg: place.latDeg ?? profile.latDeg[node]!,
       alongM: walkedOf(profile, node),
+      isWalked: isWalked(profile, place),
       heightM: profile.hasHeights ? profile.heightM[node]! : NaN,
       fillL: kind === "water" ? fills.get(place.id) : kind === "stop" ? fills.get(`node ${node}`) : undefined,
       ...rest,

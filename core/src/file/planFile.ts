@@ -5,6 +5,7 @@
  */
 import { z } from "zod";
 import { placeOf, readPlan, sentenceOf } from "../plan/read.ts";
+import { trackIdsOf } from "../plan/references.ts";
 import type { Plan } from "../plan/schema.ts";
 import { tooLong } from "../track/limit.ts";
 import { mendTracks } from "../track/mend.ts";
@@ -19,7 +20,8 @@ const trackFeature = <Segment extends z.ZodType>(segment: Segment) =>
     properties: z.looseObject({ name: z.string().max(200).default("") }),
     geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(segment) }),
   });
-const MOST_TRACKS = 50;
+/** Fifty of the main trail, two hundred of alternates. */
+const MOST_TRACKS = 250;
 export const tracksSchema = z.array(trackFeature(z.array(position))).max(MOST_TRACKS);
 /** The same without the points, which come by the million and are looked at one by one. */
 const trackHead = trackFeature(z.unknown());
@@ -68,7 +70,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
     if (points.count < 2) return refused(`tracks[${t}]`, "At least two points make a trail.");
     tracks.push(points.take(feature.id, feature.properties.name));
   }
-  const missing = plan.trackIds.filter((id) => !tracks.some((track) => track.id === id));
+  const missing = trackIdsOf(plan as Plan).filter((id) => !tracks.some((track) => track.id === id));
   if (missing.length > 0)
     return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
   const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));

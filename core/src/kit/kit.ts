@@ -7,9 +7,9 @@
 import { walkEnds } from "../plan/ids.ts";
 import { turnedSpan } from "../plan/turn.ts";
 import type { Piece, Span, Stop } from "../plan/schema.ts";
-import { nodeAt } from "../track/place.ts";
+import { isWalked, nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { endReachNodes, type Halt } from "../walk/halts.ts";
+import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 
 /** What a plan has to know of a piece: its name and group may change without consequence. */
 // prettier-ignore
@@ -32,7 +32,7 @@ export interface KitInput {
   pieces: readonly PieceFacts[];
   /** In the plan's order. */
   hikerIds: readonly string[];
-  stops: readonly Pick<Stop, "id" | "trackM">[];
+  stops: readonly Pick<Stop, "id" | "trackM" | "alternateId">[];
   profile: Profile;
   halts: readonly Halt[];
 }
@@ -62,6 +62,7 @@ export type KitFault =
   | PieceFault<"piece-gap">
   | (PieceFault<"stop-gone"> & { stopId: string })
   | (PieceFault<"stop-unused"> & { stopId: string })
+  | (PieceFault<"stop-off-route"> & { stopId: string })
   | { kind: "role-gap"; role: "shelter" | "bag" | "pad" | "shoes" | "pack"; hikerId: string; legIndex: number };
 
 export interface KitPlan {
@@ -78,7 +79,8 @@ export function buildKit({ pieces, hikerIds, stops, profile, halts }: KitInput):
   const carrier = new Int8Array(pieces.length * legCount).fill(-1);
   const hikerIndex = new Map(hikerIds.map((id, index) => [id, index]));
   const placed = {
-    nodeOf: stopNodes(stops, profile),
+    nodeById: stopNodes(stops, profile),
+    offRoute: new Set(stops.filter((stop) => !isWalked(profile, stop)).map((stop) => stop.id)),
     haltNodes: new Set(halts.map((halt) => halt.node)),
     profile,
     halts,
@@ -107,7 +109,7 @@ export function buildKit({ pieces, hikerIds, stops, profile, halts }: KitInput):
 
 /** Node of every stop id a span may name, the two ends included. */
 export function stopNodes(stops: KitInput["stops"], profile: Profile): Map<string, number> {
-  const nodes = new Map(stops.map((stop) => [stop.id, nodeAt(profile, stop.trackM)]));
+  const nodes = new Map(stops.map((stop) => [stop.id, nodeOf(profile, stop)]));
   const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
   nodes.set(firstId, 0);
   nodes.set(lastId, profile.cellCount);
@@ -122,7 +124,8 @@ interface PlacedSpan {
 
 /** What places a span on the legs. */
 interface Placing {
-  nodeOf: ReadonlyMap<string, number>;
+  nodeById: ReadonlyMap<string, number>;
+  offRoute: ReadonlySet<string>;
   haltNodes: ReadonlySet<number>;
   profile: Profile;
   halts: readonly Halt[];
@@ -130,10 +133,9 @@ interface Placing {
 
 function placedSpans(
   piece: PieceFacts,
-  { nodeOf, haltNodes, profile, halts }: Placing,
+  { nodeById, offRoute, haltNodes, profile, halts }: Placing,
   faults: KitFault[],
 ): PlacedSpan[] {
-  const reach = endReachNodes(profile);
   const legAt = (node: number): number =>
     Math.max(
       0,
@@ -143,14 +145,15 @@ function placedSpans(
       ),
     );
   const nodeFor = (stopId: string, otherwise: number): number => {
-    const node = nodeOf.get(stopId);
+    const node = nodeById.get(stopId);
     if (node === undefined) {
       faults.push({ kind: "stop-gone", pieceId: piece.id, legIndex: legAt(otherwise), stopId });
       return otherwise;
     }
-    const atEnd = node <= reach || node >= profile.cellCount - reach;
-    if (!atEnd && !haltNodes.has(node))
-      faults.push({ kind: "stop-unused", pieceId: piece.id, legIndex: legAt(node), stopId });
+    const fault = (kind: "stop-unused" | "stop-off-route"): void =>
+      void faults.push({ kind, pieceId: piece.id, legIndex: legAt(node), stopId });
+    if (offRoute.has(stopId)) fault("stop-off-route");
+    else if (!haltNodes.has(haltNode(profile, node))) fault("stop-unused");
     return node;
   };
   const placed = piece.spans.map((span) => {

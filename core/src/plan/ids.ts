@@ -1,11 +1,14 @@
 /** Names and lists that the document's format fixes; apart from the schema, so that a page can have them without it. */
 
 export const PLAN_FORMAT = "gepack-plan";
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 /** Stand-ins for the two ends of the track as recorded, where a stop id is asked for. */
 export const START_ID = "@start";
 export const FINISH_ID = "@finish";
+/** Begin the ids of halts that no stop is: at the transfer to a section, on the ride past a closure. */
+export const TRANSFER = "@transfer:";
+export const RIDE = "@ride:";
 /** The ends in walking order. */
 export function walkEnds(direction: "forward" | "reverse"): { firstId: string; lastId: string } {
   return direction === "forward" ? { firstId: START_ID, lastId: FINISH_ID } : { firstId: FINISH_ID, lastId: START_ID };

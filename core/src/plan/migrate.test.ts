@@ -20,6 +20,15 @@ test("a stored document of version 1 reads: its day rules and fractions under th
   expect(value).toMatchObject({ ownNote: "kept", stops: old["stops"], kit: [{ id: "k" }] });
 });
 
+test("a stored document of version 2 walks its whole trail", () => {
+  const old = stored(2);
+  const { value, problems } = readPlan(structuredClone(old));
+  expect(problems).toEqual([]);
+  expect(value!.version).toBe(PLAN_VERSION);
+  expect(value!.route).toEqual({ alternates: [], closures: [], sections: [] });
+  expect(value).toMatchObject({ dayRules: old["dayRules"], stops: old["stops"], ownNote: "kept too" });
+});
+
 test.each([1])(
   "version %i: what is missing stays missing, and odd shapes are left for the schema to refuse",
   (version) => {
@@ -27,11 +36,13 @@ test.each([1])(
       format: "gepack-plan",
       version: PLAN_VERSION,
       hikers: undefined,
+      route: { alternates: [], closures: [], sections: [] },
     });
     expect(migrate({ version, hikers: "nobody", days: 7 }, version)).toEqual({
       version: PLAN_VERSION,
       hikers: "nobody",
       dayRules: 7,
+      route: { alternates: [], closures: [], sections: [] },
     });
   },
 );

@@ -32,8 +32,13 @@ function from1To2(document: Document): Document {
   };
 }
 
+/** The route comes in: until now the whole main trail was walked. */
+function from2To3(document: Document): Document {
+  return { ...document, version: 3, route: { alternates: [], closures: [], sections: [] } };
+}
+
 /** MIGRATIONS[n] turns version n into n + 1. */
-const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = { 1: from1To2 };
+const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = { 1: from1To2, 2: from2To3 };
 
 export function migrate(document: Document, version: number): Document {
   let current = document;

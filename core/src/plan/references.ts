@@ -16,6 +16,9 @@ export const LISTS = {
   kit: (plan: Plan) => plan.kit,
   camps: (plan: Plan) => plan.camps,
   devices: (plan: Plan) => plan.devices,
+  "route.alternates": (plan: Plan) => plan.route.alternates,
+  "route.closures": (plan: Plan) => plan.route.closures,
+  "route.sections": (plan: Plan) => plan.route.sections,
 } as const;
 export type ListName = keyof typeof LISTS;
 
@@ -110,6 +113,29 @@ export const REFERENCES: readonly Reference[] = [
             holder: piece.name,
             point: (id: string | undefined) => void (span[key] = id ?? span[key]),
           })),
+        ),
+      ),
+  },
+  {
+    to: "route.alternates",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      (["stops", "sources", "camps", "stretches", "route.closures"] as const).flatMap((list) =>
+        LISTS[list](plan).flatMap((row, i) =>
+          row.alternateId === undefined
+            ? []
+            : [
+                {
+                  place: `${list}[${i}].alternateId`,
+                  id: row.alternateId,
+                  holder: row.name,
+                  point: (id: string | undefined) => {
+                    if (id === undefined) delete row.alternateId;
+                    else row.alternateId = id;
+                  },
+                },
+              ],
         ),
       ),
   },
@@ -229,6 +255,19 @@ export function nearestUsedStop(plan: Plan, stopId: string): string | undefined 
     )
       best = stop;
   return best?.id;
+}
+
+/** All tracks that a plan names, the main trail's first. */
+export function trackIdsOf({ trackIds, route }: Pick<Plan, "trackIds" | "route">): string[] {
+  return [...new Set([...trackIds, ...route.alternates.map(({ trackId }) => trackId)])];
+}
+
+/** An alternate goes, and what lies on it with it. */
+export function removeAlternate(plan: Plan, alternateId: string): void {
+  for (const list of ["stops", "sources", "camps", "stretches"] as const)
+    for (const { id, alternateId: on } of [...LISTS[list](plan)])
+      if (on === alternateId) removeRow(plan, list, id, list === "stops" ? nearestUsedStop(plan, id) : undefined);
+  removeRow(plan, "route.alternates", alternateId);
 }
 
 /** Somebody leaves: their own kit and devices go, and what the others share stays with the first who stays. */

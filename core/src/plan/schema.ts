@@ -69,7 +69,13 @@ const monthDay = z
   .refine((text) => dayNumber(`2028-${text}`) !== undefined, "expected a day of the year, as MM-DD");
 const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
 
-const place = { lonDeg: z.number().min(-180).max(180).optional(), latDeg: z.number().min(-90).max(90).optional() };
+/** The alternate that a place lies on: its distance is along that one. Along the main trail without. */
+const line = { alternateId: id.optional() };
+const place = {
+  ...line,
+  lonDeg: z.number().min(-180).max(180).optional(),
+  latDeg: z.number().min(-90).max(90).optional(),
+};
 
 export const unitsSchema = z.looseObject({
   distance: z.enum(["km", "mi"]).default("km"),
@@ -240,6 +246,7 @@ export const stretchSchema = z.looseObject({
   name: label,
   fromM: trackM,
   toM: trackM,
+  ...line,
   kind: z.enum(STRETCH_KINDS),
   /** What is walked on, for kinds `surface` and `snow`. */
   surface: z.enum(SURFACES).optional(),
@@ -362,12 +369,59 @@ export const pieceSchema = z.looseObject({
   spans: z.array(spanSchema).max(40),
 });
 
+/** Another way that leaves the main trail and comes back to it; from and to the same place it is a side trip. */
+export const alternateSchema = z.looseObject({
+  id,
+  name,
+  /** The recorded track of it, in either direction. */
+  trackId: id,
+  leavesM: trackM,
+  rejoinsM: trackM,
+  /** Walked in place of the main trail. */
+  chosen: z.boolean().default(false),
+  note,
+});
+
+/** A stretch of the main trail that cannot be walked: gone round by an alternate, or past by a ride. */
+export const closureSchema = z.looseObject({
+  id,
+  name,
+  fromM: trackM,
+  toM: trackM,
+  /** Counts now. */
+  holds: z.boolean().default(true),
+  alternateId: id.optional(),
+  /** By clock, waiting in it, where no alternate goes round. */
+  rideH: amount("h", 0, 240).default(2),
+  note,
+});
+
+/** One of the parts that a hike is walked in, in the order of the list; from beyond its end it is walked against the track. */
+export const sectionSchema = z.looseObject({
+  id,
+  name,
+  fromM: trackM,
+  toM: trackM,
+  /** From the end of the part before to the start of this one. */
+  transferH: amount("h", 0, 2400).default(8),
+  transferCost: amount("money", 0, 1_000_000).default(0),
+});
+
+/** Which ground is walked, and in which order. Without sections the whole main trail. */
+export const routeSchema = z.looseObject({
+  alternates: z.array(alternateSchema).max(200).default([]),
+  closures: z.array(closureSchema).max(200).default([]),
+  sections: z.array(sectionSchema).max(40).default([]),
+});
+
 export const planSchema = z.looseObject({
   format: z.literal(PLAN_FORMAT),
   version: z.literal(PLAN_VERSION),
   id,
   trip: tripSchema,
+  /** Of the main trail. */
   trackIds: z.array(id).max(50).default([]),
+  route: routeSchema.prefault({}),
   hikers: z.array(hikerSchema).min(1).max(MOST_HIKERS),
   stops: z.array(stopSchema).max(2000).default([]),
   sources: z.array(sourceSchema).max(20_000).default([]),
@@ -393,6 +447,9 @@ export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;
 export type Camp = z.infer<typeof campSchema>;
 export type DayRules = z.infer<typeof dayRulesSchema>;
+export type Alternate = z.infer<typeof alternateSchema>;
+export type Closure = z.infer<typeof closureSchema>;
+export type Section = z.infer<typeof sectionSchema>;
 export type Device = z.infer<typeof deviceSchema>;
 export type Units = z.infer<typeof unitsSchema>;
 export type Surface = (typeof SURFACES)[number];

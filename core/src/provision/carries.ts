@@ -2,6 +2,7 @@
  * The block's carries: from water to water, stops' taps among them, with what its camps take. Water off the
  * trail is one of the points only where the party walks to it.
  */
+import { indexAbove } from "../units/sorted.ts";
 import { heatFactor } from "../models/water.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayOfYear } from "../units/day.ts";
@@ -300,12 +301,5 @@ export function onlyIceAt({ sources, needs, ground, conditions, walk }: Provisio
 
 /** Index of the first place beyond a node. */
 function firstBeyond(places: readonly Pick<PlacedSource, "node">[], node: number): number {
-  let low = 0;
-  let high = places.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (places[middle]!.node <= node) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+  return indexAbove(places.length, (i) => places[i]!.node, node);
 }

@@ -10,7 +10,7 @@
 import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
 import type { ClimateStation } from "../plan/schema.ts";
 import type { WalkedM } from "../units/lengths.ts";
-import { walkedAt } from "../track/place.ts";
+import { trackAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayOfYear } from "../units/day.ts";
 import { monthPlace } from "./months.ts";
@@ -41,7 +41,8 @@ const HUMIDITY = 0.5;
 const CLOUD = 0.4;
 
 interface ClimateYear {
-  walkedM: number;
+  /** Along the main trail. */
+  trackM: number;
   heightM: number;
   /** One value per day of the year, 366 of them. */
   lowC: Float64Array;
@@ -60,6 +61,8 @@ export interface Season {
   assumed: boolean;
   /** A track without heights says nothing of how high one is: stations are taken as they stand. */
   heightless: boolean;
+  /** Metres along the main trail beside those in walking order. */
+  trackAt: (walkedM: WalkedM) => number;
 }
 
 export interface Climate {
@@ -73,19 +76,18 @@ export interface Climate {
 }
 
 export function buildSeason({ stations, profile }: { stations: readonly StationFacts[]; profile: Profile }): Season {
-  if (stations.length === 0) {
-    return { assumed: true, heightless: !profile.hasHeights, stations: [climateYear(NO_STATION, 0, NaN)] };
-  }
+  const common = { heightless: !profile.hasHeights, trackAt: (walkedM: WalkedM) => trackAt(profile, walkedM) };
+  if (stations.length === 0) return { ...common, assumed: true, stations: [climateYear(NO_STATION, 0, NaN)] };
   return {
+    ...common,
     assumed: false,
-    heightless: !profile.hasHeights,
-    stations: stations.map((station) => climateYear(station, walkedAt(profile, station.trackM), station.heightM)),
+    stations: stations.map((station) => climateYear(station, station.trackM, station.heightM)),
   };
 }
 
-function climateYear(station: Omit<StationFacts, "trackM" | "heightM">, walkedM: number, heightM: number): ClimateYear {
+function climateYear(station: Omit<StationFacts, "trackM" | "heightM">, trackM: number, heightM: number): ClimateYear {
   return {
-    walkedM,
+    trackM,
     heightM,
     lowC: yearOf(station.lowC),
     highC: yearOf(station.highC),
@@ -113,6 +115,7 @@ function yearOf(monthly: readonly number[]): Float64Array {
 /** Mean low and high and the one-in-ten extremes at a place, height and date. */
 export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day: number): Climate {
   const yearDay = dayOfYear(day);
+  const placeM = season.trackAt(walkedM);
   let weights = 0;
   let lowC = 0;
   let coldC = 0;
@@ -120,7 +123,7 @@ export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day
   let lowSdK = 0;
   let highSdK = 0;
   for (const station of season.stations) {
-    const away = station.walkedM - walkedM;
+    const away = station.trackM - placeM;
     const weight = 1 / (away * away + SOFTENING_M * SOFTENING_M);
     // The stand-in station stands wherever it is asked.
     const riseM = season.assumed || season.heightless ? 0 : heightM - station.heightM;
@@ -155,8 +158,7 @@ export interface Sky {
 
 /** Humidity, cloud and wind of the nearest station in the month. */
 export function skyAt(season: Season, walkedM: WalkedM, month: number): Sky {
-  const nearest = season.stations.reduce((a, b) =>
-    Math.abs(b.walkedM - walkedM) < Math.abs(a.walkedM - walkedM) ? b : a,
-  );
+  const placeM = season.trackAt(walkedM);
+  const nearest = season.stations.reduce((a, b) => (Math.abs(b.trackM - placeM) < Math.abs(a.trackM - placeM) ? b : a));
   return { humidity: nearest.humidity[month]!, cloud: nearest.cloud[month]!, windMps: nearest.windMps };
 }

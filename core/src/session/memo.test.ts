@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { z } from "zod";
 import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
-import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackBeside, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, planSchema, Session, type Plan, type PlanResult } from "../index.ts";
 import { keepEqual, memo, memoEqual } from "./memo.ts";
 
@@ -93,6 +93,14 @@ const rich = planOf({
     },
     { id: "r", name: "Rule", kind: "rule", rule: "no-camping", fromM: 30_000, toM: 32_000 },
   ],
+  route: {
+    alternates: [{ id: "alt", name: "Beside", trackId: "beside", leavesM: 16_000, rejoinsM: 24_000, chosen: true }],
+    closures: [{ id: "shut", name: "Shut", fromM: 50_000, toM: 52_000, rideH: 3 }],
+    sections: [
+      { id: "one", name: "One", fromM: 0, toM: 40_000 },
+      { id: "two", name: "Two", fromM: 60_000, toM: 40_000, transferH: 5 },
+    ],
+  },
   climate: { stations: [stationOf(-4, 31), stationOf(2, 22, { id: "t", trackM: 50_000, heightM: 900 })] },
   kit: [
     pieceOf("pack", 1200, { role: "pack" }),
@@ -107,7 +115,10 @@ const rich = planOf({
     { id: "lamp", name: "Lamp", ownerId: "b", kind: "spare-cells", daysPerSet: 2, spareSets: 0 },
   ],
 });
-const hilly = [trackNorth({ lengthM: 60_000, spacingM: 200, heightM: (m) => 700 + 300 * Math.sin(m / 2500) })];
+const hilly = [
+  trackNorth({ lengthM: 60_000, spacingM: 200, heightM: (m) => 700 + 300 * Math.sin(m / 2500) }),
+  trackBeside(16_000, 24_000, { heightM: () => 900 }),
+];
 
 /** Node's own comparison is a hundred times faster on the cells; the slow one is for the message. */
 function same(got: PlanResult, want: PlanResult, what: string): void {
@@ -211,10 +222,12 @@ describe("a session remembers, and forgets nothing", () => {
   test("a profile that is known spares the track, and gives the same", () => {
     const { profile } = computePlan(rich, hilly);
     const session = new Session();
-    session.setProfile(structuredClone(profile));
-    expect([session.hasTrail("forward"), session.hasTrail("reverse")]).toEqual([true, false]);
+    session.setProfile(structuredClone(profile), rich.route);
+    const reverse: Plan = { ...rich, trip: { ...rich.trip, direction: "reverse" } };
+    const whole: Plan = { ...rich, route: { alternates: [], closures: [], sections: [] } };
+    expect([rich, reverse, whole].map((plan) => session.hasTrail(plan))).toEqual([true, false, false]);
     expect(session.compute(rich)).toEqual(computePlan(rich, hilly));
-    expect(() => session.compute({ ...rich, trip: { ...rich.trip, direction: "reverse" } })).toThrow(/setTracks/);
+    for (const other of [reverse, whole]) expect(() => session.compute(other)).toThrow(/setTracks/);
   });
 });
 

@@ -17,7 +17,9 @@ import { buildSeason, stationFacts } from "../season/season.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
 import { solveBlock, solveTrip } from "../solve/trip.ts";
-import { mendTracks } from "../track/mend.ts";
+import { layRoute, routeFacts, routeKey, type LaidTrack, type Lines, type RouteFacts } from "../track/lay.ts";
+import { mendTracks, type MendedTrack } from "../track/mend.ts";
+import { isWalked, type Placed } from "../track/place.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { buildProfile, type Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
@@ -40,6 +42,8 @@ function rememberedStages() {
   const workspaceOf = ({ cellCount, hikerCount }: { cellCount: number; hikerCount: number }): Workspace =>
     new Workspace(cellCount, hikerCount);
   return {
+    lines: memo(linesOf),
+    laid: memo(laidOf),
     profile: memo(profileOf),
     terrain: memo(buildTerrain),
     season: memo(buildSeason),
@@ -69,18 +73,34 @@ function rememberedStages() {
   };
 }
 
-interface ProfileInput {
+interface LinesInput {
   tracks: readonly TrackPoints[];
-  reversed: boolean;
+  trackIds: readonly string[];
+  alternates: readonly Pick<RouteFacts["alternates"][number], "id" | "trackId">[];
 }
 
-function profileOf({ tracks, reversed }: ProfileInput): Profile {
-  return buildProfile(mendTracks(tracks), reversed);
+/** The main trail is what the plan names; all that no alternate is, where it names nothing that is there. */
+function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
+  const named = trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
+  const main = named.length > 0 ? named : tracks.filter(({ id }) => !alternates.some(({ trackId }) => trackId === id));
+  const lines = alternates.flatMap(({ id, trackId }): [string, MendedTrack][] => {
+    const track = tracks.find((candidate) => candidate.id === trackId);
+    return track ? [[id, mendTracks([track])]] : [];
+  });
+  return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
+}
+
+function laidOf({ lines, route }: { lines: Lines; route: RouteFacts }): LaidTrack {
+  return layRoute(route, lines);
+}
+
+function profileOf({ laid, reversed }: { laid: LaidTrack; reversed: boolean }): Profile {
+  return buildProfile(laid, reversed);
 }
 
 export class Session {
   private tracks: readonly TrackPoints[] = [];
-  private known: Profile | undefined;
+  private known: { profile: Profile; routeKey: string } | undefined;
   private plan: Plan | undefined;
   private picked: Record<string, unknown> = {};
   private stage = rememberedStages();
@@ -95,14 +115,20 @@ export class Session {
     this.known = undefined;
   }
 
-  /** The profile of the tracks, where somebody has worked it out before: mending and measuring are spared. */
-  setProfile(profile: Profile): void {
-    this.known = profile;
+  /** The profile of a plan's route, where somebody has worked it out before: mending and measuring are spared. */
+  setProfile(profile: Profile, route?: Plan["route"]): void {
+    this.known = { profile, routeKey: route ? routeKey(route) : "" };
   }
 
-  /** Is there a trail to compute on in this direction? */
-  hasTrail(direction: Plan["trip"]["direction"]): boolean {
-    return this.tracks.length > 0 || this.known?.reversed === (direction === "reverse");
+  /** Is there a trail to compute this plan's route on? */
+  hasTrail(plan: Pick<Plan, "trip" | "route">): boolean {
+    return this.tracks.length > 0 || this.knownFor(plan) !== undefined;
+  }
+
+  private knownFor({ trip, route }: Pick<Plan, "trip" | "route">): Profile | undefined {
+    const { known } = this;
+    const fits = known?.profile.reversed === (trip.direction === "reverse") && known.routeKey === routeKey(route);
+    return fits ? known.profile : undefined;
   }
 
   /** Throws only when no trail was set, or one longer than is computed: without one there is no plan. */
@@ -110,18 +136,20 @@ export class Session {
     const plan = (this.plan = this.plan ? keepEqual(this.plan, given) : given);
     const { stage } = this;
     const { trip, hikers, dayRules: rules } = plan;
-    const profile = this.profileFor(trip.direction);
-    const stops = this.part("stops", plan.stops.map(haltStop));
+    const profile = this.profileFor(plan);
+    const walked = <T extends Placed>(places: readonly T[]): T[] => places.filter((place) => isWalked(profile, place));
+    const allStops = this.part("stops", plan.stops.map(haltStop));
+    const stops = this.part("walked stops", walked(allStops));
     const stretches = plan.stretches;
     const terrain = stage.terrain({ profile, stretches });
     const season = stage.season({ profile, stations: this.part("stations", plan.climate.stations.map(stationFacts)) });
     const halts = stage.halts({ stops, profile });
-    const sources = stage.sources({ sources: plan.sources, stretches, profile });
+    const sources = stage.sources({ sources: this.part("walked sources", walked(plan.sources)), stretches, profile });
     const camps = stage.camps({
       stretches,
       camps: this.part(
         "camps",
-        plan.camps.map(({ trackM, hollow }) => ({ trackM, hollow })),
+        walked(plan.camps).map(({ trackM, alternateId, hollow }) => ({ trackM, alternateId, hollow })),
       ),
       stops,
       sleepAt: rules.sleepAt,
@@ -156,7 +184,7 @@ export class Session {
     const sampledSources = stage.sampledSources({ sources, sampling: sample });
     const pieces = this.part("pieces", plan.kit.map(pieceFacts));
     const hikerIds = hikers.map((hiker) => hiker.id);
-    const kit = stage.kit({ pieces, hikerIds, stops, profile, halts });
+    const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
     const trail = solveTrip({
       ground,
       sampled: stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace }),
@@ -218,12 +246,18 @@ export class Session {
     };
   }
 
-  private profileFor(direction: Plan["trip"]["direction"]): Profile {
-    const reversed = direction === "reverse";
-    if (this.known?.reversed === reversed) return this.known;
+  private profileFor(plan: Plan): Profile {
+    const known = this.knownFor(plan);
+    if (known) return known;
     if (this.tracks.length === 0)
       throw new Error("Session.compute: no track. Call setTracks with at least one track first.");
-    return this.stage.profile({ tracks: this.tracks, reversed });
+    const route = this.part("route", routeFacts(plan.route));
+    const alternates = this.part(
+      "alternate tracks",
+      route.alternates.map(({ id, trackId }) => ({ id, trackId })),
+    );
+    const lines = this.stage.lines({ tracks: this.tracks, trackIds: plan.trackIds, alternates });
+    return this.stage.profile({ laid: this.stage.laid({ lines, route }), reversed: plan.trip.direction === "reverse" });
   }
 
   /** A part of the plan, picked anew: the object of last time while its content is equal. */
@@ -236,8 +270,9 @@ export class Session {
 }
 
 /** Names and notes are for people: no stage computes with them. */
-function haltStop({ id, trackM, use, nights, offTrailM, access, rideMin, services, closesH }: Stop): HaltStop {
-  return { id, trackM, use, nights, offTrailM, access, rideMin, services, closesH };
+function haltStop({ id, trackM, alternateId, use, nights, ...rest }: Stop): HaltStop {
+  const { offTrailM, access, rideMin, services, closesH } = rest;
+  return { id, trackM, alternateId, use, nights, offTrailM, access, rideMin, services, closesH };
 }
 
 /** The door: one plan and its tracks in, one result out. Pure and deterministic. */

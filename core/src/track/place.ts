@@ -1,12 +1,19 @@
-/** Where places lie on the profile: between metres along the recorded track, nodes and coordinates. */
+/** Where places lie on the profile: between metres along the recorded lines, nodes and coordinates. */
 import { clamp } from "../units/constants.ts";
 import { distanceM, unitVector } from "./geodesic.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { Profile } from "./profile.ts";
+import { alongRoute, MAIN, mainBeside, onRoute, partsOnRoute, placeOnRoute } from "./route.ts";
 
-/** Walking-order node nearest to a distance along the recorded track. */
-export function nodeAt(profile: Profile, trackM: TrackM): number {
-  return clamp(Math.round(walkedAt(profile, trackM) / profile.cellM), 0, profile.cellCount);
+/** A place of a plan: metres along the main trail, or along the alternate it names. */
+export interface Placed {
+  trackM: TrackM;
+  alternateId?: string | undefined;
+}
+
+/** Walking-order node nearest to a place; where the route leaves it out, to where it leaves and rejoins. */
+export function nodeOf(profile: Profile, { trackM, alternateId }: Placed): number {
+  return clamp(Math.round(walkedAt(profile, trackM, alternateId) / profile.cellM), 0, profile.cellCount);
 }
 
 /** Where a node lies in walking order. */
@@ -14,14 +21,38 @@ export function walkedOf(profile: Profile, node: number): WalkedM {
   return (node * profile.cellM) as WalkedM;
 }
 
-/** Distance in walking order of a distance along the recorded track. */
-export function walkedAt(profile: Profile, trackM: TrackM): WalkedM {
-  return turned(profile, trackM) as WalkedM;
+/** Distance in walking order of a distance along a recorded line. */
+export function walkedAt(profile: Profile, trackM: TrackM, alternateId: string = MAIN): WalkedM {
+  return turned(profile, alongRoute(profile.route, alternateId, trackM).atM) as WalkedM;
 }
 
-/** Distance along the recorded track of a distance in walking order. */
+/** Does the walk pass the place? */
+export function isWalked(profile: Profile, { trackM, alternateId = MAIN }: Placed): boolean {
+  return onRoute(profile.route, alternateId, trackM);
+}
+
+/** Distance along the main trail of a distance in walking order; of one on an alternate, what lies beside it. */
 export function trackAt(profile: Profile, walkedM: WalkedM): TrackM {
-  return turned(profile, walkedM) as TrackM;
+  return mainBeside(profile.route, turned(profile, walkedM));
+}
+
+/** The place so far along the walk, on the line that is walked there. */
+export function placeAt(profile: Profile, walkedM: WalkedM): Placed {
+  const { line, metres } = placeOnRoute(profile.route, turned(profile, walkedM));
+  return { trackM: metres as TrackM, ...(line === MAIN ? {} : { alternateId: line }) };
+}
+
+/** First and last node of every part of a stretch that is walked, in walking order. */
+export function nodesOn(
+  profile: Profile,
+  { fromM, toM, alternateId = MAIN }: { fromM: TrackM; toM: TrackM; alternateId?: string | undefined },
+): [from: number, to: number][] {
+  const nodeAt = (routeM: number): number =>
+    clamp(Math.round(turned(profile, routeM) / profile.cellM), 0, profile.cellCount);
+  const last = alternateId === MAIN ? profile.route.mainLengthM : Infinity;
+  return partsOnRoute(profile.route, alternateId, Math.min(fromM, last), Math.min(toM, last))
+    .map(([a, b]): [number, number] => [nodeAt(a), nodeAt(b)])
+    .map(([a, b]) => [Math.min(a, b), Math.max(a, b)]);
 }
 
 function turned(profile: Profile, metres: number): number {
@@ -29,8 +60,7 @@ function turned(profile: Profile, metres: number): number {
   return profile.reversed ? profile.lengthM - within : within;
 }
 
-export interface Located {
-  trackM: TrackM;
+export interface Located extends Placed {
   /** How far the coordinates lie from the trail. */
   offM: number;
 }
@@ -52,7 +82,7 @@ export function locate(profile: Profile, lonDeg: number, latDeg: number): Locate
     }
   }
   return {
-    trackM: trackAt(profile, walkedOf(profile, best)),
+    ...placeAt(profile, walkedOf(profile, best)),
     offM: distanceM(profile.lonDeg[best]!, profile.latDeg[best]!, lonDeg, latDeg),
   };
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
 import { distanceM } from "./geodesic.ts";
 import { mendTracks } from "./mend.ts";
-import { locate, nodeAt, trackAt, walkedAt } from "./place.ts";
+import { locate, nodeOf, trackAt, walkedAt } from "./place.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { TrackPoints } from "./points.ts";
 import { buildProfile, CLIMB_THRESHOLD_M, confirmedClimb } from "./profile.ts";
@@ -105,7 +105,7 @@ describe("profile", () => {
       expect(trackM).toBeCloseTo(12_000, -2);
       expect(offM).toBeLessThan(60);
       const at = 12_000 as TrackM;
-      expect(nodeAt(profile, at)).toBe(Math.round(walkedAt(profile, at) / profile.cellM));
+      expect(nodeOf(profile, { trackM: at })).toBe(Math.round(walkedAt(profile, at) / profile.cellM));
       expect(trackAt(profile, walkedAt(profile, 7000 as TrackM))).toBeCloseTo(7000, 6);
       expect(trackAt(profile, 7000 as WalkedM)).toBeCloseTo(reversed ? profile.lengthM - 7000 : 7000, 6);
     }

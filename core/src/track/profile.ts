@@ -7,7 +7,9 @@
  */
 import { interpolate } from "./geodesic.ts";
 import { tooLong } from "./limit.ts";
+import type { LaidTrack } from "./lay.ts";
 import type { Mended, MendedTrack } from "./mend.ts";
+import { plainRoute, type Route, type RouteJoint } from "./route.ts";
 
 export interface Profile {
   cellCount: number;
@@ -34,18 +36,25 @@ export interface Profile {
   hasHeights: boolean;
   reversed: boolean;
   mended: Mended;
+  /** What of the recorded lines is walked. */
+  route: Route;
+  /** Where the walk goes on elsewhere: at the node from which it does, in walking order. */
+  joints: (Pick<RouteJoint, "kind" | "id" | "hours"> & { node: number })[];
 }
 
 /** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
-export const PROFILE_VERSION = 2;
+export const PROFILE_VERSION = 3;
 
 const CELL_M = 100;
 const GRID_PER_CELL = 4;
 /** Turns of less than this are taken for noise; several times what smoothing leaves of it. */
 export const CLIMB_THRESHOLD_M = 8;
 
-/** Throws on a trail longer than is computed: readers refuse it before. */
-export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
+/**
+ * Throws on a trail longer than is computed: readers refuse it before. Where a route goes on elsewhere, both
+ * sides are measured apart: the joint lies on the nearest node, and the cell before it counts as level.
+ */
+export function buildProfile(track: MendedTrack | LaidTrack, reversed: boolean): Profile {
   const refusal = tooLong(track);
   if (refusal !== undefined) throw new RangeError(refusal);
   const { alongM } = track;
@@ -58,13 +67,23 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
   const lonDeg = new Float64Array(cellCount + 1);
   const latDeg = new Float64Array(cellCount + 1);
   const grid = new Float64Array(gridCount);
+  const route = "route" in track ? track.route : plainRoute(lengthM);
+  const jointStarts = "jointStarts" in track ? track.jointStarts : [];
+  // A part of the walk begins at each of these nodes.
+  const partNodes = [0, ...route.joints.map(({ atM }) => Math.max(1, Math.min(cellCount, Math.round(atM / cellM))))];
   let j = 0;
+  let part = 0;
+  let partEnd = jointStarts[0] ?? alongM.length;
   for (let g = 0; g < gridCount; g++) {
     const x = g * gridM;
-    while (j + 2 < alongM.length && alongM[j + 1]! < x) j++;
+    while (part + 1 < partNodes.length && g >= partNodes[part + 1]! * GRID_PER_CELL) {
+      j = jointStarts[part++]!;
+      partEnd = jointStarts[part] ?? alongM.length;
+    }
+    while (j + 2 < partEnd && alongM[j + 1]! < x) j++;
     const fromM = alongM[j] ?? 0;
     const spanM = (alongM[j + 1] ?? fromM) - fromM;
-    const t = spanM > 0 ? Math.min(1, (x - fromM) / spanM) : 0;
+    const t = spanM > 0 ? Math.max(0, Math.min(1, (x - fromM) / spanM)) : 0;
     const next = spanM > 0 ? j + 1 : j;
     grid[g] = track.heightM[j]! + t * (track.heightM[next]! - track.heightM[j]!);
     if (g % GRID_PER_CELL === 0) {
@@ -79,7 +98,11 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
   // 75 m either side for a clean barometer, 225 m for a noisy receiver.
   const halfWidthM = 75 + 50 * Math.min(3, heightNoiseM);
   const half = Math.max(1, Math.round(halfWidthM / gridM / 2));
-  const smooth = boxMean(boxMean(grid, half), half);
+  const smooth = new Float64Array(gridCount);
+  for (const [p, node] of partNodes.entries()) {
+    const [from, to] = [node * GRID_PER_CELL, p + 1 < partNodes.length ? partNodes[p + 1]! * GRID_PER_CELL : gridCount];
+    smooth.set(boxMean(boxMean(grid.subarray(from, to), half), half), from);
+  }
 
   const heightM = new Float64Array(cellCount + 1);
   for (let node = 0; node <= cellCount; node++) heightM[node] = smooth[node * GRID_PER_CELL]!;
@@ -98,9 +121,14 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
     if (next > highestM) highestM = next;
     if (next < lowestM) lowestM = next;
   }
-  const { climbM, descentM, totalClimbM, totalDescentM } = confirmedClimb(heightM, CLIMB_THRESHOLD_M);
+  const begins = walkedParts(partNodes, cellCount, reversed);
+  // The step to somewhere else is no slope.
+  for (const node of begins.slice(1)) gradeFraction[node - 1] = 0;
+  const { climbM, descentM, totalClimbM, totalDescentM } = climbOfParts(heightM, begins);
   let rawClimbM = 0;
+  const elsewhere = new Set(jointStarts);
   for (let i = 1; i < track.heightM.length; i++) {
+    if (elsewhere.has(i)) continue;
     const step = track.heightM[i]! - track.heightM[i - 1]!;
     if (reversed ? step < 0 : step > 0) rawClimbM += Math.abs(step);
   }
@@ -123,7 +151,54 @@ export function buildProfile(track: MendedTrack, reversed: boolean): Profile {
     hasHeights: track.hasHeights,
     reversed,
     mended: track.mended,
+    route,
+    joints: jointsOf(route, partNodes, cellCount, reversed),
   };
+}
+
+/** The first node of every part in walking order; a part turned round begins where it ended. */
+function walkedParts(partNodes: readonly number[], cellCount: number, reversed: boolean): number[] {
+  if (!reversed) return [...partNodes];
+  return [
+    0,
+    ...partNodes
+      .slice(1)
+      .map((node) => cellCount - node + 1)
+      .reverse(),
+  ];
+}
+
+function jointsOf(
+  { joints }: Route,
+  partNodes: readonly number[],
+  cellCount: number,
+  reversed: boolean,
+): Profile["joints"] {
+  const begins = walkedParts(partNodes, cellCount, reversed).slice(1);
+  const walked = reversed ? [...joints].reverse() : joints;
+  return walked.map(({ kind, id, hours }, i) => ({ kind, id, hours, node: begins[i]! }));
+}
+
+/** Climb of every part of the walk for itself. */
+function climbOfParts(heightM: Float64Array, begins: readonly number[]): Climb {
+  if (begins.length === 1) return confirmedClimb(heightM, CLIMB_THRESHOLD_M);
+  const cells = heightM.length - 1;
+  const whole: Climb = {
+    climbM: new Float64Array(cells),
+    descentM: new Float64Array(cells),
+    totalClimbM: 0,
+    totalDescentM: 0,
+  };
+  for (const [p, from] of begins.entries()) {
+    const to = begins[p + 1] ?? cells + 1;
+    if (to <= from) continue;
+    const part = confirmedClimb(heightM.subarray(from, to), CLIMB_THRESHOLD_M);
+    whole.climbM.set(part.climbM, from);
+    whole.descentM.set(part.descentM, from);
+    whole.totalClimbM += part.totalClimbM;
+    whole.totalDescentM += part.totalDescentM;
+  }
+  return whole;
 }
 
 /** Mean over 2·half + 1 grid points; the window shrinks at the ends so that the ends stay put. */

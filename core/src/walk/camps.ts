@@ -1,11 +1,11 @@
 /** Where a day may end: listed camps and beds, water that all trust, and stretches without camping. */
 import type { Camp, DayRules, Source, Stop, Stretch, WaterSettings } from "../plan/schema.ts";
-import { nodeAt } from "../track/place.ts";
+import { nodeOf, nodesOn, type Placed } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { throughYear } from "../season/months.ts";
 import { clamp } from "../units/constants.ts";
+import { indexAbove } from "../units/sorted.ts";
 import { offers, SELLS_FOOD } from "./halts.ts";
-import type { TrackM } from "../units/lengths.ts";
 import { monthDayIndex, seasonHolds } from "./terrain.ts";
 
 /** What a plan has to know of a source: its name may change without consequence. */
@@ -96,9 +96,9 @@ export interface Bed {
 }
 
 export interface CampInput {
-  stretches: readonly Pick<Stretch, "fromM" | "toM" | "rule">[];
-  camps: readonly Pick<Camp, "trackM" | "hollow">[];
-  stops: readonly Pick<Stop, "trackM" | "services" | "offTrailM" | "use" | "nights">[];
+  stretches: readonly Pick<Stretch, "fromM" | "toM" | "alternateId" | "rule">[];
+  camps: readonly Pick<Camp, "trackM" | "alternateId" | "hollow">[];
+  stops: readonly Pick<Stop, "trackM" | "alternateId" | "services" | "offTrailM" | "use" | "nights">[];
   sleepAt: DayRules["sleepAt"];
   /** Every hiker's. */
   waters: readonly WaterSettings[];
@@ -110,19 +110,17 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
   const forbidden = new Uint8Array(profile.cellCount + 1);
   for (const stretch of stretches) {
     if (stretch.rule !== "no-camping") continue;
-    const a = nodeAt(profile, stretch.fromM);
-    const b = nodeAt(profile, stretch.toM);
-    forbidden.fill(1, Math.min(a, b), Math.max(a, b) + 1);
+    for (const [from, to] of nodesOn(profile, stretch)) forbidden.fill(1, from, to + 1);
   }
-  const nodes = (places: readonly { trackM: TrackM }[]): number[] =>
-    places.map((place) => nodeAt(profile, place.trackM)).sort((a, b) => a - b);
+  const nodes = (places: readonly Placed[]): number[] =>
+    places.map((place) => nodeOf(profile, place)).sort((a, b) => a - b);
   const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= BED_REACH_M);
   const planned = stops.filter(({ use, nights }) => use && nights > 0);
   return {
     forbidden,
     listed: Int32Array.from(sleepAt === "beds" ? [...nodes([...beds, ...planned]), profile.cellCount] : nodes(camps)),
     beds: new Map(
-      sleepAt === "beds" ? beds.map((stop) => [nodeAt(profile, stop.trackM), { feeds: offers(stop, SELLS_FOOD) }]) : [],
+      sleepAt === "beds" ? beds.map((stop) => [nodeOf(profile, stop), { feeds: offers(stop, SELLS_FOOD) }]) : [],
     ),
     hollow: new Set(nodes(camps.filter((camp) => camp.hollow))),
     wet: new WetTable(sources, waters),
@@ -133,18 +131,21 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
 export function placeSources({ sources, stretches, profile }: SourceInput): PlacedSource[] {
   const dry = stretches
     .filter(({ kind }) => kind === "dry")
-    .map(({ fromM, toM, ...season }) => ({ fromM, toM, season: drySeason(season) }));
+    .map(({ fromM, toM, alternateId, ...season }) => ({ fromM, toM, alternateId, season: drySeason(season) }));
   return sources
-    .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM }) => ({
+    .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM, alternateId: line }) => ({
       id,
       kind,
       offTrailM,
       reliable,
       chanceByMonth,
       counted,
-      node: nodeAt(profile, trackM),
+      node: nodeOf(profile, { trackM, alternateId: line }),
       drySeasons: dry
-        .filter(({ fromM, toM }) => trackM > fromM + DRY_EDGE_M && trackM < toM - DRY_EDGE_M)
+        .filter(
+          ({ fromM, toM, alternateId }) =>
+            alternateId === line && trackM > fromM + DRY_EDGE_M && trackM < toM - DRY_EDGE_M,
+        )
         .map(({ season }) => season),
     }))
     .sort((a, b) => a.node - b.node || a.offTrailM - b.offTrailM);
@@ -173,14 +174,7 @@ export function firstAbove(sorted: Int32Array, limit: number): number | undefine
 }
 
 function firstIndexAbove(sorted: Int32Array, limit: number): number {
-  let low = 0;
-  let high = sorted.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (sorted[middle]! <= limit) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+  return indexAbove(sorted.length, (i) => sorted[i]!, limit);
 }
 
 /** The last value of a sorted list that is at most `limit`; −1 when there is none. */

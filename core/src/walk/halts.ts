@@ -1,13 +1,13 @@
 /** The stops this plan uses, in walking order: where legs begin and end. */
-import { walkEnds } from "../plan/ids.ts";
+import { RIDE, TRANSFER, walkEnds } from "../plan/ids.ts";
 import type { Stop } from "../plan/schema.ts";
-import { nodeAt } from "../track/place.ts";
+import { nodeOf, placeAt, walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 
 /** What the walk has to know of a stop: not its name, nor anything else that may change without consequence. */
 export type HaltStop = Pick<
   Stop,
-  "id" | "trackM" | "use" | "nights" | "offTrailM" | "access" | "rideMin" | "services" | "closesH"
+  "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "rideMin" | "services" | "closesH"
 >;
 
 export interface Halt {
@@ -27,6 +27,8 @@ export interface Halt {
   sellsFuel: boolean;
   /** Never closes where undefined. */
   closesH: number | undefined;
+  /** Hours of clock that passing through takes. */
+  passH: number;
 }
 
 type Services = readonly HaltStop["services"][number][];
@@ -34,6 +36,9 @@ type Services = readonly HaltStop["services"][number][];
 export const SELLS_FOOD: Services = ["shop-small", "shop-full"];
 /** Fuel, and small pieces of kit. */
 export const SELLS_GOODS: Services = ["shop-small", "shop-full", "outfitter"];
+
+/** Passing through a stop takes so long: to buy, to eat, to pack. Engineering [E]. */
+const PASS_THROUGH_H = 1.5;
 
 /** A place this close to an end of the trail is that end. */
 const END_REACH_M = 1000;
@@ -43,34 +48,91 @@ export function endReachNodes(profile: Profile): number {
   return Math.min(Math.round(END_REACH_M / profile.cellM), Math.floor(profile.cellCount / 4));
 }
 
-/** At least two halts: both ends of the trail are always among them. Stops on one node keep the first. */
+/** The node a stop counts as: the end of the trail, or the place of a transfer, that it lies within reach of. */
+export function haltNode(profile: Profile, node: number): number {
+  const reach = endReachNodes(profile);
+  if (node <= reach) return 0;
+  if (node >= profile.cellCount - reach) return profile.cellCount;
+  const transfer = profile.joints.find((joint) => joint.kind === "transfer" && Math.abs(joint.node - node) <= reach);
+  return transfer?.node ?? node;
+}
+
+/**
+ * At least two halts: both ends of the trail are always among them, and where the walk goes on elsewhere there is
+ * one. Stops on one node keep the first. Of stops all lie on the route.
+ */
 export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; profile: Profile }): Halt[] {
   const halts: Halt[] = [];
-  const reach = endReachNodes(profile);
-  const used = stops.filter((stop) => stop.use).map((stop) => ({ stop, node: nodeAt(profile, stop.trackM) }));
+  const used = stops.filter((stop) => stop.use).map((stop) => ({ stop, node: nodeOf(profile, stop) }));
   used.sort((a, b) => a.node - b.node);
   for (const { stop, node } of used) {
-    const snapped = node <= reach ? 0 : node >= profile.cellCount - reach ? profile.cellCount : node;
-    if (halts.at(-1)?.node === snapped) continue;
-    halts.push({
-      stopId: stop.id,
-      node: snapped,
-      nights: stop.nights,
-      footM: stop.access === "foot" ? stop.offTrailM : 0,
-      rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
-      hasSocket: stop.services.includes("socket"),
-      hasBed: offers(stop, ["bed"]),
-      feeds: offers(stop, SELLS_FOOD),
-      sellsFood: offers(stop, [...SELLS_FOOD, "post"]),
-      sellsFuel: offers(stop, SELLS_GOODS),
-      closesH: stop.closesH,
-    });
+    const snapped = haltNode(profile, node);
+    if (halts.at(-1)?.node !== snapped) halts.push(haltAt(stop, snapped));
   }
   const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
   if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
   if (halts.at(-1)?.node !== profile.cellCount) halts.push(trailEnd(lastId, profile.cellCount));
+  for (const joint of profile.joints) {
+    // Who sets out from a town in the middle comes back to it between the parts.
+    const near = used.find(({ stop }) => joint.kind === "transfer" && isAtTransfer(profile, stop, joint.node));
+    goOnElsewhere(halts, joint, near && haltAt(near.stop, joint.node));
+  }
   return halts;
 }
+
+function haltAt(stop: HaltStop, node: number): Halt {
+  return {
+    stopId: stop.id,
+    node,
+    nights: stop.nights,
+    footM: stop.access === "foot" ? stop.offTrailM : 0,
+    rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
+    hasSocket: stop.services.includes("socket"),
+    hasBed: offers(stop, ["bed"]),
+    feeds: offers(stop, SELLS_FOOD),
+    sellsFood: offers(stop, [...SELLS_FOOD, "post"]),
+    sellsFuel: offers(stop, SELLS_GOODS),
+    closesH: stop.closesH,
+    passH: PASS_THROUGH_H,
+  };
+}
+
+/** Does a stop lie where one part of the walk ends or the next begins? */
+function isAtTransfer(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
+  return [node - 1, node].some((end) => {
+    const place = placeAt(profile, walkedOf(profile, end));
+    return place.alternateId === alternateId && Math.abs(place.trackM - trackM) <= END_REACH_M;
+  });
+}
+
+/** A day of travel: with a transfer longer than this a night more goes by. */
+const TRAVEL_DAY_H = 12;
+
+/**
+ * A transfer is spent as in town, by the day: nights at the stop that is there, or at one of its own. A ride past
+ * a closure is a place to pass through where nothing is to be had, with its hours.
+ */
+function goOnElsewhere(
+  halts: Halt[],
+  { kind, id, hours, node }: Profile["joints"][number],
+  stop: Halt | undefined,
+): void {
+  const there = halts.find((halt) => halt.node === node);
+  const nights = kind === "transfer" ? Math.ceil(hours / TRAVEL_DAY_H) : 0;
+  if (there) {
+    there.nights = Math.max(there.nights, nights);
+    there.passH += kind === "ride" ? hours : 0;
+    return;
+  }
+  const at = halts.findIndex((halt) => halt.node > node);
+  const between =
+    kind === "transfer"
+      ? (stop ?? trailEnd(`${TRANSFER}${id}`, node))
+      : { ...trailEnd(`${RIDE}${id}`, node), ...NOTHING_THERE, passH: hours };
+  halts.splice(at < 0 ? halts.length - 1 : at, 0, { ...between, nights: Math.max(between.nights, nights) });
+}
+
+const NOTHING_THERE = { hasBed: false, feeds: false, sellsFood: false, sellsFuel: false };
 
 /** A stop that says nothing is taken to offer everything. */
 export function offers({ services }: Pick<HaltStop, "services">, wanted: Services): boolean {
@@ -90,5 +152,6 @@ function trailEnd(stopId: string, node: number): Halt {
     sellsFood: true,
     sellsFuel: true,
     closesH: undefined,
+    passH: PASS_THROUGH_H,
   };
 }

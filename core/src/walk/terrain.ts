@@ -1,6 +1,6 @@
 /** What is underfoot on every cell, summer and winter coat, in walking order. */
 import type { Stretch } from "../plan/schema.ts";
-import { nodeAt } from "../track/place.ts";
+import { nodesOn } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { surfaceIndex } from "./surfaces.ts";
 
@@ -37,12 +37,9 @@ export function buildTerrain({ profile, stretches }: { profile: Profile; stretch
     snowToDay: new Int16Array(n),
   };
   for (const stretch of stretches) {
-    const a = nodeAt(profile, stretch.fromM);
-    const b = nodeAt(profile, stretch.toM);
-    const from = Math.min(a, b);
-    const to = Math.max(a, b);
-    if (stretch.kind === "surface") terrain.bare.fill(surfaceIndex(stretch.surface), from, to);
-    if (stretch.kind === "snow") {
+    for (const [from, to] of nodesOn(profile, stretch)) {
+      if (stretch.kind === "surface") terrain.bare.fill(surfaceIndex(stretch.surface), from, to);
+      if (stretch.kind !== "snow") continue;
       terrain.snow.fill(surfaceIndex(stretch.surface ?? "firm-snow"), from, to);
       terrain.snowFromDay.fill(stretch.fromMonthDay ? monthDayIndex(stretch.fromMonthDay) : 0, from, to);
       terrain.snowToDay.fill(stretch.toMonthDay ? monthDayIndex(stretch.toMonthDay) : 365, from, to);

@@ -68,7 +68,6 @@ export interface Block {
 
 /** With less than this left of the day, a stop meant to be passed through becomes the night. */
 const STAY_H = 0.5;
-const PASS_THROUGH_H = 1.5;
 /** A camp before a stop that has closed. */
 const BEFORE_STOP_M = 2000;
 
@@ -211,7 +210,7 @@ export function walkBlock(
       const due = rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
       part.zeroDays = Math.max(to.nights - 1, due ? 1 : 0, 0);
       nextDay(to.node, part.zeroDays, true);
-    } else clockH += PASS_THROUGH_H;
+    } else clockH += to.passH;
   }
   const { cellH, cellC, surface } = stride;
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true, nightsUp } };

@@ -1,16 +1,22 @@
-/** The made-up demo: its plan, and its track in the packed form that the build makes of the GPX. */
+/** The made-up demo: its plan, and its tracks in the packed form that the build makes of the GPX. */
 import { unpackTrack, type Plan, type PlanFile } from "@gepack/core";
 
 export async function fetchDemo(onBytes: (bytes: number) => void): Promise<PlanFile> {
   let readBytes = 0;
   const told = (bytes: number): void => onBytes((readBytes += bytes));
-  const [plan, track] = await Promise.all([
-    fetchBytes("/demo/corvane.gepack.json", told),
-    fetchBytes("/demo/corvane.track", told),
-  ]);
-  const document = JSON.parse(new TextDecoder().decode(plan)) as Plan;
-  const points = unpackTrack(track);
-  return { plan: { ...document, trackIds: [points.id] }, tracks: [points] };
+  const [plan, ...tracks] = await Promise.all(
+    ["corvane.gepack.json", "corvane.track", "corvane-alternate.track"].map((name) =>
+      fetchBytes(`/demo/${name}`, told),
+    ),
+  );
+  return { plan: JSON.parse(new TextDecoder().decode(plan)) as Plan, tracks: tracks.map(unpackTrack) };
+}
+
+/** The second example, a trail in two halves, as a file that is read like any other. */
+export async function fetchExample(): Promise<File> {
+  const name = "flip-flop.gepack.json";
+  const bytes = await fetchBytes(`/demo/${name}`, () => {});
+  return new File([bytes as BlobPart], name, { type: "application/json" });
 }
 
 async function fetchBytes(url: string, onBytes: (bytes: number) => void): Promise<Uint8Array> {

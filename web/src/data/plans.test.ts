@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import { computePlan, readPlanFile, type Plan } from "@gepack/core";
+import { computePlan, PLAN_VERSION, readPlanFile, type Plan } from "@gepack/core";
 import { produceWithPatches, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { planWith, straightTrack } from "../../test/plans.ts";
@@ -242,7 +242,7 @@ describe("documents of an earlier version", () => {
     await db.history.add({ planId: "old", label: "Edit", forward: [], inverse: [], undone: 0 });
     await migrateStored();
     const { doc, revision } = (await db.plans.get("old"))!;
-    expect(doc.version).toBe(2);
+    expect(doc.version).toBe(PLAN_VERSION);
     expect(doc.dayRules).toMatchObject({ darkFraction: 0.25, sleepAt: "camps" });
     expect(revision).toBe(4);
     expect(await step("old", "undo")).toBeUndefined();

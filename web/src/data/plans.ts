@@ -1,5 +1,13 @@
 /** Every read and write of plans. All edits go through `change`, so that each can be undone. */
-import { PLAN_VERSION, PROFILE_VERSION, writePlanFile, type Plan, type Profile, type TrackPoints } from "@gepack/core";
+import {
+  PLAN_VERSION,
+  PROFILE_VERSION,
+  trackIdsOf,
+  writePlanFile,
+  type Plan,
+  type Profile,
+  type TrackPoints,
+} from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { db, type HistoryRow, type PlanRow } from "./db.ts";
@@ -179,7 +187,7 @@ async function newestPlan(): Promise<PlanRow | undefined> {
 
 /** The tracks of a plan, those that are there and whole. */
 export function tracksOf(plan: Plan): Promise<TrackPoints[]> {
-  return guarded(async () => (await db.tracks.bulkGet(plan.trackIds)).filter((track) => isTrack(track)));
+  return guarded(async () => (await db.tracks.bulkGet(trackIdsOf(plan))).filter((track) => isTrack(track)));
 }
 
 function isTrack(track: TrackPoints | undefined): track is TrackPoints {
@@ -193,7 +201,9 @@ function isTrack(track: TrackPoints | undefined): track is TrackPoints {
 export function rawPlan(id: string): Promise<string> {
   return guarded(async () => {
     const row = await db.plans.get(id);
-    const ids = Array.isArray(row?.doc?.trackIds) ? row.doc.trackIds : [];
+    const main = Array.isArray(row?.doc?.trackIds) ? row.doc.trackIds : [];
+    const alternates = Array.isArray(row?.doc?.route?.alternates) ? row.doc.route.alternates : [];
+    const ids = [...main, ...alternates.map((alternate) => alternate?.trackId)].filter((id) => typeof id === "string");
     const tracks = (await db.tracks.bulkGet(ids)).filter((track) => isTrack(track));
     return JSON.stringify(writePlanFile(row?.doc as Plan, tracks));
   });
@@ -224,7 +234,8 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
       if (stored && !sameTrack(stored, track)) renamed.set(track.id, `${track.id}-${crypto.randomUUID()}`);
     }
     const idNow = (id: string): string => renamed.get(id) ?? id;
-    const doc = { ...plan, trackIds: plan.trackIds.map(idNow) };
+    const alternates = plan.route.alternates.map((alternate) => ({ ...alternate, trackId: idNow(alternate.trackId) }));
+    const doc = { ...plan, trackIds: plan.trackIds.map(idNow), route: { ...plan.route, alternates } };
     const kept = tracks.map((track) => ({ ...track, id: idNow(track.id) }));
     if ((await db.plans.get(plan.id)) === undefined) return void (await storePlan(doc, kept));
     await db.tracks.bulkPut(kept);

@@ -52,9 +52,10 @@ beforeEach(() => {
 });
 
 const stop = (id: string) => plan.stops.find((row) => row.id === id)!;
+const placed = () => ({ ...plan, profile: compute().profile });
 const axe = () => plan.kit[0]!.spans[0]!;
 const move = (end: "from" | "to", pointIndex: number) =>
-  moveSpanEnd(plan, swapPoints(plan, compute()), plan.kit[0], { spanIndex: 0, end }, pointIndex);
+  moveSpanEnd(placed(), swapPoints(plan, compute()), plan.kit[0], { spanIndex: 0, end }, pointIndex);
 
 describe("moving the ends of spans", () => {
   test("the points are the ends of the trail and the stops in use", () => {
@@ -90,7 +91,7 @@ describe("moving the ends of spans", () => {
   });
 
   test("a span that ends at a stop not in use is drawn where that stop lies, either way round", () => {
-    const at = (): number => endAtM(swapPoints(plan, compute()), plan, "idle");
+    const at = (): number => endAtM(swapPoints(plan, compute()), placed(), "idle");
     expect(nearestPoint(swapPoints(plan, compute()), 44_000)).toBe(1);
     expect(at()).toBe(50_000);
     turnRound();

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { openDemo } from "../store/document.ts";
 import { report } from "../store/notices.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
-import { savePlanFile } from "./files.ts";
+import { openExample, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
 
@@ -33,6 +33,9 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
               Begin an own trip…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample()}>
+              Open an example: a trail in two halves
             </DropdownMenu.Item>
             <PlansMenu />
             <DropdownMenu.Item className="menu-item" onSelect={() => setAsking(true)}>

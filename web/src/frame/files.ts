@@ -1,7 +1,8 @@
 /** Plan files out of and into the browser. */
+import { fetchExample } from "../data/demo.ts";
 import { rawPlan } from "../data/plans.ts";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
-import { sentenceOf, tell } from "../store/notices.ts";
+import { report, sentenceOf, tell } from "../store/notices.ts";
 
 export async function savePlanFile(): Promise<void> {
   const text = await exportText();
@@ -25,6 +26,15 @@ export function save(text: string, name: string, ending = "gepack.json", type = 
   }.${ending}`;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** The second made-up example, beside the plans that are here. */
+export async function openExample(): Promise<void> {
+  try {
+    await importPlanFile(await fetchExample());
+  } catch (error) {
+    report(error);
+  }
 }
 
 /** Refusals say what and where, and leave the opened plan as it is. */

@@ -1,7 +1,7 @@
 /** The Line: the trail in one strip, on every station. The pack by substance above, height below, legs, water, dates. */
 import { memo, useMemo, useRef } from "react";
 import { ticks } from "d3-array";
-import { KG_PER_LB, nodeAt, type Plan, type PlanResult, type TrackM } from "@gepack/core";
+import { isWalked, KG_PER_LB, nodeOf, nodesOn, type Plan, type PlanResult } from "@gepack/core";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth, figure, unitSymbol } from "../units/quantity.ts";
 import { stopName } from "../words/names.ts";
@@ -236,7 +236,6 @@ function Tints({ plan, result, frame }: Props & { frame: LineFrame }) {
       />
     );
   };
-  const at = (trackM: TrackM): number => nodeAt(profile, trackM) * profile.cellM;
   return (
     <g>
       {result.legs.map((leg) => {
@@ -245,7 +244,11 @@ function Tints({ plan, result, frame }: Props & { frame: LineFrame }) {
       })}
       {plan.stretches
         .filter((stretch) => stretch.kind === "dry")
-        .map((stretch) => band(stretch.id, at(stretch.fromM), at(stretch.toM), "url(#dry-hatch)"))}
+        .flatMap((stretch) =>
+          nodesOn(profile, stretch).map(([from, to], i) =>
+            band(`${stretch.id} ${i}`, from * profile.cellM, to * profile.cellM, "url(#dry-hatch)"),
+          ),
+        )}
     </g>
   );
 }
@@ -258,7 +261,8 @@ function WaterTicks({ plan, result, x }: Props & { x: LineScale }) {
     );
     const paths = { trusted: "", other: "" };
     for (const source of plan.sources) {
-      const px = x(nodeAt(result.profile, source.trackM) * result.profile.cellM).toFixed(1);
+      if (!isWalked(result.profile, source)) continue;
+      const px = x(nodeOf(result.profile, source) * result.profile.cellM).toFixed(1);
       if (counted.has(source.id)) paths.trusted += `M${px} ${WATER_Y - 5}v9`;
       else paths.other += `M${px} ${WATER_Y - 2}v4`;
     }

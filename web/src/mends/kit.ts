@@ -8,12 +8,12 @@ type NewPiece = Pick<Piece, "name" | "group" | "massG"> & Partial<Piece>;
 
 /** A piece more on one leg: it comes in at the leg's first stop and goes home at its last. */
 function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: string, piece: NewPiece): Action {
-  const leg = result.legs[legIndex]!;
-  const first = legIndex === 0;
-  const last = legIndex === result.legs.length - 1;
   const mass = quantity("smallMass", piece.massG, plan.trip.units);
   const where = `leg ${legIndex + 1}`;
   const { firstId, lastId } = walkEnds(plan.trip.direction);
+  // Between the parts of a route nothing can be posted: it comes and goes at the stops around.
+  const comes = result.legs.findLast(({ index, fromStopId }) => index <= legIndex && !fromStopId.startsWith("@"));
+  const goes = result.legs.find(({ index, toStopId }) => index >= legIndex && !toStopId.startsWith("@"));
   return {
     button: `Add ${article(piece.name)} on ${where} (+${mass})`,
     label: `${piece.name} on ${where}`,
@@ -30,10 +30,10 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
         ...piece,
         spans: [
           {
-            fromStopId: first ? firstId : leg.fromStopId,
-            toStopId: last ? lastId : leg.toStopId,
-            begins: first ? "from-home" : "posted",
-            ends: last ? "kept" : "sent-home",
+            fromStopId: comes?.fromStopId ?? firstId,
+            toStopId: goes?.toStopId ?? lastId,
+            begins: comes ? "posted" : "from-home",
+            ends: goes ? "sent-home" : "kept",
           },
         ],
       }),

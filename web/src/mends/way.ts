@@ -1,6 +1,6 @@
 /** Mends of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
 import { firstName } from "../words/names.ts";
-import { dayNumber, guessSea, isoOfDay, nodeAt, simulatedStations, type Hiker } from "@gepack/core";
+import { dayNumber, guessSea, isoOfDay, isWalked, nodeOf, simulatedStations, type Hiker } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
 import type { Action, Standing } from "./mend.ts";
@@ -10,8 +10,8 @@ export function useStopOnLeg(on: Standing, legIndex: number): Action | undefined
   const leg = on.result.legs[legIndex]!;
   const middle = (leg.fromNode + leg.toNode) / 2;
   const passed = on.plan.stops
-    .filter((stop) => !stop.use)
-    .map((stop) => ({ stop, node: nodeAt(on.result.profile, stop.trackM) }))
+    .filter((stop) => !stop.use && isWalked(on.result.profile, stop))
+    .map((stop) => ({ stop, node: nodeOf(on.result.profile, stop) }))
     .filter(({ node }) => node > leg.fromNode && node < leg.toNode)
     .sort((a, b) => Math.abs(a.node - middle) - Math.abs(b.node - middle))[0];
   return passed && useStop(on, passed.stop.id);

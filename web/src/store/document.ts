@@ -6,6 +6,8 @@
 import {
   keepEqual,
   PLAN_VERSION,
+  routeKey,
+  trackIdsOf,
   writePlanFile,
   type OpenInput,
   type Plan,
@@ -240,13 +242,13 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
   return false;
 }
 
-const keyOf = (plan: Plan): string => `${plan.trackIds.join(" ")} ${plan.trip.direction}`;
+const keyOf = (plan: Plan): string => `${trackIdsOf(plan).join(" ")} ${plan.trip.direction}${routeKey(plan.route)}`;
 
 async function giveTrail(plan: Plan): Promise<void> {
   const key = keyOf(plan);
   if (key === trailKey) return;
   const profile = shownProfile(key) ?? (inMemory ? undefined : await profileOf(key).catch(() => undefined));
-  calculator().setTrail({ key, profile, tracks: () => tracksFor(plan) });
+  calculator().setTrail({ key, profile, route: plan.route, tracks: () => tracksFor(plan) });
   trailKey = key;
 }
 
@@ -378,7 +380,12 @@ export async function openDemo(): Promise<void> {
 /** Shows a plan that came from outside, and stores it. */
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   trailKey = keyOf(plan);
-  calculator().setTrail({ key: trailKey, profile: undefined, tracks: () => Promise.resolve(tracks) });
+  calculator().setTrail({
+    key: trailKey,
+    profile: undefined,
+    route: plan.route,
+    tracks: () => Promise.resolve(tracks),
+  });
   const before = { latest, inMemory, shown: get(), selected: useSelection.getState() };
   if (inMemory) inMemory = tracks;
   if (before.shown.plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });

@@ -1,11 +1,17 @@
-import { walkEnds, type Hiker, type Plan } from "@gepack/core";
+import { RIDE, TRANSFER, walkEnds, type Hiker, type Plan } from "@gepack/core";
 
-/** Name of a stop, the two ends of the trail included. */
-export function stopName({ stops, trip }: Pick<Plan, "stops" | "trip">, stopId: string): string {
+/** Name of a stop, the two ends of the trail and places between the parts of a route included. */
+export function stopName({ stops, trip, route }: Pick<Plan, "stops" | "trip" | "route">, stopId: string): string {
   const { firstId, lastId } = walkEnds(trip.direction);
   if (stopId === firstId) return "Start";
   if (stopId === lastId) return "Finish";
+  if (stopId.startsWith(TRANSFER)) return `Transfer at ${named(route.sections, stopId.slice(TRANSFER.length))}`;
+  if (stopId.startsWith(RIDE)) return `Ride past ${named(route.closures, stopId.slice(RIDE.length))}`;
   return stops.find((stop) => stop.id === stopId)?.name ?? "(stop is gone)";
+}
+
+function named(rows: readonly { id: string; name: string }[], id: string): string {
+  return rows.find((row) => row.id === id)?.name ?? id;
 }
 
 /** Name of a source; a stop’s tap has none. */

@@ -12,6 +12,8 @@ import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
 export interface TrailSource {
   key: string;
   profile: Profile | undefined;
+  /** That the profile was measured on. */
+  route?: Plan["route"];
   tracks: () => Promise<readonly TrackPoints[]>;
 }
 
@@ -64,12 +66,14 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
 
   const giveTrail = async (worker: CoreWorker, whose: "live" | "side", withTracks: boolean): Promise<string> => {
     if (!trail) throw new Error("No trail is opened.");
-    const { key } = trail;
+    const { key, route } = trail;
     if (withTracks) await worker.job("setTrail", { key, tracks: await trail.tracks() });
     else if (trailOf[whose] !== key)
       await worker.job(
         "setTrail",
-        trail.profile ? { key, profile: trail.profile } : { key, tracks: await trail.tracks() },
+        trail.profile
+          ? { key, profile: trail.profile, ...(route ? { route } : {}) }
+          : { key, tracks: await trail.tracks() },
       );
     else return key;
     trailOf[whose] = key;

@@ -32,9 +32,10 @@ export type { TrackPreview } from "./readTracks.ts";
 /** The trail a session computes on, by a key of the page's. */
 export interface Trail {
   key: string;
-  /** Either is enough; a profile spares the mending, tracks can be walked both ways. */
+  /** Either is enough; a profile, of this route alone, spares the mending; tracks can be walked all ways. */
   tracks?: readonly TrackPoints[];
   profile?: Profile;
+  route?: Plan["route"];
 }
 
 /** Parts of the document that changed since the worker was last told; the first time all of them. */
@@ -61,11 +62,11 @@ export function createJobs(beat?: () => void) {
 
   return {
     /** Takes a trail; computing on it is asked for with its key. */
-    setTrail({ key, tracks, profile }: Trail): void {
+    setTrail({ key, tracks, profile, route }: Trail): void {
       trailKey = key;
       plan = undefined;
       if (tracks) session.setTracks(tracks);
-      if (profile) session.setProfile(profile);
+      if (profile) session.setProfile(profile, route);
     },
 
     /**
@@ -85,7 +86,7 @@ export function createJobs(beat?: () => void) {
       if (!plan && !parts.format) return "no-plan";
       if (key !== trailKey) return "no-trail";
       const now = whole(parts);
-      if (!session.hasTrail(now.trip.direction)) return "no-trail";
+      if (!session.hasTrail(now)) return "no-trail";
       const { profile, ...result } = session.compute(now);
       if (profile !== profileSent) {
         profileSent = profile;
@@ -104,7 +105,7 @@ export function createJobs(beat?: () => void) {
       }: { plan: Plan; key: string; hikerId: string; questions: readonly Question[] },
       { progress, breathe }: JobControl,
     ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given.trip.direction)) return "no-trail";
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
       const runs = questions.map((question) =>
         compareSchools(given, hikerId, question, (other) => session.compute(other)),
       );

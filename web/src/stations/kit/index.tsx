@@ -37,7 +37,7 @@ export default function Kit({ plan, result }: ScreenProps) {
   const frame = useLine(result);
   const { x } = frame;
   const points = useKept(swapPoints(plan, result));
-  const places = useKept<Places>({ stops: plan.stops, trip: plan.trip });
+  const places = useKept<Places>({ stops: plan.stops, trip: plan.trip, route: plan.route, profile: result.profile });
   const shown = plan.kit.filter(
     (piece) =>
       everyone ||

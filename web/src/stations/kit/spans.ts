@@ -1,5 +1,5 @@
 /** Moving the ends of kit spans between the stops of the plan. */
-import { walkEnds, type Piece, type Plan, type PlanResult, type Span } from "@gepack/core";
+import { walkedAt, walkEnds, type Piece, type Plan, type PlanResult, type Profile, type Span } from "@gepack/core";
 import { editRow } from "../../edit/rows.ts";
 import { stopName } from "../../words/names.ts";
 
@@ -10,7 +10,9 @@ export interface SwapPoint {
 }
 
 /** What a span's ends are placed by. */
-export type Places = Pick<Plan, "stops" | "trip">;
+export interface Places extends Pick<Plan, "stops" | "trip" | "route"> {
+  profile: Profile;
+}
 
 export interface SpanEnd {
   spanIndex: number;
@@ -42,7 +44,11 @@ export function swapPoints({ trip }: Pick<Plan, "trip">, result: PlanResult): Sw
   const last = result.legs.length - 1;
   return [
     { id: firstId, atM: 0 },
-    ...result.legs.slice(1).map((leg) => ({ id: leg.fromStopId, atM: leg.fromM })),
+    // Between parts of a route nothing is posted or bought, unless a stop is there.
+    ...result.legs
+      .slice(1)
+      .filter((leg) => !leg.fromStopId.startsWith("@"))
+      .map((leg) => ({ id: leg.fromStopId, atM: leg.fromM })),
     { id: lastId, atM: result.legs[last]!.toM },
   ];
 }
@@ -52,9 +58,7 @@ export function endAtM(points: readonly SwapPoint[], plan: Places, stopId: strin
   const point = points.find((candidate) => candidate.id === stopId);
   if (point) return point.atM;
   const stop = plan.stops.find((candidate) => candidate.id === stopId);
-  const lengthM = points.at(-1)!.atM;
-  if (!stop) return 0;
-  return plan.trip.direction === "reverse" ? lengthM - stop.trackM : stop.trackM;
+  return stop ? walkedAt(plan.profile, stop.trackM, stop.alternateId) : 0;
 }
 
 /** Moves an end to a point; how the piece comes and goes follows when the old way cannot hold. */

@@ -11,6 +11,7 @@ import { kitWords } from "./kit.ts";
 import { loadWords } from "./load.ts";
 import { modelWords } from "./models.ts";
 import { powerWords } from "./power.ts";
+import { routeWords } from "./route.ts";
 import { stopWords } from "./stops.ts";
 import { stretchWords } from "./stretches.ts";
 import { waterWords } from "./water.ts";
@@ -25,6 +26,7 @@ const WORDS: { [Code in CheckCode]: CheckWords<Code> } = {
   ...daysWords,
   ...stopWords,
   ...stretchWords,
+  ...routeWords,
   ...powerWords,
   ...bodyWords,
   ...modelWords,

@@ -1,0 +1,17 @@
+/** Mends of the route. */
+import type { Action, Standing } from "./mend.ts";
+
+/** The alternate that a stop lies on is walked. */
+export function walkAlternate({ plan }: Standing, stopId: string): Action | undefined {
+  const stop = plan.stops.find(({ id }) => id === stopId);
+  const alternate = plan.route.alternates.find(({ id, chosen }) => id === stop?.alternateId && !chosen);
+  if (!alternate) return undefined;
+  return {
+    button: `Walk ${alternate.name}`,
+    label: `Walk ${alternate.name}`,
+    recipe: (draft) => {
+      const target = draft.route.alternates.find(({ id }) => id === alternate.id);
+      if (target) target.chosen = true;
+    },
+  };
+}
