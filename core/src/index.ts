@@ -91,7 +91,18 @@ export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
 export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";
-export { isPacked, readTrackFile, trackReaderFor, unpacker } from "./track/trackFile.ts";
+export { isFit, readFit } from "./track/fit.ts";
+export {
+  arrangeParts,
+  partsOfFile,
+  proposeChoices,
+  type ArrangedParts,
+  type Part,
+  type PartChoice,
+  type PartRole,
+} from "./track/parts.ts";
+export { readTrackFile } from "./track/readTrackFile.ts";
+export { isPacked, trackReaderFor, unpacker } from "./track/trackFile.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";
 export { mendTracks, type Mended, type MendedTrack } from "./track/mend.ts";

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { asFile, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import { asFile, beginTrip, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
 import type { Page } from "@playwright/test";
 
 const offer = (page: Page, name: string, text: string | Buffer) =>
@@ -17,21 +17,13 @@ async function exported(page: Page): Promise<Record<string, unknown>> {
   return JSON.parse(readFileSync(await download.path(), "utf8")) as Record<string, unknown>;
 }
 
-test("an own track: previewed, begun as a trip, planned, kept over a reload", async ({ page }) => {
-  await openDemo(page, "/trail/");
-  await offer(
-    page,
-    "north.gpx",
-    gpxOf(
-      900,
-      '<wpt lat="40.2" lon="-150"><name>Cold spring</name></wpt><wpt lat="40.4" lon="-150.01"><name>Halfway store</name></wpt>',
-    ),
-  );
-  const preview = page.getByTestId("preview");
-  await expect(preview).toContainText("900 track points, 89.8 km");
-  await expect(preview.getByRole("combobox").first()).toHaveValue("source");
-  await preview.getByRole("button", { name: "Begin a trip on it" }).click();
+test("an own trip stands beside the demo, and is kept over a reload", async ({ page }) => {
+  await openDemo(page);
+  const words =
+    '<wpt lat="40.2" lon="-150"><name>Cold spring</name></wpt><wpt lat="40.4" lon="-150.01"><name>Halfway store</name></wpt>';
+  await beginTrip(page, asFile("north.gpx", gpxOf(900, words)));
   await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
+  await station(page, "Trail");
   await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(2);
   await expect(page.getByRole("slider", { name: "source Cold spring" })).toBeVisible();
   await page.reload();

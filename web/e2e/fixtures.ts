@@ -49,6 +49,13 @@ export async function startingWeights(page: Page): Promise<string[]> {
   return page.getByTitle("Why this weight").allInnerTexts();
 }
 
+/** An own trip, begun from a file with everything as it is proposed. */
+export async function beginTrip(page: Page, file: ReturnType<typeof asFile>): Promise<void> {
+  await page.goto("/begin/");
+  await page.getByTestId("gpx-file").setInputFiles(file);
+  await page.getByRole("button", { name: "See my legs" }).click();
+}
+
 /** A GPX text along a straight line north. */
 export function gpxOf(points: number, extra = ""): string {
   const rows = Array.from(

@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { ADDRESSES } from "../src/stations/registry.ts";
-import { asFile, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import { asFile, beginTrip, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("a worker that dies is started again, and the edit is kept", async ({ page }) => {
   await openDemo(page, "/kit/");
@@ -31,7 +31,8 @@ test("a full disk: the sentence says so, and what was there stays", async ({ pag
 });
 
 test("a full disk while beginning a trip: the plan of before stays, the preview too", async ({ page }) => {
-  await openDemo(page, "/trail/");
+  await openDemo(page);
+  await page.goto("/begin/");
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
@@ -40,12 +41,11 @@ test("a full disk while beginning a trip: the plan of before stays, the preview 
     };
   });
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-  await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
+  await page.getByRole("button", { name: "See my legs" }).click();
   await expect(page.getByText("The trip was not begun.")).toBeVisible();
-  await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
-  await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(22);
   await expect(page.getByTestId("preview")).toBeVisible();
-  await page.reload();
+  await page.goto("/");
+  await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(22);
   await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
 });
 
@@ -83,9 +83,8 @@ for (const [what, table, key, change, sentence] of [
   ["its track gone", "plans", "corvane", { doc: { trackIds: ["gone"] } }, /track is missing/],
 ] as const)
   test(`a stored plan that is damaged (${what}) is said, can be exported, and bars no other way`, async ({ page }) => {
-    await openDemo(page, "/trail/");
-    await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-    await page.getByTestId("preview").getByRole("button", { name: "Begin a trip on it" }).click();
+    await openDemo(page);
+    await beginTrip(page, asFile("north.gpx", gpxOf(900)));
     await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
     await damage(page, table, key, change);
     await damage(page, "settings", "currentPlan", { value: "corvane" });

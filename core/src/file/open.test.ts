@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan } from "../session/session.ts";
 import { sortWaypoint } from "../places/sortWaypoint.ts";
-import { readTrackFile } from "../track/trackFile.ts";
+import { readTrackFile } from "../track/readTrackFile.ts";
 import { writeGeoJson, writeGpx, writeMileTable } from "./open.ts";
 import { placeRows } from "./places.ts";
 

@@ -30,14 +30,21 @@ function description({ detail, note, fillL }: PlaceRow, plan: Plan): string {
   return [detail, fill, note].filter((part) => part !== "").join("; ");
 }
 
+/** What an alternate's track is called in files, and known by when they come back. */
+const ALTERNATE = "alternate";
+
+function isAlternate({ trackIds, route }: Plan, { id }: TrackPoints): boolean {
+  return !trackIds.includes(id) && route.alternates.some(({ trackId }) => trackId === id);
+}
+
 export function writeGpx({ plan, result, tracks }: OpenInput): string {
   const waypoints = placeRows(plan, result).map((row) => {
     const about = description(row, plan);
     return `<wpt lat="${degrees(row.latDeg)}" lon="${degrees(row.lonDeg)}"><name>${escaped(row.name)}</name>${about === "" ? "" : `<desc>${escaped(about)}</desc>`}<type>${row.kind}</type></wpt>`;
   });
-  const segments = tracks.flatMap((track) => {
+  const written = tracks.map((track) => {
     const { segmentStarts, lonDeg, latDeg, heightM } = track;
-    return [...segmentStarts].map((from, s) => {
+    const segments = [...segmentStarts].map((from, s) => {
       const to = segmentStarts[s + 1] ?? lonDeg.length;
       let points = "";
       for (let i = from; i < to; i++) {
@@ -46,13 +53,13 @@ export function writeGpx({ plan, result, tracks }: OpenInput): string {
       }
       return `<trkseg>\n${points}</trkseg>`;
     });
+    const type = isAlternate(plan, track) ? `<type>${ALTERNATE}</type>` : "";
+    return `<trk><name>${escaped(track.name || plan.trip.name)}</name>${type}\n${segments.join("\n")}\n</trk>`;
   });
   return `<?xml version="1.0" encoding="UTF-8"?>
 <gpx version="1.1" creator="Gepack" xmlns="http://www.topografix.com/GPX/1/1">
 ${waypoints.join("\n")}
-<trk><name>${escaped(tracks[0]?.name ?? plan.trip.name)}</name>
-${segments.join("\n")}
-</trk>
+${written.join("\n")}
 </gpx>
 `;
 }
@@ -65,7 +72,14 @@ export function writeGeoJson({ plan, result, tracks }: OpenInput): string {
   }));
   return JSON.stringify({
     type: "FeatureCollection",
-    features: [...tracks.map(trackAsFeature), ...places],
+    features: [
+      ...tracks.map((track) => {
+        const feature = trackAsFeature(track);
+        const type = isAlternate(plan, track) ? { type: ALTERNATE } : {};
+        return { ...feature, properties: { name: track.name, ...type } };
+      }),
+      ...places,
+    ],
   });
 }
 
@@ -73,7 +87,7 @@ const M_PER_KM = 1000;
 
 /** One row a place: kilometres from the start and to the next, height, off-trail way, what it is, fill-ups. */
 export function writeMileTable({ plan, result }: Omit<OpenInput, "tracks">): string {
-  const rows = placeRows(plan, result);
+  const rows = placeRows(plan, result).filter((row) => row.isWalked);
   const fields = [
     "km",
     "to next km",

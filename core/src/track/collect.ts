@@ -2,8 +2,19 @@
 import { type Problem, type Reading } from "../units/problem.ts";
 import { PointBuffer, type TrackPoints, type Waypoint } from "./points.ts";
 
+/** One of a file's tracks: what the file calls it, and where its points begin. */
+export interface TrackPart {
+  name: string;
+  /** The file's own word for its kind, empty where it has none. */
+  type: string;
+  from: number;
+}
+
 export interface TrackFile {
+  /** All points of the file in its order; none where it holds waypoints alone. */
   track: TrackPoints;
+  /** Its tracks, those without points left out. */
+  parts: TrackPart[];
   waypoints: Waypoint[];
   /** Whether the points came from a track or, for want of one, from a route. */
   from: "track" | "route";
@@ -32,6 +43,7 @@ export class Collected {
   readonly tracks = new PointBuffer();
   readonly routes = new PointBuffer();
   private readonly waypoints: Waypoint[] = [];
+  private readonly parts = { track: [] as TrackPart[], route: [] as TrackPart[] };
   private readonly problems: Problem[] = [];
   private badPoints = 0;
   private badHeights = 0;
@@ -41,6 +53,19 @@ export class Collected {
     private readonly refuse: (sentence: string) => never,
     private readonly unit: "line" | "position" = "line",
   ) {}
+
+  /** The points that follow are another track; its name may come later. */
+  beginPart(of: "track" | "route" = "track"): void {
+    const { count } = of === "track" ? this.tracks : this.routes;
+    this.parts[of].push({ name: "", type: "", from: count });
+  }
+
+  /** Of the track that is being read. */
+  namePart(words: { name?: string; type?: string }, of: "track" | "route" = "track"): void {
+    const part = this.parts[of].at(-1);
+    if (part && part.name === "" && words.name) part.name = words.name;
+    if (part && part.type === "" && words.type) part.type = words.type;
+  }
 
   /** A height as the file has it: NaN where it is missing or cannot be. */
   height(text: string): number {
@@ -88,7 +113,7 @@ export class Collected {
   /** Why this makes no trail, if it does not. */
   tooFew(): string | undefined {
     const count = this.pointCount();
-    if (count >= 2) return undefined;
+    if (count >= 2 || (count === 0 && this.waypoints.length > 0)) return undefined;
     if (count === 0 && this.badPoints > 0) return `None of the file's ${this.badPoints} points has usable coordinates.`;
     return `The file has ${count === 0 ? "no track or route points" : "a track of one point"}. At least two points make a trail.`;
   }
@@ -99,6 +124,8 @@ export class Collected {
     if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
     if (badHeights > 0) told(`${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`);
     const points = from === "track" ? this.tracks : this.routes;
-    return { value: { track: points.take(trackId, name), waypoints: this.waypoints, from }, problems };
+    const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));
+    if (parts[0]?.from !== 0 && points.count > 0) parts.unshift({ name: "", type: "", from: 0 });
+    return { value: { track: points.take(trackId, name), parts, waypoints: this.waypoints, from }, problems };
   }
 }

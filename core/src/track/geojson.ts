@@ -10,6 +10,13 @@ const isObject = (value: unknown): value is Json =>
 const text = (value: unknown): string => (typeof value === "string" ? value.slice(0, 1000) : "");
 const MAX_NESTED = 20;
 
+function hasLine(shape: unknown, nested = 0): boolean {
+  if (!isObject(shape) || nested > MAX_NESTED) return false;
+  const { type, geometries } = shape;
+  if (type === "LineString" || type === "MultiLineString") return true;
+  return Array.isArray(geometries) && geometries.some((one) => hasLine(one, nested + 1));
+}
+
 export function readGeoJson(source: string, trackId = "track", fileName = "track"): Reading<TrackFile> {
   let data: unknown;
   try {
@@ -67,6 +74,13 @@ export function readGeoJson(source: string, trackId = "track", fileName = "track
     const shape = value["geometry"];
     if (title === "" && isObject(shape) && String(shape["type"]).endsWith("LineString"))
       title = text(properties["name"]);
+    if (hasLine(shape)) {
+      found.beginPart();
+      found.namePart({
+        name: text(properties["name"] ?? properties["title"]).slice(0, 200),
+        type: text(properties["type"] ?? properties["kind"]).slice(0, 200),
+      });
+    }
     geometry(shape, properties, 0);
   };
   try {

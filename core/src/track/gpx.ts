@@ -26,6 +26,7 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
   let latDeg = NaN;
   let heightM = NaN;
   let pointLine = 0;
+  let partOf: "track" | "route" | undefined;
   let pointOf: "trkpt" | "rtept" | "wpt" | undefined;
   let words = { name: "", symbol: "", type: "", description: "" };
 
@@ -50,6 +51,7 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
       return;
     }
     const name = localName(tag.name);
+    if (name === "trk" || name === "rte") partOf = name === "trk" ? "track" : "route";
     switch (name) {
       case "trkpt":
       case "rtept":
@@ -61,10 +63,14 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
         heightM = NaN;
         words = { name: "", symbol: "", type: "", description: "" };
         break;
+      case "trk":
+        found.beginPart();
+        break;
       case "trkseg":
         found.tracks.openSegment();
         break;
       case "rte":
+        found.beginPart("route");
         found.routes.openSegment();
         break;
       case "ele":
@@ -87,7 +93,8 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
     if (wantsText) {
       wantsText = false;
       takeText(name, text.trim());
-    } else if (name === pointOf) {
+    } else if (name === "trk" || name === "rte") partOf = undefined;
+    else if (name === pointOf) {
       takePoint(name);
       pointOf = undefined;
     }
@@ -98,8 +105,10 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
     else if (name === "name") {
       if (pointOf) words.name = short;
       else if (title === "") title = short;
-    } else if (!pointOf) return;
-    else if (name === "sym") words.symbol = short;
+      if (!pointOf && partOf) found.namePart({ name: short }, partOf);
+    } else if (!pointOf) {
+      if (name === "type" && partOf) found.namePart({ type: short }, partOf);
+    } else if (name === "sym") words.symbol = short;
     else if (name === "type") words.type = short;
     else if (words.description === "") words.description = value;
   };

@@ -17,6 +17,8 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
   const folders: string[] = [];
   let title = "";
   let inPlacemark = false;
+  /** The placemark has a line: further ones are pieces of the same. */
+  let inLines = false;
   let geometry: "line" | "point" | undefined;
   let words = { name: "", symbol: "", type: "", description: "" };
   let point: { lonDeg: number; latDeg: number; line: number } | undefined;
@@ -50,6 +52,7 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
         if (name === "Folder" || name === "Document") folders.push("");
         else if (name === "Placemark") {
           inPlacemark = true;
+          inLines = false;
           words = {
             name: "",
             symbol: "",
@@ -59,6 +62,8 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
           point = undefined;
         } else if (name === "LineString" || name === "Track") {
           geometry = "line";
+          if (!inLines) found.beginPart();
+          inLines = true;
           found.tracks.openSegment();
         } else if (name === "Point") geometry = "point";
         else if (name === "name" || name === "description" || name === "coord" || name === "coordinates") {
@@ -91,6 +96,7 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
         else if (name === "Folder" || name === "Document") folders.pop();
         else if (name === "Placemark") {
           inPlacemark = false;
+          if (inLines) found.namePart({ name: words.name, type: words.type });
           if (point && words.name !== "") found.waypoint(point.lonDeg, point.latDeg, words, point.line);
         }
       },

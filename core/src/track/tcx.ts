@@ -22,8 +22,10 @@ export function tcxReader(trackId: string, fileName: string): TrackReader {
     else if (name === "LongitudeDegrees") lonDeg = coordinate(value);
     else if (name === "AltitudeMeters") heightM = found.height(value);
     else if (name === "Name" && at?.kind === "CoursePoint") words.name = value.slice(0, MAX_NAME);
-    else if (name === "Name" && title === "") title = value.slice(0, MAX_NAME);
-    else if (name === "PointType") words.type = value.slice(0, MAX_NAME);
+    else if (name === "Name") {
+      if (title === "") title = value.slice(0, MAX_NAME);
+      found.namePart({ name: value.slice(0, MAX_NAME) });
+    } else if (name === "PointType") words.type = value.slice(0, MAX_NAME);
     else if (name === "Notes") words.description = value;
   };
   const xml = new XmlReader(
@@ -31,7 +33,8 @@ export function tcxReader(trackId: string, fileName: string): TrackReader {
     {
       open: (tag) => {
         const name = localName(tag.name);
-        if (name === "Track") found.tracks.openSegment();
+        if (name === "Course" || name === "Activity") found.beginPart();
+        else if (name === "Track") found.tracks.openSegment();
         else if (name === "Trackpoint" || name === "CoursePoint") {
           at = { kind: name, line: xml.line };
           [lonDeg, latDeg, heightM] = [NaN, NaN, NaN];

@@ -3,7 +3,8 @@ import fc from "fast-check";
 import { strToU8, zipSync } from "fflate";
 import { describe, expect, test } from "vitest";
 import { runs } from "../../test/arbitraryPlan.ts";
-import { readTrackFile } from "./trackFile.ts";
+import { FitBaseType, FitEncoder } from "fit-file-parser";
+import { readTrackFile } from "./readTrackFile.ts";
 
 const POINTS = Array.from({ length: 40 }, (_, i) => ({ lat: 40 + i / 1000, lon: -150 - i / 2000, ele: 300 + i }));
 const WATER = { lat: 40.01, lon: -150.005, name: "Heron spring", desc: "seasonal" };
@@ -33,6 +34,37 @@ const GEOJSON = JSON.stringify({
 const CSV = `lat,lon,ele\n${each(({ lat, lon, ele }) => `${lat},${lon},${ele}`, "\n")}\n`;
 const SEMICOLONS = `Breite;Länge;Höhe\r\n${each(({ lat, lon, ele }) => `${lat};${lon};${ele}`.replaceAll(".", ","), "\r\n")}`;
 
+/** Messages 20 and 32 of the format's profile; degrees by semicircles, heights in fifths of a metre above −500 m. */
+const FIT = ((): Uint8Array => {
+  const file = new FitEncoder();
+  const semicircles = (degrees: number): number => Math.round((degrees * 2 ** 31) / 180);
+  const field = (number: number, size: number, baseType: number, value: number | Uint8Array) => ({
+    number,
+    size,
+    baseType,
+    value,
+  });
+  file.writeMessage(0, [field(0, 1, FitBaseType.Enum, 6)]);
+  for (const [i, { lat, lon, ele }] of POINTS.entries())
+    file.writeMessage(20, [
+      field(253, 4, FitBaseType.Uint32, 1_100_000_000 + i),
+      field(0, 4, FitBaseType.Sint32, semicircles(lat)),
+      field(1, 4, FitBaseType.Sint32, semicircles(lon)),
+      field(2, 2, FitBaseType.Uint16, 5 * (ele + 500)),
+    ]);
+  file.writeMessage(20, [field(253, 4, FitBaseType.Uint32, 1_100_000_999)]);
+  const name = new Uint8Array(16);
+  name.set(strToU8(WATER.name));
+  file.writeMessage(32, [
+    field(1, 4, FitBaseType.Uint32, 1_100_000_000),
+    field(2, 4, FitBaseType.Sint32, semicircles(WATER.lat)),
+    field(3, 4, FitBaseType.Sint32, semicircles(WATER.lon)),
+    field(5, 1, FitBaseType.Enum, 3),
+    field(6, 16, FitBaseType.String, name),
+  ]);
+  return new Uint8Array(file.close());
+})();
+
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const FORMATS: readonly (readonly [string, Uint8Array, waypoint: boolean])[] = [
   ["GPX", bytes(GPX), true],
@@ -41,6 +73,7 @@ const FORMATS: readonly (readonly [string, Uint8Array, waypoint: boolean])[] = [
   ["KMZ", zipSync({ "doc.kml": strToU8(KML(LINE)), "images/a.png": new Uint8Array(9) }), true],
   ["TCX", bytes(TCX), true],
   ["GeoJSON", bytes(GEOJSON), true],
+  ["FIT", FIT, true],
   ["CSV", bytes(CSV), false],
   ["CSV with semicolons and decimal commas", bytes(SEMICOLONS), false],
 ];
@@ -52,16 +85,16 @@ describe("the same walk, whatever it is written in", () => {
     const { track, waypoints } = value!;
     expect(track.lonDeg).toHaveLength(POINTS.length);
     for (const [i, { lat, lon, ele }] of POINTS.entries()) {
-      expect(track.latDeg[i]).toBeCloseTo(lat, 9);
-      expect(track.lonDeg[i]).toBeCloseTo(lon, 9);
+      expect(track.latDeg[i]).toBeCloseTo(lat, 6);
+      expect(track.lonDeg[i]).toBeCloseTo(lon, 6);
       expect(track.heightM[i]).toBeCloseTo(ele, 3);
     }
-    expect(track.name).toBe(waypoint ? "Walk" : "walk");
-    if (waypoint)
-      expect(waypoints).toMatchObject([
-        { name: WATER.name, description: WATER.desc, lonDeg: WATER.lon, latDeg: WATER.lat },
-      ]);
-    else expect(waypoints).toEqual([]);
+    expect(track.name).toMatch(/^walk$/i);
+    expect(value!.parts).toMatchObject([{ from: 0 }]);
+    if (!waypoint) return expect(waypoints).toEqual([]);
+    expect(waypoints).toMatchObject([{ name: WATER.name }]);
+    expect(waypoints[0]!.lonDeg).toBeCloseTo(WATER.lon, 6);
+    expect(`${waypoints[0]!.description} ${waypoints[0]!.type}`).toMatch(/seasonal|water/);
   });
 
   test("several lines are several segments; a KML line on the ground has no heights; unnamed points beside it are its own", () => {
@@ -78,9 +111,18 @@ describe("the same walk, whatever it is written in", () => {
   test("a KML outline of an area is no trail, a long run of coordinates is read in any chunks", () => {
     const area =
       "<Polygon><outerBoundaryIs><LinearRing><coordinates>1,1 2,2 3,3 1,1</coordinates></LinearRing></outerBoundaryIs></Polygon>";
-    expect(readTrackFile(bytes(KML(area))).problems[0]!.sentence).toMatch(/no track or route points/);
+    expect(readTrackFile(bytes(KML(area))).value!.track.lonDeg).toHaveLength(0);
     expect(readTrackFile(bytes(KML(area + LINE))).value!.track.lonDeg).toHaveLength(POINTS.length);
   });
+});
+
+test("places alone are read, and are no track", () => {
+  const gpx = `<gpx version="1.1"><wpt lat="1" lon="2"><name>Well</name></wpt></gpx>`;
+  for (const file of [bytes(gpx), bytes('{"type":"Point","coordinates":[2,1]}')]) {
+    const { value } = readTrackFile(file);
+    expect(value!.waypoints).toMatchObject([{ lonDeg: 2, latDeg: 1 }]);
+    expect([value!.track.lonDeg.length, value!.parts.length]).toEqual([0, 0]);
+  }
 });
 
 describe("what is refused says why, and reads nothing half", () => {
@@ -93,7 +135,8 @@ describe("what is refused says why, and reads nothing half", () => {
     ["a TCX of deep elements", bytes(`<TrainingCenterDatabase>${"<a>".repeat(200)}`), /nested more than 100 deep/],
     ["GeoJSON cut short", bytes(GEOJSON.slice(0, 300)), /not well-formed JSON/],
     ["JSON that is none", bytes('{"a": 1}'), /no GeoJSON/],
-    ["GeoJSON of points alone", bytes('{"type":"Point","coordinates":[1,2]}'), /no track or route points/],
+    ["GeoJSON of nothing", bytes('{"type":"FeatureCollection","features":[]}'), /no track or route points/],
+    ["a FIT file cut short", FIT.slice(0, 300), /FIT file cannot be read/],
     ["a packed file without KML", zipSync({ "a.txt": strToU8("hello") }), /holds no .kml/],
     ["an archive in an archive", zipSync({ "a.kmz": zipSync({ "doc.kml": strToU8(KML(LINE)) }) }), /holds no .kml/],
     ["a packed bomb", bomb, /larger than 300 MB/],

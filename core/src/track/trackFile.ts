@@ -1,10 +1,10 @@
 /**
- * A track from a file of any format that is read, told by its content and not by its ending: GPX, KML, KMZ,
+ * The reader for a track file of any text format, told by its content and not by its ending: GPX, KML, KMZ,
  * TCX, GeoJSON, and tables of points. Text comes in by chunks, so that a worker can show progress and be
  * stopped between them; what has to be whole before it can be read is gathered, up to a bound.
  */
 import { Unzip, UnzipInflate } from "fflate";
-import { type Reading, refused } from "../units/problem.ts";
+import { type Reading } from "../units/problem.ts";
 import type { TrackFile, TrackReader } from "./collect.ts";
 import { namesCoordinates, readPointTable } from "./csv.ts";
 import { encodingOf } from "./encoding.ts";
@@ -96,22 +96,4 @@ export function unpacker(): Unpacker {
     },
     problem: () => problem,
   };
-}
-
-/** All of it at once: for tests, scripts and the server. */
-export function readTrackFile(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
-  if (!isPacked(bytes)) {
-    const text = new TextDecoder(encodingOf(bytes)).decode(bytes);
-    const reader = trackReaderFor(text, trackId, fileName);
-    reader.write(text);
-    return reader.close();
-  }
-  const packed = unpacker();
-  packed.push(bytes, true);
-  const why = packed.problem();
-  if (why !== undefined) return refused("file", why);
-  const text = packed.take();
-  const reader = trackReaderFor(text, trackId, fileName);
-  reader.write(text);
-  return reader.close();
 }

@@ -71,11 +71,17 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
   }
   const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
   if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
-  if (halts.at(-1)?.node !== profile.cellCount) halts.push(trailEnd(lastId, profile.cellCount));
+  // Who sets out from a town in the middle may come to it again, between the parts or at the end.
+  const again = (...nodes: number[]): HaltStop | undefined =>
+    used.find(({ stop }) => nodes.some((node) => liesAt(profile, stop, node)))?.stop;
+  const last = profile.cellCount;
+  if (halts.at(-1)?.node !== last) {
+    const stop = profile.joints.length > 0 ? again(last) : undefined;
+    halts.push(stop ? haltAt(stop, last) : trailEnd(lastId, last));
+  }
   for (const joint of profile.joints) {
-    // Who sets out from a town in the middle comes back to it between the parts.
-    const near = used.find(({ stop }) => joint.kind === "transfer" && isAtTransfer(profile, stop, joint.node));
-    goOnElsewhere(halts, joint, near && haltAt(near.stop, joint.node));
+    const stop = joint.kind === "transfer" ? again(joint.node - 1, joint.node) : undefined;
+    goOnElsewhere(halts, joint, stop && haltAt(stop, joint.node));
   }
   return halts;
 }
@@ -97,12 +103,10 @@ function haltAt(stop: HaltStop, node: number): Halt {
   };
 }
 
-/** Does a stop lie where one part of the walk ends or the next begins? */
-function isAtTransfer(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
-  return [node - 1, node].some((end) => {
-    const place = placeAt(profile, walkedOf(profile, end));
-    return place.alternateId === alternateId && Math.abs(place.trackM - trackM) <= END_REACH_M;
-  });
+/** Does a stop lie within reach of a node, whenever else the walk passes it? */
+function liesAt(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
+  const place = placeAt(profile, walkedOf(profile, node));
+  return place.alternateId === alternateId && Math.abs(place.trackM - trackM) <= END_REACH_M;
 }
 
 /** A day of travel: with a transfer longer than this a night more goes by. */

@@ -12,8 +12,8 @@ import { sentenceOf } from "../store/notices.ts";
 import { welcome } from "../store/settings.ts";
 import type { TrackPreview } from "../worker/jobs.ts";
 import { PACES, nextSeason, type Answers } from "./answers.ts";
-import { partsOf, rowsOf, type FoundRow } from "./found.ts";
-import { Found } from "./Found.tsx";
+import { partsOf, rowsOf, type FoundRow } from "../reading/found.ts";
+import { Found } from "../reading/Found.tsx";
 import { You } from "./You.tsx";
 
 export default function Begin() {
@@ -71,7 +71,7 @@ function Rest({ preview }: { preview: TrackPreview }) {
   const [failure, setFailure] = useState<string>();
   useEffect(() => {
     void calculator()
-      .locateOn({ track, places: waypoints })
+      .locateOn({ tracks: [track], places: waypoints })
       .then((located) => setRows(rowsOf(waypoints, preview.sorted, located)))
       .catch((error: unknown) => setFailure(sentenceOf(error)));
   }, [track, waypoints, preview.sorted]);

@@ -260,7 +260,7 @@ function shownProfile(key: string): Profile | undefined {
 
 async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
   const tracks = inMemory ?? (await tracksOf(plan));
-  if (tracks.length === 0)
+  if (!tracks.some(({ id }) => plan.trackIds.includes(id)))
     throw new Error("The plan's track is missing from this device's storage. Import the plan file again.");
   return tracks;
 }
@@ -412,18 +412,27 @@ export async function takeImport(file: PlanFile): Promise<void> {
   await importPlan(file.plan, file.tracks);
 }
 
-/** Takes another track for the opened plan, as one undoable edit. */
-export async function replaceTrack(track: TrackPoints, relocate: (draft: Draft<Plan>) => void): Promise<void> {
+/** An edit that brings a track with it. */
+export async function editWithTrack(
+  label: string,
+  track: TrackPoints,
+  recipe: (draft: Draft<Plan>) => void,
+): Promise<void> {
   try {
-    if (inMemory) inMemory = [track];
+    if (inMemory) inMemory = [...inMemory, track];
     else await storeTracks([track]);
-    await edit(`Use the track ${track.name}`, (draft) => {
-      draft.trackIds = [track.id];
-      relocate(draft);
-    });
+    await edit(label, recipe);
   } catch (error) {
     report(error);
   }
+}
+
+/** The tracks of the main trail of the opened plan. */
+export async function mainTracks(): Promise<TrackPoints[]> {
+  const { plan } = get();
+  if (!plan) return [];
+  const tracks = await tracksFor(plan);
+  return plan.trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
 }
 
 /** What files for other programs are made of: the plan as it is computed, and its tracks. */

@@ -123,8 +123,8 @@ export function createJobs(beat?: () => void) {
     },
 
     /** Where places lie on a track that is not the plan's yet. */
-    locateOn({ track, places }: { track: TrackPoints; places: { lonDeg: number; latDeg: number }[] }): Located[] {
-      const profile = buildProfile(mendTracks([track]), false);
+    locateOn({ tracks, places }: { tracks: TrackPoints[]; places: { lonDeg: number; latDeg: number }[] }): Located[] {
+      const profile = buildProfile(mendTracks(tracks), false);
       return places.map((place) => locate(profile, place.lonDeg, place.latDeg));
     },
 

@@ -234,8 +234,8 @@ describe("long jobs", () => {
     const worker = startWorker("gepack-side", { onRestart: () => {} });
     const broken = { ...straightTrack(2), latDeg: undefined } as never;
     await expect(worker.job("setTrail", { key: "x", tracks: [broken] })).resolves.toBeUndefined();
-    await expect(worker.job("locateOn", { track: broken, places: [] })).rejects.toBeInstanceOf(JobFailed);
-    await expect(worker.job("locateOn", { track: straightTrack(50), places: [] })).resolves.toEqual([]);
+    await expect(worker.job("locateOn", { tracks: [broken], places: [] })).rejects.toBeInstanceOf(JobFailed);
+    await expect(worker.job("locateOn", { tracks: [straightTrack(50)], places: [] })).resolves.toEqual([]);
     expect(workers).toHaveLength(1);
   });
 

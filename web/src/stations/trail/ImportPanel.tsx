@@ -1,22 +1,22 @@
-/** A recorded track from a file: read in the worker with progress and cancel, previewed, then used. */
-import { useState } from "react";
-import { sourceSchema, stopSchema, type Plan, type Problem, type SortedKind, type TrackM } from "@gepack/core";
-import { startTrip } from "../../edit/startTrip.ts";
+/** Files that come to a plan that is there: another track for it, an alternate, places. */
+import { useEffect, useState } from "react";
+import type { Plan, Problem, TrackM } from "@gepack/core";
+import { addAlternate } from "../../edit/route.ts";
+import { Found } from "../../reading/Found.tsx";
+import { partsOf, rowsOf, type FoundRow } from "../../reading/found.ts";
 import { TrackDrop } from "../../reading/TrackDrop.tsx";
 import { TrackFacts } from "../../reading/TrackFacts.tsx";
 import { useTrackFile } from "../../reading/useTrackFile.ts";
+import { calculator, editWithTrack, mainTracks } from "../../store/document.ts";
 import { sentenceOf, tell } from "../../store/notices.ts";
-import { calculator, replaceTrack } from "../../store/document.ts";
 import type { TrackPreview } from "../../worker/jobs.ts";
-
-type Taken = "stop" | "source" | "out";
 
 export function ImportPanel({ plan }: { plan: Plan }) {
   const reading = useTrackFile();
   const { phase, clear } = reading;
   return (
-    <section id="own" aria-label="Own track" className="mt-5">
-      <h2 className="m-0 mb-1 text-base font-bold">Bring your own track</h2>
+    <section id="own" aria-label="Files" className="mt-5">
+      <h2 className="m-0 mb-1 text-base font-bold">Another file for this plan</h2>
       <TrackDrop reading={reading} kept="your plan is as it was" />
       {phase.is === "preview" && (
         <Preview plan={plan} preview={phase.preview} problems={phase.problems} onDone={clear} />
@@ -25,121 +25,54 @@ export function ImportPanel({ plan }: { plan: Plan }) {
   );
 }
 
-function Preview({
-  plan,
-  preview,
-  problems,
-  onDone,
-}: {
+/** Places farther off than this from where they were have moved. */
+const MOVED_M = 100;
+
+interface Props {
   plan: Plan;
   preview: TrackPreview;
   problems: Problem[];
   onDone: () => void;
-}) {
+}
+
+function Preview({ plan, preview, problems, onDone }: Props) {
   const { waypoints, track } = preview.file;
-  const [taken, setTaken] = useState<Taken[]>(() => preview.sorted.map(takenAs));
+  const [rows, setRows] = useState<FoundRow[]>();
   const [busy, setBusy] = useState(false);
-  const places = async (): Promise<Pick<Plan, "stops" | "sources">> => {
-    const located = await calculator().locateOn({ track, places: waypoints });
-    const rows = waypoints.map((point, i) => ({
-      id: crypto.randomUUID(),
-      name: point.name,
-      lonDeg: point.lonDeg,
-      latDeg: point.latDeg,
-      trackM: Math.round(located[i]!.trackM),
-      offTrailM: Math.round(located[i]!.offM),
-    }));
-    return {
-      stops: rows
-        .filter((_, i) => taken[i] === "stop")
-        .map((row) =>
-          stopSchema.parse({ ...row, offTrailM: row.offTrailM < 300 ? 0 : Math.min(200_000, row.offTrailM) }),
-        ),
-      sources: rows
-        .filter((_, i) => taken[i] === "source")
-        .map((row) => sourceSchema.parse({ ...row, offTrailM: Math.min(20_000, row.offTrailM) })),
-    };
-  };
-  const asTrip = async (): Promise<void> => {
+  useEffect(() => {
+    void calculator()
+      .locateOn({ tracks: [track], places: waypoints })
+      .then((located) => setRows(rowsOf(waypoints, preview.sorted, located)));
+  }, [track, waypoints, preview.sorted]);
+  const doing = (work: () => Promise<void>) => async (): Promise<void> => {
     setBusy(true);
     try {
-      const stations = await calculator().simulateOn({ track, sea: preview.seaGuess });
-      await startTrip({
-        track,
-        lengthM: preview.lengthM,
-        startDate: plan.trip.startDate,
-        units: plan.trip.units,
-        parts: { ...(await places()), climate: { stations } },
-      });
+      await work();
       onDone();
     } catch (error) {
-      tell("failed", "The trip was not begun.", sentenceOf(error));
+      tell("failed", "Not taken; your plan is as it was.", sentenceOf(error));
       setBusy(false);
     }
   };
-  const asTrack = async (): Promise<void> => {
-    setBusy(true);
-    const extra = await places();
-    const withPlace = [...plan.stops, ...plan.sources, ...plan.camps].filter(
-      (row) => row.lonDeg !== undefined && row.latDeg !== undefined,
-    );
-    const located = await calculator().locateOn({
-      track,
-      places: withPlace.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })),
-    });
-    const byId = new Map(withPlace.map((row, i) => [row.id, located[i]!.trackM]));
-    const moved = withPlace.filter((row, i) => Math.abs(row.trackM - located[i]!.trackM) > 100);
-    const within = (metres: number): TrackM => Math.min(preview.lengthM, metres) as TrackM;
-    await replaceTrack(track, (draft) => {
-      for (const row of [...draft.stops, ...draft.sources, ...draft.camps])
-        row.trackM = within(Math.round(byId.get(row.id) ?? row.trackM));
-      for (const stretch of draft.stretches) {
-        stretch.fromM = within(stretch.fromM);
-        stretch.toM = within(stretch.toM);
-      }
-      draft.stops.push(...extra.stops);
-      draft.sources.push(...extra.sources);
-    });
-    if (moved.length > 0)
-      tell(
-        "note",
-        `${moved.length} places moved by more than 100 m on the new track.`,
-        moved
-          .slice(0, 5)
-          .map((row) => row.name)
-          .join(", "),
-      );
-    onDone();
-  };
+  const asAlternate = doing(async () => {
+    const last = track.lonDeg.length - 1;
+    const ends = [0, last].map((i) => ({ lonDeg: track.lonDeg[i]!, latDeg: track.latDeg[i]! }));
+    const [from, to] = await calculator().locateOn({ tracks: await mainTracks(), places: ends });
+    await addAlternate(track, [from!, to!], partsOf(rows ?? []));
+  });
   return (
     <div className="rounded border border-pine px-3 py-2" data-testid="preview">
       <TrackFacts preview={preview} problems={problems} units={plan.trip.units} />
-      {waypoints.length > 0 && (
-        <fieldset className="my-2 max-h-[180px] overflow-auto border border-rule px-2 py-1">
-          <legend className="px-1 font-semibold">Waypoints in the file</legend>
-          {waypoints.map((point, i) => (
-            <label key={i} className="flex items-center gap-2 py-0.5">
-              <select
-                className="field w-auto! min-h-[24px]! py-0! text-sm!"
-                value={taken[i]}
-                onChange={(event) =>
-                  setTaken(taken.map((value, k) => (k === i ? (event.target.value as Taken) : value)))
-                }
-              >
-                <option value="stop">stop</option>
-                <option value="source">water</option>
-                <option value="out">leave out</option>
-              </select>
-              {point.name}
-            </label>
-          ))}
-        </fieldset>
-      )}
+      {rows && rows.length > 0 && <Found rows={rows} onChange={setRows} />}
       <div className="mt-2 flex flex-wrap gap-2">
-        <button className="btn btn-strong" disabled={busy} onClick={() => void asTrip()}>
-          Begin a trip on it
+        <button className="btn btn-strong" disabled={busy || !rows} onClick={() => void asAlternate()}>
+          Add it as an alternate
         </button>
-        <button className="btn" disabled={busy} onClick={() => void asTrack()}>
+        <button
+          className="btn"
+          disabled={busy || !rows}
+          onClick={() => void doing(() => takeAsMain(plan, preview, rows ?? []))()}
+        >
           Use it for this plan
         </button>
         <button className="btn" disabled={busy} onClick={onDone}>
@@ -150,8 +83,32 @@ function Preview({
   );
 }
 
-/** By the waypoint's own words; what is neither stop nor water stays out, unless it is taken. */
-function takenAs(kinds: readonly SortedKind[]): Taken {
-  if (kinds.some(({ kind }) => kind === "water")) return "source";
-  return kinds.some(({ kind }) => kind === "stop") ? "stop" : "out";
+/** Another main trail: places with coordinates move to where they lie on it, the others stay at their distance. */
+async function takeAsMain(plan: Plan, { file: { track }, lengthM }: TrackPreview, rows: FoundRow[]): Promise<void> {
+  const extra = partsOf(rows);
+  const placed = [...plan.stops, ...plan.sources, ...plan.camps].filter(
+    (row) => row.alternateId === undefined && row.lonDeg !== undefined && row.latDeg !== undefined,
+  );
+  const located = await calculator().locateOn({
+    tracks: [track],
+    places: placed.map((row) => ({ lonDeg: row.lonDeg!, latDeg: row.latDeg! })),
+  });
+  const byId = new Map(placed.map((row, i) => [row.id, Math.round(located[i]!.trackM)]));
+  const moved = placed.filter((row) => Math.abs(row.trackM - byId.get(row.id)!) > MOVED_M);
+  const within = (metres: number): TrackM => Math.min(lengthM, metres) as TrackM;
+  await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
+    draft.trackIds = [track.id];
+    for (const row of [...draft.stops, ...draft.sources, ...draft.camps])
+      if (row.alternateId === undefined) row.trackM = within(byId.get(row.id) ?? row.trackM);
+    for (const stretch of draft.stretches) {
+      if (stretch.alternateId !== undefined) continue;
+      stretch.fromM = within(stretch.fromM);
+      stretch.toM = within(stretch.toM);
+    }
+    for (const list of ["stops", "sources", "camps", "stretches"] as const)
+      draft[list].push(...(extra[list] as never[]));
+  });
+  if (moved.length === 0) return;
+  const names = moved.slice(0, 5).map((row) => row.name);
+  tell("note", `${moved.length} places moved by more than 100 m on the new track.`, names.join(", "));
 }

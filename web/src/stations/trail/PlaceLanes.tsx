@@ -1,6 +1,15 @@
 /** Stops, water and stretches on the Line's own scale. Drag a mark, or focus it and use the arrow keys. */
 import type { KeyboardEvent } from "react";
-import { walkedAt, type Plan, type PlanResult, type Profile, type TrackM } from "@gepack/core";
+import {
+  isWalked,
+  nodesOn,
+  walkedAt,
+  walkedOf,
+  type Plan,
+  type PlanResult,
+  type Profile,
+  type TrackM,
+} from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
 import { Lane, LaneBoard, Mark, type MarkData } from "../../ui/Lanes.tsx";
 import { sayIn } from "../../words/say.ts";
@@ -35,8 +44,15 @@ const STRETCH_PX = 16;
 export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
   const { profile } = result;
   const { x, widthPx } = useLine(result);
-  const mark = (place: Omit<PlaceMark, "atM">, trackM: TrackM, look: Look, faint: boolean) => {
-    const atM = walkedAt(profile, trackM);
+  const mark = (
+    place: Omit<PlaceMark, "atM">,
+    trackM: TrackM,
+    alternateId: string | undefined,
+    look: Look,
+    faint: boolean,
+  ) => {
+    if (!isWalked(profile, { trackM, alternateId })) return null;
+    const atM = walkedAt(profile, trackM, alternateId);
     return (
       <PlaceMarkView
         key={`${place.id}${place.end}`}
@@ -65,22 +81,32 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
     >
       <div className="relative border-b border-rule" data-testid="place-lanes">
         <Lane title="Stops: used, passed by" widthPx={widthPx} heightPx={26}>
-          {plan.stops.map((stop) => mark(of("stops", stop), stop.trackM, "stop", !stop.use))}
+          {plan.stops.map((stop) => mark(of("stops", stop), stop.trackM, stop.alternateId, "stop", !stop.use))}
         </Lane>
         <Lane title="Water: reliable, other" widthPx={widthPx} heightPx={22}>
           {plan.sources.map((source) =>
-            mark(of("sources", source), source.trackM, "source", !(source.counted ?? source.reliable)),
+            mark(
+              of("sources", source),
+              source.trackM,
+              source.alternateId,
+              "source",
+              !(source.counted ?? source.reliable),
+            ),
           )}
         </Lane>
         {plan.camps.length > 0 && (
           <Lane title="Camps" widthPx={widthPx} heightPx={20}>
-            {plan.camps.map((camp) => mark(of("camps", camp), camp.trackM, "camp", false))}
+            {plan.camps.map((camp) => mark(of("camps", camp), camp.trackM, camp.alternateId, "camp", false))}
           </Lane>
         )}
         <Lane title="Stretches" widthPx={widthPx} heightPx={Math.max(1, lanes.length) * STRETCH_PX + 6}>
           {lanes.flatMap((lane, row) =>
-            lane.map(({ stretch, fromM, toM }) => (
-              <div key={stretch.id} className="absolute" style={{ left: 0, top: 3 + row * STRETCH_PX, height: 14 }}>
+            lane.map(({ stretch, part, fromM, toM }) => (
+              <div
+                key={`${stretch.id} ${part}`}
+                className="absolute"
+                style={{ left: 0, top: 3 + row * STRETCH_PX, height: 14 }}
+              >
                 <div
                   title={`${stretch.name} (${stretch.kind})`}
                   onClick={() => onChoose("stretches", stretch.id)}
@@ -93,7 +119,7 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
                 >
                   {x(toM) - x(fromM) > 90 ? stretch.name : ""}
                 </div>
-                {(["fromM", "toM"] as const).map((end) =>
+                {(part === 0 ? (["fromM", "toM"] as const) : []).map((end) =>
                   mark(
                     {
                       kind: "stretches",
@@ -102,6 +128,7 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
                       end,
                     },
                     stretch[end],
+                    stretch.alternateId,
                     "edge",
                     false,
                   ),
@@ -117,12 +144,15 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
 
 /** Packs stretches into as few rows as do not overlap. */
 function stretchLanes(plan: Plan, profile: Profile) {
-  const rows: { stretch: Plan["stretches"][number]; fromM: number; toM: number }[][] = [];
-  const placed = plan.stretches.map((stretch) => {
-    const a = walkedAt(profile, stretch.fromM);
-    const b = walkedAt(profile, stretch.toM);
-    return { stretch, fromM: Math.min(a, b), toM: Math.max(a, b) };
-  });
+  const rows: { stretch: Plan["stretches"][number]; part: number; fromM: number; toM: number }[][] = [];
+  const placed = plan.stretches.flatMap((stretch) =>
+    nodesOn(profile, stretch).map(([from, to], part) => ({
+      stretch,
+      part,
+      fromM: walkedOf(profile, from),
+      toM: walkedOf(profile, to),
+    })),
+  );
   placed.sort((a, b) => a.fromM - b.fromM);
   for (const item of placed) {
     const row = rows.find((candidate) => candidate.at(-1)!.toM <= item.fromM);

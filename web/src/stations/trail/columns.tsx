@@ -7,6 +7,7 @@ import {
   SOURCE_KINDS,
   STRETCH_KINDS,
   SURFACES,
+  isWalked,
   walkedAt,
   type Camp,
   type Plan,
@@ -111,13 +112,18 @@ interface WhereProps {
 
 /** A place's distance in walking order, typed where it stands. */
 function Where({ kind, place, plan, profile, label, end, trackM }: WhereProps) {
+  const { alternateId } = place;
+  if (!isWalked(profile, { trackM, alternateId })) {
+    const line = plan.route.alternates.find(({ id }) => id === alternateId)?.name;
+    return <span className="text-muted">{line === undefined ? "off the route" : `on ${line}`}</span>;
+  }
   return (
     <NumberField
       bare
       className="w-[84px]"
       label={`${label} of ${place.name}`}
       kind="distance"
-      value={walkedAt(profile, trackM)}
+      value={walkedAt(profile, trackM, alternateId)}
       units={plan.trip.units}
       min={0}
       max={profile.lengthM}

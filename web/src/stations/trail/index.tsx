@@ -1,13 +1,13 @@
 /** The trail itself: places on the Line's scale, their table, and where a recorded track comes in. */
 import { useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { turnRound } from "../../edit/direction.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { ImportPanel } from "./ImportPanel.tsx";
 import { PlaceLanes } from "./PlaceLanes.tsx";
+import { RoutePanel } from "./RoutePanel.tsx";
 import { PlaceTable } from "./PlaceTable.tsx";
 import { KINDS, type PlaceKind } from "./places.ts";
 
@@ -61,8 +61,9 @@ export default function Trail({ plan, result }: ScreenProps) {
           <PlaceTable kind={kind} plan={plan} result={result} chosen={chosen} onChoose={setChosen} />
         </section>
         <aside aria-label="Track" className="min-w-0 text-sm">
-          <h2 className="m-0 mb-1 text-base font-bold">The recorded track</h2>
-          <p className="my-1">
+          <RoutePanel plan={plan} profile={profile} />
+          <h2 className="m-0 mb-1 text-base font-bold">What is walked</h2>
+          <p className="my-1" data-testid="walked-length">
             {quantity("distance", profile.lengthM, units)}, {quantity("height", profile.totalClimbM, units)} up,{" "}
             {quantity("height", profile.totalDescentM, units)} down, highest{" "}
             {quantity("height", profile.highestM, units)}.
@@ -75,9 +76,6 @@ export default function Trail({ plan, result }: ScreenProps) {
             </p>
           )}
           {faults.length > 0 && <p className="my-1 text-muted">Mended: {faults.join(", ")}.</p>}
-          <button className="btn mt-1" onClick={turnRound}>
-            Walk it the other way
-          </button>
           <div className="my-2">
             <CheckList
               checks={distinct(

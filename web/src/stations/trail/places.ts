@@ -1,7 +1,16 @@
 /** What the four kinds of places have in common for the lanes and the table. */
-import { campSchema, nearestUsedStop, sourceSchema, stopSchema, stretchSchema, trackAt, walkedAt } from "@gepack/core";
-import type { Camp, Plan, Profile, Source, Stop, Stretch, TrackM, WalkedM } from "@gepack/core";
-import { addRows, editRow, removeRows } from "../../edit/rows.ts";
+import {
+  campSchema,
+  isWalked,
+  nearestUsedStop,
+  placeAt,
+  sourceSchema,
+  stopSchema,
+  stretchSchema,
+  walkedAt,
+} from "@gepack/core";
+import type { Camp, Placed, Plan, Profile, Source, Stop, Stretch, TrackM, WalkedM } from "@gepack/core";
+import { addRows, editRow, removeRows, setFields } from "../../edit/rows.ts";
 import { parseQuantity } from "../../units/quantity.ts";
 
 export type PlaceKind = "stops" | "sources" | "camps" | "stretches";
@@ -45,7 +54,7 @@ export const KINDS: Record<PlaceKind, KindWords> = {
 /** Which metre of a place moves: its own, or an end of a stretch. */
 export type PlaceEnd = "trackM" | "fromM" | "toM";
 
-/** Where a place begins along the track as recorded. */
+/** Where a place begins along its line as recorded. */
 export function beginM(place: Place): TrackM {
   return "fromM" in place ? (place as Stretch).fromM : (place as Stop).trackM;
 }
@@ -54,8 +63,8 @@ const STRETCH_M = 10_000;
 
 /** A new place of a kind at a distance in walking order. */
 function newPlace(kind: PlaceKind, profile: Profile, walkedM: WalkedM, name: string): Place {
-  const trackM = Math.round(trackAt(profile, walkedM));
-  const at = { id: crypto.randomUUID(), name, trackM, ...coordinates(profile, walkedM) };
+  const { trackM, ...line } = wholePlace(profile, walkedM);
+  const at = { id: crypto.randomUUID(), name, trackM, ...line, ...coordinates(profile, walkedM) };
   switch (kind) {
     case "stops":
       return stopSchema.parse(at);
@@ -64,8 +73,10 @@ function newPlace(kind: PlaceKind, profile: Profile, walkedM: WalkedM, name: str
     case "camps":
       return campSchema.parse(at);
     case "stretches": {
-      const toM = Math.min(profile.lengthM, trackM + STRETCH_M);
-      return stretchSchema.parse({ id: at.id, name, kind: "surface", surface: "trail", fromM: trackM, toM });
+      const end = wholePlace(profile, Math.min(profile.lengthM, walkedM + STRETCH_M) as WalkedM);
+      const toM = end.alternateId === line.alternateId ? end.trackM : trackM;
+      const [fromM, lastM] = [Math.min(trackM, toM), Math.max(trackM, toM)];
+      return stretchSchema.parse({ id: at.id, name, kind: "surface", surface: "trail", fromM, toM: lastM, ...line });
     }
   }
 }
@@ -111,15 +122,25 @@ export function movePlace(
   metres: number,
 ): void {
   const walkedM = Math.max(0, Math.min(profile.lengthM, metres)) as WalkedM;
-  const trackM = Math.round(trackAt(profile, walkedM)) as TrackM;
+  const { trackM, alternateId } = wholePlace(profile, walkedM);
   const label = `Move ${name}`;
   if (kind === "stretches") {
     editRow("stretches", id, label, (stretch) => {
-      if (end !== "trackM") stretch[end] = trackM;
+      // A stretch lies on one line: an end of it stays there.
+      if (end !== "trackM" && stretch.alternateId === alternateId) stretch[end] = trackM;
     });
     return;
   }
-  editRow(kind, id, label, (place) => void Object.assign(place, { trackM }, coordinates(profile, walkedM)));
+  editRow(kind, id, label, (place) => {
+    setFields(place as Placed, { trackM, alternateId });
+    Object.assign(place, coordinates(profile, walkedM));
+  });
+}
+
+/** To the metre. */
+function wholePlace(profile: Profile, walkedM: WalkedM): Placed {
+  const { trackM, ...line } = placeAt(profile, walkedM);
+  return { trackM: Math.round(trackM) as TrackM, ...line };
 }
 
 /** Removing a stop hands the spans that changed there to the nearest stop that stays. */
@@ -140,5 +161,10 @@ function coordinates(profile: Profile, walkedM: WalkedM): { lonDeg: number; latD
 }
 
 export function walkedOfPlace(profile: Profile, place: Place): WalkedM {
-  return walkedAt(profile, beginM(place));
+  return walkedAt(profile, beginM(place), place.alternateId);
+}
+
+/** Does the walk pass where a place begins? */
+export function isOnWalk(profile: Profile, place: Place): boolean {
+  return isWalked(profile, { trackM: beginM(place), alternateId: place.alternateId });
 }

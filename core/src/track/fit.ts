@@ -1,0 +1,61 @@
+/** FIT: the records of an activity or a course that have a position, and a course's points as waypoints. */
+import FitParser, { type ParsedFit } from "fit-file-parser";
+import { type Reading, refused } from "../units/problem.ts";
+import { Collected, type TrackFile } from "./collect.ts";
+
+class Refused extends Error {}
+
+/** Bytes 8 to 11 of its head say what it is. */
+export function isFit(head: Uint8Array): boolean {
+  return String.fromCharCode(...head.subarray(8, 12)) === ".FIT";
+}
+
+export function readFit(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
+  const parsed = parse(bytes);
+  if (typeof parsed === "string")
+    return refused(
+      "file",
+      `The FIT file cannot be read: ${parsed.replace(/\.$/, "")}. It may have been cut short; copy it again.`,
+    );
+  const found = new Collected((sentence) => {
+    throw new Refused(sentence);
+  }, "position");
+  try {
+    for (const [i, record] of (parsed.records ?? []).entries()) {
+      // A record without a position is a heart beat, not a fault.
+      if (record.position_lat === undefined || record.position_long === undefined) continue;
+      const height = record.enhanced_altitude ?? record.altitude;
+      const heightM = height === undefined ? NaN : found.height(String(height));
+      found.point(found.tracks, record.position_long, record.position_lat, heightM, i + 1);
+    }
+    for (const [i, point] of (parsed.course_points ?? []).entries())
+      found.waypoint(
+        point.position_long ?? NaN,
+        point.position_lat ?? NaN,
+        { name: text(point.name), symbol: "", type: text(point.type), description: "" },
+        i + 1,
+      );
+    const why = found.tooFew();
+    if (why !== undefined) return refused("file", why);
+  } catch (error) {
+    if (error instanceof Refused) return refused("file", error.message);
+    throw error;
+  }
+  return found.take(trackId, fileName);
+}
+
+const text = (value: unknown): string => (typeof value === "string" ? value.slice(0, 200) : "");
+
+/** The parser answers at once; what is wrong comes as a word or is thrown. */
+function parse(bytes: Uint8Array): ParsedFit | string {
+  let answer: ParsedFit | string = "it has no end";
+  try {
+    const content = bytes.slice().buffer;
+    new FitParser({ force: false, lengthUnit: "m", mode: "list" }).parse(content, (error, data) => {
+      answer = error ?? data ?? "it is empty";
+    });
+  } catch (error) {
+    answer = error instanceof Error ? error.message : String(error);
+  }
+  return answer;
+}

@@ -1,0 +1,22 @@
+/** A whole track file of any format at once: for tests, scripts and the server. */
+import { type Reading, refused } from "../units/problem.ts";
+import type { TrackFile } from "./collect.ts";
+import { encodingOf } from "./encoding.ts";
+import { isFit, readFit } from "./fit.ts";
+import { isPacked, trackReaderFor, unpacker } from "./trackFile.ts";
+
+export function readTrackFile(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
+  if (isFit(bytes)) return readFit(bytes, trackId, fileName);
+  const text = isPacked(bytes) ? unpacked(bytes) : { text: new TextDecoder(encodingOf(bytes)).decode(bytes) };
+  if ("refusal" in text) return refused("file", text.refusal);
+  const reader = trackReaderFor(text.text, trackId, fileName);
+  reader.write(text.text);
+  return reader.close();
+}
+
+function unpacked(bytes: Uint8Array): { text: string } | { refusal: string } {
+  const packed = unpacker();
+  packed.push(bytes, true);
+  const refusal = packed.problem();
+  return refusal === undefined ? { text: packed.take() } : { refusal };
+}

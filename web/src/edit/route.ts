@@ -1,0 +1,118 @@
+/** Edits of the route: which ground is walked, and in which order. */
+import {
+  alternateSchema,
+  closureSchema,
+  removeAlternate as removeFrom,
+  sectionSchema,
+  type Alternate,
+  type Closure,
+  type Located,
+  type Plan,
+  type Section,
+  type TrackM,
+  type TrackPoints,
+} from "@gepack/core";
+import { edit, editWithTrack } from "../store/document.ts";
+import { addRow, moveRow, setRow } from "./rows.ts";
+
+/** A track beside the main trail, from where its ends lie nearest to it; with what lies on it. */
+export function addAlternate(
+  track: TrackPoints,
+  ends: readonly [Located, Located],
+  places: Pick<Plan, "stops" | "sources" | "camps" | "stretches">,
+): Promise<void> {
+  const id = crypto.randomUUID();
+  const [a, b] = ends.map(({ trackM }) => Math.round(trackM)) as [number, number];
+  const row = alternateSchema.parse({
+    id,
+    name: track.name || "Alternate",
+    trackId: track.id,
+    leavesM: Math.min(a, b),
+    rejoinsM: Math.max(a, b),
+  });
+  return editWithTrack(`Add the alternate ${row.name}`, track, (draft) => {
+    draft.route.alternates.push(row);
+    for (const list of ["stops", "sources", "camps", "stretches"] as const)
+      draft[list].push(...(places[list].map((place) => ({ ...place, alternateId: id })) as never[]));
+  });
+}
+
+/** Walks an alternate or leaves it; others over the same ground rest where it is walked. */
+export function chooseAlternate({ id, name, leavesM, rejoinsM }: Alternate, chosen: boolean): void {
+  void edit(chosen ? `Walk ${name}` : `Leave ${name}`, (draft) => {
+    for (const other of draft.route.alternates) {
+      if (other.id === id) other.chosen = chosen;
+      else if (chosen && other.leavesM < rejoinsM && other.rejoinsM > leavesM) other.chosen = false;
+    }
+  });
+}
+
+export function removeAlternate({ id, name }: Alternate): void {
+  void edit(`Remove the alternate ${name}`, (draft) => removeFrom(draft as Plan, id));
+}
+
+export function addClosure(plan: Plan, mainLengthM: number): void {
+  const middleM = Math.round(mainLengthM / 2);
+  const fromM = Math.max(0, middleM - NEW_CLOSURE_M / 2);
+  const row = closureSchema.parse({
+    id: crypto.randomUUID(),
+    name: `Closure ${plan.route.closures.length + 1}`,
+    fromM,
+    toM: Math.min(mainLengthM, fromM + NEW_CLOSURE_M),
+    // Before its place is right it takes nothing out.
+    holds: false,
+  });
+  addRow("route.closures", "Add a closure", row);
+}
+
+const NEW_CLOSURE_M = 5000;
+
+export function setClosure(row: Closure, label: string, fields: Partial<Closure>): void {
+  setRow("route.closures", row.id, `${row.name}: ${label}`, fields);
+}
+
+export function setSection(row: Section, label: string, fields: Partial<Section>): void {
+  setRow("route.sections", row.id, `${row.name}: ${label}`, fields);
+}
+
+/** One section, whose ends can be cut. */
+export function cutEnds(mainLengthM: number): void {
+  const row = sectionSchema.parse({
+    id: crypto.randomUUID(),
+    name: "The hike",
+    fromM: 0,
+    toM: Math.floor(mainLengthM),
+  });
+  addRow("route.sections", "Cut the ends", row);
+}
+
+/** From the middle to the far end, and then from the middle back to the beginning. */
+export function walkInHalves(mainLengthM: number, middleM: TrackM): void {
+  const part = (name: string, fromM: number, toM: number): Section =>
+    sectionSchema.parse({ id: crypto.randomUUID(), name, fromM, toM });
+  void edit("Walk it in two halves", (draft) => {
+    draft.route.sections = [
+      part("First half", Math.round(middleM), Math.floor(mainLengthM)),
+      part("Second half", Math.round(middleM), 0),
+    ];
+  });
+}
+
+export function addSection(plan: Plan, mainLengthM: number): void {
+  const last = plan.route.sections.at(-1)!;
+  const name = `Part ${plan.route.sections.length + 1}`;
+  const toM = last.toM >= last.fromM ? Math.floor(mainLengthM) : 0;
+  addRow(
+    "route.sections",
+    "Add a section",
+    sectionSchema.parse({ id: crypto.randomUUID(), name, fromM: last.toM, toM }),
+  );
+}
+
+export function turnSection(row: Section): void {
+  setSection(row, "the other way", { fromM: row.toM, toM: row.fromM });
+}
+
+export function moveSection(row: Section, to: number): void {
+  moveRow("route.sections", row.id, to, `Move ${row.name}`);
+}
