@@ -81,8 +81,23 @@ export {
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
-export { sortWaypoint, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
+export { sortWaypoint, type OwnWord, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
 export type { Offer, WaterKind, WaypointKind } from "./places/words.ts";
+export {
+  COLUMN_MEANINGS,
+  guessColumns,
+  readMileTable,
+  tableRows,
+  type ColumnMeaning,
+  type LengthUnit,
+  type MileRow,
+  type MileTable,
+  type TableColumn,
+  type TableReading,
+} from "./places/mileTable.ts";
+export { namesCoordinates } from "./track/csv.ts";
+export { comparePlaces, type FoundPlace, type KnownPlace, type PlaceComparison } from "./places/compare.ts";
+export { coarseTrack, type CoarseRow, type CoarseTrack } from "./track/coarse.ts";
 export { turnRound } from "./plan/turn.ts";
 export { simulatedNormals, type Normals, type NormalsPlace } from "./season/normals.ts";
 export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simulated.ts";
@@ -91,7 +106,7 @@ export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
 export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";
-export { isFit, readFit } from "./track/fit.ts";
+export { readFit } from "./track/fit.ts";
 export {
   arrangeParts,
   partsOfFile,
@@ -102,7 +117,7 @@ export {
   type PartRole,
 } from "./track/parts.ts";
 export { readTrackFile } from "./track/readTrackFile.ts";
-export { isPacked, trackReaderFor, unpacker } from "./track/trackFile.ts";
+export { isFit, isPacked, trackReaderFor, unpackedBytes, unpacker } from "./track/trackFile.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";
 export { mendTracks, type Mended, type MendedTrack } from "./track/mend.ts";
@@ -126,5 +141,6 @@ export { distanceM } from "./track/geodesic.ts";
 export { refused, type Problem, type Reading } from "./units/problem.ts";
 export type { TrackM, WalkedM } from "./units/lengths.ts";
 export { dayNumber, isoOfDay } from "./units/day.ts";
+export { readNumber, tidyNumbers } from "./units/number.ts";
 export { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI } from "./units/constants.ts";
 export { SURFACE_FACTORS as SURFACE_TABLE } from "./walk/surfaces.ts";

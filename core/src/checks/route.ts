@@ -47,4 +47,12 @@ const walkedTwice = defineCheck({
 
 const LEAST_TWICE_M = 500;
 
-export const routeChecks = [partRests, closureRidden, walkedTwice] as const;
+const trailCoarse = defineCheck({
+  code: "trail-coarse",
+  units: {},
+  *find({ plan }) {
+    if (plan.route.coarse) yield { severity: "note" };
+  },
+});
+
+export const routeChecks = [trailCoarse, partRests, closureRidden, walkedTwice] as const;

@@ -98,6 +98,27 @@ function startsAt(words: readonly string[], at: number, phrase: string): boolean
 }
 
 const lexicon = new Lexicon(ENTRIES);
+
+/** A word that the hiker has added, before those of the list. */
+export interface OwnWord {
+  word: string;
+  kind: WaypointKind;
+}
+
+let ownLexicon = { key: "", lexicon };
+
+/** Made anew only when the hiker's words change. */
+function lexiconWith(own: readonly OwnWord[]): Lexicon {
+  const usable = own.filter(({ word }) => plain(word) !== "");
+  if (usable.length === 0) return lexicon;
+  const key = JSON.stringify(usable);
+  if (ownLexicon.key !== key) {
+    const entries = usable.map(({ word, kind }) => ({ kind, words: { own: word.replaceAll(",", " ") } }));
+    ownLexicon = { key, lexicon: new Lexicon([...entries, ...ENTRIES]) };
+  }
+  return ownLexicon.lexicon;
+}
+
 const joiners = new Set(list(JOINERS));
 const romance = new Set(list(ROMANCE));
 const negations = Object.entries(NEGATIONS).map(([kind, words]) => [kind as WaypointKind, list(words)] as const);
@@ -114,9 +135,9 @@ function runsOf(text: string): string[][] {
 }
 
 /** What each run is: its head. */
-function heads(text: string): Term[] {
+function heads(text: string, by: Lexicon): Term[] {
   return runsOf(text).flatMap((run) => {
-    const found = lexicon.find(run);
+    const found = by.find(run);
     if (found.length === 0) return [];
     return [run.some((word) => romance.has(word)) ? found[0]! : found.at(-1)!];
   });
@@ -124,7 +145,11 @@ function heads(text: string): Term[] {
 
 const has = (text: string, phrase: string): boolean => ` ${text} `.includes(` ${phrase} `);
 
-export function sortWaypoint({ name, description = "", type = "", symbol = "" }: WaypointWords): SortedKind[] {
+export function sortWaypoint(
+  { name, description = "", type = "", symbol = "" }: WaypointWords,
+  own: readonly OwnWord[] = [],
+): SortedKind[] {
+  const by = lexiconWith(own);
   const texts = { symbol: plain(symbol), type: plain(type), name: plain(name), description: plain(description) };
   const all = Object.values(texts).join(" | ");
   const isSeasonal = seasonal.some((phrase) => has(all, phrase));
@@ -149,11 +174,11 @@ export function sortWaypoint({ name, description = "", type = "", symbol = "" }:
   // Said in so many words, as our own files do.
   if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
   for (const field of ["symbol", "type", "name"] as const)
-    for (const term of heads(texts[field])) take(term, SURE[field]);
+    for (const term of heads(texts[field], by)) take(term, SURE[field]);
   // Beside a place that has its kind, a pass or a junction is only where it lies.
   if (found.size > 1) found.delete("landmark");
   const known = found.size > 0;
-  for (const term of heads(texts.description)) {
+  for (const term of heads(texts.description, by)) {
     if (known && term.kind !== "water" && !(found.has("stop") && term.kind === "stop")) continue;
     take(term, SURE.description);
     if (!known) break;

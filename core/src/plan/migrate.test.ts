@@ -25,7 +25,7 @@ test("a stored document of version 2 walks its whole trail", () => {
   const { value, problems } = readPlan(structuredClone(old));
   expect(problems).toEqual([]);
   expect(value!.version).toBe(PLAN_VERSION);
-  expect(value!.route).toEqual({ alternates: [], closures: [], sections: [] });
+  expect(value!.route).toEqual({ alternates: [], closures: [], sections: [], coarse: false });
   expect(value).toMatchObject({ dayRules: old["dayRules"], stops: old["stops"], ownNote: "kept too" });
 });
 
@@ -36,13 +36,13 @@ test.each([1])(
       format: "gepack-plan",
       version: PLAN_VERSION,
       hikers: undefined,
-      route: { alternates: [], closures: [], sections: [] },
+      route: { alternates: [], closures: [], sections: [], coarse: false },
     });
     expect(migrate({ version, hikers: "nobody", days: 7 }, version)).toEqual({
       version: PLAN_VERSION,
       hikers: "nobody",
       dayRules: 7,
-      route: { alternates: [], closures: [], sections: [] },
+      route: { alternates: [], closures: [], sections: [], coarse: false },
     });
   },
 );

@@ -34,7 +34,7 @@ function from1To2(document: Document): Document {
 
 /** The route comes in: until now the whole main trail was walked. */
 function from2To3(document: Document): Document {
-  return { ...document, version: 3, route: { alternates: [], closures: [], sections: [] } };
+  return { ...document, version: 3, route: { alternates: [], closures: [], sections: [], coarse: false } };
 }
 
 /** MIGRATIONS[n] turns version n into n + 1. */

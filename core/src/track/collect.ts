@@ -18,6 +18,8 @@ export interface TrackFile {
   waypoints: Waypoint[];
   /** Whether the points came from a track or, for want of one, from a route. */
   from: "track" | "route";
+  /** The day of the first point that has a time, as YYYY-MM-DD. */
+  firstDate: string | undefined;
 }
 
 export interface TrackReader {
@@ -34,6 +36,9 @@ const MAX_WAYPOINTS = 20_000;
 const MAX_REPORTED = 20;
 /** A file that begins with so many points of no use has none; the rest is not read. */
 const MOST_BAD_FIRST = 1000;
+/** A recorder without a clock says 1970 or 1980. */
+const EARLIEST = Date.UTC(1990, 0, 1);
+const LATEST = Date.UTC(2200, 0, 1);
 const LOWEST_M = -500;
 const HIGHEST_M = 9000;
 
@@ -45,6 +50,8 @@ export class Collected {
   private readonly waypoints: Waypoint[] = [];
   private readonly parts = { track: [] as TrackPart[], route: [] as TrackPart[] };
   private readonly problems: Problem[] = [];
+  /** Of the first point that has one. */
+  private firstDate: string | undefined;
   private badPoints = 0;
   private badHeights = 0;
 
@@ -88,6 +95,17 @@ export class Collected {
     this.waypoints.push({ name: name || "Unnamed waypoint", lonDeg, latDeg, ...rest });
   }
 
+  /** A point's time as the file has it; only the first is kept. */
+  time(text: string): void {
+    const at = Date.parse(text);
+    if (this.firstDate === undefined && Number.isFinite(at) && at > EARLIEST && at < LATEST)
+      this.firstDate = new Date(at).toISOString().slice(0, 10);
+  }
+
+  get wantsTime(): boolean {
+    return this.firstDate === undefined;
+  }
+
   private isPlace(lonDeg: number, latDeg: number, at: number): boolean {
     if (Math.abs(lonDeg) <= 180 && Math.abs(latDeg) <= 90) return true;
     this.badPoints++;
@@ -119,13 +137,16 @@ export class Collected {
   }
 
   take(trackId: string, name: string): Reading<TrackFile> {
-    const { problems, from, badPoints, badHeights } = this;
+    const { problems, from, firstDate, badPoints, badHeights } = this;
     const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
     if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
     if (badHeights > 0) told(`${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`);
     const points = from === "track" ? this.tracks : this.routes;
     const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));
     if (parts[0]?.from !== 0 && points.count > 0) parts.unshift({ name: "", type: "", from: 0 });
-    return { value: { track: points.take(trackId, name), parts, waypoints: this.waypoints, from }, problems };
+    return {
+      value: { track: points.take(trackId, name), parts, waypoints: this.waypoints, from, firstDate },
+      problems,
+    };
   }
 }

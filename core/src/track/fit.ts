@@ -5,11 +5,6 @@ import { Collected, type TrackFile } from "./collect.ts";
 
 class Refused extends Error {}
 
-/** Bytes 8 to 11 of its head say what it is. */
-export function isFit(head: Uint8Array): boolean {
-  return String.fromCharCode(...head.subarray(8, 12)) === ".FIT";
-}
-
 export function readFit(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
   const parsed = parse(bytes);
   if (typeof parsed === "string")
@@ -24,6 +19,7 @@ export function readFit(bytes: Uint8Array, trackId = "track", fileName = "track"
     for (const [i, record] of (parsed.records ?? []).entries()) {
       // A record without a position is a heart beat, not a fault.
       if (record.position_lat === undefined || record.position_long === undefined) continue;
+      if (found.wantsTime && record.timestamp !== undefined) found.time(String(record.timestamp));
       const height = record.enhanced_altitude ?? record.altitude;
       const heightM = height === undefined ? NaN : found.height(String(height));
       found.point(found.tracks, record.position_long, record.position_lat, heightM, i + 1);

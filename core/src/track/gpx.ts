@@ -73,6 +73,10 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
         found.beginPart("route");
         found.routes.openSegment();
         break;
+      case "time":
+        wantsText = found.wantsTime && pointOf !== undefined && pointOf !== "wpt";
+        text = "";
+        break;
       case "ele":
       case "name":
       case "type":
@@ -102,6 +106,7 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
   const takeText = (name: string, value: string): void => {
     const short = value.slice(0, MAX_NAME);
     if (name === "ele") heightM = found.height(value);
+    else if (name === "time") found.time(value);
     else if (name === "name") {
       if (pointOf) words.name = short;
       else if (title === "") title = short;

@@ -22,7 +22,7 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
   let geometry: "line" | "point" | undefined;
   let words = { name: "", symbol: "", type: "", description: "" };
   let point: { lonDeg: number; latDeg: number; line: number } | undefined;
-  let wants: "name" | "description" | "coordinates" | "coord" | undefined;
+  let wants: "when" | "name" | "description" | "coordinates" | "coord" | undefined;
   let text = "";
   let anyHeight = false;
 
@@ -66,7 +66,10 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
           inLines = true;
           found.tracks.openSegment();
         } else if (name === "Point") geometry = "point";
-        else if (name === "name" || name === "description" || name === "coord" || name === "coordinates") {
+        else if (name === "when" && geometry === "line" && found.wantsTime) {
+          wants = name;
+          text = "";
+        } else if (name === "name" || name === "description" || name === "coord" || name === "coordinates") {
           // Outlines of areas are no trail.
           if (name.startsWith("coord") && geometry === undefined) return;
           wants = name;
@@ -85,6 +88,7 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
           const value = text.trim();
           if (name === "coordinates") takeTuples(true);
           else if (name === "coord") take(value, /\s+/);
+          else if (name === "when") found.time(value);
           else if (name === "description") words.description = plainText(value);
           else if (inPlacemark) words.name = value.slice(0, MAX_NAME);
           else {

@@ -2,8 +2,8 @@
 import { type Reading, refused } from "../units/problem.ts";
 import type { TrackFile } from "./collect.ts";
 import { encodingOf } from "./encoding.ts";
-import { isFit, readFit } from "./fit.ts";
-import { isPacked, trackReaderFor, unpacker } from "./trackFile.ts";
+import { readFit } from "./fit.ts";
+import { isFit, isPacked, trackReaderFor, unpacker } from "./trackFile.ts";
 
 export function readTrackFile(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
   if (isFit(bytes)) return readFit(bytes, trackId, fileName);

@@ -18,7 +18,8 @@ export function tcxReader(trackId: string, fileName: string): TrackReader {
   let text = "";
 
   const takeText = (name: string, value: string): void => {
-    if (name === "LatitudeDegrees") latDeg = coordinate(value);
+    if (name === "Time") found.time(value);
+    else if (name === "LatitudeDegrees") latDeg = coordinate(value);
     else if (name === "LongitudeDegrees") lonDeg = coordinate(value);
     else if (name === "AltitudeMeters") heightM = found.height(value);
     else if (name === "Name" && at?.kind === "CoursePoint") words.name = value.slice(0, MAX_NAME);
@@ -39,7 +40,7 @@ export function tcxReader(trackId: string, fileName: string): TrackReader {
           at = { kind: name, line: xml.line };
           [lonDeg, latDeg, heightM] = [NaN, NaN, NaN];
           words = { name: "", symbol: "", type: "", description: "" };
-        } else if (TEXTS.includes(name)) {
+        } else if (TEXTS.includes(name) || (name === "Time" && at && found.wantsTime)) {
           wants = true;
           text = "";
         }

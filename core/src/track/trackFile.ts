@@ -22,6 +22,11 @@ export function isPacked(head: Uint8Array): boolean {
   return head[0] === 0x50 && head[1] === 0x4b && (head[2] ?? 0) <= 8;
 }
 
+/** Is this a FIT file? Bytes 8 to 11 of its head say so. */
+export function isFit(head: Uint8Array): boolean {
+  return String.fromCharCode(...head.subarray(8, 12)) === ".FIT";
+}
+
 /** The reader for a text that begins so; GPX where nothing else is told. */
 export function trackReaderFor(head: string, trackId: string, fileName: string): TrackReader {
   const start = head
@@ -46,6 +51,31 @@ function gathered(read: (text: string) => Reading<TrackFile>): TrackReader {
     close: () => read(chunks.join("")),
   };
 }
+
+/** What is in a packed file and how large it becomes, counted up to a limit: its own word for it is not believed. */
+export function unpackedBytes(bytes: Uint8Array, limit: number): { names: string[]; size: number } {
+  const names: string[] = [];
+  let size = 0;
+  const unzip = new Unzip((file) => {
+    names.push(file.name);
+    file.ondata = (_, piece) => {
+      size += piece.length;
+      if (size > limit) throw new RangeError("larger than the limit");
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  try {
+    // In pieces, so that one that grows without end is left early.
+    for (let at = 0; at < bytes.length; at += UNPACK_STEP)
+      unzip.push(bytes.subarray(at, at + UNPACK_STEP), at + UNPACK_STEP >= bytes.length);
+  } catch {
+    // Cut short, or too large: what was counted tells.
+  }
+  return { names, size };
+}
+
+const UNPACK_STEP = 65_536;
 
 /** A packed file, unpacked as it comes: the first KML in it is read, archives within it are not. */
 export interface Unpacker {

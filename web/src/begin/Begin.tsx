@@ -1,19 +1,22 @@
 /** A trip of one's own, begun on one page: the track, what lies on it, who walks and when. */
-import { useEffect, useState, type ReactNode } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { unitsSchema } from "@gepack/core";
+import { alternateWays } from "../edit/route.ts";
 import { startTrip } from "../edit/startTrip.ts";
 import { useAfterDrawing } from "../frame/useAfterDrawing.ts";
 import { useTheme } from "../frame/useTheme.ts";
+import { Found } from "../reading/Found.tsx";
+import { partsOf } from "../reading/found.ts";
+import { TableMapping } from "../reading/TableMapping.tsx";
 import { TrackDrop } from "../reading/TrackDrop.tsx";
 import { TrackFacts } from "../reading/TrackFacts.tsx";
-import { useTrackFile } from "../reading/useTrackFile.ts";
+import { useFound } from "../reading/useFound.ts";
+import { isSettled, useTrackFile, type Previewed, type TrackFiles } from "../reading/useTrackFile.ts";
 import { begin, calculator } from "../store/document.ts";
 import { sentenceOf } from "../store/notices.ts";
 import { welcome } from "../store/settings.ts";
-import type { TrackPreview } from "../worker/jobs.ts";
 import { PACES, nextSeason, type Answers } from "./answers.ts";
-import { partsOf, rowsOf, type FoundRow } from "../reading/found.ts";
-import { Found } from "../reading/Found.tsx";
+import { Ends, type Walked } from "./Ends.tsx";
 import { You } from "./You.tsx";
 
 export default function Begin() {
@@ -31,17 +34,10 @@ export default function Begin() {
       </p>
       <Step number={1} name="Your track">
         <TrackDrop reading={reading} kept="nothing was begun" />
-        {phase.is === "preview" && (
-          <div className="rounded border border-pine px-3 py-2" data-testid="preview">
-            <TrackFacts preview={phase.preview} problems={phase.problems} units={unitsSchema.parse({})} />
-            <button className="btn mt-1" onClick={reading.clear}>
-              Take another file
-            </button>
-          </div>
-        )}
+        {phase.is === "preview" && <Preview reading={reading} phase={phase} />}
       </Step>
-      {phase.is === "preview" ? (
-        <Rest key={phase.preview.file.track.id} preview={phase.preview} />
+      {phase.is === "preview" && phase.preview.points > 0 ? (
+        <Rest key={phase.preview.track.id} phase={phase} />
       ) : (
         <>
           <Step number={2} name="What lies on it" waits />
@@ -52,10 +48,54 @@ export default function Begin() {
   );
 }
 
+function Preview({ reading, phase }: { reading: TrackFiles; phase: Previewed }) {
+  const { points, waypoints, table } = phase.preview;
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <div className="rounded border border-pine px-3 py-2" data-testid="preview">
+      <TableMapping reading={reading} />
+      {points > 0 ? (
+        <TrackFacts reading={reading} />
+      ) : (
+        <p role="alert" className="my-1">
+          <b>There is no track yet.</b>{" "}
+          {table
+            ? phase.problems[0]?.sentence
+            : `The file holds ${waypoints.length} places alone: add the track that they lie on.`}
+        </p>
+      )}
+      <div className="mt-1 flex flex-wrap gap-2">
+        <button className="btn" onClick={() => input.current?.click()}>
+          Add a file
+        </button>
+        <button className="btn" onClick={reading.clear}>
+          Take another file
+        </button>
+      </div>
+      <input
+        ref={input}
+        type="file"
+        multiple
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Further files"
+        data-testid="more-files"
+        onChange={(event) => {
+          const files = [...(event.target.files ?? [])];
+          event.target.value = "";
+          void reading.add(files);
+        }}
+      />
+    </div>
+  );
+}
+
 /** The steps that need the track. */
-function Rest({ preview }: { preview: TrackPreview }) {
-  const { track, waypoints } = preview.file;
-  const [rows, setRows] = useState<FoundRow[]>();
+function Rest({ phase }: { phase: Previewed }) {
+  const { preview } = phase;
+  const { track, parts, firstDate, lengthM } = preview;
+  const isCoarse = parts.length === 0;
+  const { rows, setRows } = useFound(phase);
   const [answers, setAnswers] = useState<Answers>(() => ({
     name: track.name,
     sex: "female",
@@ -63,18 +103,13 @@ function Rest({ preview }: { preview: TrackPreview }) {
     bodyKg: 68,
     heightCm: 170,
     pace: "steady",
-    startDate: nextSeason(track.latDeg[0]!, new Date()),
+    startDate: nextSeason(track.latDeg[0]!, new Date(), firstDate),
     units: "metric",
     sea: preview.seaGuess,
   }));
+  const [walked, setWalked] = useState<Walked>();
   const [busy, setBusy] = useState(false);
   const [failure, setFailure] = useState<string>();
-  useEffect(() => {
-    void calculator()
-      .locateOn({ tracks: [track], places: waypoints })
-      .then((located) => setRows(rowsOf(waypoints, preview.sorted, located)))
-      .catch((error: unknown) => setFailure(sentenceOf(error)));
-  }, [track, waypoints, preview.sorted]);
   const start = async (): Promise<void> => {
     setBusy(true);
     setFailure(undefined);
@@ -83,7 +118,10 @@ function Rest({ preview }: { preview: TrackPreview }) {
       const stations = await calculator().simulateOn({ track, sea });
       await startTrip({
         track,
-        lengthM: preview.lengthM,
+        alternates: await alternateWays([track], preview.alternates),
+        walked,
+        coarse: isCoarse,
+        lengthM,
         name,
         startDate,
         units: unitsSchema.parse(
@@ -101,20 +139,23 @@ function Rest({ preview }: { preview: TrackPreview }) {
       setBusy(false);
     }
   };
+  const settled = isSettled(phase);
   return (
     <>
       <Step number={2} name="What lies on it">
         {rows ? <Found rows={rows} onChange={setRows} /> : <p className="m-0 text-muted">Looking where it lies…</p>}
+        <Ends lengthM={lengthM} walked={walked} onChange={setWalked} />
       </Step>
       <Step number={3} name="You and your start">
-        <You answers={answers} onChange={setAnswers} lengthM={preview.lengthM} />
+        <You answers={answers} onChange={setAnswers} lengthM={walked ? walked.toM - walked.fromM : lengthM} />
       </Step>
       {failure && (
         <p role="alert" className="my-2 rounded bg-caution-wash px-3 py-2 text-danger">
           The trip was not begun. {failure}
         </p>
       )}
-      <button className="btn btn-strong" disabled={busy || rows === undefined} onClick={() => void start()}>
+      {!settled && <p className="my-2 text-sm">First say what becomes of the gaps in the track, above.</p>}
+      <button className="btn btn-strong" disabled={busy || rows === undefined || !settled} onClick={() => void start()}>
         {busy ? "Working it out…" : "See my legs"}
       </button>
       <p className="mt-2 max-w-[70ch] text-xs text-muted">

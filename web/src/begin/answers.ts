@@ -32,11 +32,15 @@ export const SEAS: readonly (readonly [SeaWord, string])[] = [
   ["deep", "deep inland"],
 ];
 
-/** The next first of May, or of November in the south, that is at least two weeks off. */
-export function nextSeason(latDeg: number, today: Date): string {
-  const month = latDeg < 0 ? 10 : 4;
-  const soon = new Date(today.getTime() + 14 * 86_400_000);
-  const year =
-    new Date(Date.UTC(soon.getUTCFullYear(), month, 1)) < soon ? soon.getUTCFullYear() + 1 : soon.getUTCFullYear();
-  return `${year}-${String(month + 1).padStart(2, "0")}-01`;
+/**
+ * A first day at least two weeks off: the day of the year on which the track was recorded, else the first of May,
+ * of November in the south.
+ */
+export function nextSeason(latDeg: number, today: Date, recorded?: string): string {
+  const monthDay = recorded?.slice(5) ?? (latDeg < 0 ? "11-01" : "05-01");
+  // A leap day is not in every year.
+  const day = monthDay === "02-29" ? "02-28" : monthDay;
+  const soon = new Date(today.getTime() + 14 * 86_400_000).toISOString().slice(0, 10);
+  const year = Number(soon.slice(0, 4));
+  return `${year}-${day}` >= soon ? `${year}-${day}` : `${year + 1}-${day}`;
 }

@@ -12,24 +12,43 @@ import {
   type TrackM,
   type TrackPoints,
 } from "@gepack/core";
-import { edit, editWithTrack } from "../store/document.ts";
+import { calculator, edit, editWithTrack } from "../store/document.ts";
 import { addRow, moveRow, setRow } from "./rows.ts";
 
-/** A track beside the main trail, from where its ends lie nearest to it; with what lies on it. */
+/** A track beside the main trail, with where its ends lie nearest to it. */
+export interface AlternateWay {
+  track: TrackPoints;
+  ends: readonly Located[];
+}
+
+/** Where the ends of tracks lie on the main trail. */
+export async function alternateWays(main: TrackPoints[], tracks: readonly TrackPoints[]): Promise<AlternateWay[]> {
+  const places = tracks.flatMap(({ lonDeg, latDeg }) =>
+    [0, lonDeg.length - 1].map((i) => ({ lonDeg: lonDeg[i]!, latDeg: latDeg[i]! })),
+  );
+  const ends = places.length > 0 ? await calculator().locateOn({ tracks: main, places }) : [];
+  return tracks.map((track, i) => ({ track, ends: ends.slice(2 * i, 2 * i + 2) }));
+}
+
+export function alternateOf({ track, ends }: AlternateWay): Alternate {
+  const metres = ends.map(({ trackM }) => Math.round(trackM));
+  return alternateSchema.parse({
+    id: crypto.randomUUID(),
+    name: track.name.trim() || "Alternate",
+    trackId: track.id,
+    leavesM: Math.min(...metres),
+    rejoinsM: Math.max(...metres),
+  });
+}
+
+/** An alternate more, with what lies on it. */
 export function addAlternate(
-  track: TrackPoints,
-  ends: readonly [Located, Located],
+  way: AlternateWay,
   places: Pick<Plan, "stops" | "sources" | "camps" | "stretches">,
 ): Promise<void> {
-  const id = crypto.randomUUID();
-  const [a, b] = ends.map(({ trackM }) => Math.round(trackM)) as [number, number];
-  const row = alternateSchema.parse({
-    id,
-    name: track.name || "Alternate",
-    trackId: track.id,
-    leavesM: Math.min(a, b),
-    rejoinsM: Math.max(a, b),
-  });
+  const { track } = way;
+  const row = alternateOf(way);
+  const { id } = row;
   return editWithTrack(`Add the alternate ${row.name}`, track, (draft) => {
     draft.route.alternates.push(row);
     for (const list of ["stops", "sources", "camps", "stretches"] as const)

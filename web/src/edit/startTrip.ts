@@ -10,10 +10,17 @@ import {
   type TrackPoints,
   type Units,
 } from "@gepack/core";
+import { alternateOf, type AlternateWay } from "./route.ts";
 import { takePlan } from "../store/document.ts";
 
 export interface Start {
   track: TrackPoints;
+  /** Other ways, each from and to the main trail. */
+  alternates?: readonly AlternateWay[];
+  /** What of the track is walked; all of it without. */
+  walked?: { fromM: number; toM: number } | undefined;
+  /** The track was made from a table. */
+  coarse?: boolean;
   lengthM: number;
   startDate: string;
   units: Units;
@@ -27,13 +34,19 @@ export interface Start {
 }
 
 /** A new trip on a track: one hiker, everything not given at its defaults. */
-export async function startTrip({ track, lengthM, startDate, units, parts, name, hiker }: Start): Promise<void> {
+export async function startTrip(start: Start): Promise<void> {
+  const { track, alternates = [], walked, coarse = false, lengthM, startDate, units, parts, name, hiker } = start;
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: `trip-${crypto.randomUUID()}`,
     trip: { name: name || track.name || "My trip", startDate, units },
     trackIds: [track.id],
+    route: {
+      coarse,
+      alternates: alternates.map(alternateOf),
+      sections: walked ? [{ id: crypto.randomUUID(), name: "The hike", ...walked }] : [],
+    },
     hikers: [
       {
         id: "me",
@@ -49,7 +62,7 @@ export async function startTrip({ track, lengthM, startDate, units, parts, name,
     ...parts,
     kit: STARTER_KIT,
   });
-  await takePlan({ plan, tracks: [track] });
+  await takePlan({ plan, tracks: [track, ...alternates.map((way) => way.track)] });
 }
 
 /** Some ten days: on shorter walks appetite keeps up, and nobody plans to lose weight. */

@@ -1,6 +1,7 @@
 /** Step two: the file's waypoints by what they are, each and whole kinds changeable. */
 import { useState } from "react";
-import { unitsSchema } from "@gepack/core";
+import { unitsSchema, type OwnWord } from "@gepack/core";
+import { setOwnWords, useSettings } from "../store/settings.ts";
 import { Pick } from "../ui/Pick.tsx";
 import { DataTable } from "../ui/DataTable.tsx";
 import type { Column } from "../ui/Table.tsx";
@@ -24,6 +25,94 @@ const WORDS: Record<FoundRow["sorted"]["kind"], string> = {
   other: "not known",
 };
 
+/** Words that told of more than one place, the commonest first. */
+function wordsOf(rows: readonly FoundRow[]): [word: string, count: number][] {
+  const counts = new Map<string, number>();
+  for (const { sorted, point } of rows) {
+    const word = sorted.word || point.symbol || point.type;
+    if (word !== "") counts.set(word, (counts.get(word) ?? 0) + 1);
+  }
+  return [...counts].filter(([, count]) => count > 1).sort((a, b) => b[1] - a[1]);
+}
+
+const toldBy = ({ sorted, point }: FoundRow, word: string): boolean =>
+  (sorted.word || point.symbol || point.type) === word;
+
+/** All places of one word or symbol at once, and words of one's own. */
+function ByWord({ rows, onChange }: Props) {
+  const own = useSettings((state) => state.ownWords);
+  const [word, setWord] = useState("");
+  const [typed, setTyped] = useState("");
+  const [kind, setKind] = useState<OwnWord["kind"]>("water");
+  const words = wordsOf(rows);
+  const of = rows.filter((row) => toldBy(row, word));
+  return (
+    <details className="my-2 text-sm">
+      <summary className="cursor-pointer text-pine">By word or symbol, and words of your own</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        {words.length > 0 && (
+          <>
+            <Pick
+              label="All places by the word"
+              value={word}
+              options={[["", "choose"], ...words.map(([one, count]) => [one, `${one} (${count})`] as const)]}
+              onPick={setWord}
+            />
+            <Pick
+              label="are taken as"
+              value={of.length > 0 && of.every((row) => row.taken === of[0]!.taken) ? of[0]!.taken : "mixed"}
+              options={[["mixed", "mixed"] as const, ...TAKEN]}
+              onPick={(taken) =>
+                taken !== "mixed" &&
+                onChange(rows.map((row) => (word !== "" && toldBy(row, word) ? { ...row, taken } : row)))
+              }
+            />
+          </>
+        )}
+        <label className="font-semibold">
+          A word of your own
+          <input
+            className="field mt-1 font-normal"
+            value={typed}
+            maxLength={40}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+        </label>
+        <Pick label="means" value={kind} options={KINDS} onPick={setKind} />
+        <button
+          className="btn"
+          disabled={typed.trim() === ""}
+          onClick={() => {
+            setOwnWords([...own.filter((one) => one.word !== typed.trim()), { word: typed.trim(), kind }]);
+            setTyped("");
+          }}
+        >
+          Add the word
+        </button>
+      </div>
+      {own.length > 0 && (
+        <ul className="m-0 mt-2 flex list-none flex-wrap gap-2 p-0" aria-label="Words of your own">
+          {own.map((one) => (
+            <li key={one.word} className="rounded border border-rule px-2">
+              “{one.word}” is {WORDS[one.kind]}{" "}
+              <button
+                aria-label={`Forget the word ${one.word}`}
+                className="text-muted hover:text-danger"
+                onClick={() => setOwnWords(own.filter((other) => other !== one))}
+              >
+                ×
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
+  );
+}
+
+const KINDS = (["stop", "water", "camp", "ford", "hazard", "landmark"] as const).map(
+  (one) => [one, WORDS[one]] as const,
+);
 const ORDER = ["stop", "water", "camp", "ford", "hazard", "landmark", "other"] as const;
 /** So many rows stand open at once; more would push the next step out of sight. */
 const FEW = 12;
@@ -114,6 +203,7 @@ export function Found({ rows, onChange }: Props) {
           );
         })}
       </ul>
+      <ByWord rows={rows} onChange={onChange} />
       {far > 0 && (
         <p className="my-1 text-sm text-muted">
           {far} {far === 1 ? "lies" : "lie"} more than 5 km off the track and {far === 1 ? "is" : "are"} left out,

@@ -2,10 +2,10 @@
 import { useRef, useState, type DragEvent } from "react";
 import type { Problem } from "@gepack/core";
 import { Progress } from "../ui/Progress.tsx";
-import type { TrackFile } from "./useTrackFile.ts";
+import type { TrackFiles } from "./useTrackFile.ts";
 
 /** `kept` ends the sentence on a file that was refused: what is as it was. */
-export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: TrackFile; kept: string }) {
+export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: TrackFiles; kept: string }) {
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const drop = (event: DragEvent): void => {
@@ -27,19 +27,20 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
         >
           Drop a track file here, or the files of its sections, or{" "}
           <button className="btn ml-1" onClick={() => input.current?.click()}>
-            Choose a file
+            Choose files
           </button>
           <p className="mt-2 mb-0 text-xs text-muted">
-            GPX, KML, KMZ, TCX, GeoJSON, or a table of points (CSV with lat and lon), up to 150 MB. It stays on this
-            device.
+            GPX, KML, KMZ, TCX, FIT, GeoJSON, tables of points, and mile tables (CSV, TSV, XLSX: name and distance), up
+            to 150 MB. They stay on this device.
           </p>
+          <PasteTable onPaste={(file) => void read([file])} />
         </div>
       )}
       <input
         ref={input}
         type="file"
         multiple
-        accept=".gpx,.kml,.kmz,.tcx,.geojson,.json,.csv,.tsv,.txt,application/gpx+xml"
+        accept=".gpx,.kml,.kmz,.tcx,.fit,.geojson,.json,.csv,.tsv,.txt,.xlsx,application/gpx+xml"
         className="sr-only"
         tabIndex={-1}
         aria-label="Track file"
@@ -66,6 +67,30 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
         </div>
       )}
     </>
+  );
+}
+
+/** A table from the clipboard, as if it were a file. */
+function PasteTable({ onPaste }: { onPaste: (file: File) => void }) {
+  const [text, setText] = useState("");
+  return (
+    <details className="mt-2 text-sm">
+      <summary className="cursor-pointer text-pine">Or paste a table of places</summary>
+      <textarea
+        className="field mt-1 min-h-[90px] w-full text-sm!"
+        aria-label="Table of places"
+        placeholder={"name, distance, kind, note: a row a place, as copied from a spreadsheet"}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <button
+        className="btn mt-1"
+        disabled={text.trim() === ""}
+        onClick={() => onPaste(new File([text], "Pasted table.csv", { type: "text/csv" }))}
+      >
+        Read the table
+      </button>
+    </details>
   );
 }
 

@@ -1,15 +1,19 @@
-/** What a track that was read is: its outline, length, climb, gaps, and what was mended. */
-import type { Problem, Units } from "@gepack/core";
+/** What a track that was read is: its tracks to choose from, outline, length, climb, gaps, and what was mended. */
+import { unitsSchema, type Units } from "@gepack/core";
 import { quantity } from "../units/quantity.ts";
-import type { TrackPreview } from "../worker/jobs.ts";
+import { Parts } from "./Parts.tsx";
 import { ProblemList } from "./TrackDrop.tsx";
+import type { TrackFiles } from "./useTrackFile.ts";
 
-export function TrackFacts({ preview, problems, units }: { preview: TrackPreview; problems: Problem[]; units: Units }) {
-  const { from, track } = preview.file;
-  const { mended } = preview;
+export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading: TrackFiles; units?: Units }) {
+  const { phase, choose, join } = reading;
+  if (phase.is !== "preview") return null;
+  const { preview, problems, joins } = phase;
+  const { from, track, mended, gaps, parts } = preview;
   return (
     <>
       <b className="text-base">{track.name}</b>
+      <Parts parts={parts} choices={preview.choices} units={units} onChoose={(choices) => void choose(choices)} />
       <Outline heightsM={preview.outlineM} />
       <p className="my-1">
         {preview.points.toLocaleString("en")} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
@@ -18,6 +22,26 @@ export function TrackFacts({ preview, problems, units }: { preview: TrackPreview
           : "no heights"}
         .
       </p>
+      {gaps.length > 0 && (
+        <div className="my-2 rounded bg-caution-wash px-3 py-2" data-testid="gaps">
+          <b>{gaps.length === 1 ? "A gap" : `${gaps.length} gaps`} of more than 2 km:</b>{" "}
+          {gaps
+            .slice(0, 5)
+            .map(({ lengthM, before, after }) => {
+              const where = before === "" ? "" : ` between ${before} and ${after}`;
+              return `${quantity("distance", lengthM, units)}${where}`;
+            })
+            .join("; ")}
+          .
+          <label className="mt-1 flex items-center gap-2">
+            <input type="checkbox" checked={joins} onChange={(event) => join(event.target.checked)} />
+            Walk {gaps.length === 1 ? "it as a straight line" : "them as straight lines"}
+          </label>
+          <p className="m-0 text-xs text-muted">
+            Or add the file that is missing, leave a track out, or put them in another order.
+          </p>
+        </div>
+      )}
       <p className="my-1 text-muted">
         {mended.gaps.length} gaps
         {mended.gaps.length > 0 &&

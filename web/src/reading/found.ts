@@ -1,4 +1,4 @@
-/** What was found along the track, a row for each thing that a waypoint is, and what of it a plan takes. */
+/** What was found along the track, a row for each thing that a place is, and what of it a plan takes. */
 import {
   campSchema,
   sourceSchema,
@@ -8,15 +8,21 @@ import {
   type Offer,
   type Plan,
   type SortedKind,
-  type Waypoint,
   type WaypointKind,
+  type WaypointWords,
 } from "@gepack/core";
 
 export type Taken = "stop" | "water" | "camp" | "hazard" | "out";
 
+/** A place by its words; one of a table may lie nowhere but along the trail. */
+export interface FoundPoint extends Required<WaypointWords> {
+  lonDeg?: number | undefined;
+  latDeg?: number | undefined;
+}
+
 export interface FoundRow {
   id: string;
-  point: Waypoint;
+  point: FoundPoint;
   located: Located;
   sorted: SortedKind;
   taken: Taken;
@@ -40,7 +46,7 @@ const TAKES: Record<WaypointKind, Taken> = {
 };
 
 export function rowsOf(
-  points: readonly Waypoint[],
+  points: readonly FoundPoint[],
   sorted: readonly SortedKind[][],
   located: readonly Located[],
 ): FoundRow[] {
@@ -61,38 +67,51 @@ export const isFar = ({ located }: FoundRow): boolean => located.offM > FAR_M;
 
 const RESTOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];
 
+export type FoundParts = Pick<Plan, "stops" | "sources" | "camps" | "stretches">;
+
 /** The rows as parts of a plan. Stops where food is to be had are used, the others are there to be. */
-export function partsOf(rows: readonly FoundRow[]): Pick<Plan, "stops" | "sources" | "camps" | "stretches"> {
+export function partsOf(rows: readonly FoundRow[]): FoundParts {
   const of = (taken: Taken): FoundRow[] => rows.filter((row) => row.taken === taken);
-  const place = ({ point, located }: FoundRow) => ({
-    id: crypto.randomUUID(),
-    name: point.name,
-    lonDeg: point.lonDeg,
-    latDeg: point.latDeg,
-    trackM: Math.round(located.trackM),
-  });
-  const offM = ({ located }: FoundRow, most: number): number =>
-    located.offM < ON_TRACK_M ? 0 : Math.min(most, Math.round(located.offM));
   return {
-    stops: of("stop").map((row) => {
-      const services = [...(row.sorted.offers ?? [])];
-      const restocks = services.length === 0 || services.some((service) => RESTOCKS.includes(service));
-      const nights = services.length === 0 || services.includes("bed") ? 1 : 0;
-      return stopSchema.parse({ ...place(row), offTrailM: offM(row, 200_000), services, use: restocks, nights });
-    }),
-    sources: of("water").map((row) =>
-      sourceSchema.parse({
-        ...place(row),
-        kind: row.sorted.water ?? "spring",
-        reliable: row.sorted.seasonal !== true,
-        offTrailM: offM(row, 20_000),
-      }),
-    ),
-    camps: of("camp").map((row) => campSchema.parse(place(row))),
+    stops: of("stop").map(stopOf),
+    sources: of("water").map(sourceOf),
+    camps: of("camp").map((row) => campSchema.parse({ ...placeOf(row), note: row.point.description.slice(0, 2000) })),
     stretches: of("hazard").map((row) => {
-      const { id, name, trackM } = place(row);
+      const { id, name, trackM } = placeOf(row);
       const [fromM, toM] = [Math.max(0, trackM - HAZARD_M), trackM + HAZARD_M];
       return stretchSchema.parse({ id, name, fromM, toM, kind: "hazard", note: row.point.description.slice(0, 2000) });
     }),
   };
+}
+
+function placeOf({ point, located }: FoundRow) {
+  const { lonDeg, latDeg } = point;
+  return {
+    id: crypto.randomUUID(),
+    name: point.name.trim() === "" ? "Unnamed place" : point.name,
+    ...(lonDeg === undefined || latDeg === undefined ? {} : { lonDeg, latDeg }),
+    trackM: Math.round(located.trackM),
+    ...(located.alternateId === undefined ? {} : { alternateId: located.alternateId }),
+  };
+}
+
+function offM({ located }: FoundRow, most: number): number {
+  return located.offM < ON_TRACK_M ? 0 : Math.min(most, Math.round(located.offM));
+}
+
+function stopOf(row: FoundRow) {
+  const services = [...(row.sorted.offers ?? [])];
+  const restocks = services.length === 0 || services.some((service) => RESTOCKS.includes(service));
+  const nights = services.length === 0 || services.includes("bed") ? 1 : 0;
+  const note = row.point.description.slice(0, 2000);
+  return stopSchema.parse({ ...placeOf(row), offTrailM: offM(row, 200_000), services, use: restocks, nights, note });
+}
+
+function sourceOf(row: FoundRow) {
+  return sourceSchema.parse({
+    ...placeOf(row),
+    kind: row.sorted.water ?? "spring",
+    reliable: row.sorted.seasonal !== true,
+    offTrailM: offM(row, 20_000),
+  });
 }

@@ -1,7 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { planSchema } from "@gepack/core";
-import { readNumber, tidyNumbers } from "./number.ts";
+import { planSchema, readNumber, tidyNumbers } from "@gepack/core";
 import { parsePlain, parseQuantity } from "./quantity.ts";
 
 const read = (text: string): number[] => readNumber(tidyNumbers(text));

@@ -2,8 +2,7 @@
  * Quantities at the edge of the interface: SI and field units inside, the hiker's units outside.
  * Typed text may carry any unit of its kind, also compound: `2 lb 3 oz`, `1.2kg`, `5 mi`, `30C`.
  */
-import { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI, type Units } from "@gepack/core";
-import { readNumber, tidyNumbers } from "./number.ts";
+import { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI, readNumber, tidyNumbers, type Units } from "@gepack/core";
 
 /** Inside unit of each kind: metres, metres, kilograms, grams, °C, litres. */
 export type QuantityKind = "distance" | "height" | "mass" | "smallMass" | "temperature" | "volume";

@@ -52,6 +52,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "kit-stop-gone": { pieceId: "tent", piece: "Tent", stopId: "zzz", stop: "zzz" },
   "kit-stop-unused": { pieceId: "tent", piece: "Tent", stopId: "sael", stop: "Sael" },
   "kit-stop-off-route": { pieceId: "tent", piece: "Tent", stopId: "sael", stop: "Sael" },
+  "trail-coarse": {},
   "route-part-rests": { part: "High way", why: "overlaps" },
   "closure-ridden": { closure: "Burnt wood", alternate: "High way", hours: 3 },
   "walked-twice": { metres: 12_000 },

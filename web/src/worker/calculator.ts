@@ -34,6 +34,9 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
+  arrange: (args: JobArgs<"arrange">) => Promise<JobAnswer<"arrange">>;
+  layTable: (args: JobArgs<"layTable">) => Promise<JobAnswer<"layTable">>;
+  sortPlaces: (args: JobArgs<"sortPlaces">) => Promise<JobAnswer<"sortPlaces">>;
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
   simulateOn: (args: JobArgs<"simulateOn">) => Promise<JobAnswer<"simulateOn">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
@@ -126,6 +129,9 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       }
     },
     readTrack: (args, options) => side().job("readTrack", args, options),
+    arrange: (args) => side().job("arrange", args),
+    layTable: (args) => side().job("layTable", args),
+    sortPlaces: (args) => side().job("sortPlaces", args),
     locateOn: (args) => side().job("locateOn", args),
     simulateOn: (args) => side().job("simulateOn", args),
     readPlan: (args) => side().job("readPlan", args),

@@ -12,7 +12,11 @@ import {
   Session,
   simulatedStations,
   type ClimateStation,
+  type CoarseRow,
+  type CoarseTrack,
   type Located,
+  type OwnWord,
+  type PartChoice,
   type Plan,
   type PlanFile,
   type Profile,
@@ -20,14 +24,25 @@ import {
   type Reading,
   type SchoolFigures,
   type SeaWord,
+  type SortedKind,
   type TrackPoints,
+  type WaypointWords,
 } from "@gepack/core";
 import type { JobControl } from "./control.ts";
-import { MAX_FILE_BYTES, readTracks, type TrackFiles, type TrackPreview } from "./readTracks.ts";
+import {
+  arrange,
+  layTable,
+  MAX_FILE_BYTES,
+  readTracks,
+  type LaidPreview,
+  type PartPreview,
+  type TrackFiles,
+  type TrackPreview,
+} from "./readTracks.ts";
 import { toWire, type WireResult } from "./wire.ts";
 
 export type { JobControl } from "./control.ts";
-export type { TrackPreview } from "./readTracks.ts";
+export type { LaidPreview, PartPreview, TrackPreview } from "./readTracks.ts";
 
 /** The trail a session computes on, by a key of the page's. */
 export interface Trail {
@@ -120,6 +135,38 @@ export function createJobs(beat?: () => void) {
     /** One trail from one file or several, in the order that their ends give. */
     readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<Reading<TrackPreview>> {
       return readTracks([{ file, name }, ...more], trackId, control);
+    },
+
+    /** The tracks of files in another order, or with other ones left out. */
+    arrange({
+      parts,
+      choices,
+      trackId,
+      name,
+    }: {
+      parts: readonly PartPreview[];
+      choices: readonly PartChoice[];
+      trackId: string;
+      name: string;
+    }): Promise<LaidPreview | string> {
+      return arrange(parts, choices, trackId, name);
+    },
+
+    /** A trail from the rows of a table alone. */
+    layTable({ rows, place }: { rows: readonly CoarseRow[]; place: CoarseTrack }): LaidPreview | string {
+      return layTable(rows, place);
+    },
+
+    /** What places are, by their own words and those of the hiker. */
+    async sortPlaces({
+      places,
+      own,
+    }: {
+      places: readonly WaypointWords[];
+      own: readonly OwnWord[];
+    }): Promise<SortedKind[][]> {
+      const { sortWaypoint } = await import("./readers.ts");
+      return places.map((words) => sortWaypoint(words, own));
     },
 
     /** Where places lie on a track that is not the plan's yet. */

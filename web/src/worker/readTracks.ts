@@ -1,25 +1,29 @@
 /** Track files into one trail: read piece by piece, joined in the order that their ends give, and measured. */
 import {
+  arrangeParts,
   buildProfile,
+  coarseTrack,
+  distanceM,
   guessSea,
   mendTracks,
   refused,
   tooLong,
+  type CoarseRow,
+  type CoarseTrack,
   type Mended,
   type MendedTrack,
+  type Part,
+  type PartChoice,
   type Problem,
   type Reading,
   type SeaWord,
-  type SortedKind,
   type TrackFile,
+  type TrackPoints,
+  type Waypoint,
 } from "@gepack/core";
 import type { JobControl } from "./control.ts";
-
-export interface NamedFile {
-  file: Blob;
-  /** Without its ending. */
-  name: string;
-}
+import type { NamedFile } from "./namedFile.ts";
+import { readTable, type TableText } from "./readTable.ts";
 
 export interface TrackFiles extends NamedFile {
   trackId: string;
@@ -27,9 +31,20 @@ export interface TrackFiles extends NamedFile {
   more?: readonly NamedFile[];
 }
 
-/** What a track looks like before it is taken. */
-export interface TrackPreview {
-  file: TrackFile;
+/** One of the tracks that files hold, as it is shown to choose from. */
+export interface PartPreview extends Part {
+  lengthM: number;
+  /** Its shape seen from above: x east and y south by turns, the longer side 0 to 1. */
+  shape: Float32Array;
+}
+
+/** What the chosen tracks look like as one trail, before it is taken. */
+export interface LaidPreview {
+  track: TrackPoints;
+  alternates: TrackPoints[];
+  choices: readonly PartChoice[];
+  /** Straight lines that are longer than is joined without asking. */
+  gaps: { lengthM: number; before: string; after: string }[];
   points: number;
   lengthM: number;
   climbM: number;
@@ -38,12 +53,22 @@ export interface TrackPreview {
   lowestM: number;
   hasHeights: boolean;
   mended: Mended;
-  /** What each waypoint of the file is, by its own words; several where it is several things. */
-  sorted: SortedKind[][];
   /** How far the sea may be, from the heights alone. */
   seaGuess: SeaWord;
   /** Heights at even steps, for a small drawing. */
   outlineM: Float32Array;
+}
+
+/** All that was read; without a track where the files hold places alone. */
+export interface TrackPreview extends LaidPreview {
+  name: string;
+  from: TrackFile["from"];
+  /** The day of the first point that has a time. */
+  firstDate: string | undefined;
+  /** Rows of places by their distance, where a file holds such. */
+  table: TableText | undefined;
+  parts: PartPreview[];
+  waypoints: Waypoint[];
 }
 
 export const MAX_FILE_BYTES = 150_000_000;
@@ -57,32 +82,138 @@ export async function readTracks(
   trackId: string,
   control: JobControl,
 ): Promise<Reading<TrackPreview>> {
-  const { arrangeTrack, joinTracks, sortWaypoint } = await import("./readers.ts");
+  const { partsOfFile, proposeChoices } = await import("./readers.ts");
   const found: TrackFile[] = [];
+  const tables: TableText[] = [];
   const problems: Problem[] = [];
   for (const [i, one] of files.entries()) {
+    const table = await readTable(one);
+    if (table?.value) {
+      tables.push(table.value);
+      continue;
+    }
     // Of several files the one that was at fault is named.
     const named = (problem: Problem): Problem =>
       files.length === 1 ? problem : { ...problem, place: `${one.name}, ${problem.place}` };
-    const reading = await readFile(one, trackId, control, (fraction) => (i + fraction) / files.length);
+    const reading = table
+      ? { value: undefined, problems: table.problems }
+      : await readFile(one, `${trackId}-${i}`, control, (fraction) => (i + fraction) / files.length);
     problems.push(...reading.problems.map(named));
     if (!reading.value) return { value: undefined, problems: reading.problems.map(named) };
     found.push(reading.value);
   }
-  const { track, asRecorded, pieces, turned, longestGapM } = arrangeTrack(joinTracks(found.map((one) => one.track)));
-  if (!asRecorded)
+  if (tables.length > 1)
     problems.push({
       severity: "caution",
       place: "file",
-      sentence: `The ${pieces} tracks did not follow each other; they were put in order by their ends, ${turned} of them turned round, and the longest gap left is ${(longestGapM / 1000).toFixed(1)} km. Look at the profile before you use it.`,
+      sentence: `Of the ${tables.length} tables ${tables[0]!.name} is read; take the others one after the other.`,
     });
+  const parts = found.flatMap(partsOfFile).map((part): PartPreview => ({ ...part, ...shapeOf(part.track) }));
   const waypoints = found.flatMap((one) => one.waypoints);
+  const read = {
+    name: found.find(({ track }) => track.lonDeg.length > 0)?.track.name ?? files[0]!.name,
+    from: found[0]?.from ?? "track",
+    firstDate: found.find(({ firstDate }) => firstDate !== undefined)?.firstDate,
+    table: tables[0],
+    parts,
+    waypoints,
+  };
+  if (parts.length === 0) return { value: { ...read, ...NO_TRACK }, problems };
+  const laid = layParts(parts, proposeChoices(parts), trackId, read.name);
+  return typeof laid === "string" ? refused("file", laid) : { value: { ...read, ...laid }, problems };
+}
+
+/** A trail of which only a table is known, laid and measured; a sentence where the rows make none. */
+export function layTable(rows: readonly CoarseRow[], place: CoarseTrack): LaidPreview | string {
+  const track = coarseTrack(rows, place);
+  if (!track)
+    return "The table makes no trail: at least two of its rows have to lie some way apart. Check which column is the distance.";
+  const mended = mendTracks([track]);
+  return tooLong(mended) ?? { ...previewOf(track, mended), alternates: [], choices: [], gaps: [] };
+}
+
+/** Longer straight lines are not walked without asking. */
+const ASK_FROM_M = 2000;
+
+/** The tracks as they are chosen, measured; a sentence where they make no trail. */
+export async function arrange(
+  parts: readonly PartPreview[],
+  choices: readonly PartChoice[],
+  trackId: string,
+  name: string,
+): Promise<LaidPreview | string> {
+  return layParts(parts, choices, trackId, name);
+}
+
+function layParts(
+  parts: readonly PartPreview[],
+  choices: readonly PartChoice[],
+  trackId: string,
+  name: string,
+): LaidPreview | string {
+  const { track, alternates, gaps: between } = arrangeParts(parts, choices, trackId);
   const mended = mendTracks([track]);
   const refusal = tooLong(mended);
-  if (refusal !== undefined) return refused("file", refusal);
-  const file: TrackFile = { track, waypoints, from: found[0]!.from };
-  return { value: previewOf(file, mended, waypoints.map(sortWaypoint)), problems };
+  if (refusal !== undefined) return refusal;
+  const nameOf = (index: number): string => parts[index]!.track.name || `track ${index + 1}`;
+  const named = between.map(({ lengthM, before, after }) => ({
+    lengthM,
+    before: nameOf(before),
+    after: nameOf(after),
+  }));
+  const sameLength = (a: number, b: number): boolean => Math.abs(a - b) < 1;
+  // A track's own gaps stand among those between tracks: those are told by their names.
+  const within = mended.mended.gaps
+    .filter(({ lengthM }) => !named.some((gap) => sameLength(gap.lengthM, lengthM)))
+    .map(({ lengthM }) => ({ lengthM, before: "", after: "" }));
+  return {
+    ...previewOf({ ...track, name }, mended),
+    alternates,
+    choices,
+    gaps: [...named, ...within].filter(({ lengthM }) => lengthM > ASK_FROM_M),
+  };
 }
+
+const SHAPE_POINTS = 60;
+
+/** Seen from above, flat about its middle. */
+function shapeOf({ lonDeg, latDeg }: TrackPoints): Pick<PartPreview, "lengthM" | "shape"> {
+  let lengthM = 0;
+  for (let i = 1; i < lonDeg.length; i++) lengthM += distanceM(lonDeg[i - 1]!, latDeg[i - 1]!, lonDeg[i]!, latDeg[i]!);
+  const count = Math.min(SHAPE_POINTS, lonDeg.length);
+  const at = Array.from({ length: count }, (_, k) => Math.round((k * (lonDeg.length - 1)) / (count - 1)));
+  const narrow = Math.cos((latDeg[Math.floor(latDeg.length / 2)]! * Math.PI) / 180);
+  const first = lonDeg[0]!;
+  const x = at.map((i) => (((((lonDeg[i]! - first + 180) % 360) + 360) % 360) - 180) * narrow);
+  const y = at.map((i) => -latDeg[i]!);
+  const [left, top] = [Math.min(...x), Math.min(...y)];
+  const side = Math.max(Math.max(...x) - left, Math.max(...y) - top, 1e-9);
+  return { lengthM, shape: Float32Array.from(at.flatMap((_, k) => [(x[k]! - left) / side, (y[k]! - top) / side])) };
+}
+
+const NO_TRACK: LaidPreview = {
+  track: {
+    id: "",
+    name: "",
+    lonDeg: new Float64Array(),
+    latDeg: new Float64Array(),
+    heightM: new Float32Array(),
+    segmentStarts: new Uint32Array(),
+  },
+  alternates: [],
+  choices: [],
+  gaps: [],
+  points: 0,
+  lengthM: 0,
+  climbM: 0,
+  rawClimbM: 0,
+  highestM: 0,
+  lowestM: 0,
+  hasHeights: false,
+  mended: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] },
+  seaGuess: "inland",
+  outlineM: new Float32Array(),
+};
 
 /** One file, whatever its format. */
 async function readFile(
@@ -96,12 +227,16 @@ async function readFile(
       "file",
       `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
     );
-  const { encodingOf, isPacked, trackReaderFor, unpacker } = await import("./readers.ts");
+  const { encodingOf, isFit, isPacked, trackReaderFor, unpacker } = await import("./readers.ts");
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   const encoding = encodingOf(head);
   const [decoder, text] = [decoderOf(encoding), decoderOf(encoding)];
   if (!decoder || !text)
     return refused("file", `The file is written in ${encoding}, which is not read here. Save it as UTF-8.`);
+  if (isFit(head)) {
+    const { readFit } = await import("./fit.ts");
+    return readFit(new Uint8Array(await file.arrayBuffer()), trackId, name);
+  }
   const packed = isPacked(head) ? unpacker() : undefined;
   // What comes out of a packed file is not known before its first piece is there.
   let reader = packed ? undefined : trackReaderFor(decoder.decode(head, { stream: true }), trackId, name);
@@ -127,15 +262,15 @@ function decoderOf(encoding: string): TextDecoder | undefined {
   }
 }
 
-function previewOf(file: TrackFile, mended: MendedTrack, sorted: SortedKind[][]): TrackPreview {
+function previewOf(track: TrackPoints, mended: MendedTrack): Omit<LaidPreview, "alternates" | "choices" | "gaps"> {
   const profile = buildProfile(mended, false);
   const outlineM = Float32Array.from(
     { length: OUTLINE_STEPS + 1 },
     (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!,
   );
   return {
-    file,
-    points: file.track.lonDeg.length,
+    track,
+    points: track.lonDeg.length,
     lengthM: profile.lengthM,
     climbM: profile.totalClimbM,
     rawClimbM: profile.rawClimbM,
@@ -143,7 +278,6 @@ function previewOf(file: TrackFile, mended: MendedTrack, sorted: SortedKind[][])
     lowestM: profile.lowestM,
     hasHeights: profile.hasHeights,
     mended: mended.mended,
-    sorted,
     seaGuess: guessSea(profile),
     outlineM,
   };

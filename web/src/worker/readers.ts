@@ -1,9 +1,10 @@
 /** Readers of files, in a chunk of their own: computing needs neither the schema nor a parser. */
 export {
-  arrangeTrack,
-  joinTracks,
   encodingOf,
+  isFit,
   isPacked,
+  partsOfFile,
+  proposeChoices,
   readPlan,
   readPlanFile,
   sortWaypoint,

@@ -1,17 +1,25 @@
-/** Files that come to a plan that is there: another track for it, an alternate, places. */
-import { useEffect, useState } from "react";
-import type { Plan, Problem, TrackM } from "@gepack/core";
-import { addAlternate } from "../../edit/route.ts";
+/** Files that come to a plan that is there: places, an alternate, another track for it. */
+import { useState } from "react";
+import type { Plan, Profile, TrackM } from "@gepack/core";
+import { addAlternate, alternateWays } from "../../edit/route.ts";
 import { Found } from "../../reading/Found.tsx";
-import { partsOf, rowsOf, type FoundRow } from "../../reading/found.ts";
+import { partsOf, type FoundRow } from "../../reading/found.ts";
+import { TableMapping } from "../../reading/TableMapping.tsx";
 import { TrackDrop } from "../../reading/TrackDrop.tsx";
 import { TrackFacts } from "../../reading/TrackFacts.tsx";
-import { useTrackFile } from "../../reading/useTrackFile.ts";
+import { useFound } from "../../reading/useFound.ts";
+import { isSettled, useTrackFile, type Previewed, type TrackFiles } from "../../reading/useTrackFile.ts";
 import { calculator, editWithTrack, mainTracks } from "../../store/document.ts";
 import { sentenceOf, tell } from "../../store/notices.ts";
 import type { TrackPreview } from "../../worker/jobs.ts";
+import { MergePanel } from "./MergePanel.tsx";
 
-export function ImportPanel({ plan }: { plan: Plan }) {
+interface Props {
+  plan: Plan;
+  profile: Profile;
+}
+
+export function ImportPanel({ plan, profile }: Props) {
   const reading = useTrackFile();
   const { phase, clear } = reading;
   return (
@@ -19,7 +27,17 @@ export function ImportPanel({ plan }: { plan: Plan }) {
       <h2 className="m-0 mb-1 text-base font-bold">Another file for this plan</h2>
       <TrackDrop reading={reading} kept="your plan is as it was" />
       {phase.is === "preview" && (
-        <Preview plan={plan} preview={phase.preview} problems={phase.problems} onDone={clear} />
+        <div className="rounded border border-pine px-3 py-2" data-testid="preview">
+          <TableMapping reading={reading} placesOnly />
+          {phase.preview.parts.length > 0 ? (
+            <Track plan={plan} profile={profile} reading={reading} phase={phase} />
+          ) : (
+            <MergePanel plan={plan} phase={phase} onDone={clear} />
+          )}
+          <button className="btn mt-2" onClick={clear}>
+            Leave it
+          </button>
+        </div>
       )}
     </section>
   );
@@ -28,63 +46,55 @@ export function ImportPanel({ plan }: { plan: Plan }) {
 /** Places farther off than this from where they were have moved. */
 const MOVED_M = 100;
 
-interface Props {
-  plan: Plan;
-  preview: TrackPreview;
-  problems: Problem[];
-  onDone: () => void;
-}
-
-function Preview({ plan, preview, problems, onDone }: Props) {
-  const { waypoints, track } = preview.file;
-  const [rows, setRows] = useState<FoundRow[]>();
+function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles; phase: Previewed }) {
+  const { preview } = phase;
+  const { rows, setRows } = useFound(phase);
   const [busy, setBusy] = useState(false);
-  useEffect(() => {
-    void calculator()
-      .locateOn({ tracks: [track], places: waypoints })
-      .then((located) => setRows(rowsOf(waypoints, preview.sorted, located)));
-  }, [track, waypoints, preview.sorted]);
+  const [placesOnly, setPlacesOnly] = useState(false);
   const doing = (work: () => Promise<void>) => async (): Promise<void> => {
     setBusy(true);
     try {
       await work();
-      onDone();
+      reading.clear();
     } catch (error) {
       tell("failed", "Not taken; your plan is as it was.", sentenceOf(error));
       setBusy(false);
     }
   };
   const asAlternate = doing(async () => {
-    const last = track.lonDeg.length - 1;
-    const ends = [0, last].map((i) => ({ lonDeg: track.lonDeg[i]!, latDeg: track.latDeg[i]! }));
-    const [from, to] = await calculator().locateOn({ tracks: await mainTracks(), places: ends });
-    await addAlternate(track, [from!, to!], partsOf(rows ?? []));
+    const [way] = await alternateWays(await mainTracks(), [preview.track]);
+    await addAlternate(way!, partsOf(rows ?? []));
   });
+  const asMain = doing(() => takeAsMain(plan, profile, preview, rows ?? []));
+  if (placesOnly) return <MergePanel plan={plan} phase={phase} onDone={reading.clear} />;
+  const idle = busy || !rows || !isSettled(phase);
   return (
-    <div className="rounded border border-pine px-3 py-2" data-testid="preview">
-      <TrackFacts preview={preview} problems={problems} units={plan.trip.units} />
+    <>
+      <TrackFacts reading={reading} units={plan.trip.units} />
       {rows && rows.length > 0 && <Found rows={rows} onChange={setRows} />}
       <div className="mt-2 flex flex-wrap gap-2">
-        <button className="btn btn-strong" disabled={busy || !rows} onClick={() => void asAlternate()}>
+        <button className="btn btn-strong" disabled={idle} onClick={() => void asAlternate()}>
           Add it as an alternate
         </button>
-        <button
-          className="btn"
-          disabled={busy || !rows}
-          onClick={() => void doing(() => takeAsMain(plan, preview, rows ?? []))()}
-        >
+        <button className="btn" disabled={idle} onClick={() => void asMain()}>
           Use it for this plan
         </button>
-        <button className="btn" disabled={busy} onClick={onDone}>
-          Leave it
-        </button>
+        {rows && rows.length > 0 && (
+          <button className="btn" disabled={busy} onClick={() => setPlacesOnly(true)}>
+            Its places alone
+          </button>
+        )}
       </div>
-    </div>
+    </>
   );
 }
 
-/** Another main trail: places with coordinates move to where they lie on it, the others stay at their distance. */
-async function takeAsMain(plan: Plan, { file: { track }, lengthM }: TrackPreview, rows: FoundRow[]): Promise<void> {
+/**
+ * Another main trail: places with coordinates move to where they lie on it, the others stay at their distance. What
+ * lay along a table's trail keeps its share of the way.
+ */
+async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, rows: FoundRow[]): Promise<void> {
+  const { track, lengthM } = preview;
   const extra = partsOf(rows);
   const placed = [...plan.stops, ...plan.sources, ...plan.camps].filter(
     (row) => row.alternateId === undefined && row.lonDeg !== undefined && row.latDeg !== undefined,
@@ -95,19 +105,27 @@ async function takeAsMain(plan: Plan, { file: { track }, lengthM }: TrackPreview
   });
   const byId = new Map(placed.map((row, i) => [row.id, Math.round(located[i]!.trackM)]));
   const moved = placed.filter((row) => Math.abs(row.trackM - byId.get(row.id)!) > MOVED_M);
-  const within = (metres: number): TrackM => Math.min(lengthM, metres) as TrackM;
+  const times = plan.route.coarse ? lengthM / profile.route.mainLengthM : 1;
+  const within = (metres: number): TrackM => Math.min(lengthM, Math.round(metres * times)) as TrackM;
+  const ways = await alternateWays([track], preview.alternates);
   await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
     draft.trackIds = [track.id];
-    for (const row of [...draft.stops, ...draft.sources, ...draft.camps])
-      if (row.alternateId === undefined) row.trackM = within(byId.get(row.id) ?? row.trackM);
-    for (const stretch of draft.stretches) {
-      if (stretch.alternateId !== undefined) continue;
-      stretch.fromM = within(stretch.fromM);
-      stretch.toM = within(stretch.toM);
+    draft.route.coarse = false;
+    for (const row of [...draft.stops, ...draft.sources, ...draft.camps]) {
+      if (row.alternateId !== undefined) continue;
+      const metres = byId.get(row.id);
+      row.trackM = metres === undefined ? within(row.trackM) : (metres as TrackM);
     }
+    for (const row of [...draft.stretches, ...draft.route.closures, ...draft.route.sections]) {
+      if ("alternateId" in row && row.alternateId !== undefined && "kind" in row) continue;
+      row.fromM = within(row.fromM);
+      row.toM = within(row.toM);
+    }
+    for (const station of draft.climate.stations) station.trackM = within(station.trackM);
     for (const list of ["stops", "sources", "camps", "stretches"] as const)
       draft[list].push(...(extra[list] as never[]));
   });
+  for (const way of ways) await addAlternate(way, { stops: [], sources: [], camps: [], stretches: [] });
   if (moved.length === 0) return;
   const names = moved.slice(0, 5).map((row) => row.name);
   tell("note", `${moved.length} places moved by more than 100 m on the new track.`, names.join(", "));

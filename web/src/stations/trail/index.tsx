@@ -87,7 +87,7 @@ export default function Trail({ plan, result }: ScreenProps) {
               withPlace
             />
           </div>
-          <ImportPanel plan={plan} />
+          <ImportPanel plan={plan} profile={profile} />
         </aside>
       </div>
     </div>

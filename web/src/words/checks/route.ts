@@ -9,6 +9,12 @@ const RESTS: Record<string, string> = {
 };
 
 export const routeWords = checkWords({
+  "trail-coarse": {
+    mark: "route",
+    station: "trail",
+    sentence: () => "The trail is made from a table: coarse between its rows, and it lies nowhere on the map.",
+    mends: () => [advice("Take a recorded track when you find one: stops, kit and menus stay.")],
+  },
   "route-part-rests": {
     mark: "route",
     station: "trail",

@@ -1,0 +1,6 @@
+/** A file as it comes in. */
+export interface NamedFile {
+  file: Blob;
+  /** Without its ending. */
+  name: string;
+}

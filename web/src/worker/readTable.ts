@@ -1,0 +1,65 @@
+/** Tables among files: spreadsheets, and texts whose lines are columns that name no coordinates. */
+import { encodingOf, namesCoordinates, tableRows, refused, unpackedBytes, type Reading } from "@gepack/core";
+import type { NamedFile } from "./namedFile.ts";
+
+export interface TableText {
+  name: string;
+  /** Cells as text. */
+  rows: string[][];
+}
+
+const MAX_TABLE_BYTES = 20_000_000;
+const MAX_UNPACKED_BYTES = 200_000_000;
+const HEAD_BYTES = 4000;
+/** So many of the first lines must have more than one column. */
+const LINES = 5;
+
+/** Undefined for what is no table. */
+export async function readTable({ file, name }: NamedFile): Promise<Reading<TableText> | undefined> {
+  const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
+  if (head[0] === 0x50 && head[1] === 0x4b) return readSpreadsheet(file, name);
+  let text: string;
+  try {
+    text = new TextDecoder(encodingOf(head))
+      .decode(head)
+      .replace(/^\uFEFF/, "")
+      .trimStart();
+  } catch {
+    return undefined;
+  }
+  if (/^[<{[]/.test(text) || namesCoordinates(/^[^\r\n]*/.exec(text)![0])) return undefined;
+  const lines = tableRows(text).slice(0, LINES);
+  if (lines.length === 0 || lines.some((row) => row.length < 2)) return undefined;
+  if (file.size > MAX_TABLE_BYTES) return tooLarge(file.size);
+  const whole = new TextDecoder(encodingOf(head)).decode(await file.arrayBuffer());
+  return { value: { name, rows: tableRows(whole) }, problems: [] };
+}
+
+function tooLarge(size: number): Reading<TableText> {
+  const mb = (bytes: number): number => Math.round(bytes / 1e6);
+  return refused("file", `The table is ${mb(size)} MB; up to ${mb(MAX_TABLE_BYTES)} MB is read.`);
+}
+
+async function readSpreadsheet(file: Blob, name: string): Promise<Reading<TableText> | undefined> {
+  if (file.size > MAX_TABLE_BYTES) return undefined;
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const unpacked = unpackedBytes(bytes, MAX_UNPACKED_BYTES);
+  if (!unpacked.names.some((inner) => inner.startsWith("xl/"))) return undefined;
+  if (unpacked.size > MAX_UNPACKED_BYTES)
+    return refused("file", `Unpacked, the spreadsheet is larger than ${MAX_UNPACKED_BYTES / 1e6} MB.`);
+  try {
+    const { default: readXlsxFile } = await import("read-excel-file/web-worker");
+    const [sheet] = await readXlsxFile(new Blob([bytes as BlobPart]));
+    const rows = (sheet?.data ?? []).map((row) => row.map(cellText)).filter((row) => row.some((cell) => cell !== ""));
+    if (rows.length === 0) return refused("file", "The first sheet of the spreadsheet is empty.");
+    return { value: { name, rows }, problems: [] };
+  } catch (error) {
+    const why = error instanceof Error ? error.message.replace(/\.$/, "") : String(error);
+    return refused("file", `The spreadsheet cannot be read: ${why}. Save it again as XLSX or CSV.`);
+  }
+}
+
+function cellText(cell: unknown): string {
+  if (cell === null || cell === undefined) return "";
+  return (cell instanceof Date ? cell.toISOString().slice(0, 10) : String(cell as string | number | boolean)).trim();
+}
