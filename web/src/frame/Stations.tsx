@@ -4,6 +4,7 @@ import { STATIONS, type StationId } from "../stations/registry.ts";
 import { useDocument } from "../store/document.ts";
 import { searchOf, useSelection } from "../store/selection.ts";
 import { checkStation } from "../words/checks/index.ts";
+import { counted } from "../words/counted.ts";
 import { Effect } from "./Effect.tsx";
 
 export function Stations({ station }: { station: string }) {
@@ -33,9 +34,9 @@ export function Stations({ station }: { station: string }) {
               {group === "gear" && <Settings size={15} aria-hidden="true" />}
               {name}
               {count > 0 && (
-                <span className="text-xs text-caution" title={`${count} open cautions`}>
+                <span className="text-xs text-caution" title={counted(count, "open caution")}>
                   {count}
-                  <span className="sr-only"> open cautions</span>
+                  <span className="sr-only"> open {count === 1 ? "caution" : "cautions"}</span>
                 </span>
               )}
             </a>

@@ -4,6 +4,7 @@ import { ticks } from "d3-array";
 import { isWalked, KG_PER_LB, nodeOf, nodesOn, type Plan, type PlanResult } from "@gepack/core";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth, figure, unitSymbol } from "../units/quantity.ts";
+import { counted } from "../words/counted.ts";
 import { stopName } from "../words/names.ts";
 import { sayIn } from "../words/say.ts";
 import { Axis } from "./Axis.tsx";
@@ -193,7 +194,7 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
         Height, {figure("height", result.profile.lowestM, units)} to {say.height(result.profile.highestM)}
       </text>
       <text x="18" y={LEGS.top + 15}>
-        {result.legs.length} legs, {result.walkDays + result.zeroDays} days
+        {counted(result.legs.length, "leg")}, {counted(result.walkDays + result.zeroDays, "day")}
       </text>
       <text x="18" y={WATER_Y + 4}>
         Water: trusted, other

@@ -1,5 +1,6 @@
 /** What a track that was read is: its tracks to choose from, outline, length, climb, gaps, and what was mended. */
 import { unitsSchema, type Units } from "@gepack/core";
+import { longDate } from "../units/date.ts";
 import { quantity } from "../units/quantity.ts";
 import { Parts } from "./Parts.tsx";
 import { ProblemList } from "./TrackDrop.tsx";
@@ -18,9 +19,9 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
       <p className="my-1">
         {preview.points.toLocaleString("en")} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
         {preview.hasHeights
-          ? `${quantity("height", preview.climbM, units)} up, highest ${quantity("height", preview.highestM, units)}`
+          ? `${quantity("height", preview.climbM, units)} up (${quantity("height", preview.rawClimbM, units)} as recorded), highest ${quantity("height", preview.highestM, units)}`
           : "no heights"}
-        .
+        ; {preview.firstDate === undefined ? "no times" : `walked from ${longDate(preview.firstDate)}`}.
       </p>
       {gaps.length > 0 && (
         <div className="my-2 rounded bg-caution-wash px-3 py-2" data-testid="gaps">

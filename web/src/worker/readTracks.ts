@@ -111,7 +111,8 @@ export async function readTracks(
   const parts = found.flatMap(partsOfFile).map((part): PartPreview => ({ ...part, ...shapeOf(part.track) }));
   const waypoints = found.flatMap((one) => one.waypoints);
   const read = {
-    name: found.find(({ track }) => track.lonDeg.length > 0)?.track.name ?? files[0]!.name,
+    // One of several tracks is not named like the whole.
+    name: parts.length === 1 && parts[0]!.track.name !== "" ? parts[0]!.track.name : files[0]!.name,
     from: found[0]?.from ?? "track",
     firstDate: found.find(({ firstDate }) => firstDate !== undefined)?.firstDate,
     table: tables[0],
