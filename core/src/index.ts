@@ -104,6 +104,7 @@ export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simu
 export { encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
+export { legSheet, type LegSheet } from "./file/sheet.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
 export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";
 export { readFit } from "./track/fit.ts";

@@ -18,6 +18,8 @@ export interface PlaceRow {
   /** What it is more closely: offers of a stop, sort of a source. */
   detail: string;
   note: string;
+  /** Water that the plan counts on; a stop has a tap. */
+  trusted: boolean;
   /** What each hiker leaves water with, litres, parallel to the plan's; none where nobody fills up. */
   fillL: number[] | undefined;
 }
@@ -35,7 +37,7 @@ export function placeRows(plan: Plan, { profile, legs }: Pick<TripFigures, "prof
   const row = (
     kind: PlaceRow["kind"],
     place: Placed & { id: string; name: string; lonDeg?: number | undefined; latDeg?: number | undefined },
-    rest: Pick<PlaceRow, "offTrailM" | "detail" | "note">,
+    rest: Pick<PlaceRow, "offTrailM" | "detail" | "note" | "trusted">,
   ): PlaceRow => {
     const node = nodeOf(profile, place);
     return {
@@ -52,15 +54,21 @@ export function placeRows(plan: Plan, { profile, legs }: Pick<TripFigures, "prof
   };
   return [
     ...plan.stops.map((stop) =>
-      row("stop", stop, { offTrailM: stop.offTrailM, detail: stop.services.join(" "), note: stop.note }),
+      row("stop", stop, {
+        offTrailM: stop.offTrailM,
+        detail: stop.services.join(" "),
+        note: stop.note,
+        trusted: stop.use,
+      }),
     ),
     ...plan.sources.map((source) =>
       row("water", source, {
         offTrailM: source.offTrailM,
         detail: source.reliable ? source.kind : `${source.kind} seasonal`,
         note: "",
+        trusted: source.counted ?? source.reliable,
       }),
     ),
-    ...plan.camps.map((camp) => row("camp", camp, { offTrailM: 0, detail: "", note: camp.note })),
+    ...plan.camps.map((camp) => row("camp", camp, { offTrailM: 0, detail: "", note: camp.note, trusted: false })),
   ].sort((a, b) => a.alongM - b.alongM);
 }

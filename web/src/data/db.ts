@@ -39,18 +39,27 @@ export interface ProfileRow {
   profile: Profile;
 }
 
+/** A file of map tiles, as it was opened. */
+export interface BaseMapRow {
+  id: string;
+  name: string;
+  file: Blob;
+}
+
 class GepackDatabase extends Dexie {
   plans!: EntityTable<PlanRow, "id">;
   tracks!: EntityTable<TrackPoints, "id">;
   history!: EntityTable<HistoryRow, "seq">;
   settings!: EntityTable<SettingRow, "key">;
   profiles!: EntityTable<ProfileRow, "seq">;
+  baseMaps!: EntityTable<BaseMapRow, "id">;
 
   constructor() {
     // What is said to be kept is on the disk, where the browser can promise it.
     super("gepack", { chromeTransactionDurability: "strict" });
     this.version(1).stores({ plans: "id", tracks: "id", history: "++seq, [planId+undone]", settings: "key" });
     this.version(2).stores({ history: "++seq, [planId+undone], noteId", profiles: "++seq, &key" });
+    this.version(3).stores({ baseMaps: "id" });
   }
 }
 

@@ -31,7 +31,7 @@ function namesIn(error: unknown): string {
   return `${error.name} ${inner} ${error.name === "BulkError" ? error.message : ""}`;
 }
 
-async function guarded<T>(work: () => Promise<T>): Promise<T> {
+export async function guarded<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {

@@ -1,6 +1,7 @@
 /** The two lanes of bulk, drawn on a canvas: the pack stacked by substance, the height under it. */
-import { useEffect, useRef, useSyncExternalStore } from "react";
+import { useEffect, useRef } from "react";
 import type { PlanResult } from "@gepack/core";
+import { useThemeName } from "../ui/useThemeName.ts";
 import { HEIGHT, LOAD, loadY, TOTAL_PX } from "./geometry.ts";
 import { peakPerPixel, SUBSTANCES, type Stack } from "./stack.ts";
 import type { LineFrame } from "./scale.ts";
@@ -92,16 +93,4 @@ function drawSkyline(context: CanvasRenderingContext2D, stack: Stack, x0: number
     else context.lineTo(x0 + px, y);
   }
   context.stroke();
-}
-
-/** The theme that the page is shown in, told anew when it changes: a canvas does not follow style sheets. */
-function useThemeName(): string {
-  return useSyncExternalStore(
-    (changed) => {
-      const observer = new MutationObserver(changed);
-      observer.observe(document.documentElement, { attributeFilter: ["data-theme"] });
-      return () => observer.disconnect();
-    },
-    () => document.documentElement.dataset["theme"] ?? "",
-  );
 }

@@ -431,8 +431,14 @@ export async function editWithTrack(
 export async function mainTracks(): Promise<TrackPoints[]> {
   const { plan } = get();
   if (!plan) return [];
-  const tracks = await tracksFor(plan);
+  const tracks = await allTracks();
   return plan.trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
+}
+
+/** Those of its alternates as well. */
+export async function allTracks(): Promise<readonly TrackPoints[]> {
+  const { plan } = get();
+  return plan ? tracksFor(plan) : [];
 }
 
 /** What files for other programs are made of: the plan as it is computed, and its tracks. */

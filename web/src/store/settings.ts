@@ -11,17 +11,30 @@ export interface Settings {
   welcomed: boolean;
   /** Words for kinds of places, added to those that are known. */
   ownWords: readonly OwnWord[];
+  /** The map of Trail is open, and what its line is shaded by. */
+  mapOpen: boolean;
+  mapShade: MapShade;
 }
 
-export const useSettings = create<Settings>(() => ({ theme: "system", welcomed: true, ownWords: [] }));
+export type MapShade = "height" | "leg";
+
+export const useSettings = create<Settings>(() => ({
+  theme: "system",
+  welcomed: true,
+  ownWords: [],
+  mapOpen: false,
+  mapShade: "height",
+}));
 
 export async function readSettings(): Promise<void> {
-  const names = ["theme", "welcomed", "ownWords"];
-  const [theme, welcomed, ownWords] = await Promise.all(names.map((name) => readSetting(name)));
+  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade"];
+  const [theme, welcomed, ownWords, mapOpen, mapShade] = await Promise.all(names.map((name) => readSetting(name)));
   useSettings.setState({
     theme: (theme as Theme | undefined) ?? "system",
     welcomed: welcomed === "yes",
     ownWords: wordsIn(ownWords),
+    mapOpen: mapOpen === "yes",
+    mapShade: mapShade === "leg" ? "leg" : "height",
   });
 }
 
@@ -41,6 +54,16 @@ function wordsIn(kept: string | undefined): OwnWord[] {
 export function setOwnWords(ownWords: readonly OwnWord[]): void {
   useSettings.setState({ ownWords });
   void writeSetting("ownWords", JSON.stringify(ownWords)).catch(() => {});
+}
+
+export function showMap(mapOpen: boolean): void {
+  useSettings.setState({ mapOpen });
+  void writeSetting("mapOpen", mapOpen ? "yes" : "no").catch(() => {});
+}
+
+export function shadeMap(mapShade: MapShade): void {
+  useSettings.setState({ mapShade });
+  void writeSetting("mapShade", mapShade).catch(() => {});
 }
 
 export function welcome(): void {

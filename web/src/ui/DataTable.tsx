@@ -53,6 +53,8 @@ interface Props<Row> {
   textOf: (row: Row) => string;
   find: string;
   chosen?: string | undefined;
+  /** A row that is chosen elsewhere is not scrolled to. */
+  still?: boolean;
   onChoose: (id: string) => void;
   onRemove: (ids: readonly string[]) => void;
   /** Rows pasted from a spreadsheet: cells as text. */
@@ -65,7 +67,8 @@ interface Props<Row> {
 }
 
 export function DataTable<Row extends object>(props: Props<Row>) {
-  const { label, columns, rows, idOf, textOf, find, chosen, onChoose, onRemove, onPaste, domId, tools, empty } = props;
+  const { label, columns, rows, idOf, textOf, find, chosen, still, onChoose, onRemove, onPaste, domId, tools, empty } =
+    props;
   const [sorting, setSorting] = useState<SortingState>([]);
   const [text, setText] = useState("");
   const [several, setSeveral] = useState<readonly string[]>([]);
@@ -122,7 +125,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
   };
   const frame = useRef<HTMLDivElement>(null);
   const view = useVirtual(shown.length, useTopPx(frame));
-  useReveal(chosen === undefined ? -1 : ids.indexOf(chosen), chosen, view.scrollTo);
+  useReveal(chosen === undefined || still ? -1 : ids.indexOf(chosen), chosen, view.scrollTo);
 
   return (
     <div onPaste={paste}>

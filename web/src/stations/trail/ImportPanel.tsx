@@ -1,5 +1,5 @@
 /** Files that come to a plan that is there: places, an alternate, another track for it. */
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Plan, Profile, TrackM } from "@gepack/core";
 import { addAlternate, alternateWays } from "../../edit/route.ts";
 import { Found } from "../../reading/Found.tsx";
@@ -19,11 +19,26 @@ interface Props {
   profile: Profile;
 }
 
-export function ImportPanel({ plan, profile }: Props) {
+interface PanelProps extends Props {
+  /** A table that was pasted elsewhere on the page. */
+  offered: File | undefined;
+}
+
+export function ImportPanel({ plan, profile, offered }: PanelProps) {
   const reading = useTrackFile();
   const { phase, clear } = reading;
+  const panel = useRef<HTMLElement>(null);
+  const read = useRef(reading.read);
+  useEffect(() => {
+    read.current = reading.read;
+  });
+  useEffect(() => {
+    if (!offered) return;
+    panel.current?.scrollIntoView();
+    void read.current([offered]);
+  }, [offered]);
   return (
-    <section id="own" aria-label="Files" className="mt-5">
+    <section ref={panel} id="own" aria-label="Files" className="mt-5">
       <h2 className="m-0 mb-1 text-base font-bold">Another file for this plan</h2>
       <TrackDrop reading={reading} kept="your plan is as it was" />
       {phase.is === "preview" && (

@@ -11,6 +11,7 @@ import {
   type TrackM,
 } from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
+import { STRETCH_COLOUR } from "../../map/colours.ts";
 import { Lane, LaneBoard, Mark, type MarkData } from "../../ui/Lanes.tsx";
 import { sayIn } from "../../words/say.ts";
 import { KINDS, movePlace, removePlaces, type PlaceEnd, type PlaceKind } from "./places.ts";
@@ -21,15 +22,6 @@ interface Props {
   chosen: string | undefined;
   onChoose: (kind: PlaceKind, id: string) => void;
 }
-
-const STRETCH_COLOUR = {
-  surface: "var(--kit)",
-  snow: "var(--water)",
-  rule: "var(--pine)",
-  hazard: "var(--danger)",
-  insects: "var(--food)",
-  dry: "var(--caution)",
-} as const;
 
 interface PlaceMark extends MarkData {
   kind: PlaceKind;

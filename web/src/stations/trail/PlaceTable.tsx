@@ -1,5 +1,6 @@
 /** The places of one kind as a table, edited where they stand. */
 import { Plus } from "lucide-react";
+import Papa from "papaparse";
 import { useMemo } from "react";
 import type { Plan, PlanResult, WalkedM } from "@gepack/core";
 import { tell } from "../../store/notices.ts";
@@ -13,13 +14,17 @@ interface Props {
   plan: Plan;
   result: PlanResult;
   chosen: string | undefined;
+  /** It was chosen on the map, which stays in sight. */
+  still: boolean;
   onChoose: (id: string) => void;
+  /** A pasted table of more than names and distances. */
+  onTable: (table: File) => void;
 }
 
 const idOf = (place: Place): string => place.id;
 const nameOf = (place: Place): string => place.name;
 
-export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
+export function PlaceTable({ kind, plan, result, chosen, still, onChoose, onTable }: Props) {
   const { profile } = result;
   const places: readonly Place[] = plan[kind];
   const rows = useMemo(
@@ -33,6 +38,8 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
     </button>
   );
   const paste = (cells: string[][]): void => {
+    if (cells.some((row) => row.filter((cell) => cell.trim() !== "").length > 2))
+      return onTable(new File([Papa.unparse(cells, { delimiter: "\t" })], "Pasted table.csv"));
     const { added, unread } = pastePlaces(kind, plan, profile, cells);
     const one = KINDS[kind].one;
     if (unread.length === 0) return tell("done", `${added} pasted.`);
@@ -50,6 +57,7 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
       textOf={nameOf}
       find={`Find a ${KINDS[kind].one}`}
       chosen={chosen}
+      still={still}
       onChoose={onChoose}
       onRemove={(ids) =>
         removePlaces(
@@ -60,7 +68,11 @@ export function PlaceTable({ kind, plan, result, chosen, onChoose }: Props) {
       onPaste={paste}
       domId={(place) => `place-${place.id}`}
       tools={add}
-      empty={<Empty>{KINDS[kind].empty} Rows of a spreadsheet, name and distance, can be pasted here.</Empty>}
+      empty={
+        <Empty>
+          {KINDS[kind].empty} Rows of a spreadsheet can be pasted here: name and distance, or a whole table.
+        </Empty>
+      }
     />
   );
 }

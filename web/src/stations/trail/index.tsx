@@ -1,6 +1,7 @@
 /** The trail itself: places on the Line's scale, their table, and where a recorded track comes in. */
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { ToggleGroup } from "radix-ui";
+import { showMap, useSettings } from "../../store/settings.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
@@ -10,12 +11,29 @@ import { PlaceLanes } from "./PlaceLanes.tsx";
 import { RoutePanel } from "./RoutePanel.tsx";
 import { PlaceTable } from "./PlaceTable.tsx";
 import { KINDS, type PlaceKind } from "./places.ts";
+import { SheetDialog } from "./SheetDialog.tsx";
 
 const MOST_CHECKS = 6;
+
+/** With its drawing library it is larger than all the rest of the station. */
+const TrailMap = lazy(() => import("../../map/TrailMap.tsx"));
 
 export default function Trail({ plan, result }: ScreenProps) {
   const [kind, setKind] = useState<PlaceKind>("stops");
   const [chosen, setChosen] = useState<string>();
+  const mapOpen = useSettings((state) => state.mapOpen);
+  const [onMap, setOnMap] = useState(false);
+  const [sheet, setSheet] = useState(false);
+  const [offered, setOffered] = useState<File>();
+  const choose = (nextKind: PlaceKind, id: string): void => {
+    setKind(nextKind);
+    setChosen(id);
+    setOnMap(false);
+  };
+  const chooseOnMap = (nextKind: PlaceKind, id: string): void => {
+    choose(nextKind, id);
+    setOnMap(true);
+  };
   const { profile } = result;
   const units = plan.trip.units;
   const { mended } = profile;
@@ -28,15 +46,27 @@ export default function Trail({ plan, result }: ScreenProps) {
   ].filter((text) => text !== false);
   return (
     <div className="bg-sheet">
-      <PlaceLanes
-        plan={plan}
-        result={result}
-        chosen={chosen}
-        onChoose={(nextKind, id) => {
-          setKind(nextKind);
-          setChosen(id);
-        }}
-      />
+      <PlaceLanes plan={plan} result={result} chosen={chosen} onChoose={choose} />
+      <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-1.5 text-sm">
+        {plan.route.coarse ? (
+          <span className="text-muted">
+            No map: this trail was made from a table and lies nowhere until its track is found.
+          </span>
+        ) : (
+          <button className="btn" aria-expanded={mapOpen} onClick={() => showMap(!mapOpen)}>
+            {mapOpen ? "Put the map away" : "Show the map"}
+          </button>
+        )}
+        <button className="btn" onClick={() => setSheet(true)}>
+          Camp and water sheet
+        </button>
+        {sheet && <SheetDialog plan={plan} result={result} onClose={() => setSheet(false)} />}
+      </div>
+      {mapOpen && !plan.route.coarse && (
+        <Suspense fallback={<p className="m-0 px-[18px] py-3 text-sm text-muted">Unfolding the map…</p>}>
+          <TrailMap plan={plan} result={result} chosen={chosen} onChoose={chooseOnMap} />
+        </Suspense>
+      )}
       <div className="grid grid-cols-1 gap-x-8 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,1fr)_370px]">
         <section aria-label="Places" className="min-w-0">
           <div className="mb-2 flex flex-wrap items-center gap-3">
@@ -58,7 +88,15 @@ export default function Trail({ plan, result }: ScreenProps) {
               ))}
             </ToggleGroup.Root>
           </div>
-          <PlaceTable kind={kind} plan={plan} result={result} chosen={chosen} onChoose={setChosen} />
+          <PlaceTable
+            kind={kind}
+            plan={plan}
+            result={result}
+            chosen={chosen}
+            still={onMap}
+            onChoose={(id) => choose(kind, id)}
+            onTable={setOffered}
+          />
         </section>
         <aside aria-label="Track" className="min-w-0 text-sm">
           <RoutePanel plan={plan} profile={profile} />
@@ -87,7 +125,7 @@ export default function Trail({ plan, result }: ScreenProps) {
               withPlace
             />
           </div>
-          <ImportPanel plan={plan} profile={profile} />
+          <ImportPanel plan={plan} profile={profile} offered={offered} />
         </aside>
       </div>
     </div>
