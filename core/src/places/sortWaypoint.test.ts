@@ -268,6 +268,9 @@ describe("what it offers", () => {
     expect(first({ name: "Heron spring" }).seasonal).toBeUndefined();
     expect(first({ name: "Heron spring", description: "seasonal" }).seasonal).toBe(true);
     expect(first({ name: "Quelle, unzuverlässig" }).seasonal).toBe(true);
+    for (const name of ["Spring (dry in August)", "Source tarie en été", "Quelle, im Sommer trocken"])
+      expect(first({ name })).toMatchObject({ kind: "water", seasonal: true });
+    expect(first({ name: "Source tarie" })).toMatchObject({ kind: "other" });
     expect(first({ name: "Old tank", description: "seasonal, often dry" })).toMatchObject({
       water: "tank",
       seasonal: true,

@@ -122,6 +122,9 @@ export const NEGATIONS: Readonly<Record<"water" | "camp", string>> = {
 /** Not there all year. */
 export const SEASONAL =
   "seasonal, seasonally, intermittent, unreliable, sometimes dry, early season, often dry, if flowing, " +
+  // Dry for a part of the year only.
+  "dry in, dry by, dry from, dry after, dry late, dries up, dries out, trocken im, trocken ab, im sommer trocken, " +
+  "a sec en, tari en, tarie en, seco en, seca en, secco in, secca in, asciutto in, asciutta in, " +
   "saisonal, zeitweise, unzuverlassig, nicht immer, saisonnier, saisonniere, intermittent, intermittente, " +
   "estacional, temporal, no fiable, stagionale, temporaneo, inaffidabile";
 

@@ -25,6 +25,15 @@ const WORDS: Record<FoundRow["sorted"]["kind"], string> = {
   other: "not known",
 };
 
+const ONE: Record<FoundRow["sorted"]["kind"], string> = {
+  ...WORDS,
+  stop: "stop",
+  camp: "camp",
+  ford: "ford",
+  hazard: "hazard",
+  landmark: "pass or junction",
+};
+
 /** Words that told of more than one place, the commonest first. */
 function wordsOf(rows: readonly FoundRow[]): [word: string, count: number][] {
   const counts = new Map<string, number>();
@@ -189,7 +198,7 @@ export function Found({ rows, onChange }: Props) {
           const same = of.every((row) => row.taken === of[0]!.taken);
           return (
             <li key={kind}>
-              <b className="figure">{of.length}</b> {WORDS[kind]}{" "}
+              <b className="figure">{of.length}</b> {of.length === 1 ? ONE[kind] : WORDS[kind]}{" "}
               <Pick
                 bare
                 label={`All ${WORDS[kind]}: taken as`}

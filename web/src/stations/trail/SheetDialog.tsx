@@ -66,7 +66,7 @@ export function SheetDialog({ plan, result, onClose }: Props) {
             </thead>
             <tbody>
               {rowsOf(sheet, plan).map(({ key, atM, name, what, heightM, toWaterM, fill, night }) => (
-                <tr key={key} className={`border-b border-rule align-top ${night ? "font-semibold" : ""}`}>
+                <tr key={key} className={`border-b border-rule align-baseline ${night ? "font-semibold" : ""}`}>
                   <td aria-hidden="true">{night ? "☾" : "□"}</td>
                   <td className="figure py-1 pr-3 text-right">{quantity("distance", atM, units)}</td>
                   <td>{name}</td>
