@@ -52,6 +52,7 @@ export class Collected {
   private readonly problems: Problem[] = [];
   /** Of the first point that has one. */
   private firstDate: string | undefined;
+  private leftWaypoints = 0;
   private badPoints = 0;
   private badHeights = 0;
 
@@ -90,7 +91,8 @@ export class Collected {
   }
 
   waypoint(lonDeg: number, latDeg: number, words: Words, at: number): void {
-    if (!this.isPlace(lonDeg, latDeg, at) || this.waypoints.length >= MAX_WAYPOINTS) return;
+    if (!this.isPlace(lonDeg, latDeg, at)) return;
+    if (this.waypoints.length >= MAX_WAYPOINTS) return void this.leftWaypoints++;
     const { name, ...rest } = words;
     this.waypoints.push({ name: name || "Unnamed waypoint", lonDeg, latDeg, ...rest });
   }
@@ -140,6 +142,8 @@ export class Collected {
     const { problems, from, firstDate, badPoints, badHeights } = this;
     const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
     if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
+    if (this.leftWaypoints > 0)
+      told(`Of the file's places the first ${MAX_WAYPOINTS} are read; ${this.leftWaypoints} were left out.`);
     if (badHeights > 0) told(`${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`);
     const points = from === "track" ? this.tracks : this.routes;
     const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));

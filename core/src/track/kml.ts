@@ -1,11 +1,13 @@
 /**
  * KML 2.x: lines (`LineString`, `gx:Track`) become the trail, segment by segment in the file's order; named
  * points become waypoints, with the name of their folder as a further word. Coordinates are read as they come,
- * however long their text. Points without a name beside a line are the line's own, written once more.
+ * however long their text. Points beside a line that are without a name, or a numbered series upon it, are the
+ * line's own, written once more.
  */
 import { type Reading } from "../units/problem.ts";
-import { Collected, type TrackFile, type TrackReader } from "./collect.ts";
+import { Collected, type TrackFile, type TrackReader, type Words } from "./collect.ts";
 import { coordinate, readerOf } from "./gpx.ts";
+import type { PointBuffer } from "./points.ts";
 import { localName, XmlReader } from "./xml.ts";
 
 const MAX_TEXT = 1000;
@@ -21,7 +23,9 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
   let inLines = false;
   let geometry: "line" | "point" | undefined;
   let words = { name: "", symbol: "", type: "", description: "" };
-  let point: { lonDeg: number; latDeg: number; line: number } | undefined;
+  let point: Pick<NamedPoint, "lonDeg" | "latDeg" | "line"> | undefined;
+  /** Kept until all lines are known. */
+  const points: NamedPoint[] = [];
   let wants: "when" | "name" | "description" | "coordinates" | "coord" | undefined;
   let text = "";
   let anyHeight = false;
@@ -101,8 +105,10 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
         else if (name === "Placemark") {
           inPlacemark = false;
           if (inLines) found.namePart({ name: words.name, type: words.type });
-          if (point && words.name !== "") found.waypoint(point.lonDeg, point.latDeg, words, point.line);
-        }
+          if (point && words.name !== "") points.push({ ...point, words });
+        } else if (name === "kml")
+          for (const { lonDeg, latDeg, words: of, line } of placesAmong(points, found.tracks))
+            found.waypoint(lonDeg, latDeg, of, line);
       },
     },
   );
@@ -117,6 +123,38 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
       return reading;
     },
   };
+}
+
+interface NamedPoint {
+  lonDeg: number;
+  latDeg: number;
+  words: Words;
+  line: number;
+}
+
+/** A series of so many, of which so much lies on a line's own points, is the line. */
+const SERIES = 20;
+const ON_LINE_FRACTION = 0.9;
+
+/** Without series of one name with running numbers that lie on the lines point by point. */
+function placesAmong(points: readonly NamedPoint[], lines: PointBuffer): readonly NamedPoint[] {
+  const stemOf = ({ words }: NamedPoint): string => words.name.replace(/\d+$/, "");
+  const series = new Map<string, NamedPoint[]>();
+  for (const point of points) {
+    const stem = stemOf(point);
+    const of = series.get(stem);
+    if (of) of.push(point);
+    else series.set(stem, [point]);
+  }
+  const long = [...series.values()].filter((of) => of.length >= SERIES);
+  if (long.length === 0 || lines.count === 0) return points;
+  const key = (lonDeg: number, latDeg: number): string => `${lonDeg.toFixed(5)} ${latDeg.toFixed(5)}`;
+  const vertices = new Set<string>();
+  lines.forEach((lonDeg, latDeg) => vertices.add(key(lonDeg, latDeg)));
+  const isLine = (of: readonly NamedPoint[]): boolean =>
+    of.filter(({ lonDeg, latDeg }) => vertices.has(key(lonDeg, latDeg))).length >= ON_LINE_FRACTION * of.length;
+  const written = new Set(long.filter(isLine).map((of) => stemOf(of[0]!)));
+  return points.filter((point) => !written.has(stemOf(point)));
 }
 
 /** Descriptions are often pages of markup. */

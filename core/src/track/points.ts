@@ -54,6 +54,10 @@ export class PointBuffer {
     this.height = height;
   }
 
+  forEach(visit: (lonDeg: number, latDeg: number) => void): void {
+    for (let i = 0; i < this.count; i++) visit(this.lon[i]!, this.lat[i]!);
+  }
+
   take(id: string, name: string): TrackPoints {
     const starts = this.starts.filter((start) => start < this.count);
     if (starts[0] !== 0) starts.unshift(0);

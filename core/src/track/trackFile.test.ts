@@ -108,6 +108,21 @@ describe("the same walk, whatever it is written in", () => {
     expect(value!.waypoints).toHaveLength(1);
   });
 
+  test("a KML line written once more as numbered points is no row of places; numbered places beside it are", () => {
+    const numbered = (name: string, of: { lat: number; lon: number }[]): string =>
+      of
+        .map(
+          ({ lat, lon }, i) =>
+            `<Placemark><name>${name}${i}</name><Point><coordinates>${lon},${lat},9</coordinates></Point></Placemark>`,
+        )
+        .join("");
+    const beside = POINTS.slice(0, 30).map(({ lat, lon }) => ({ lat: lat + 0.002, lon }));
+    const file = KML(`${LINE}</Placemark>${numbered("Walk-", POINTS)}${numbered("Camp ", beside)}<Placemark>`);
+    const { value } = readTrackFile(bytes(file));
+    expect(value!.track.lonDeg).toHaveLength(POINTS.length);
+    expect(value!.waypoints.map(({ name }) => name)).toEqual([WATER.name, ...beside.map((_, i) => `Camp ${i}`)]);
+  });
+
   test("a KML outline of an area is no trail, a long run of coordinates is read in any chunks", () => {
     const area =
       "<Polygon><outerBoundaryIs><LinearRing><coordinates>1,1 2,2 3,3 1,1</coordinates></LinearRing></outerBoundaryIs></Polygon>";

@@ -1,0 +1,87 @@
+/** Tables among files: spreadsheets and texts of columns; all else is left to the readers of tracks. */
+import fc from "fast-check";
+import { strToU8, zipSync } from "fflate";
+import { expect, test } from "vitest";
+import writeXlsxFile from "write-excel-file/node";
+import { runs } from "../../../core/test/arbitraryPlan.ts";
+import { readTable } from "./readTable.ts";
+
+const named = (bytes: Uint8Array | string) => ({ file: new Blob([bytes as BlobPart]), name: "places" });
+const sheet = async (rows: (string | number | Date)[][]): Promise<Uint8Array> =>
+  new Uint8Array(
+    await writeXlsxFile(
+      rows.map((row) =>
+        row.map((value) => (value instanceof Date ? { value, format: "yyyy-mm-dd" } : { value }) as never),
+      ),
+    ).toBuffer(),
+  );
+
+test("cells of a spreadsheet come as text: figures, dates, words, empty rows left out", async () => {
+  const file = await sheet([
+    ["Name", "km", "opens"],
+    ["Mill, old", 12.5, new Date(Date.UTC(2027, 4, 15))],
+    ["", "", ""],
+    ["Quelle", 1020, ""],
+  ]);
+  const { value, problems } = (await readTable(named(file)))!;
+  expect(problems).toEqual([]);
+  expect(value!.rows).toEqual([
+    ["Name", "km", "opens"],
+    ["Mill, old", "12.5", "2027-05-15"],
+    ["Quelle", "1020", ""],
+  ]);
+});
+
+test.each([
+  [
+    "tabs",
+    "name\tkm\nMill\t3\n",
+    [
+      ["name", "km"],
+      ["Mill", "3"],
+    ],
+  ],
+  ["semicolons in Latin 1", Uint8Array.from([...strToU8("Ort;km\nM"), 0xfc, ...strToU8("hle;3,5\n")]), undefined],
+])("a text with %s", async (_, text, rows) => {
+  const { value } = (await readTable(named(text)))!;
+  if (rows) expect(value!.rows).toEqual(rows);
+  else expect(value!.rows[1]![1]).toBe("3,5");
+});
+
+test.each([
+  ["a track", '<?xml version="1.0"?><gpx version="1.1"/>'],
+  ["JSON", '{"type":"FeatureCollection","features":[]}'],
+  ["points by their coordinates", "lat,lon,ele\n40,-150,3\n"],
+  ["words", "one line\nanother line\n"],
+  ["a packed KML", zipSync({ "doc.kml": strToU8("<kml/>") })],
+  ["nothing", ""],
+])("%s is no table", async (_, file) => {
+  expect(await readTable(named(file))).toBeUndefined();
+});
+
+test("a spreadsheet that is cut short or empty is refused with a sentence", async () => {
+  const good = await sheet([
+    ["Name", "km"],
+    ["Mill", 3],
+  ]);
+  const broken = zipSync({ "xl/workbook.xml": strToU8("<workbook"), "[Content_Types].xml": strToU8("<a/>") });
+  for (const file of [broken, zipSync({ "xl/worksheets/sheet1.xml": strToU8("") })]) {
+    const reading = await readTable(named(file));
+    expect(reading!.value).toBeUndefined();
+    expect(reading!.problems[0]!.sentence).toMatch(/^The (spreadsheet|first sheet) .*\.$/s);
+  }
+  const bomb = zipSync({ "xl/worksheets/sheet1.xml": new Uint8Array(201_000_000) });
+  expect((await readTable(named(bomb)))!.problems[0]!.sentence).toContain("larger than 200 MB");
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.tuple(fc.nat(good.length - 1), fc.nat(255)), { minLength: 1, maxLength: 5 }),
+      async (edits) => {
+        const mutated = good.slice();
+        for (const [at, byte] of edits) mutated[at] = byte;
+        const reading = await readTable(named(mutated));
+        if (reading && !reading.value) expect(reading.problems[0]!.sentence).toMatch(/\.$/);
+      },
+    ),
+    { numRuns: runs(2000), endOnFailure: true },
+  );
+});
