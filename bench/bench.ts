@@ -17,55 +17,12 @@ import { sampleGround, sampleSources, sampling } from "../core/src/solve/sampled
 import { partConditions } from "../core/src/walk/conditions.ts";
 import { walkBlock } from "../core/src/walk/walk.ts";
 import { layGround } from "../core/test/ground.ts";
-
-const LENGTH_M = 4_300_000;
-const POINTS = 430_000;
-const RUNS = 25;
+import { gpxText, LENGTH_M, longTrack, measure, POINTS, RUNS, take, type Taken } from "./measure.ts";
 
 const heap = (): number => {
   (globalThis as { gc?: () => void }).gc?.();
   return process.memoryUsage().heapUsed + process.memoryUsage().arrayBuffers;
 };
-
-interface Taken {
-  /** CPU time of this process, all its threads: what else the machine does counts little. */
-  minMs: number;
-  medianMs: number;
-}
-
-const WARM_MS = 250;
-const WARM_RUNS = 40;
-
-/** Warms up, then measures: `prepare` makes what a run is given, outside of its time. */
-function take<T>(work: (given: T) => void, prepare: () => T, runs: number): Taken {
-  const warmUntil = performance.now() + WARM_MS;
-  for (let i = 0; i < WARM_RUNS && performance.now() < warmUntil; i++) work(prepare());
-  const times: number[] = [];
-  for (let i = 0; i < runs; i++) {
-    const given = prepare();
-    const before = process.cpuUsage();
-    work(given);
-    const { user, system } = process.cpuUsage(before);
-    times.push((user + system) / 1000);
-  }
-  times.sort((a, b) => a - b);
-  return { minMs: times[0]!, medianMs: times[runs >> 1]! };
-}
-
-const measure = (work: () => void, runs = RUNS): Taken => take(work, () => {}, runs);
-
-function gpxText(): string {
-  const rows: string[] = ['<?xml version="1.0"?><gpx version="1.1"><trk><name>Bench</name><trkseg>'];
-  for (let i = 0; i < POINTS; i++) {
-    const m = (i / (POINTS - 1)) * LENGTH_M;
-    const lat = 20 + m / 111_040;
-    const lon = -150 + 0.01 * Math.sin(m / 40_000);
-    const height = 900 + 700 * Math.sin(m / 150_000) + 120 * Math.sin(m / 3000) + 3 * Math.sin(i * 12.9898);
-    rows.push(`<trkpt lat="${lat.toFixed(6)}" lon="${lon.toFixed(6)}"><ele>${height.toFixed(1)}</ele></trkpt>`);
-  }
-  rows.push("</trkseg></trk></gpx>");
-  return rows.join("\n");
-}
 
 /** The demo's hikers, kit and weather, its places stretched to the longer trail. */
 function longPlan(demoLengthM: number): Plan {
@@ -82,7 +39,7 @@ function longPlan(demoLengthM: number): Plan {
   return readPlan(raw).value!;
 }
 
-const text = gpxText();
+const text = gpxText(longTrack());
 const before = heap();
 let track!: TrackPoints;
 const read = measure(() => {

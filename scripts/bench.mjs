@@ -11,14 +11,17 @@ await build({
   configFile: false,
   logLevel: "error",
   build: {
-    ssr: "bench/bench.ts",
+    ssr: true,
     outDir,
     target: "es2022",
-    rollupOptions: { output: { entryFileNames: "bench.mjs" } },
+    rollupOptions: {
+      input: { bench: join(ROOT, "bench", "bench.ts"), formats: join(ROOT, "bench", "formats.ts") },
+      output: { entryFileNames: "[name].mjs" },
+    },
   },
   ssr: { noExternal: true },
 });
-const core = await run("node", ["--expose-gc", join(outDir, "bench.mjs")]);
+let code = 0;
+for (const name of ["bench", "formats"]) code ||= await run("node", ["--expose-gc", join(outDir, `${name}.mjs`)]);
 rmSync(outDir, { recursive: true });
-const browser = core === 0 ? await run("node", ["scripts/benchBrowser.mjs"]) : core;
-process.exit(browser);
+process.exit(code || (await run("node", ["scripts/benchBrowser.mjs"])));

@@ -76,7 +76,7 @@ export function tableRows(text: string): string[][] {
   const { data } = Papa.parse<string[]>(whole, { delimiter: delimiterOf(head), skipEmptyLines: "greedy" });
   // Marks that keep a text from being a formula are none of it.
   return data
-    .slice(0, MAX_ROWS + 1)
+    .slice(0, MAX_ROWS + 2)
     .map((row) => row.slice(0, MAX_COLUMNS).map((cell) => cell.trim().replace(/^'(?=[=+\-@])/, "")));
 }
 
@@ -247,7 +247,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
     if (hasHead && i === 0) continue;
     const line = i + 1;
     const say = (reason: string): void => void unread.push({ line, reason });
-    if (line > MAX_ROWS) {
+    if (line > MAX_ROWS + (hasHead ? 1 : 0)) {
       say(`More than ${MAX_ROWS.toLocaleString("en")} rows, the most that is read.`);
       break;
     }
