@@ -38,6 +38,14 @@ try {
     await page.close();
   }
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${server.url}/trail/?leg=6`);
+  await page.getByRole("button", { name: "Look around the demo" }).click();
+  await page.getByRole("button", { name: "Show the map" }).click();
+  const map = page.getByRole("region", { name: "Map" });
+  await map.getByRole("button", { name: "Leg 6" }).click();
+  await map.evaluate((element) => element.scrollIntoView());
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(into, "map.png") });
   await page.goto(`${server.url}/begin/`);
   await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
   await page.getByRole("button", { name: "See my legs" }).waitFor();
