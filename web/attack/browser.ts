@@ -170,7 +170,7 @@ async function fullDisk(url: string): Promise<Report> {
     const disk = smallDisk();
     ({ real } = disk);
     // A profile each: a browser that once met a full disk goes on in ways of its own.
-    const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS };
+    const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS, baseURL: url };
     const context = await chromium.launchPersistentContext(disk.folder, options);
     context.setDefaultTimeout(PATIENCE_MS);
     try {
@@ -261,6 +261,7 @@ function smallDisk(): SmallDisk {
       rmSync(filler, { force: true });
     },
     remove: () => {
+      clearInterval(toppingUp);
       if (real) spawnSync("umount", ["-l", folder]);
       rmSync(folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
     },

@@ -345,10 +345,10 @@ test("a camp is listed in a hollow, and a stop comes to offer a bed", async ({ p
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Camps/ }).click();
   await page.getByRole("button", { name: "Add camp" }).click();
-  const hollow = page.getByLabel("Camp 11 lies in a hollow");
+  const hollow = page.getByLabel("Camp 12 lies in a hollow");
   await hollow.click();
   await expect(hollow).toBeChecked();
-  await expect(page.getByRole("slider", { name: "camp Camp 11" })).toBeVisible();
+  await expect(page.getByRole("slider", { name: "camp Camp 12" })).toBeVisible();
   await expect(page.getByTestId("effect")).toContainText("in a hollow");
   await page.getByRole("radio", { name: /Stops/ }).click();
   const offers = page.getByRole("button", { name: "What Hask Tank offers" });

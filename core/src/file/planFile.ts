@@ -5,7 +5,6 @@
  */
 import { z } from "zod";
 import { placeOf, readPlan, sentenceOf } from "../plan/read.ts";
-import { trackIdsOf } from "../plan/references.ts";
 import type { Plan } from "../plan/schema.ts";
 import { tooLong } from "../track/limit.ts";
 import { mendTracks } from "../track/mend.ts";
@@ -70,9 +69,18 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
     if (points.count < 2) return refused(`tracks[${t}]`, "At least two points make a trail.");
     tracks.push(points.take(feature.id, feature.properties.name));
   }
-  const missing = trackIdsOf(plan as Plan).filter((id) => !tracks.some((track) => track.id === id));
-  if (missing.length > 0)
-    return refused("trackIds", `Names the track ${JSON.stringify(missing[0])}, which is not in tracks.`);
+  const isMissing = (id: string): boolean => !tracks.some((track) => track.id === id);
+  const missing = plan.trackIds.find(isMissing);
+  if (missing !== undefined)
+    return refused("trackIds", `Names the track ${JSON.stringify(missing)}, which is not in tracks.`);
+  // The trail is walked without them.
+  for (const { name, trackId } of (plan as Plan).route.alternates)
+    if (isMissing(trackId))
+      problems.push({
+        severity: "caution",
+        place: "route.alternates",
+        sentence: `The alternate “${name}” rests: its track ${JSON.stringify(trackId)} is not in the file.`,
+      });
   const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
   if (refusal !== undefined) return refused("tracks", refusal);
   return { value: { plan: plan as Plan, tracks }, problems };

@@ -294,6 +294,16 @@ describe("the one file", () => {
   });
 });
 
+test("an alternate whose track is not in the file rests, and that is said", () => {
+  const alternate = { id: "a", name: "High way", trackId: "gone", leavesM: 0, rejoinsM: 5000, chosen: true };
+  const file = writePlanFile(planOf({ route: { alternates: [alternate] } }), [trackNorth()]);
+  const { value, problems } = readPlanFile(file);
+  expect(value!.plan.route.alternates).toHaveLength(1);
+  expect(problems).toMatchObject([
+    { severity: "caution", sentence: expect.stringContaining("“High way” rests") as string },
+  ]);
+});
+
 test("two tracks of one id are refused", () => {
   const file = writePlanFile(planOf(), [trackNorth()]) as unknown as { tracks: { id: string }[] };
   const { problems } = readPlanFile({ ...file, tracks: [file.tracks[0], file.tracks[0]] });
