@@ -11,6 +11,7 @@ const SHOWING = {
   legs: { query: "leg=9&why=start" },
   kit: { query: "leg=9" },
   trail: { query: "leg=6" },
+  season: { query: "leg=10" },
   models: { wait: "All compared." },
 };
 

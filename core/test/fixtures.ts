@@ -90,6 +90,8 @@ export function stationOf(lowC: number, highC: number, overrides: PlanInput = {}
     highC: Array(12).fill(highC),
     lowSdK: 3,
     highSdK: 3,
+    precipMm: Array(12).fill(60),
+    wetDays: Array(12).fill(9),
     ...overrides,
   };
 }

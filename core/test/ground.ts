@@ -5,6 +5,7 @@ import { choiceOf, resolveHiker } from "../src/models/hiker.ts";
 import { needsOf, type HikerNeeds } from "../src/provision/needs.ts";
 import { DiurnalTable } from "../src/season/diurnal.ts";
 import { buildSeason } from "../src/season/season.ts";
+import { buildSnow, snowDays } from "../src/season/snow.ts";
 import { DaylightTable } from "../src/season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../src/solve/sampled.ts";
 import type { TripState } from "../src/solve/settle.ts";
@@ -36,13 +37,17 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const startDay = dayNumber(plan.trip.startDate)!;
   const sources = placeSources({ sources: plan.sources, stretches, profile });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
+  const { stations, warmth, snowBy, snowYear } = plan.climate;
+  const season = buildSeason({ stations, profile, warmth });
+  const snow =
+    snowBy === "degree-day" ? snowDays({ profile, snow: buildSnow({ season, profile, year: snowYear }) }) : undefined;
   const ground = buildGround({
     profile,
-    terrain: buildTerrain({ profile, stretches }),
+    terrain: buildTerrain({ profile, stretches, snow }),
     halts,
     startDay,
     rules: dayRules,
-    season: buildSeason({ stations: plan.climate.stations, profile }),
+    season,
     camps: buildCamps({
       stretches,
       camps: plan.camps,

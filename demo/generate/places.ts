@@ -211,28 +211,6 @@ export const STRETCHES = [
     note: "Gas stoves with a valve are allowed; ask the land manager.",
   },
   {
-    id: "ivory-snow-low",
-    name: "Ivory south snow",
-    fromKm: 815,
-    toKm: 985,
-    kind: "snow",
-    surface: "firm-snow",
-    fromMonthDay: "10-20",
-    toMonthDay: "06-05",
-    note: "",
-  },
-  {
-    id: "ivory-snow-high",
-    name: "Ivory high snow",
-    fromKm: 985,
-    toKm: 1120,
-    kind: "snow",
-    surface: "firm-snow",
-    fromMonthDay: "10-01",
-    toMonthDay: "07-12",
-    note: "Lies into July.",
-  },
-  {
     id: "ivory-soft",
     name: "White Saddle soft snow",
     fromKm: 1004,
@@ -329,6 +307,16 @@ const CLIMATE: Record<string, readonly [number, number, number, number]> = {
   northmoor: [10, 7.5, 5, 2.9],
   ferrin: [9.5, 6, 4, 2.6],
 };
+/** Rain and snow of a winter's and of a summer's month, mm, at the station. */
+const RAIN: Record<string, readonly [number, number]> = {
+  dunmere: [60, 10],
+  "red-stair": [35, 8],
+  hask: [25, 12],
+  ivory: [62, 30],
+  sael: [95, 60],
+  northmoor: [120, 90],
+  ferrin: [110, 80],
+};
 const PLACES = ["south", "middle", "north"] as const;
 
 export function buildStations(): {
@@ -343,6 +331,8 @@ export function buildStations(): {
   humidity: number[];
   cloud: number[];
   windMps: number;
+  precipMm: number[];
+  wetDays: number[];
 }[] {
   return REGIONS.flatMap((region) =>
     PLACES.map((place, i) => {
@@ -354,6 +344,8 @@ export function buildStations(): {
       const months = Array.from({ length: 12 }, (_, m) => monthMean(m));
       const [wetWinter, wetSummer, greyWinter, greySummer, windMps] = SKY[region.id]!;
       const yearly = (winter: number, summer: number): number[] => months.map((_, m) => hundredth(winter + (summer - winter) * (0.5 - 0.5 * Math.cos((2 * Math.PI * (m - 0.6)) / 12))));
+      const [rainWinter, rainSummer] = RAIN[region.id]!;
+      const precipMm = yearly(rainWinter, rainSummer).map(Math.round);
       return {
         id: `${region.id}-${place}`,
         name: `${region.name} ${place}`,
@@ -366,6 +358,8 @@ export function buildStations(): {
         humidity: yearly(wetWinter, wetSummer),
         cloud: yearly(greyWinter, greySummer),
         windMps,
+        precipMm,
+        wetDays: precipMm.map((mm) => tenth(mm / (5 + 0.02 * mm))),
       };
     }),
   );

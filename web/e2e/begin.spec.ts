@@ -46,8 +46,7 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await page.reload();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
   // The weather is its own, and says what it is until one's own figures take its place.
-  await station(page, "Trip");
-  await page.goto("/trip/?part=weather");
+  await station(page, "Season");
   await expect(page.getByText("simulated", { exact: true }).first()).toBeVisible();
   await page.getByText("Simulated 1").click();
   await page.getByRole("button", { name: "These are my own figures" }).click();

@@ -278,7 +278,7 @@ test("starting again from the demo asks first", async ({ page }) => {
 });
 
 test("weather is typed in, and the plan follows", async ({ page }) => {
-  await openDemo(page, "/trip/?part=weather&leg=6");
+  await openDemo(page, "/season/?leg=6");
   const weather = page.getByRole("region", { name: "Weather" });
   await weather.locator("summary", { hasText: "Hask Plateau middle" }).click();
   await weather.getByLabel("Hask Plateau middle, Apr, low").fill("-20");

@@ -21,6 +21,20 @@ test("a plain plan has nothing open", () => {
 });
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
+  test("snow under foot at its dates, by the leg; rain that stations do not tell", () => {
+    const cold = { climate: { stations: [stationOf(-6, 2)] } };
+    const snowed = only(found(cold), "snow-underfoot");
+    expect(snowed).toMatchObject({ severity: "caution", legIndex: 0 });
+    expect(snowed!.have).toBeGreaterThan(40_000);
+    expect(snowed!.soft).toBeLessThanOrEqual(snowed!.have);
+    expect(only(found({ climate: { ...cold.climate, snowBy: "by-hand" } }), "snow-underfoot")).toBeUndefined();
+    const untold = {
+      climate: { stations: [stationOf(8, 16, { precipMm: undefined }), stationOf(8, 16, { id: "b" })] },
+    };
+    expect(only(found(untold), "rain-assumed")).toMatchObject({ severity: "note", have: 1 });
+    expect(only(found({ climate: { ...untold.climate, snowBy: "by-hand" } }), "rain-assumed")).toBeUndefined();
+  });
+
   test("load over the pack's comfort", () => {
     const check = only(
       found({ hikers: [hikerOf({ packComfortKg: 5 })], kit: [bottles, pieceOf("anvil", 8000)] }),
@@ -132,7 +146,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("a night colder than the bag with what is worn in it, and a pad too thin for the ground", () => {
-    const cold = { climate: { stations: [stationOf(-8, 6)] } };
+    const cold = { climate: { snowBy: "by-hand", stations: [stationOf(-8, 6)] } };
     const bag = (comfortC: number) => pieceOf("bag", 800, { role: "bag", comfortC });
     expect(only(found({ ...cold, kit: [bottles, bag(-2)] }), "night-below-bag")?.severity).toBe("blocker");
     expect(only(found({ ...cold, kit: [bottles, bag(-9)] }), "night-below-bag")?.severity).toBe("caution");
@@ -236,7 +250,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("nights in the open without bag, pad or shelter are counted; another's shelter does, another's bag does not", () => {
-    const cold = { climate: { stations: [stationOf(-8, 6)] } };
+    const cold = { climate: { snowBy: "by-hand", stations: [stationOf(-8, 6)] } };
     const missing = (overrides: Record<string, unknown>) =>
       found({ ...cold, ...overrides }).filter((check) => check.code === "sleep-kit-missing");
     expect(missing({}).map((check) => [check.role, check.severity, check.nights])).toEqual([

@@ -9,6 +9,7 @@ import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
 import { powerChecks } from "./power.ts";
 import { routeChecks } from "./route.ts";
+import { seasonChecks } from "./season.ts";
 import { stopChecks } from "./stops.ts";
 import { stretchChecks } from "./stretches.ts";
 import { waterChecks } from "./water.ts";
@@ -23,6 +24,7 @@ export const CHECKS = [
   ...stopChecks,
   ...stretchChecks,
   ...routeChecks,
+  ...seasonChecks,
   ...powerChecks,
   ...bodyChecks,
   ...modelChecks,

@@ -274,8 +274,20 @@ export const climateStationSchema = z.looseObject({
   humidity: monthly(fraction()).optional(),
   cloud: monthly(fraction()).optional(),
   windMps: amount("m/s", 0, 20).default(1.5),
+  /** Rain and melted snow of each month, and its days with 1 mm or more; those of the latitude where missing. */
+  precipMm: monthly(amount("mm", 0, 3000)).optional(),
+  wetDays: monthly(amount("d", 0, 31)).optional(),
   /** Filled in from latitude, height and the sea, until one's own figures take its place. */
   simulated: z.boolean().default(false),
+});
+
+export const climateSchema = z.looseObject({
+  stations: z.array(climateStationSchema).max(200).default([]),
+  /** Where snow lies: by degree days from the stations, or where stretches say so alone. */
+  snowBy: z.enum(["degree-day", "by-hand"]).default("degree-day"),
+  /** The year that is planned for. */
+  snowYear: z.enum(["low", "usual", "high"]).default("usual"),
+  warmth: z.enum(["cold", "usual", "warm"]).default("usual"),
 });
 
 export const campSchema = z.looseObject({
@@ -428,7 +440,7 @@ export const planSchema = z.looseObject({
   stops: z.array(stopSchema).max(2000).default([]),
   sources: z.array(sourceSchema).max(20_000).default([]),
   stretches: z.array(stretchSchema).max(2000).default([]),
-  climate: z.looseObject({ stations: z.array(climateStationSchema).max(200).default([]) }).prefault({}),
+  climate: climateSchema.prefault({}),
   kit: z.array(pieceSchema).max(2000).default([]),
   camps: z.array(campSchema).max(5000).default([]),
   dayRules: dayRulesSchema.prefault({}),

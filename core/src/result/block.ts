@@ -45,9 +45,15 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
     );
     let climbM = 0;
     let descentM = 0;
+    let snowM = 0;
+    let softSnowM = 0;
     for (let c = from.node; c < to.node; c++) {
       climbM += profile.climbM[c]!;
       descentM += profile.descentM[c]!;
+      const surface = block.surface[c - block.fromNode]!;
+      if (!isSnow(surface)) continue;
+      snowM += profile.cellM;
+      if (SURFACE_FACTORS[surface]!.id === "soft-snow") softSnowM += profile.cellM;
     }
     const camps = rows.filter(({ part }) => part.night === "camp");
     const outside = rows.filter(({ part }) => sleepsOutside(part, halts));
@@ -72,6 +78,8 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       offTrailM: from.footM + to.footM,
       climbM,
       descentM,
+      snowM,
+      softSnowM,
       walkH: sum(rows.map(({ part }) => part.walkH)),
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH - detourHours(part))),
       detourH: sum(rows.map(({ part }) => detourHours(part))),

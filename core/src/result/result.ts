@@ -74,6 +74,9 @@ export interface LegResult {
   offTrailM: number;
   climbM: number;
   descentM: number;
+  /** Walked on snow, and what of it was soft at the hour. */
+  snowM: number;
+  softSnowM: number;
   walkH: number;
   /** Of those, on the trail itself. */
   trailH: number;

@@ -28,3 +28,16 @@ export function throughYear(monthly: readonly number[], yearDay: number): number
   const { month, next, fraction } = PLACES[yearDay]!;
   return monthly[month]! + (monthly[next]! - monthly[month]!) * fraction;
 }
+
+/** Periodic cubic (Catmull-Rom) through mid-month values, for each day of a 366-day year. */
+export function throughYearSmooth(monthly: readonly number[]): Float64Array {
+  return Float64Array.from({ length: 366 }, (_, yearDay) => {
+    const { month, next, fraction: u } = monthPlace(yearDay);
+    const p0 = monthly[(month + 11) % 12]!;
+    const p1 = monthly[month]!;
+    const p2 = monthly[next]!;
+    const p3 = monthly[(month + 2) % 12]!;
+    const cubic = (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u;
+    return 0.5 * (2 * p1 + (p2 - p0) * u + cubic);
+  });
+}

@@ -13,7 +13,7 @@ import { daylight } from "./sun.ts";
 
 const profile = buildProfile(mendTracks([trackNorth({ lengthM: 120_000 })]), false);
 const season = (...stations: Record<string, unknown>[]) =>
-  buildSeason({ stations: stations as ClimateStation[], profile });
+  buildSeason({ stations: stations as ClimateStation[], profile, warmth: "usual" });
 const climateAt = (of: Season, walkedM: number, heightM: number, at: number) =>
   climateOf(of, walkedM as WalkedM, heightM, at);
 const skyAt = (of: Season, walkedM: number, month: number) => skyOf(of, walkedM as WalkedM, month);

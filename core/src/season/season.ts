@@ -9,11 +9,12 @@
  */
 import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
 import type { ClimateStation } from "../plan/schema.ts";
-import type { WalkedM } from "../units/lengths.ts";
-import { trackAt } from "../track/place.ts";
+import type { TrackM, WalkedM } from "../units/lengths.ts";
+import { nodeOf, trackAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayOfYear } from "../units/day.ts";
-import { monthPlace } from "./months.ts";
+import { MONTH_LENGTHS, throughYear, throughYearSmooth } from "./months.ts";
+import { simulatedNormals } from "./normals.ts";
 
 const SOFTENING_M = 20_000;
 
@@ -21,12 +22,12 @@ const SOFTENING_M = 20_000;
 // prettier-ignore
 export type StationFacts = Pick<
   ClimateStation,
-  "trackM" | "heightM" | "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps" | "humidity" | "cloud"
+  "trackM" | "heightM" | "lowC" | "highC" | "lowSdK" | "highSdK" | "windMps" | "humidity" | "cloud" | "precipMm" | "wetDays"
 >;
 
 export function stationFacts(station: ClimateStation): StationFacts {
-  const { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud } = station;
-  return { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud };
+  const { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud, precipMm, wetDays } = station;
+  return { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud, precipMm, wetDays };
 }
 
 /** What stands in for a trail without stations: mild, and flagged by a check. */
@@ -53,12 +54,17 @@ interface ClimateYear {
   humidity: readonly number[];
   cloud: readonly number[];
   windMps: number;
+  /** Precipitation of each day of the year, mm, and the chance that a day is wet. */
+  precipMm: Float64Array;
+  wetChance: Float64Array;
 }
 
 export interface Season {
   stations: ClimateYear[];
   /** True when the document has no station and the stand-in is used. */
   assumed: boolean;
+  /** Stations that tell no rain have that of their latitude stand in. */
+  rainAssumed: boolean;
   /** A track without heights says nothing of how high one is: stations are taken as they stand. */
   heightless: boolean;
   /** Metres along the main trail beside those in walking order. */
@@ -75,41 +81,83 @@ export interface Climate {
   hotDayC: number;
 }
 
-export function buildSeason({ stations, profile }: { stations: readonly StationFacts[]; profile: Profile }): Season {
+export interface SeasonInput {
+  stations: readonly StationFacts[];
+  profile: Profile;
+  warmth: WarmthWord;
+}
+
+export function buildSeason({ stations, profile, warmth }: SeasonInput): Season {
   const common = { heightless: !profile.hasHeights, trackAt: (walkedM: WalkedM) => trackAt(profile, walkedM) };
-  if (stations.length === 0) return { ...common, assumed: true, stations: [climateYear(NO_STATION, 0, NaN)] };
+  const latDegAt = (trackM: TrackM): number => profile.latDeg[nodeOf(profile, { trackM })]!;
+  if (stations.length === 0) {
+    const station = { ...NO_STATION, trackM: 0 as TrackM, heightM: NaN };
+    return {
+      ...common,
+      assumed: true,
+      rainAssumed: true,
+      stations: [climateYear(station, latDegAt(0 as TrackM), warmth)],
+    };
+  }
   return {
     ...common,
     assumed: false,
-    stations: stations.map((station) => climateYear(station, station.trackM, station.heightM)),
+    rainAssumed: stations.some(({ precipMm }) => precipMm === undefined),
+    stations: stations.map((station) => climateYear(station, latDegAt(station.trackM), warmth)),
   };
 }
 
-function climateYear(station: Omit<StationFacts, "trackM" | "heightM">, trackM: number, heightM: number): ClimateYear {
+/** What a cold and a warm year are from the normals, K: one in six either way [L]. */
+export const WARMTH_K = { cold: -1.5, usual: 0, warm: 1.5 } as const;
+export type WarmthWord = keyof typeof WARMTH_K;
+
+/** Rain of a place that tells none: its latitude's, not far from the sea. */
+const RAIN_SEA_KM = 100;
+
+function climateYear(station: StationFacts, latDeg: number, warmth: WarmthWord): ClimateYear {
+  const { trackM, heightM, precipMm, wetDays } = station;
+  const warmerK = WARMTH_K[warmth];
+  const place = { latDeg, heightM: Number.isNaN(heightM) ? 0 : heightM, seaKm: RAIN_SEA_KM, west: 0.5 };
+  const assumed = precipMm && wetDays ? undefined : simulatedNormals(place);
+  const rain = precipMm ?? assumed!.rainMm;
+  const wet = wetDays ?? rain.map((mm, month) => Math.min(0.9 * MONTH_LENGTHS[month]!, mm / (5 + 0.02 * mm)));
+  const daily = (monthly: readonly number[]): Float64Array => {
+    const perDay = monthly.map((value, month) => value / MONTH_LENGTHS[month]!);
+    return Float64Array.from({ length: 366 }, (_, day) => throughYear(perDay, day));
+  };
   return {
     trackM,
     heightM,
-    lowC: yearOf(station.lowC),
-    highC: yearOf(station.highC),
+    lowC: throughYearSmooth(station.lowC).map((c) => c + warmerK),
+    highC: throughYearSmooth(station.highC).map((c) => c + warmerK),
     lowSdK: station.lowSdK,
     highSdK: station.highSdK,
     humidity: station.humidity ?? Array<number>(12).fill(HUMIDITY),
     cloud: station.cloud ?? Array<number>(12).fill(CLOUD),
     windMps: station.windMps,
+    precipMm: daily(rain),
+    wetChance: daily(wet).map((chance) => Math.min(1, chance)),
   };
 }
 
-/** Periodic Catmull-Rom through mid-month values, for each day of a 366-day year. */
-function yearOf(monthly: readonly number[]): Float64Array {
-  return Float64Array.from({ length: 366 }, (_, yearDay) => {
-    const { month, next, fraction: u } = monthPlace(yearDay);
-    const p0 = monthly[(month + 11) % 12]!;
-    const p1 = monthly[month]!;
-    const p2 = monthly[next]!;
-    const p3 = monthly[(month + 2) % 12]!;
-    const cubic = (2 * p0 - 5 * p1 + 4 * p2 - p3) * u * u + (3 * p1 - p0 - 3 * p2 + p3) * u * u * u;
-    return 0.5 * (2 * p1 + (p2 - p0) * u + cubic);
+/** How much each station says of a place, adding up to 1. */
+export function stationWeights(season: Season, walkedM: WalkedM): Float64Array {
+  const placeM = season.trackAt(walkedM);
+  const weights = Float64Array.from(season.stations, ({ trackM }) => {
+    const away = trackM - placeM;
+    return 1 / (away * away + SOFTENING_M * SOFTENING_M);
   });
+  let all = 0;
+  for (const weight of weights) all += weight;
+  return weights.map((weight) => weight / all);
+}
+
+/** Chance that a day is wet (1 mm or more). */
+export function wetChanceAt(season: Season, walkedM: WalkedM, yearDay: number): number {
+  const weights = stationWeights(season, walkedM);
+  let chance = 0;
+  for (const [s, station] of season.stations.entries()) chance += weights[s]! * station.wetChance[yearDay]!;
+  return chance;
 }
 
 /** Mean low and high and the one-in-ten extremes at a place, height and date. */

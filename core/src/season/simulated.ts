@@ -50,7 +50,7 @@ function heightNodes({ hasHeights, heightM, lowestM, highestM }: Profile): numbe
 function stationAt(profile: Profile, node: number, sea: SeaWord, index: number): ClimateStation {
   const heightM = profile.hasHeights ? Math.round(profile.heightM[node]!) : 0;
   const latDeg = profile.latDeg[node]!;
-  const { lowC, highC, sdK, humidity, cloud, windMps } = simulatedNormals({
+  const { lowC, highC, sdK, humidity, cloud, windMps, rainMm, wetDays } = simulatedNormals({
     latDeg,
     heightM,
     seaKm: SEA_KM[sea],
@@ -70,6 +70,8 @@ function stationAt(profile: Profile, node: number, sea: SeaWord, index: number):
     humidity: humidity.map((share) => round(share, 2)),
     cloud: cloud.map((share) => round(share, 2)),
     windMps: round(windMps.reduce((sum, one) => sum + one, 0) / 12, 1),
+    precipMm: rainMm.map((mm) => round(mm, 0)),
+    wetDays: wetDays.map((days) => round(days, 1)),
     simulated: true,
   };
 }

@@ -14,6 +14,7 @@ import { blockFigures } from "../result/block.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
 import { buildSeason, stationFacts } from "../season/season.ts";
+import { buildSnow, snowDays } from "../season/snow.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
 import { solveBlock, solveTrip } from "../solve/trip.ts";
@@ -47,6 +48,8 @@ function rememberedStages() {
     profile: memo(profileOf),
     terrain: memo(buildTerrain),
     season: memo(buildSeason),
+    snow: memo(buildSnow),
+    snowDays: memo(snowDays),
     halts: memoEqual(buildHalts),
     sources: memoEqual(placeSources),
     camps: memo(buildCamps),
@@ -141,8 +144,17 @@ export class Session {
     const allStops = this.part("stops", plan.stops.map(haltStop));
     const stops = this.part("walked stops", walked(allStops));
     const stretches = plan.stretches;
-    const terrain = stage.terrain({ profile, stretches });
-    const season = stage.season({ profile, stations: this.part("stations", plan.climate.stations.map(stationFacts)) });
+    const { climate } = plan;
+    const season = stage.season({
+      profile,
+      stations: this.part("stations", climate.stations.map(stationFacts)),
+      warmth: climate.warmth,
+    });
+    const snow =
+      climate.snowBy === "degree-day"
+        ? stage.snowDays({ profile, snow: stage.snow({ season, profile, year: climate.snowYear }) })
+        : undefined;
+    const terrain = stage.terrain({ profile, stretches, snow });
     const halts = stage.halts({ stops, profile });
     const sources = stage.sources({ sources: this.part("walked sources", walked(plan.sources)), stretches, profile });
     const camps = stage.camps({

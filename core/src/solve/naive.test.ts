@@ -16,7 +16,8 @@ import { allDetours } from "../walk/detours.ts";
 import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { levelHours } from "../walk/stride.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
-import { seasonHolds } from "../walk/terrain.ts";
+import { BY_THE_HOUR, seasonHolds } from "../walk/terrain.ts";
+import { firmAfterSunriseH } from "../models/snow.ts";
 import { blocksOf, walkBlock, type DayPart } from "../walk/walk.ts";
 import { hikerLoad } from "../load/load.ts";
 import { packArrays } from "../walk/workspace.ts";
@@ -100,7 +101,13 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
         const snowed =
           terrain.snow[cell]! >= 0 &&
           seasonHolds(terrain.snowFromDay[cell]!, terrain.snowToDay[cell]!, dayOfYear(part.day));
-        const surface = SURFACE_FACTORS[snowed ? terrain.snow[cell]! : terrain.bare[cell]!]!;
+        const rise = profile.heightM[cell]! - profile.heightM[part.startNode]!;
+        const { cloud } = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+        const firmH = firmAfterSunriseH(morning.lowC - 0.0045 * rise, cloud);
+        const crust = firmH > 0 && clockH < part.sunriseH + firmH;
+        const coat = SURFACE_FACTORS.findIndex(({ id }) => id === (crust ? "firm-snow" : "soft-snow"));
+        const snow = terrain.snow[cell]! === BY_THE_HOUR ? coat : terrain.snow[cell]!;
+        const surface = SURFACE_FACTORS[snowed ? snow : terrain.bare[cell]!]!;
         const quarter = Math.min(24, Math.floor(clockH * 4) / 4);
         const sunrise = Math.round(part.sunriseH * 10) / 10;
         const airC =
@@ -119,7 +126,8 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
         const heat = heatSpeedFactor(walk.cellC[cell]!, plan.dayRules.heatSlowFromC, plan.dayRules.heatSlowPerK);
         const thin = heightSpeedFactor(profile.heightM[cell]!, part.slowPerM);
         // A clock on the very edge of a quarter or of dusk may fall either way by rounding.
-        const edge = Math.abs(clockH * 4 - Math.round(clockH * 4)) < 1e-6;
+        const edge =
+          Math.abs(clockH * 4 - Math.round(clockH * 4)) < 1e-6 || Math.abs(clockH - part.sunriseH - firmH) < 1e-6;
         if (edge) continue;
         same(`air on cell ${cell}`, walk.cellC[cell]!, airC);
         same(`hours of cell ${cell}`, walk.cellH[cell]!, slope / speed / heat / thin / dark);

@@ -190,7 +190,7 @@ describe("sections", () => {
     const stations = planOf({ climate }).climate.stations;
     const [turned, plain] = [computed({ sections: flip }).profile, whole.profile].map((profile) => ({
       profile,
-      season: buildSeason({ stations, profile }),
+      season: buildSeason({ stations, profile, warmth: "usual" }),
     }));
     for (const place of [2, 18, 31, 58].map((metres) => km(metres))) {
       const [a, b] = [turned!, plain!].map(({ profile, season }) =>

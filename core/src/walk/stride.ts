@@ -5,11 +5,14 @@ import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_HEIGHT, SLOWEST_BY_LOAD, THIN_AIR_FROM_M } from "./slow.ts";
-import { seasonHolds } from "./terrain.ts";
+import { surfaceIndex } from "./surfaces.ts";
+import { BY_THE_HOUR, seasonHolds } from "./terrain.ts";
 import type { Today } from "./today.ts";
 
 /** So much longer than meant a day may be that reaches its stop. */
 export const PUSH_ON_H = 1;
+const FIRM = surfaceIndex("firm-snow");
+const SOFT = surfaceIndex("soft-snow");
 /** Civil twilight: so long before sunrise and after sunset one still sees the ground. */
 const TWILIGHT_H = 0.5;
 
@@ -127,7 +130,9 @@ export class Stride {
         nextLookH = (step + 1) / STEPS_PER_H;
       }
       const coat = snow[c]!;
-      const underfoot = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay) ? coat : bare[c]!;
+      let underfoot = bare[c]!;
+      if (coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay))
+        underfoot = coat === BY_THE_HOUR ? (clockH < today.firmUntilH(heightM[c]!) ? FIRM : SOFT) : coat;
       const airC = airAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M;
       let hours = plainH[c]! * slowness[underfoot]!;
       if (airC > warmC) {
@@ -192,7 +197,7 @@ export class Stride {
       if (hours > mostH) return Infinity;
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
-      hours += this.plainH[c]! * slowness[holds ? coat : bare[c]!]!;
+      hours += this.plainH[c]! * slowness[holds ? (coat === BY_THE_HOUR ? SOFT : coat) : bare[c]!]!;
     }
     return hours;
   }

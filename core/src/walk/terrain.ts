@@ -1,5 +1,6 @@
 /** What is underfoot on every cell, summer and winter coat, in walking order. */
 import type { Stretch } from "../plan/schema.ts";
+import type { SnowDays } from "../season/snow.ts";
 import { nodesOn } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { surfaceIndex } from "./surfaces.ts";
@@ -7,7 +8,7 @@ import { surfaceIndex } from "./surfaces.ts";
 export interface Terrain {
   /** Surface index of every cell without snow. */
   bare: Uint8Array;
-  /** Surface index under snow, and the days of the year (inclusive) it lies; −1 where it never does. */
+  /** Surface index under snow, or `BY_THE_HOUR`, and the days of the year (inclusive) it lies; −1 where it never does. */
   snow: Int8Array;
   snowFromDay: Int16Array;
   snowToDay: Int16Array;
@@ -27,8 +28,27 @@ export function seasonHolds(fromDay: number, toDay: number, day: number): boolea
   return fromDay <= toDay ? day >= fromDay && day <= toDay : day >= fromDay || day <= toDay;
 }
 
-/** Later stretches win over earlier ones. */
-export function buildTerrain({ profile, stretches }: { profile: Profile; stretches: readonly Stretch[] }): Terrain {
+/** Does the season of a stretch hold on a day of the year? All year where it names none. */
+export function holdsOn(
+  { fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | "toMonthDay">,
+  yearDay: number,
+): boolean {
+  const from = fromMonthDay === undefined ? 0 : monthDayIndex(fromMonthDay);
+  return seasonHolds(from, toMonthDay === undefined ? 365 : monthDayIndex(toMonthDay), yearDay);
+}
+
+/** Snow that is firm or soft as the night and the hour make it. */
+export const BY_THE_HOUR = 127;
+
+export interface TerrainInput {
+  profile: Profile;
+  stretches: readonly Stretch[];
+  /** By the season; none where stretches alone say where snow lies. */
+  snow: SnowDays | undefined;
+}
+
+/** Later stretches win over earlier ones, and a stretch over what the season says. */
+export function buildTerrain({ profile, stretches, snow }: TerrainInput): Terrain {
   const n = profile.cellCount;
   const terrain: Terrain = {
     bare: new Uint8Array(n),
@@ -36,6 +56,11 @@ export function buildTerrain({ profile, stretches }: { profile: Profile; stretch
     snowFromDay: new Int16Array(n),
     snowToDay: new Int16Array(n),
   };
+  if (snow) {
+    for (let c = 0; c < n; c++) if (snow.from[c]! >= 0) terrain.snow[c] = BY_THE_HOUR;
+    terrain.snowFromDay.set(snow.from);
+    terrain.snowToDay.set(snow.to);
+  }
   for (const stretch of stretches) {
     for (const [from, to] of nodesOn(profile, stretch)) {
       if (stretch.kind === "surface") terrain.bare.fill(surfaceIndex(stretch.surface), from, to);

@@ -1,7 +1,8 @@
 /** The day at hand: its light, its weather, and the hours that are wanted and possible. */
 import type { PaceSettings } from "../plan/schema.ts";
-import { HIGH_LAPSE_K_PER_M } from "../models/cold.ts";
-import { climateAt } from "../season/season.ts";
+import { HIGH_LAPSE_K_PER_M, LOW_LAPSE_K_PER_M } from "../models/cold.ts";
+import { firmAfterSunriseH } from "../models/snow.ts";
+import { climateAt, skyAt } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
 import type { Ground } from "./ground.ts";
@@ -24,6 +25,8 @@ export interface Today {
   highAtSeaC: number;
   rangeK: number;
   belowHigh: Float64Array;
+  /** Until when a crust carries that froze over night, at a height; before sunrise where it did not freeze. */
+  firmUntilH: (heightM: number) => number;
 }
 
 /** What one block hands on to the next. */
@@ -67,6 +70,7 @@ export function beginDay(
   const sun = ground.sun.at(day, profile.latDeg[node]!);
   const heightM = profile.heightM[node]!;
   const weather = climateAt(ground.season, walkedOf(profile, node), heightM, day);
+  const { cloud } = skyAt(ground.season, walkedOf(profile, node), monthOfDay(day));
   let wantedH = wantedHours(paces, day - ground.startDay);
   if (fromStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 
@@ -89,5 +93,9 @@ export function beginDay(
     rangeK: weather.highC - weather.lowC,
     slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),
     belowHigh: ground.diurnal.at(sun.sunriseH),
+    firmUntilH: (atM) => {
+      const afterH = firmAfterSunriseH(weather.lowC - (atM - heightM) * LOW_LAPSE_K_PER_M, cloud);
+      return afterH > 0 ? sun.sunriseH + afterH : -1;
+    },
   };
 }

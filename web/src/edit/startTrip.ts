@@ -25,7 +25,9 @@ export interface Start {
   startDate: string;
   units: Units;
   /** Places and weather. */
-  parts: Partial<Pick<Plan, "stops" | "sources" | "camps" | "stretches" | "climate">>;
+  parts: Partial<Pick<Plan, "stops" | "sources" | "camps" | "stretches">> & {
+    climate?: Pick<Plan["climate"], "stations">;
+  };
   name?: string;
   /** What is known of the hiker; the rest is an average woman's. */
   hiker?: Partial<Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm">> & {

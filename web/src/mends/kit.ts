@@ -89,7 +89,7 @@ export function addLiner(on: Standing, legIndex: number, hikerId: string, missin
 }
 
 export function addPad(on: Standing, legIndex: number, hikerId: string, missingR: number): Action {
-  const padR = missingR <= 0.5 ? 0.5 : missingR <= 1.5 ? 1.5 : 2.5;
+  const padR = missingR <= 0.5 ? 0.5 : missingR <= 1.5 ? 1.5 : Math.max(2.5, Math.ceil(2 * missingR) / 2);
   const name = `Foam pad, R ${padR}`;
   const group = groupOf(on.plan, "pad", "Sleep");
   return pieceOnLeg(on, legIndex, hikerId, {

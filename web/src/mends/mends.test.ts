@@ -52,9 +52,11 @@ describe("on the demo", () => {
 
   test("a finish that is too late: an earlier start", () => {
     const late = produce(plan, (draft) => void (draft.trip.finishBy = "2027-07-15"));
-    const { action, after } = take(late, track, "finish-late");
+    const { check, action, after } = take(late, track, "finish-late");
     expect(action.button).toMatch(/^Start on /);
-    expect(after).toEqual([]);
+    // Earlier there is more snow to walk on: a day or two of the gain may be lost to it.
+    type Late = Extract<Check, { code: "finish-late" }>;
+    for (const left of after) expect((left as Late).late).toBeLessThan((check as Late).late / 2);
   });
 
   test("a finish that is too late: a zero less brings it nearer by a day", () => {

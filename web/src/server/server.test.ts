@@ -194,7 +194,7 @@ describe("a plan in the words of the endpoint", () => {
     const load = body.checks.find((check) => check.code === "climate-assumed")!;
     expect(load).toMatchObject({
       figures: {},
-      mends: ["Fill in simulated weather", "Or add a weather station in Trip, Weather."],
+      mends: ["Fill in simulated weather", "Or add a weather station in Season."],
     });
     expect(body.caution).toMatch(/not a forecast/);
   });

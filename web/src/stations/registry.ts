@@ -14,6 +14,7 @@ export interface Station {
 
 export const STATIONS = [
   { id: "trail", name: "Trail", href: "/trail/", group: "ground" },
+  { id: "season", name: "Season", href: "/season/", group: "ground" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {
@@ -25,7 +26,6 @@ export const STATIONS = [
       { id: "trip", name: "Trip and people" },
       { id: "models", name: "Models" },
       { id: "units", name: "Units" },
-      { id: "weather", name: "Weather" },
       { id: "days", name: "Days" },
       { id: "food", name: "Food" },
       { id: "water", name: "Water" },

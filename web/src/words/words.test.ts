@@ -56,6 +56,8 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "route-part-rests": { part: "High way", why: "overlaps" },
   "closure-ridden": { closure: "Burnt wood", alternate: "High way", hours: 3 },
   "walked-twice": { metres: 12_000 },
+  "snow-underfoot": { have: 42_000, soft: 12_000 },
+  "rain-assumed": { have: 3 },
   "kit-role-gap": { role: "shoes" },
   "finish-late": { have: "2027-08-07", limit: "2027-08-05", late: 2 },
   "camp-forbidden": { day: "2027-05-05" },

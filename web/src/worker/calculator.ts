@@ -3,7 +3,7 @@
  * a session of its own, does what takes long (comparisons, files), so that the first keeps answering. Of
  * plans that come faster than answers only the newest is computed.
  */
-import type { Plan, PlanResult, Profile, Question, SchoolFigures, TrackPoints } from "@gepack/core";
+import type { Plan, PlanResult, Profile, Question, SchoolFigures, StartFigures, TrackPoints } from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
 import { fromWire } from "./wire.ts";
 import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
@@ -33,12 +33,18 @@ export interface Calculator {
     onFigures: (figures: SchoolFigures) => void,
     signal: AbortSignal,
   ) => Promise<void>;
+  sweepStarts: (
+    asked: { plan: Plan; dates: readonly string[] },
+    onFigures: (figures: StartFigures) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   arrange: (args: JobArgs<"arrange">) => Promise<JobAnswer<"arrange">>;
   layTable: (args: JobArgs<"layTable">) => Promise<JobAnswer<"layTable">>;
   sortPlaces: (args: JobArgs<"sortPlaces">) => Promise<JobAnswer<"sortPlaces">>;
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
   simulateOn: (args: JobArgs<"simulateOn">) => Promise<JobAnswer<"simulateOn">>;
+  plane: (args: JobArgs<"plane">) => Promise<JobAnswer<"plane">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
   readStored: (args: JobArgs<"readStored">) => Promise<JobAnswer<"readStored">>;
 }
@@ -105,6 +111,21 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     throw new Error("The trail could not be given to the calculation. Reload the page; your plan is kept.");
   };
 
+  /** A job on the opened trail whose figures come one by one. */
+  const longRun = async <Figures>(
+    run: (key: string, options: JobOptions) => Promise<"done" | "no-trail">,
+    onFigures: (figures: Figures) => void,
+    signal: AbortSignal,
+  ): Promise<void> => {
+    let withTracks = false;
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const key = await giveTrail(side(), "side", withTracks);
+      const options: JobOptions = { signal, onProgress: (_, detail) => onFigures(detail as Figures) };
+      if ((await run(key, options)) === "done") return;
+      withTracks = true;
+    }
+  };
+
   return {
     setTrail(next) {
       trail = next;
@@ -119,21 +140,17 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       running = answer.catch(() => {});
       return answer;
     },
-    async compareSchools(asked, onFigures, signal) {
-      let withTracks = false;
-      for (let tries = 0; tries < MOST_TRIES; tries++) {
-        const key = await giveTrail(side(), "side", withTracks);
-        const options: JobOptions = { signal, onProgress: (_, detail) => onFigures(detail as SchoolFigures) };
-        if ((await side().job("compareSchools", { ...asked, key }, options)) === "done") return;
-        withTracks = true;
-      }
-    },
+    compareSchools: (asked, onFigures, signal) =>
+      longRun((key, options) => side().job("compareSchools", { ...asked, key }, options), onFigures, signal),
+    sweepStarts: (asked, onFigures, signal) =>
+      longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
     readTrack: (args, options) => side().job("readTrack", args, options),
     arrange: (args) => side().job("arrange", args),
     layTable: (args) => side().job("layTable", args),
     sortPlaces: (args) => side().job("sortPlaces", args),
     locateOn: (args) => side().job("locateOn", args),
     simulateOn: (args) => side().job("simulateOn", args),
+    plane: (args) => side().job("plane", args),
     readPlan: (args) => side().job("readPlan", args),
     readStored: (args) => live.job("readStored", args),
   };

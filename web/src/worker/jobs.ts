@@ -3,6 +3,7 @@
  * is, and stops where it is asked to; it answers once, with plain data.
  */
 import {
+  buildPlane,
   buildProfile,
   compareSchools,
   computePlan,
@@ -11,11 +12,13 @@ import {
   refused,
   Session,
   simulatedStations,
+  sweepStarts,
   type ClimateStation,
   type CoarseRow,
   type CoarseTrack,
   type Located,
   type OwnWord,
+  type Plane,
   type PartChoice,
   type Plan,
   type PlanFile,
@@ -25,6 +28,7 @@ import {
   type SchoolFigures,
   type SeaWord,
   type SortedKind,
+  type StartFigures,
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
@@ -132,6 +136,20 @@ export function createJobs(beat?: () => void) {
       return "done";
     },
 
+    /** The plan with other first days; figures come one by one as detail of the progress. */
+    async sweepStarts(
+      { plan: given, key, dates }: { plan: Plan; key: string; dates: readonly string[] },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      for (const figures of sweepStarts(given, dates, (other) => session.compute(other))) {
+        progress(++done / dates.length, figures satisfies StartFigures);
+        await breathe();
+      }
+      return "done";
+    },
+
     /** One trail from one file or several, in the order that their ends give. */
     readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<Reading<TrackPreview>> {
       return readTracks([{ file, name }, ...more], trackId, control);
@@ -178,6 +196,11 @@ export function createJobs(beat?: () => void) {
     /** Weather stations along a track, from latitude, height and the distance of the sea. */
     simulateOn({ track, sea }: { track: TrackPoints; sea: SeaWord }): ClimateStation[] {
       return simulatedStations(buildProfile(mendTracks([track]), false), sea);
+    },
+
+    /** The season along a walk and through the year. */
+    plane({ climate, profile, columns }: { climate: Plan["climate"]; profile: Profile; columns: number }): Plane {
+      return buildPlane({ climate }, profile, columns);
     },
 
     async readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {

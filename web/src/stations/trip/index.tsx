@@ -13,14 +13,12 @@ import { Power } from "./Power.tsx";
 import { Trip } from "./Trip.tsx";
 import { Units } from "./Units.tsx";
 import { Water } from "./Water.tsx";
-import { Weather } from "./Weather.tsx";
 
 const PARTS = stationOf("trip").parts ?? [];
 const SCREENS: Record<string, ComponentType<ScreenProps>> = {
   trip: TripAndPeople,
   models: Models,
   units: Units,
-  weather: Weather,
   days: Days,
   food: Food,
   water: Water,

@@ -52,18 +52,16 @@ export const coldWords = checkWords({
   },
   "climate-simulated": {
     mark: "season",
-    station: "trip",
+    station: "season",
     sentence: (check, say) =>
       `The weather of ${check.have === 1 ? "one station" : `${say.number(check.have)} stations`} is simulated from latitude, height and the sea: 4 °C more or less, and twice or half the rain, are normal.`,
-    mends: () => [
-      advice("Type the means of a climate table you trust in Trip, Weather, before you choose what to sleep in."),
-    ],
+    mends: () => [advice("Type the means of a climate table you trust in Season, before you choose what to sleep in.")],
   },
   "climate-assumed": {
     mark: "season",
-    station: "trip",
+    station: "season",
     sentence: (_, say) =>
       `No climate station: nights of ${say.C(5)} and days of ${say.C(18)} are assumed the whole year. Cold and heat on your trail will differ.`,
-    mends: (_, on) => mends(simulateWeather(on), advice("Or add a weather station in Trip, Weather.")),
+    mends: (_, on) => mends(simulateWeather(on), advice("Or add a weather station in Season.")),
   },
 });

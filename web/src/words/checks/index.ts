@@ -12,6 +12,7 @@ import { loadWords } from "./load.ts";
 import { modelWords } from "./models.ts";
 import { powerWords } from "./power.ts";
 import { routeWords } from "./route.ts";
+import { seasonWords } from "./season.ts";
 import { stopWords } from "./stops.ts";
 import { stretchWords } from "./stretches.ts";
 import { waterWords } from "./water.ts";
@@ -27,6 +28,7 @@ const WORDS: { [Code in CheckCode]: CheckWords<Code> } = {
   ...stopWords,
   ...stretchWords,
   ...routeWords,
+  ...seasonWords,
   ...powerWords,
   ...bodyWords,
   ...modelWords,

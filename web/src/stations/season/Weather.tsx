@@ -1,6 +1,15 @@
 /** Stations with monthly normals: what the season of an own trip is worked out from. */
 import { Plus, X } from "lucide-react";
-import { climateStationSchema, trackAt, walkedAt, type ClimateStation, type TrackM, type WalkedM } from "@gepack/core";
+import {
+  climateStationSchema,
+  nodeOf,
+  simulatedNormals,
+  trackAt,
+  walkedAt,
+  type ClimateStation,
+  type TrackM,
+  type WalkedM,
+} from "@gepack/core";
 import { addRow, editRow, removeRows, setRow } from "../../edit/rows.ts";
 import { Fold } from "../../ui/Fold.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -29,7 +38,7 @@ export function Weather({ plan, result }: ScreenProps) {
   };
   return (
     <Panel
-      title="Weather"
+      title="Weather stations"
       note="Monthly means of the nights’ lows and the days’ highs at stations near the trail, from a climate table you trust. They are brought to every camp by distance, height and date. Means are no forecast."
     >
       <button className="btn mb-2" onClick={add}>
@@ -45,20 +54,31 @@ export function Weather({ plan, result }: ScreenProps) {
 const MEANS = [
   { key: "lowC", word: "low" },
   { key: "highC", word: "high" },
+  { key: "precipMm", word: "rain mm" },
+  { key: "wetDays", word: "wet days" },
 ] as const;
+
+/** Rain of a place that tells none is its latitude's: a first guess to be corrected. */
+const RAIN_SEA_KM = 100;
 
 function StationRow({ station, plan, result: { profile } }: ScreenProps & { station: ClimateStation }) {
   const { units } = plan.trip;
-  const { id, name, trackM, heightM, lowSdK, highSdK, simulated } = station;
+  const { id, name, trackM, heightM, lowSdK, highSdK, simulated, precipMm } = station;
   const set = (label: string, fields: Partial<ClimateStation>): void =>
     setRow("climate.stations", id, `${name}: ${label}`, fields);
   const along = walkedAt(profile, trackM);
+  const guessedRain = (): Pick<ClimateStation, "precipMm" | "wetDays"> => {
+    const latDeg = profile.latDeg[nodeOf(profile, { trackM })]!;
+    const { rainMm, wetDays } = simulatedNormals({ latDeg, heightM, seaKm: RAIN_SEA_KM, west: 0.5 });
+    return { precipMm: rainMm.map(Math.round), wetDays: wetDays.map((days) => Math.round(10 * days) / 10) };
+  };
   const columns: Column<(typeof MEANS)[number]>[] = [
     {
       id: "which",
       head: <span className="sr-only">Which</span>,
       names: true,
-      cell: ({ word }) => `${word} ${unitSymbol("temperature", units)}`,
+      cell: ({ key, word }) =>
+        key === "lowC" || key === "highC" ? `${word} ${unitSymbol("temperature", units)}` : word,
     },
     ...MONTHS.map((month, m): Column<(typeof MEANS)[number]> => ({
       id: month,
@@ -70,10 +90,10 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           className="w-[52px]"
           path={`climate.stations.${key}`}
           label={`${name}, ${month}, ${word}`}
-          value={station[key][m]!}
+          value={station[key]![m]!}
           units={units}
           onCommit={(celsius) =>
-            editRow("climate.stations", id, `${name}: ${month} ${word}`, (row) => void (row[key][m] = celsius))
+            editRow("climate.stations", id, `${name}: ${month} ${word}`, (row) => void (row[key]![m] = celsius))
           }
         />
       ),
@@ -129,6 +149,11 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           units={units}
           onCommit={(kelvin) => set("spread of days", { highSdK: kelvin })}
         />
+        {!precipMm && (
+          <button className="btn" onClick={() => set("rain of its latitude", guessedRain())}>
+            Tell its rain
+          </button>
+        )}
         {simulated && (
           <button className="btn" onClick={() => set("own figures", { simulated: false })}>
             These are my own figures
@@ -139,7 +164,12 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
         </button>
       </div>
       <div className="relative overflow-x-auto">
-        <Table label={`Months at ${name}`} columns={columns} rows={MEANS} idOf={({ key }) => key} />
+        <Table
+          label={`Months at ${name}`}
+          columns={columns}
+          rows={MEANS.filter(({ key }) => station[key] !== undefined)}
+          idOf={({ key }) => key}
+        />
       </div>
     </Fold>
   );

@@ -1,0 +1,52 @@
+/** The same hike with other first days: what each would mean, by the true model. */
+import type { Plan } from "../plan/schema.ts";
+import type { PlanResult } from "../session/session.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+
+export interface StartFigures {
+  startDate: string;
+  finishDate: string;
+  /** Of all hikers. */
+  heaviestKg: number;
+  /** On snow, metres walked. */
+  snowM: number;
+  /** One night and one day in ten, °C. */
+  coldNightC: number;
+  hotDayC: number;
+  /** The longest way without trusted water. */
+  longestDryM: number;
+  blockers: number;
+}
+
+/** First days `around` days before and after the plan's, the nearest first. */
+export function startsAround(startDate: string, around: number): string[] {
+  const start = dayNumber(startDate)!;
+  const days = [start];
+  for (let by = 1; by <= around; by++) days.push(start + by, start - by);
+  return days.map(isoOfDay);
+}
+
+/** One at a time, so that whoever asks can stop between them. */
+export function* sweepStarts(
+  plan: Plan,
+  dates: readonly string[],
+  compute: (plan: Plan) => PlanResult,
+): Generator<StartFigures> {
+  for (const startDate of dates) yield startFigures(startDate, compute({ ...plan, trip: { ...plan.trip, startDate } }));
+}
+
+function startFigures(startDate: string, { legs, finishDate, checks }: PlanResult): StartFigures {
+  const most = (values: readonly number[]): number => Math.max(0, ...values);
+  return {
+    startDate,
+    finishDate,
+    heaviestKg: most(legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg))),
+    snowM: legs.reduce((sum, leg) => sum + leg.snowM, 0),
+    coldNightC: Math.min(...legs.map((leg) => leg.coldNightC)),
+    hotDayC: Math.max(...legs.map((leg) => leg.hotDayC)),
+    longestDryM: most(
+      legs.flatMap((leg) => leg.hikers.flatMap((hiker) => hiker.carries.map((carry) => carry.distanceM))),
+    ),
+    blockers: checks.filter(({ severity }) => severity === "blocker").length,
+  };
+}

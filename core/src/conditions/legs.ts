@@ -1,0 +1,87 @@
+/** What each leg meets at its dates: nights, heat, snow, wet days, light, insects; and the whole hike's extremes. */
+import { coldestOfNightsC } from "../models/coldNight.ts";
+import { wetDays } from "../models/rain.ts";
+import type { Plan } from "../plan/schema.ts";
+import type { PlanFigures } from "../result/result.ts";
+import { placeYear } from "../season/placeYear.ts";
+import { wetChanceAt } from "../season/season.ts";
+import { walkedOf } from "../track/place.ts";
+import { dayNumber, dayOfYear } from "../units/day.ts";
+import { seasonOf, type SeasonFacts } from "./plane.ts";
+
+export interface LegConditions {
+  legIndex: number;
+  startDate: string;
+  endDate: string;
+  /** One night in ten at the coldest camp, and the low that one hike in ten meets on some night of the leg, °C. */
+  coldNightC: number;
+  coldestOfAllC: number;
+  coldHeightM: number;
+  hotDayC: number;
+  /** On snow, metres walked; of it soft. */
+  snowM: number;
+  softM: number;
+  /** Days, expected wet ones, the chance of none, and the longest spell to expect. */
+  days: number;
+  wetMean: number;
+  noneWetChance: number;
+  longestWetDays: number;
+  leastDaylightH: number;
+  /** 0 to 3. */
+  insects: number;
+  /** The coldest that every hiker's sleep kit stands on the leg, °C; undefined without nights outside or a bag. */
+  standsC: number | undefined;
+}
+
+export function legConditions(
+  plan: Plan,
+  { legs, days, profile }: Pick<PlanFigures, "legs" | "days" | "profile">,
+  { season, snow }: SeasonFacts = seasonOf(plan, profile),
+): LegConditions[] {
+  return legs.map((leg): LegConditions => {
+    const own = days.filter(({ legIndex }) => legIndex === leg.index);
+    const dates = [...new Set(own.map(({ date }) => date))];
+    const chances = dates.map((date) => {
+      const { toNode } = own.findLast((day) => day.date === date)!;
+      return wetChanceAt(season, walkedOf(profile, toNode), dayOfYear(dayNumber(date)!));
+    });
+    const wet = wetDays(chances);
+    let insects = 0;
+    // A season of insects is longer than a leg: its ends and its middle tell.
+    for (const { date, toNode } of [own[0]!, own[own.length >> 1]!, own.at(-1)!]) {
+      const place = {
+        walkedM: walkedOf(profile, toNode),
+        heightM: profile.heightM[toNode]!,
+        latDeg: profile.latDeg[toNode]!,
+      };
+      const level = placeYear(season, snow, place).insects[dayOfYear(dayNumber(date)!)]!;
+      insects = Math.max(insects, level);
+    }
+    const nights = own.filter(({ night, zeroDays }) => night === "camp" || (night === "stop" && zeroDays === 0));
+    const sdK = leg.coldestSdK;
+    const margins = leg.hikers.flatMap(({ warmth }) => (warmth ? [warmth.marginK] : []));
+    return {
+      legIndex: leg.index,
+      startDate: leg.startDate,
+      endDate: leg.endDate,
+      coldNightC: leg.coldNightC,
+      coldestOfAllC: coldestOfNightsC(
+        nights.length === 0
+          ? [{ meanC: leg.coldestCautiousLowC, sdK }]
+          : // The mean that the one-in-ten night is told from.
+            nights.map(({ coldNightC }) => ({ meanC: coldNightC + 1.2816 * sdK, sdK })),
+      ),
+      coldHeightM: profile.heightM[leg.coldestCampNode]!,
+      hotDayC: leg.hotDayC,
+      snowM: leg.snowM,
+      softM: leg.softSnowM,
+      days: dates.length,
+      wetMean: wet.mean,
+      noneWetChance: wet.noneChance,
+      longestWetDays: wet.longestMean,
+      leastDaylightH: Math.min(...own.map(({ daylightH }) => daylightH)),
+      insects,
+      standsC: margins.length === 0 ? undefined : leg.coldNightC - Math.min(...margins),
+    };
+  });
+}

@@ -1,0 +1,102 @@
+/** Season: the plane, the start moved on it, the years, other first days. */
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+const line = (page: Page) => page.getByRole("slider", { name: /^First day/ });
+const table = (page: Page) => page.getByRole("table", { name: "Conditions of the legs" });
+const snowKm = async (page: Page): Promise<number> => {
+  const text = await page.getByTestId("extremes").innerText();
+  return Number(/snow under foot on ([\d,]+) km/.exec(text)?.[1] ?? 0);
+};
+/** Is the plane painted? Some of it differs from the paper. */
+const painted = (page: Page): Promise<boolean> =>
+  page
+    .locator("canvas")
+    .last()
+    .evaluate((canvas: HTMLCanvasElement) => {
+      const { data } = canvas.getContext("2d")!.getImageData(canvas.width / 2, 20, 40, 40);
+      return data.some((value, i) => i % 4 === 3 && value > 0);
+    });
+
+test("the start moves by keys and by dragging, everything follows, and is undone step by step", async ({ page }) => {
+  await openDemo(page, "/season/?leg=10");
+  await expect(table(page).getByRole("row").nth(10)).toContainText("Pell Hut Road to Overlook");
+  await expect.poll(() => painted(page)).toBe(true);
+  const before = await snowKm(page);
+  expect(before).toBeGreaterThan(50);
+  await line(page).focus();
+  await page.keyboard.press("Shift+ArrowDown");
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "5 Apr");
+  await expect(page.getByText("5 Apr, was 29 Mar")).toBeVisible();
+  // Later there is less snow.
+  await expect.poll(() => snowKm(page)).toBeLessThan(before);
+  await page.keyboard.press("ArrowDown");
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "6 Apr");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "5 Apr");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "29 Mar");
+  await expect.poll(() => snowKm(page)).toBe(before);
+  const box = (await line(page).boundingBox())!;
+  await page.mouse.move(box.x + 700, box.y + 100);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 700, box.y + 160, { steps: 4 });
+  await expect(page.getByText(/, was 29 Mar/)).toBeVisible();
+  await page.mouse.up();
+  await expect(line(page)).toHaveAttribute("aria-valuetext", /^\d+ (Apr|May)$/);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "29 Mar");
+});
+
+test("quantities, what the pointer reads out, and the years", async ({ page }) => {
+  await openDemo(page, "/season/");
+  await expect.poll(() => painted(page)).toBe(true);
+  for (const [name, words] of [
+    ["Night low", /°C at [\d,]+ km on/],
+    ["Snow", /snow/],
+    ["Wet days", /% of days wet/],
+    ["Daylight", /h of light/],
+    ["Insects", /insects/],
+  ] as const) {
+    await page.getByRole("radio", { name }).click();
+    const box = (await line(page).boundingBox())!;
+    await page.mouse.move(box.x + 740, box.y + 30);
+    await expect(page.getByTestId("readout")).toHaveText(words);
+    await expect(page.getByTestId("plane-legend")).toBeVisible();
+  }
+  const usual = await snowKm(page);
+  await page.getByLabel("Snow of the year").selectOption("much snow");
+  await expect.poll(() => snowKm(page)).toBeGreaterThan(usual);
+  await page.getByLabel("Snow of the year").selectOption("little snow");
+  await expect.poll(() => snowKm(page)).toBeLessThan(usual);
+  await page.getByLabel("Where snow lies").selectOption("by stretches alone");
+  await expect.poll(() => snowKm(page)).toBeLessThan(20);
+});
+
+test("other first days are tried, stopped, and one is taken", async ({ page }) => {
+  await openDemo(page, "/season/");
+  await page.getByRole("button", { name: "Try other first days" }).click();
+  const weeks = page.getByRole("table", { name: "First days, week by week" });
+  await expect(weeks.getByRole("row").nth(3)).toBeVisible();
+  await expect(page.getByTestId("start-chart")).toBeVisible();
+  await page.getByRole("button", { name: "Stop" }).click();
+  await expect(page.getByRole("button", { name: "Try them again" })).toBeEnabled();
+  await weeks.getByRole("button", { name: "Start on 5 Apr" }).click();
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "5 Apr");
+});
+
+test("an own trail has a season of its own, at a phone’s width too, and without faults for assistive tools", async ({
+  page,
+}) => {
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+  await station(page, "Season");
+  await expect(table(page).getByRole("row")).toHaveCount(2);
+  await expect(page.getByText(/is simulated from latitude/).first()).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => painted(page)).toBe(true);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});

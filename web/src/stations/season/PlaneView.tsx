@@ -1,0 +1,298 @@
+/** The plane of place and date with the hike's line through it: dragged or moved by keys, it moves the start. */
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import {
+  dayNumber,
+  isoOfDay,
+  nodesOn,
+  PLANE_DAYS,
+  holdsOn,
+  walkedOf,
+  type Plan,
+  type Plane,
+  type PlanResult,
+} from "@gepack/core";
+import { useLine } from "../../line/scale.ts";
+import { coloursOf, STRETCH_COLOUR } from "../../map/colours.ts";
+import { useDocument } from "../../store/document.ts";
+import { useSelection } from "../../store/selection.ts";
+import { useThemeName } from "../../ui/useThemeName.ts";
+import { dayMonth, quantity } from "../../units/quantity.ts";
+import { MONTHS } from "../../words/months.ts";
+import { calendarOf, dayAt, hikeLine, monthsIn, yearDayOf, yOf } from "./calendar.ts";
+import { planeImage, snowDots } from "./paint.ts";
+import type { Shown } from "./quantities.ts";
+
+const HEIGHT_PX = 300;
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  plane: Plane | undefined;
+  shown: Shown;
+  allYear: boolean;
+  /** Moves the first day by so many days. */
+  onMove: (days: number) => void;
+}
+
+export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props) {
+  const { profile, legs } = result;
+  const { startDate } = plan.trip;
+  const start = dayNumber(startDate)!;
+  const { x, widthPx } = useLine(result);
+  const legIndex = useSelection((state) => state.legIndex);
+  const before = useDocument((state) => state.before);
+  const theme = useThemeName();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [dragged, setDragged] = useState<{ fromY: number; days: number }>();
+  const [over, setOver] = useState<{ px: number; y: number }>();
+  const calendar = useMemo(
+    () => calendarOf(dayNumber(startDate)!, dayNumber(result.finishDate)!, allYear, HEIGHT_PX),
+    [startDate, result.finishDate, allYear],
+  );
+  const columnAt = (px: number): number => (x.invert(px) / profile.lengthM) * (plane?.columns ?? 1);
+
+  useEffect(() => {
+    const element = canvas.current;
+    const context = element?.getContext("2d");
+    if (!element || !context || !plane) return;
+    const scale = window.devicePixelRatio || 1;
+    element.width = Math.round(widthPx * scale);
+    element.height = Math.round(HEIGHT_PX * scale);
+    context.scale(scale, scale);
+    const resolve = coloursOf(element.parentElement!);
+    const image = planeImage(plane, shown, calendar, resolve);
+    const from = columnAt(x.leftPx);
+    context.drawImage(
+      image,
+      from,
+      0,
+      columnAt(x.rightPx) - from,
+      image.height,
+      x.leftPx,
+      0,
+      x.rightPx - x.leftPx,
+      HEIGHT_PX,
+    );
+    if (shown.id !== "snowCover")
+      snowDots(context, plane, calendar, columnAt, [x.leftPx, x.rightPx], resolve("var(--sheet)"));
+    // The scale follows from the width and the zoom.
+    // eslint-disable-next-line
+  }, [plane, shown, calendar, x, widthPx, theme]);
+
+  const lineOf = (of: PlanResult, byDays: number): string =>
+    hikeLine(of)
+      .map(([metres, day]) => `${x(metres).toFixed(1)},${yOf(calendar, day + byDays).toFixed(1)}`)
+      .join(" ");
+  const days = dragged?.days ?? 0;
+  const moved = before?.legs[0] !== undefined && before.legs[0].startDate !== startDate && before.profile === profile;
+  const leg = legs[legIndex];
+
+  const down = (event: PointerEvent<SVGElement>): void => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setDragged({ fromY: event.nativeEvent.offsetY, days: 0 });
+  };
+  const move = (event: PointerEvent<SVGElement>): void => {
+    const { offsetX: px, offsetY: y } = event.nativeEvent;
+    setOver(px >= x.leftPx && px <= x.rightPx && y >= 0 && y <= HEIGHT_PX ? { px, y } : undefined);
+    if (dragged) setDragged({ ...dragged, days: dayAt(calendar, y) - dayAt(calendar, dragged.fromY) });
+  };
+  const up = (): void => {
+    if (dragged && dragged.days !== 0) onMove(dragged.days);
+    setDragged(undefined);
+  };
+  const keys = (event: KeyboardEvent): void => {
+    const step = event.shiftKey ? 7 : 1;
+    const by = { ArrowUp: -step, ArrowDown: step }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    onMove(by);
+  };
+  return (
+    <div className="relative" style={{ height: HEIGHT_PX }}>
+      <canvas
+        ref={canvas}
+        aria-hidden="true"
+        className="absolute top-0 left-0"
+        style={{ width: widthPx, height: HEIGHT_PX }}
+      />
+      <svg
+        width={widthPx}
+        height={HEIGHT_PX}
+        className="absolute top-0 left-0 cursor-ns-resize touch-none select-none"
+        data-testid="plane"
+        tabIndex={0}
+        role="slider"
+        aria-label="First day: drag the line, or up and down by a day, with Shift by a week"
+        aria-orientation="vertical"
+        aria-valuenow={start}
+        aria-valuetext={dayMonth(startDate)}
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => setDragged(undefined)}
+        onPointerLeave={() => setOver(undefined)}
+        onKeyDown={keys}
+      >
+        {monthsIn(calendar).map(({ day, month }) => (
+          <g key={day} className="text-xs">
+            <line
+              x1={x.leftPx}
+              x2={x.rightPx}
+              y1={yOf(calendar, day)}
+              y2={yOf(calendar, day)}
+              stroke="var(--ink)"
+              strokeOpacity="0.18"
+            />
+            <text x={x.leftPx - 6} y={yOf(calendar, day) + 4} textAnchor="end" fill="var(--muted)">
+              1 {MONTHS[month]}
+            </text>
+          </g>
+        ))}
+        {leg && (
+          <rect
+            x={x(leg.fromM)}
+            width={Math.max(2, x(leg.toM) - x(leg.fromM))}
+            y="0"
+            height={HEIGHT_PX}
+            fill="none"
+            stroke="var(--pine)"
+            strokeWidth="1.5"
+          />
+        )}
+        <Windows plan={plan} result={result} calendar={calendar} x={x} />
+        {moved && (
+          <polyline
+            points={lineOf(before, 0)}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.2"
+            strokeDasharray="4 3"
+          />
+        )}
+        {days !== 0 && (
+          <polyline
+            points={lineOf(result, 0)}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.2"
+            strokeDasharray="4 3"
+          />
+        )}
+        <polyline points={lineOf(result, days)} fill="none" stroke="var(--sheet)" strokeWidth="5" strokeOpacity="0.8" />
+        <polyline points={lineOf(result, days)} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
+        <circle
+          cx={x(0)}
+          cy={yOf(calendar, start + days)}
+          r="6"
+          fill="var(--pine)"
+          stroke="var(--sheet)"
+          strokeWidth="2"
+        />
+        {(days !== 0 || moved) && (
+          <g transform={`translate(${x(0) + 12}, ${yOf(calendar, start + days) - 12})`}>
+            <rect width="150" height="22" rx="3" fill="var(--pine)" />
+            <text x="8" y="15" fill="var(--on-pine)" className="text-sm font-bold">
+              {dayMonth(isoOfDay(start + days))}, was {dayMonth(days !== 0 ? startDate : before!.legs[0]!.startDate)}
+            </text>
+          </g>
+        )}
+      </svg>
+      {over && plane && !dragged && (
+        <ReadOut
+          plan={plan}
+          result={result}
+          plane={plane}
+          shown={shown}
+          over={over}
+          day={dayAt(calendar, over.y)}
+          metres={x.invert(over.px)}
+        />
+      )}
+    </div>
+  );
+}
+
+interface WindowsProps {
+  plan: Plan;
+  result: PlanResult;
+  calendar: ReturnType<typeof calendarOf>;
+  x: (metres: number) => number;
+}
+
+/** Stretches that hold for a season: bars where and when they do. */
+function Windows({ plan, result: { profile }, calendar, x }: WindowsProps) {
+  return plan.stretches
+    .filter(
+      (stretch) =>
+        (stretch.kind === "rule" ||
+          stretch.kind === "insects" ||
+          stretch.kind === "snow" ||
+          stretch.kind === "hazard") &&
+        (stretch.fromMonthDay ?? stretch.toMonthDay) !== undefined,
+    )
+    .flatMap((stretch) =>
+      nodesOn(profile, stretch).flatMap(([from, to], part) =>
+        runsOf(calendar, (yearDay) => holdsOn(stretch, yearDay)).map(([firstDay, lastDay]) => {
+          const [left, right] = [x(walkedOf(profile, from)), x(walkedOf(profile, to))];
+          return (
+            <rect
+              key={`${stretch.id} ${part} ${firstDay}`}
+              x={left}
+              width={Math.max(2, right - left)}
+              y={yOf(calendar, firstDay)}
+              height={yOf(calendar, lastDay) - yOf(calendar, firstDay)}
+              fill={STRETCH_COLOUR[stretch.kind]}
+              fillOpacity="0.1"
+              stroke={STRETCH_COLOUR[stretch.kind]}
+              strokeDasharray="3 3"
+            >
+              <title>{stretch.name}</title>
+            </rect>
+          );
+        }),
+      ),
+    );
+}
+
+/** The runs of days of the calendar on which a season holds. */
+function runsOf(
+  { fromDay, toDay }: ReturnType<typeof calendarOf>,
+  holds: (yearDay: number) => boolean,
+): [number, number][] {
+  const runs: [number, number][] = [];
+  for (let day = fromDay; day < toDay; day++) {
+    if (!holds(yearDayOf(day))) continue;
+    const last = runs.at(-1);
+    if (last?.[1] === day) last[1] = day + 1;
+    else runs.push([day, day + 1]);
+  }
+  return runs;
+}
+
+interface ReadOutProps {
+  plan: Plan;
+  result: PlanResult;
+  plane: Plane;
+  shown: Shown;
+  over: { px: number; y: number };
+  day: number;
+  metres: number;
+}
+
+function ReadOut({ plan, result: { profile }, plane, shown, over, day, metres }: ReadOutProps) {
+  const { units } = plan.trip;
+  const column = Math.max(0, Math.min(plane.columns - 1, Math.floor((metres / profile.lengthM) * plane.columns)));
+  const value = plane.values[shown.id][column * PLANE_DAYS + yearDayOf(day)]!;
+  return (
+    <div
+      data-testid="readout"
+      className="pointer-events-none absolute z-10 rounded border border-rule bg-sheet px-2 py-0.5 text-sm whitespace-nowrap"
+      style={{
+        left: Math.max(0, Math.min(over.px + 12, window.innerWidth - 230)),
+        top: Math.min(over.y + 12, HEIGHT_PX - 30),
+      }}
+    >
+      <b>{shown.say(value, units)}</b> at {quantity("distance", metres, units, 0)} on {dayMonth(isoOfDay(day))}
+    </div>
+  );
+}
