@@ -107,6 +107,7 @@ export { gpxReader, readGpx } from "./track/gpx.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
 export { legConditions, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane } from "./conditions/plane.ts";
+export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";
 export { PLANE_QUANTITIES, type PlaneQuantity } from "./season/placeYear.ts";
 export { legSheet, type LegSheet } from "./file/sheet.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";

@@ -86,6 +86,25 @@ test("other first days are tried, stopped, and one is taken", async ({ page }) =
   await expect(line(page)).toHaveAttribute("aria-valuetext", "5 Apr");
 });
 
+test("months of a station are pasted: what is wrong is said, Fahrenheit is asked for", async ({ page }) => {
+  await openDemo(page, "/season/");
+  await page.getByText("Ivory Range middle").click();
+  await page.getByText("Paste its months from a table").locator("visible=true").click();
+  const months = page.getByLabel("Months of Ivory Range middle from a table");
+  const take = page.getByRole("button", { name: "Take these months" }).locator("visible=true");
+  await months.fill("1 2 3 4 5 6 7 8 9 10 11".replaceAll(" ", "\t"));
+  await take.click();
+  await expect(page.getByRole("alert").filter({ hasText: "has 11 months; twelve are wanted" })).toBeVisible();
+  const low = [10, 12, 20, 28, 36, 44, 50, 50, 42, 32, 22, 14];
+  await months.fill(`${low.join("\t")}\n${low.map((f) => f + 30).join("\t")}`);
+  await take.click();
+  await page.getByRole("button", { name: "Yes, °F" }).click();
+  await expect(page.getByLabel("Ivory Range middle, Jul, high")).toHaveValue("27");
+  await expect(page.getByLabel("Ivory Range middle, Jan, low")).toHaveValue(/^[-−]12$/);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Ivory Range middle, Jul, high")).not.toHaveValue("27");
+});
+
 test("an own trail has a season of its own, at a phone’s width too, and without faults for assistive tools", async ({
   page,
 }) => {

@@ -10,6 +10,8 @@ export const KG_PER_LB = 0.45359237;
 export const M_PER_FT = 0.3048;
 /** International mile in metres (exact). */
 export const M_PER_MI = 1609.344;
+/** Inch in millimetres (exact). */
+export const MM_PER_INCH = 25.4;
 /** US liquid gallon in litres (exact). */
 export const L_PER_US_GAL = 3.785411784;
 

@@ -13,6 +13,7 @@ import { Hover } from "./Hover.tsx";
 import { LegBlocks } from "./LegBlocks.tsx";
 import { LineCanvas } from "./LineCanvas.tsx";
 import { gutterPx, useLine, type LineFrame, type LineScale } from "./scale.ts";
+import { SNOW_PX, SnowStrip } from "./SnowStrip.tsx";
 import { packStack } from "./stack.ts";
 
 interface Props {
@@ -60,6 +61,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
             <rect x={x.leftPx - 2} y="0" width={x.rightPx - x.leftPx + 4} height={TOTAL_PX} />
           </clipPath>
         </defs>
+        <SnowStrip result={result} x={x} />
         <Weights x={x} top={top} comfortKg={hiker.packComfortKg} plan={plan} />
         <g clipPath="url(#line-field)">
           <LegBlocks plan={plan} result={result} legIndex={legIndex} x={x} />
@@ -178,14 +180,23 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
       ))}
       {(
         [
-          ["cold", "var(--cold)"],
-          ["hot", "var(--hot)"],
-          ["dry", "url(#dry-hatch)"],
+          ["cold", "var(--cold)", `nights under ${say.C(COLD_NIGHT_C)} and days under ${say.C(COOL_DAY_C)}`],
+          ["hot", "var(--hot)", `one day in ten over ${say.C(HOT_C)}`],
+          ["dry", "url(#dry-hatch)", "stretches without water"],
+          ["snow", "var(--kit)", "snow under foot on the day"],
         ] as const
-      ).map(([word, fill], i) => (
+      ).map(([word, fill, threshold], i) => (
         <g key={word}>
-          <rect x={18 + i * 46} y={LOAD.top + 47} width="10" height="10" fill={fill} stroke="var(--rule)" />
-          <text x={32 + i * 46} y={LOAD.top + 56}>
+          <title>{threshold}</title>
+          <rect
+            x={18 + i * 44}
+            y={word === "snow" ? LOAD.top + 53 : LOAD.top + 47}
+            width="10"
+            height={word === "snow" ? SNOW_PX : 10}
+            fill={fill}
+            stroke="var(--rule)"
+          />
+          <text x={32 + i * 44} y={LOAD.top + 56}>
             {word}
           </text>
         </g>

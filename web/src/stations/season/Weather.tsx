@@ -20,6 +20,7 @@ import { Table, type Column } from "../../ui/Table.tsx";
 import { quantity, unitSymbol } from "../../units/quantity.ts";
 import { MONTHS } from "../../words/months.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { PasteMonths } from "./PasteMonths.tsx";
 
 /** A mild year to begin from; every figure of it is there to be replaced. */
 const MILD_LOW_C = [-2, -1, 1, 4, 8, 11, 13, 13, 10, 6, 2, -1];
@@ -163,6 +164,7 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           <X size={15} aria-hidden="true" /> Remove {name}
         </button>
       </div>
+      <PasteMonths name={name} onTake={(rows) => set("months from a table", { ...rows, simulated: false })} />
       <div className="relative overflow-x-auto">
         <Table
           label={`Months at ${name}`}

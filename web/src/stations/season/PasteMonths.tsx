@@ -1,0 +1,55 @@
+/** Twelve months from a climate table, pasted: read, asked about where the unit is in doubt, and taken in one step. */
+import { useState } from "react";
+import { readNormals, type ClimateStation } from "@gepack/core";
+
+type Rows = Partial<Pick<ClimateStation, "lowC" | "highC" | "precipMm" | "wetDays">>;
+
+export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Rows) => void }) {
+  const [text, setText] = useState("");
+  const [error, setError] = useState<string>();
+  const [asks, setAsks] = useState(false);
+  const read = (given?: { fahrenheit: boolean }): void => {
+    const reading = readNormals(text, given);
+    if ("error" in reading) {
+      setAsks(false);
+      return setError(reading.error);
+    }
+    setError(undefined);
+    if (reading.value.asksFahrenheit) return setAsks(true);
+    onTake(reading.value.rows);
+    setText("");
+    setAsks(false);
+  };
+  return (
+    <details className="my-1 text-sm">
+      <summary className="cursor-pointer text-pine">Paste its months from a table</summary>
+      <textarea
+        className="field mt-1 min-h-[70px] w-full text-sm!"
+        aria-label={`Months of ${name} from a table`}
+        placeholder="A row of twelve lows, a row of twelve highs, and where known rain in mm and wet days"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {asks ? (
+        <p role="alert" className="my-1">
+          So hot a month is nowhere in °C. Are these °F?{" "}
+          <button className="btn" onClick={() => read({ fahrenheit: true })}>
+            Yes, °F
+          </button>{" "}
+          <button className="btn" onClick={() => setAsks(false)}>
+            No, I correct them
+          </button>
+        </p>
+      ) : (
+        <button className="btn mt-1" disabled={text.trim() === ""} onClick={() => read()}>
+          Take these months
+        </button>
+      )}
+      {error !== undefined && (
+        <p role="alert" className="my-1 text-danger">
+          {error}
+        </p>
+      )}
+    </details>
+  );
+}
