@@ -1,6 +1,7 @@
 /** The same hike with other first days: what each would mean, by the true model. */
 import type { Plan } from "../plan/schema.ts";
-import type { PlanResult } from "../session/session.ts";
+import type { Check } from "../checks/index.ts";
+import type { PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 
 export interface StartFigures {
@@ -26,16 +27,18 @@ export function startsAround(startDate: string, around: number): string[] {
   return days.map(isoOfDay);
 }
 
+type Computed = Pick<PlanFigures, "legs" | "finishDate"> & { checks: readonly Check[] };
+
 /** One at a time, so that whoever asks can stop between them. */
 export function* sweepStarts(
   plan: Plan,
   dates: readonly string[],
-  compute: (plan: Plan) => PlanResult,
+  compute: (plan: Plan) => Computed,
 ): Generator<StartFigures> {
   for (const startDate of dates) yield startFigures(startDate, compute({ ...plan, trip: { ...plan.trip, startDate } }));
 }
 
-function startFigures(startDate: string, { legs, finishDate, checks }: PlanResult): StartFigures {
+function startFigures(startDate: string, { legs, finishDate, checks }: Computed): StartFigures {
   const most = (values: readonly number[]): number => Math.max(0, ...values);
   return {
     startDate,
