@@ -43,6 +43,9 @@ test("the start moves by keys and by dragging, everything follows, and is undone
   await page.mouse.down();
   await page.mouse.move(box.x + 700, box.y + 160, { steps: 4 });
   await expect(page.getByText(/, was 29 Mar/)).toBeVisible();
+  // All else follows while the line is in the hand.
+  await expect(table(page).getByRole("row").nth(1)).not.toContainText("29 Mar");
+  await expect(page.getByRole("button", { name: "Redo" })).toBeEnabled();
   await page.mouse.up();
   await expect(line(page)).toHaveAttribute("aria-valuetext", /^\d+ (Apr|May)$/);
   await page.getByRole("button", { name: "Undo" }).click();

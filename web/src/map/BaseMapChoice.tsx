@@ -39,11 +39,13 @@ export function BaseMapChoice({ drawing, target }: Props) {
     try {
       // Tried before it is kept.
       await openBaseMap(chosen, coloursOf(document.body));
-      setFile(chosen);
-      await keepBaseMap(chosen);
     } catch (error) {
-      tell("failed", `${chosen.name} is not taken as a base map.`, sentenceOf(error));
+      return tell("failed", `${chosen.name} is not taken as a base map.`, sentenceOf(error));
     }
+    setFile(chosen);
+    await keepBaseMap(chosen).catch((error: unknown) =>
+      tell("failed", `${chosen.name} is shown now, and not kept on this device.`, sentenceOf(error)),
+    );
   };
   return (
     <span className="flex flex-wrap items-center gap-2">

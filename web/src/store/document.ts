@@ -265,6 +265,9 @@ async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
   return tracks;
 }
 
+/** What stands under a trial. */
+let underTrial: Pick<DocumentState, "plan" | "result"> | undefined;
+
 /** An answer that comes sooner than this needs no word that it is on its way. */
 const SLOW_MS = 150;
 
@@ -278,6 +281,8 @@ async function show(plan: Plan, label?: string): Promise<void> {
     const result = await calculator().compute(plan);
     if (!result) return;
     keepWithin(result.legs.length, plan.hikers.length);
+    // What was tried meanwhile is over.
+    underTrial = undefined;
     const { result: before, undoLabel, lastLabel } = get();
     set({
       plan,
@@ -354,6 +359,27 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   } finally {
     arrived();
   }
+}
+
+/**
+ * The plan as an edit would make it, on the screen and nowhere else, until `endTrial`: for what is dragged. Of
+ * trials that come faster than answers the newest is shown, and none beside an edit.
+ */
+export async function tryOut(recipe: (draft: Draft<Plan>) => void): Promise<void> {
+  const from = latest;
+  if (!from) return;
+  const [next] = produceWithPatches(from, recipe);
+  const { plan, result: shown } = get();
+  underTrial ??= { plan, result: shown };
+  const trial = underTrial;
+  const result = await calculator().compute(next);
+  if (result && latest === from && underTrial === trial) set({ plan: next, result });
+}
+
+/** What was there before the trial is shown again. */
+export function endTrial(): void {
+  if (underTrial) set(underTrial);
+  underTrial = undefined;
 }
 
 export async function undoRedo(direction: "undo" | "redo"): Promise<void> {

@@ -1,5 +1,5 @@
 /** The plane of place and date with the hike's line through it: dragged or moved by keys, it moves the start. */
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import {
   dayNumber,
   isoOfDay,
@@ -30,11 +30,24 @@ interface Props {
   plane: Plane | undefined;
   shown: Shown;
   allYear: boolean;
-  /** Moves the first day by so many days. */
-  onMove: (days: number) => void;
+  /** Moves the first day. */
+  onMove: (startDate: string) => void;
+  /** Shows what that would be, for as long as it is dragged. */
+  onTry: (startDate: string) => void;
+  onLeave: () => void;
 }
 
-export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props) {
+interface Dragged {
+  fromY: number;
+  days: number;
+  plan: Plan;
+  result: PlanResult;
+}
+
+export function PlaneView({ plan: now, result: newest, plane, shown, allYear, onMove, onTry, onLeave }: Props) {
+  const [dragged, setDragged] = useState<Dragged>();
+  // What is dragged stays what it was: the trial shows elsewhere.
+  const { plan, result } = dragged ?? { plan: now, result: newest };
   const { profile, legs } = result;
   const { startDate } = plan.trip;
   const start = dayNumber(startDate)!;
@@ -43,13 +56,16 @@ export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props
   const before = useDocument((state) => state.before);
   const theme = useThemeName();
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [dragged, setDragged] = useState<{ fromY: number; days: number }>();
   const [over, setOver] = useState<{ px: number; y: number }>();
   const calendar = useMemo(
     () => calendarOf(dayNumber(startDate)!, dayNumber(result.finishDate)!, allYear, HEIGHT_PX),
     [startDate, result.finishDate, allYear],
   );
-  const columnAt = (px: number): number => (x.invert(px) / profile.lengthM) * (plane?.columns ?? 1);
+  const columns = plane?.columns ?? 1;
+  const columnAt = useCallback(
+    (px: number): number => (x.invert(px) / profile.lengthM) * columns,
+    [x, profile.lengthM, columns],
+  );
 
   useEffect(() => {
     const element = canvas.current;
@@ -75,9 +91,7 @@ export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props
     );
     if (shown.id !== "snowCover")
       snowDots(context, plane, calendar, columnAt, [x.leftPx, x.rightPx], resolve("var(--sheet)"));
-    // The scale follows from the width and the zoom.
-    // eslint-disable-next-line
-  }, [plane, shown, calendar, x, widthPx, theme]);
+  }, [plane, shown, calendar, x, columnAt, widthPx, theme]);
 
   const lineOf = (of: PlanResult, byDays: number): string =>
     hikeLine(of)
@@ -89,15 +103,20 @@ export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props
 
   const down = (event: PointerEvent<SVGElement>): void => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    setDragged({ fromY: event.nativeEvent.offsetY, days: 0 });
+    setDragged({ fromY: event.nativeEvent.offsetY, days: 0, plan, result });
   };
   const move = (event: PointerEvent<SVGElement>): void => {
     const { offsetX: px, offsetY: y } = event.nativeEvent;
     setOver(px >= x.leftPx && px <= x.rightPx && y >= 0 && y <= HEIGHT_PX ? { px, y } : undefined);
-    if (dragged) setDragged({ ...dragged, days: dayAt(calendar, y) - dayAt(calendar, dragged.fromY) });
+    if (!dragged) return;
+    const by = dayAt(calendar, y) - dayAt(calendar, dragged.fromY);
+    if (by === dragged.days) return;
+    setDragged({ ...dragged, days: by });
+    onTry(isoOfDay(start + by));
   };
   const up = (): void => {
-    if (dragged && dragged.days !== 0) onMove(dragged.days);
+    if (dragged) onLeave();
+    if (dragged && dragged.days !== 0) onMove(isoOfDay(start + dragged.days));
     setDragged(undefined);
   };
   const keys = (event: KeyboardEvent): void => {
@@ -105,7 +124,7 @@ export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props
     const by = { ArrowUp: -step, ArrowDown: step }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onMove(by);
+    onMove(isoOfDay(start + by));
   };
   return (
     <div className="relative" style={{ height: HEIGHT_PX }}>
@@ -129,7 +148,10 @@ export function PlaneView({ plan, result, plane, shown, allYear, onMove }: Props
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={up}
-        onPointerCancel={() => setDragged(undefined)}
+        onPointerCancel={() => {
+          onLeave();
+          setDragged(undefined);
+        }}
         onPointerLeave={() => setOver(undefined)}
         onKeyDown={keys}
       >

@@ -1,8 +1,9 @@
 /** Season: what it will be like when one gets there, and what another first day would change. */
 import { useDeferredValue, useMemo, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { dayNumber, isoOfDay, legConditions, seasonOf } from "@gepack/core";
-import { edit } from "../../store/document.ts";
+import { legConditions, seasonOf } from "@gepack/core";
+import { edit, endTrial, tryOut } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { dayMonth } from "../../units/quantity.ts";
@@ -40,7 +41,9 @@ export default function Season({ plan, result }: ScreenProps) {
   const settled = useDeferredValue(result);
   const facts = useMemo(() => seasonOf({ climate }, result.profile), [climate, result.profile]);
   const rows = useMemo(() => legConditions(plan, settled, facts), [plan, settled, facts]);
-  const move = (days: number): void => startOn(isoOfDay(dayNumber(trip.startDate)! + days));
+  const tryOn = (startDate: string): void => {
+    tryOut((draft) => void (draft.trip.startDate = startDate)).catch(report);
+  };
   const startOn = (startDate: string): void => {
     void edit(`Start on ${dayMonth(startDate)}`, (draft) => void (draft.trip.startDate = startDate));
   };
@@ -102,7 +105,16 @@ export default function Season({ plan, result }: ScreenProps) {
       <div className="px-[18px] pb-2">
         <Extremes plan={plan} result={settled} rows={rows} />
       </div>
-      <PlaneView plan={plan} result={result} plane={plane} shown={shown} allYear={allYear} onMove={move} />
+      <PlaneView
+        plan={plan}
+        result={result}
+        plane={plane}
+        shown={shown}
+        allYear={allYear}
+        onMove={startOn}
+        onTry={tryOn}
+        onLeave={endTrial}
+      />
       <div className="flex flex-wrap items-center gap-3 px-[18px] py-2 text-xs text-muted" data-testid="plane-legend">
         <span>{shown.say(shown.from, units)}</span>
         <span

@@ -1,5 +1,5 @@
-/** Other first days worked out beside the page, with progress and stop; kept until the plan changes otherwise. */
-import { useEffect, useRef, useState } from "react";
+/** Other first days worked out beside the page, with progress and stop; kept until the plan is another but for its start. */
+import { useEffect, useMemo, useRef, useState } from "react";
 import { startsAround, type Plan, type StartFigures } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
@@ -18,6 +18,8 @@ export interface Sweep {
 
 export function useSweep(plan: Plan): Sweep {
   const [rows, setRows] = useState<readonly StartFigures[]>([]);
+  /** The plan that they are of. */
+  const [of, setOf] = useState<Plan>();
   const [fraction, setFraction] = useState<number>();
   const running = useRef<AbortController>(null);
   useEffect(() => () => running.current?.abort(), []);
@@ -27,6 +29,7 @@ export function useSweep(plan: Plan): Sweep {
     const dates = startsAround(plan.trip.startDate, AROUND_DAYS);
     const found: StartFigures[] = [];
     setRows([]);
+    setOf(plan);
     setFraction(0);
     try {
       await calculator().sweepStarts(
@@ -44,5 +47,17 @@ export function useSweep(plan: Plan): Sweep {
     }
     if (running.current === mine) setFraction(undefined);
   };
-  return { rows, fraction, run: () => void run(), stop: () => running.current?.abort() };
+  const holds = useMemo(() => of !== undefined && isSameButStart(of, plan), [of, plan]);
+  return { rows: holds ? rows : NONE, fraction, run: () => void run(), stop: () => running.current?.abort() };
+}
+
+const NONE: readonly StartFigures[] = [];
+
+/** Parts that were not edited are the same objects; the trip is compared field by field. */
+function isSameButStart(a: Plan, b: Plan): boolean {
+  const fields = (one: object, other: object, but: string): boolean =>
+    [...new Set([...Object.keys(one), ...Object.keys(other)])].every(
+      (key) => key === but || (one as Record<string, unknown>)[key] === (other as Record<string, unknown>)[key],
+    );
+  return fields(a, b, "trip") && fields(a.trip, b.trip, "startDate");
 }
