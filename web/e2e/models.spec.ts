@@ -21,7 +21,7 @@ test("every school says what it makes of this hike, and another one changes the 
   await page.getByTestId("why").getByRole("button", { name: "On the trail" }).click();
   await expect(page.getByTestId("why")).toContainText("Alpine clubs");
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("banner")).toContainText("to 18 Jul");
+  await expect(page.getByRole("banner")).toContainText("to 20 Jul");
 });
 
 test("a comparison can be stopped and begun again", async ({ page }) => {
