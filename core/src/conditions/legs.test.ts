@@ -42,3 +42,22 @@ test("over all nights of a leg it gets colder than in one of ten, and by no more
     expect(row.coldestOfAllC).toBeGreaterThan(row.coldNightC - 1.5 * leg.coldestSdK);
   }
 });
+
+test("nights in beds are none to be cold in; a leg without others tells the one in ten of its end", () => {
+  const beds = { stops: [stopOf("m", 60_000, { services: ["bed", "shop-full"], nights: 3 })] };
+  const camps = { stops: [stopOf("m", 60_000, { services: ["shop-full"], nights: 3 })] };
+  const [inBed, outside] = [at(beds), at(camps)];
+  const days = (of: typeof inBed) => of.result.days.filter(({ legIndex }) => legIndex === 0);
+  expect(
+    days(inBed)
+      .filter((day) => day.night === "stop")
+      .map((day) => day.outside),
+  ).toEqual([false]);
+  expect(
+    days(outside)
+      .filter((day) => day.night === "stop")
+      .map((day) => day.outside),
+  ).toEqual([true]);
+  // Three nights more in the open: one of them is colder in more hikes.
+  expect(outside.rows[0]!.coldestOfAllC).toBeLessThan(inBed.rows[0]!.coldestOfAllC - 0.05);
+});

@@ -1,4 +1,5 @@
 /** What each leg meets at its dates: nights, heat, snow, wet days, light, insects; and the whole hike's extremes. */
+import { ONE_IN_TEN } from "../models/cold.ts";
 import { coldestOfNightsC } from "../models/coldNight.ts";
 import { wetDays } from "../models/rain.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -57,7 +58,8 @@ export function legConditions(
       const level = placeYear(season, snow, place).insects[dayOfYear(dayNumber(date)!)]!;
       insects = Math.max(insects, level);
     }
-    const nights = own.filter(({ night, zeroDays }) => night === "camp" || (night === "stop" && zeroDays === 0));
+    // A rest day is one night more at the same place.
+    const nights = own.filter(({ outside }) => outside).flatMap((day) => Array<typeof day>(1 + day.zeroDays).fill(day));
     const sdK = leg.coldestSdK;
     const margins = leg.hikers.flatMap(({ warmth }) => (warmth ? [warmth.marginK] : []));
     return {
@@ -69,7 +71,7 @@ export function legConditions(
         nights.length === 0
           ? [{ meanC: leg.coldestCautiousLowC, sdK }]
           : // The mean that the one-in-ten night is told from.
-            nights.map(({ coldNightC }) => ({ meanC: coldNightC + 1.2816 * sdK, sdK })),
+            nights.map(({ coldNightC }) => ({ meanC: coldNightC + ONE_IN_TEN * sdK, sdK })),
       ),
       coldHeightM: profile.heightM[leg.coldestCampNode]!,
       hotDayC: leg.hotDayC,

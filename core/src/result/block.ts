@@ -162,6 +162,7 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       lowC: weather.night.lowC,
       highC: weather.walking.highC,
       coldNightC: weather.night.coldNightC,
+      outside: sleepsOutside(part, halts),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
         sleepsOutside(part, halts)

@@ -135,6 +135,8 @@ export interface DayResult {
   coldNightC: number;
   /** Per hiker, parallel to the plan's. */
   energyKcal: number[];
+  /** The night is spent without a bed: in a tent, or at a stop that offers none. */
+  outside: boolean;
   /** Kelvin to spare in the bag, per hiker; undefined without a camp or a bag. */
   warmthMarginK: (number | undefined)[];
 }

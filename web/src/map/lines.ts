@@ -70,7 +70,7 @@ export function legClass(legs: readonly LegResult[]): (node: number) => number {
 /** More points than this are not seen on any map. */
 const MOST_POINTS = 20_000;
 
-/** A line as it was recorded, in the part from metre to metre of it when told; thinned. */
+/** A line as it was recorded, thinned. */
 export function trackPlaces({ lonDeg, latDeg }: TrackPoints, nearDeg: number): LonLat[] {
   const step = Math.max(1, Math.ceil(lonDeg.length / MOST_POINTS));
   const lon = unrolled(lonDeg, nearDeg);

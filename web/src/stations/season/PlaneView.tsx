@@ -1,28 +1,18 @@
 /** The plane of place and date with the hike's line through it: dragged or moved by keys, it moves the start. */
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import {
-  dayNumber,
-  isoOfDay,
-  nodesOn,
-  PLANE_DAYS,
-  holdsOn,
-  walkedOf,
-  type Plan,
-  type Plane,
-  type PlanResult,
-} from "@gepack/core";
+import { dayNumber, isoOfDay, type Plan, type Plane, type PlanResult } from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
-import { coloursOf, STRETCH_COLOUR } from "../../map/colours.ts";
+import { coloursOf } from "../../map/colours.ts";
 import { useDocument } from "../../store/document.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useThemeName } from "../../ui/useThemeName.ts";
-import { dayMonth, quantity } from "../../units/quantity.ts";
+import { dayMonth } from "../../units/quantity.ts";
 import { MONTHS } from "../../words/months.ts";
-import { calendarOf, dayAt, hikeLine, monthsIn, yearDayOf, yOf } from "./calendar.ts";
+import { calendarOf, dayAt, HEIGHT_PX, hikeLine, monthsIn, yOf } from "./calendar.ts";
 import { planeImage, snowDots } from "./paint.ts";
 import type { Shown } from "./quantities.ts";
-
-const HEIGHT_PX = 300;
+import { ReadOut } from "./ReadOut.tsx";
+import { Windows } from "./Windows.tsx";
 
 interface Props {
   plan: Plan;
@@ -230,91 +220,6 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
           metres={x.invert(over.px)}
         />
       )}
-    </div>
-  );
-}
-
-interface WindowsProps {
-  plan: Plan;
-  result: PlanResult;
-  calendar: ReturnType<typeof calendarOf>;
-  x: (metres: number) => number;
-}
-
-/** Stretches that hold for a season: bars where and when they do. */
-function Windows({ plan, result: { profile }, calendar, x }: WindowsProps) {
-  return plan.stretches
-    .filter(
-      (stretch) =>
-        (stretch.kind === "rule" ||
-          stretch.kind === "insects" ||
-          stretch.kind === "snow" ||
-          stretch.kind === "hazard") &&
-        (stretch.fromMonthDay ?? stretch.toMonthDay) !== undefined,
-    )
-    .flatMap((stretch) =>
-      nodesOn(profile, stretch).flatMap(([from, to], part) =>
-        runsOf(calendar, (yearDay) => holdsOn(stretch, yearDay)).map(([firstDay, lastDay]) => {
-          const [left, right] = [x(walkedOf(profile, from)), x(walkedOf(profile, to))];
-          return (
-            <rect
-              key={`${stretch.id} ${part} ${firstDay}`}
-              x={left}
-              width={Math.max(2, right - left)}
-              y={yOf(calendar, firstDay)}
-              height={yOf(calendar, lastDay) - yOf(calendar, firstDay)}
-              fill={STRETCH_COLOUR[stretch.kind]}
-              fillOpacity="0.1"
-              stroke={STRETCH_COLOUR[stretch.kind]}
-              strokeDasharray="3 3"
-            >
-              <title>{stretch.name}</title>
-            </rect>
-          );
-        }),
-      ),
-    );
-}
-
-/** The runs of days of the calendar on which a season holds. */
-function runsOf(
-  { fromDay, toDay }: ReturnType<typeof calendarOf>,
-  holds: (yearDay: number) => boolean,
-): [number, number][] {
-  const runs: [number, number][] = [];
-  for (let day = fromDay; day < toDay; day++) {
-    if (!holds(yearDayOf(day))) continue;
-    const last = runs.at(-1);
-    if (last?.[1] === day) last[1] = day + 1;
-    else runs.push([day, day + 1]);
-  }
-  return runs;
-}
-
-interface ReadOutProps {
-  plan: Plan;
-  result: PlanResult;
-  plane: Plane;
-  shown: Shown;
-  over: { px: number; y: number };
-  day: number;
-  metres: number;
-}
-
-function ReadOut({ plan, result: { profile }, plane, shown, over, day, metres }: ReadOutProps) {
-  const { units } = plan.trip;
-  const column = Math.max(0, Math.min(plane.columns - 1, Math.floor((metres / profile.lengthM) * plane.columns)));
-  const value = plane.values[shown.id][column * PLANE_DAYS + yearDayOf(day)]!;
-  return (
-    <div
-      data-testid="readout"
-      className="pointer-events-none absolute z-10 rounded border border-rule bg-sheet px-2 py-0.5 text-sm whitespace-nowrap"
-      style={{
-        left: Math.max(0, Math.min(over.px + 12, window.innerWidth - 230)),
-        top: Math.min(over.y + 12, HEIGHT_PX - 30),
-      }}
-    >
-      <b>{shown.say(value, units)}</b> at {quantity("distance", metres, units, 0)} on {dayMonth(isoOfDay(day))}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 /** The y-axis of the plane: days of the calendar as pixels, and the hike's line on it. */
-import { dayNumber, dayOfYear, walkedOf, type PlanResult } from "@gepack/core";
+import { dayNumber, walkedOf, type PlanResult } from "@gepack/core";
 
 export interface Calendar {
   /** Day numbers since 1970-01-01. */
@@ -8,6 +8,8 @@ export interface Calendar {
   heightPx: number;
 }
 
+/** Of the plane. */
+export const HEIGHT_PX = 300;
 const AROUND_DAYS = 42;
 
 /** The days of the hike with six weeks before and after, or a year about its middle. */
@@ -23,10 +25,6 @@ export function yOf({ fromDay, toDay, heightPx }: Calendar, day: number): number
 
 export function dayAt({ fromDay, toDay, heightPx }: Calendar, y: number): number {
   return Math.floor(fromDay + (y / heightPx) * (toDay - fromDay));
-}
-
-export function yearDayOf(day: number): number {
-  return dayOfYear(day);
 }
 
 /** Corners of the stepped line: walked metres and day; a rest day is a vertical step. */

@@ -1,7 +1,7 @@
 /** The plane on a canvas: colours of one quantity from typed arrays, snow as dots over it. */
-import { PLANE_DAYS, type Plane } from "@gepack/core";
+import { dayOfYear, PLANE_DAYS, type Plane } from "@gepack/core";
 import type { Colours } from "../../map/colours.ts";
-import { yearDayOf, type Calendar } from "./calendar.ts";
+import type { Calendar } from "./calendar.ts";
 import type { Shown } from "./quantities.ts";
 
 const STEPS = 256;
@@ -31,7 +31,7 @@ export function planeImage(plane: Plane, shown: Shown, calendar: Calendar, resol
   const ramp = rampOf(shown, resolve);
   const values = plane.values[shown.id];
   for (let d = 0; d < days; d++) {
-    const yearDay = yearDayOf(calendar.fromDay + d);
+    const yearDay = dayOfYear(calendar.fromDay + d);
     for (let column = 0; column < plane.columns; column++) {
       const share = (values[column * PLANE_DAYS + yearDay]! - shown.from) / (shown.to - shown.from);
       const step = 4 * Math.max(0, Math.min(STEPS - 1, Math.round(share * (STEPS - 1))));
@@ -59,7 +59,7 @@ export function snowDots(
     const day = calendar.fromDay + Math.floor((y / calendar.heightPx) * (calendar.toDay - calendar.fromDay));
     for (let x = leftPx + DOT_PX / 2; x < rightPx; x += DOT_PX) {
       const column = Math.max(0, Math.min(plane.columns - 1, Math.floor(columnAt(x))));
-      if (plane.values.snowCover[column * PLANE_DAYS + yearDayOf(day)]! < SNOWED) continue;
+      if (plane.values.snowCover[column * PLANE_DAYS + dayOfYear(day)]! < SNOWED) continue;
       context.beginPath();
       context.arc(x, y, 1.3, 0, 2 * Math.PI);
       context.fill();
