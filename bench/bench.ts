@@ -8,6 +8,7 @@ import { models, readGpx, readPlan, Session, type Plan, type TrackPoints } from 
 import { hikerLoad } from "../core/src/load/load.ts";
 import { levelHours } from "../core/src/walk/stride.ts";
 import { provision } from "../core/src/provision/provision.ts";
+import { SnowWater } from "../core/src/provision/snowWater.ts";
 import type { HikerSupply } from "../core/src/provision/supply.ts";
 import { mendTracks } from "../core/src/track/mend.ts";
 import { buildProfile } from "../core/src/track/profile.ts";
@@ -147,6 +148,7 @@ const stages: [string, Taken][] = [
   ["walk, one round", measure(() => void (walk = walkBlock(ground, block, start.walk, load)))],
 ];
 const conditions = partConditions(ground, walk.parts);
+const snow = SnowWater.of(ground, block, walk);
 const drinkL = new Float64Array(cells + 1);
 const supplied = (h: number): HikerSupply =>
   provision({
@@ -157,6 +159,7 @@ const supplied = (h: number): HikerSupply =>
     walk,
     conditions,
     sources: laid.sources,
+    snow,
     loadKg: load[h]!,
     wornKg: kit.legs.map((leg) => leg[h]!.wornKg),
     bottleL: kit.legs.map((leg) => leg[h]!.bottleL),

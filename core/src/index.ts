@@ -26,6 +26,7 @@ export {
   ROLES,
   RULES,
   SERVICES,
+  SNOW_ID,
   SOURCE_KINDS,
   SPAN_BEGINS,
   SPAN_ENDS,
@@ -36,18 +37,10 @@ export {
   TRANSFER,
 } from "./plan/ids.ts";
 export {
-  alternateSchema,
-  campSchema,
-  closureSchema,
-  climateStationSchema,
   deviceSchema,
   hikerSchema,
   pieceSchema,
   planSchema,
-  sectionSchema,
-  sourceSchema,
-  stopSchema,
-  stretchSchema,
   unitsSchema,
   type Alternate,
   type Camp,
@@ -55,10 +48,13 @@ export {
   type ClimateStation,
   type DayRules,
   type Device,
+  type Forecast,
+  type ForecastDay,
   type Hiker,
   type PaceSettings,
   type Piece,
   type Plan,
+  type Reading as ThermometerReading,
   type Section,
   type Source,
   type Span,
@@ -68,6 +64,9 @@ export {
   type Surface,
   type Units,
 } from "./plan/schema.ts";
+export { climateStationSchema, forecastSchema, MOST_FORECAST_DAYS, readingSchema } from "./plan/climateSchema.ts";
+export { campSchema, sourceSchema, stopSchema, stretchSchema } from "./plan/placesSchema.ts";
+export { alternateSchema, closureSchema, sectionSchema } from "./plan/routeSchema.ts";
 export { numberField, type NumberField } from "./plan/fields.ts";
 export {
   LISTS,

@@ -5,7 +5,6 @@ import { wetDays } from "../models/rain.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { placeYear } from "../season/placeYear.ts";
-import { wetChanceAt } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { seasonOf, type SeasonFacts } from "./plane.ts";
@@ -42,10 +41,7 @@ export function legConditions(
   return legs.map((leg): LegConditions => {
     const own = days.filter(({ legIndex }) => legIndex === leg.index);
     const dates = [...new Set(own.map(({ date }) => date))];
-    const chances = dates.map((date) => {
-      const { toNode } = own.findLast((day) => day.date === date)!;
-      return wetChanceAt(season, walkedOf(profile, toNode), dayOfYear(dayNumber(date)!));
-    });
+    const chances = dates.map((date) => own.findLast((day) => day.date === date)!.wetChance);
     const wet = wetDays(chances);
     let insects = 0;
     // A season of insects is longer than a leg: its ends and its middle tell.
@@ -71,7 +67,7 @@ export function legConditions(
         nights.length === 0
           ? [{ meanC: leg.coldestCautiousLowC, sdK }]
           : // The mean that the one-in-ten night is told from.
-            nights.map(({ coldNightC }) => ({ meanC: coldNightC + ONE_IN_TEN * sdK, sdK })),
+            nights.map(({ coldNightC, nightSdK }) => ({ meanC: coldNightC + ONE_IN_TEN * nightSdK, sdK: nightSdK })),
       ),
       coldHeightM: profile.heightM[leg.coldestCampNode]!,
       hotDayC: leg.hotDayC,
@@ -83,7 +79,7 @@ export function legConditions(
       longestWetDays: wet.longestMean,
       leastDaylightH: Math.min(...own.map(({ daylightH }) => daylightH)),
       insects,
-      standsC: margins.length === 0 ? undefined : leg.coldNightC - Math.min(...margins),
+      standsC: margins.length === 0 ? undefined : leg.kitNightC - Math.min(...margins),
     };
   });
 }

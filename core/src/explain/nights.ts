@@ -1,5 +1,6 @@
 /** Why a night is warm enough or not, what pad it wants, and where the battery stands. */
 import { ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
+import { CLEAR_TAIL_K } from "../models/coldNight.ts";
 import { padNeed } from "../warmth/night.ts";
 import { leaf, product, quotient, sum, type Derivation } from "./derivation.ts";
 import { defineFigure, type WhyContext } from "./figure.ts";
@@ -17,11 +18,23 @@ function explainNight({ leg }: WhyContext): Derivation {
   ]);
 }
 
+/** What bag and pad are judged by: that night, or the coldest of all. */
+function explainKitNight(context: WhyContext): Derivation {
+  const { leg } = context;
+  const night = explainNight(context);
+  if (leg.kitNightC === leg.coldNightC) return night;
+  return sum("kit-night", leg.kitNightC, "C", [
+    night,
+    leaf("all-nights", leg.kitNightC - leg.coldNightC + CLEAR_TAIL_K, "K", "coldest-of-n"),
+    leaf("clear-tail", -CLEAR_TAIL_K, "K", "clear-tail"),
+  ]);
+}
+
 function explainWarmth(context: WhyContext): Derivation | undefined {
   const { warmth } = context.row;
   if (!warmth) return undefined;
   return sum("warmth", warmth.marginK, "K", [
-    explainNight(context),
+    explainKitNight(context),
     leaf("bag-rating", -warmth.bagC, "K", "bag-rating"),
     leaf("bag-extras", warmth.extraK, "K", "bag-extras"),
   ]);
@@ -29,7 +42,7 @@ function explainWarmth(context: WhyContext): Derivation | undefined {
 
 function explainPad(context: WhyContext): Derivation {
   const { leg } = context;
-  const { skinC, groundC, fluxWPerM2 } = padNeed(leg.coldNightC, leg.coldestOnSnow);
+  const { skinC, groundC, fluxWPerM2 } = padNeed(leg.kitNightC, leg.coldestOnSnow);
   if (groundC >= skinC) return leaf("pad", leg.padRNeeded, "R", "pad-mapping");
   return quotient(
     "pad",
@@ -39,8 +52,8 @@ function explainPad(context: WhyContext): Derivation {
       leaf("r-per-rsi", R_PER_RSI, "fraction", "pad-units"),
       sum("pad-difference", skinC - groundC, "K", [
         leaf("skin", skinC, "C", "pad-mapping"),
-        negated(explainNight(context)),
-        leaf("ground-warmer", leg.coldNightC - groundC, "K", leg.coldestOnSnow ? "ground-snow" : "ground-bare"),
+        negated(explainKitNight(context)),
+        leaf("ground-warmer", leg.kitNightC - groundC, "K", leg.coldestOnSnow ? "ground-snow" : "ground-bare"),
       ]),
     ]),
     leaf("ground-flux", fluxWPerM2, "W/m²", "pad-mapping"),

@@ -73,3 +73,12 @@ export function coldestOfNightsC(nights: readonly NightLow[], chance = 0.1, rho 
   }
   return (low + high) / 2;
 }
+
+/** Clear nights have a longer tail to the cold than the normal law [L]. */
+export const CLEAR_TAIL_K = 2;
+
+/** What a sleep kit is judged by: the coldest night in ten, or of all the nights where they are given, with their tail. */
+export function nightOfKit(coldNightC: number, nights: readonly NightLow[]): number {
+  if (nights.length === 0) return coldNightC;
+  return Math.min(coldNightC, coldestOfNightsC(nights) - CLEAR_TAIL_K);
+}

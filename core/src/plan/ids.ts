@@ -9,6 +9,8 @@ export const FINISH_ID = "@finish";
 /** Begin the ids of halts that no stop is: at the transfer to a section, on the ride past a closure. */
 export const TRANSFER = "@transfer:";
 export const RIDE = "@ride:";
+/** Snow by the way, where it is all the water for a while. */
+export const SNOW_ID = "@snow";
 /** The ends in walking order. */
 export function walkEnds(direction: "forward" | "reverse"): { firstId: string; lastId: string } {
   return direction === "forward" ? { firstId: START_ID, lastId: FINISH_ID } : { firstId: FINISH_ID, lastId: START_ID };
@@ -16,7 +18,7 @@ export function walkEnds(direction: "forward" | "reverse"): { firstId: string; l
 
 export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
-export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry"] as const;
+export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;
 export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;
 export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
 export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;

@@ -7,8 +7,7 @@
  * are kept and written back. Places are distances along the track as recorded, in metres (`TrackM`).
  */
 import { z } from "zod";
-import { dayNumber } from "../units/day.ts";
-import type { TrackM } from "../units/lengths.ts";
+import { climateSchema } from "./climateSchema.ts";
 import {
   DEVICE_KINDS,
   FUELS,
@@ -16,66 +15,13 @@ import {
   PLAN_FORMAT,
   PLAN_VERSION,
   ROLES,
-  RULES,
-  SERVICES,
-  SOURCE_KINDS,
   SPAN_BEGINS,
   SPAN_ENDS,
-  STRETCH_KINDS,
   SURFACES,
 } from "./ids.ts";
-
-const MAX_TRACK_M = 40_000_000;
-
-/** A bounded number with the unit it is in; screens and docs read both from here. */
-const amount = (unit: string, min: number, max: number): z.ZodNumber => z.number().min(min).max(max).meta({ unit });
-const whole = (unit: string, min: number, max: number): z.ZodNumber =>
-  z.number().int().min(min).max(max).meta({ unit });
-/** A share, kept as a fraction and shown in percent. */
-const fraction = (min = 0, max = 1): z.ZodNumber => amount("fraction", min, max);
-/** A length that the hiker reads in kilometres or miles; other metres are heights. */
-const distance = (max: number): z.ZodNumber => z.number().min(0).max(max).meta({ unit: "m", quantity: "distance" });
-
-/** Ids with `@` stand for the ends of the trail. */
-const id = z
-  .string()
-  .min(1)
-  .max(80)
-  .refine((text) => !text.startsWith("@"), "expected an id that does not begin with @");
-/** As `id`, and the ends of the trail. */
-const stopId = z.string().min(1).max(80);
-const label = z.string().max(200);
-/** More than spaces and marks that cannot be seen. */
-const name = label
-  .min(1)
-  .refine((text) => /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text), "expected a name that can be seen");
-const note = z.string().max(2000).default("");
-// The brand lives in the compiler alone: in the document it is a plain number.
-const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;
-const celsius = amount("C", -80, 60);
-/** Within these years every day that a trip can come to has a name. */
-const FIRST_YEAR = "1900";
-const LAST_YEAR = "2200";
-const isoDate = z
-  .string()
-  .refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD")
-  .refine(
-    (text) => dayNumber(text) === undefined || (text.slice(0, 4) >= FIRST_YEAR && text.slice(0, 4) <= LAST_YEAR),
-    `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}`,
-  );
-// 2028 has a 29 February.
-const monthDay = z
-  .string()
-  .refine((text) => dayNumber(`2028-${text}`) !== undefined, "expected a day of the year, as MM-DD");
-const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
-
-/** The alternate that a place lies on: its distance is along that one. Along the main trail without. */
-const line = { alternateId: id.optional() };
-const place = {
-  ...line,
-  lonDeg: z.number().min(-180).max(180).optional(),
-  latDeg: z.number().min(-90).max(90).optional(),
-};
+import { campSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
+import { routeSchema } from "./routeSchema.ts";
+import { amount, celsius, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 export const unitsSchema = z.looseObject({
   distance: z.enum(["km", "mi"]).default("km"),
@@ -207,99 +153,6 @@ export const hikerSchema = z.looseObject({
     .prefault({}),
 });
 
-export const stopSchema = z.looseObject({
-  id,
-  name,
-  trackM,
-  ...place,
-  offTrailM: distance(200_000).default(0),
-  /** On foot the way to the stop is walked; a ride takes its minutes each way, waiting in them, and no legs. */
-  access: z.enum(["foot", "ride"]).default("foot"),
-  rideMin: amount("min", 0, 1440).default(60),
-  services: z.array(z.enum(SERVICES)).default([]),
-  /** Does this plan resupply here? */
-  use: z.boolean().default(true),
-  /** Nights spent here: 0 passes through, 2 is one zero day. */
-  nights: whole("", 0, 30).default(1),
-  hours: label.default(""),
-  /** Hour of the day after which nobody is there; never where missing. */
-  closesH: amount("clock", 0, 24).optional(),
-  note,
-});
-
-export const sourceSchema = z.looseObject({
-  id,
-  name,
-  trackM,
-  ...place,
-  kind: z.enum(SOURCE_KINDS).default("spring"),
-  reliable: z.boolean().default(true),
-  /** Chance of finding water, January to December. */
-  chanceByMonth: monthly(fraction()).optional(),
-  /** One's own judgement, over every school of trust: counted on, or struck out. */
-  counted: z.boolean().optional(),
-  offTrailM: distance(20_000).default(0),
-});
-
-export const stretchSchema = z.looseObject({
-  id,
-  name: label,
-  fromM: trackM,
-  toM: trackM,
-  ...line,
-  kind: z.enum(STRETCH_KINDS),
-  /** What is walked on, for kinds `surface` and `snow`. */
-  surface: z.enum(SURFACES).optional(),
-  /** Season in which the stretch applies, as month-day, inclusive; all year without. */
-  fromMonthDay: monthDay.optional(),
-  toMonthDay: monthDay.optional(),
-  rule: z.enum(RULES).optional(),
-  /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
-  heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
-  note,
-});
-
-export const climateStationSchema = z.looseObject({
-  id,
-  name,
-  trackM,
-  heightM: amount("m", -430, 8900),
-  /** Mean daily minimum and maximum of each month, January to December. */
-  lowC: monthly(celsius),
-  highC: monthly(celsius),
-  /** Spread of single nights and days about those means. */
-  lowSdK: amount("K", 0, 20),
-  highSdK: amount("K", 0, 20),
-  /** Afternoon humidity and cloud cover of each month, 0 to 1; wind at the walker. */
-  humidity: monthly(fraction()).optional(),
-  cloud: monthly(fraction()).optional(),
-  windMps: amount("m/s", 0, 20).default(1.5),
-  /** Rain and melted snow of each month, and its days with 1 mm or more; those of the latitude where missing. */
-  precipMm: monthly(amount("mm", 0, 3000)).optional(),
-  wetDays: monthly(amount("d", 0, 31)).optional(),
-  /** Filled in from latitude, height and the sea, until one's own figures take its place. */
-  simulated: z.boolean().default(false),
-});
-
-export const climateSchema = z.looseObject({
-  stations: z.array(climateStationSchema).max(200).default([]),
-  /** Where snow lies: by degree days from the stations, or where stretches say so alone. */
-  snowBy: z.enum(["degree-day", "by-hand"]).default("degree-day"),
-  /** The year that is planned for. */
-  snowYear: z.enum(["low", "usual", "high"]).default("usual"),
-  warmth: z.enum(["cold", "usual", "warm"]).default("usual"),
-});
-
-export const campSchema = z.looseObject({
-  id,
-  name,
-  trackM,
-  ...place,
-  /** In a hollow or on a valley floor, where cold air pools. */
-  hollow: z.boolean().default(false),
-  note,
-});
-
 /** The party's rules for a day: everybody walks together. */
 export const dayRulesSchema = z.looseObject({
   startRule: z.enum(["clock", "sunrise"]).default("clock"),
@@ -381,53 +234,6 @@ export const pieceSchema = z.looseObject({
   spans: z.array(spanSchema).max(40),
 });
 
-/** Another way that leaves the main trail and comes back to it; from and to the same place it is a side trip. */
-export const alternateSchema = z.looseObject({
-  id,
-  name,
-  /** The recorded track of it, in either direction. */
-  trackId: id,
-  leavesM: trackM,
-  rejoinsM: trackM,
-  /** Walked in place of the main trail. */
-  chosen: z.boolean().default(false),
-  note,
-});
-
-/** A stretch of the main trail that cannot be walked: gone round by an alternate, or past by a ride. */
-export const closureSchema = z.looseObject({
-  id,
-  name,
-  fromM: trackM,
-  toM: trackM,
-  /** Counts now. */
-  holds: z.boolean().default(true),
-  alternateId: id.optional(),
-  /** By clock, waiting in it, where no alternate goes round. */
-  rideH: amount("h", 0, 240).default(2),
-  note,
-});
-
-/** One of the parts that a hike is walked in, in the order of the list; from beyond its end it is walked against the track. */
-export const sectionSchema = z.looseObject({
-  id,
-  name,
-  fromM: trackM,
-  toM: trackM,
-  /** From the end of the part before to the start of this one. */
-  transferH: amount("h", 0, 2400).default(8),
-  transferCost: amount("money", 0, 1_000_000).default(0),
-});
-
-/** Which ground is walked, and in which order. Without sections the whole main trail. */
-export const routeSchema = z.looseObject({
-  alternates: z.array(alternateSchema).max(200).default([]),
-  closures: z.array(closureSchema).max(200).default([]),
-  sections: z.array(sectionSchema).max(40).default([]),
-  /** The main trail was made from a table: it lies nowhere, and its climbs are the table's. */
-  coarse: z.boolean().default(false),
-});
-
 export const planSchema = z.looseObject({
   format: z.literal(PLAN_FORMAT),
   version: z.literal(PLAN_VERSION),
@@ -447,23 +253,18 @@ export const planSchema = z.looseObject({
   devices: z.array(deviceSchema).max(60).default([]),
 });
 
+export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
+export type { Camp, Source, Stop, Stretch } from "./placesSchema.ts";
+export type { Alternate, Closure, Section } from "./routeSchema.ts";
 export type Plan = z.infer<typeof planSchema>;
 export type Hiker = z.infer<typeof hikerSchema>;
 export type PaceSettings = z.infer<typeof paceSchema>;
 export type FoodSettings = z.infer<typeof foodSchema>;
 export type WaterSettings = z.infer<typeof waterSchema>;
 export type StoveSettings = z.infer<typeof stoveSchema>;
-export type Stop = z.infer<typeof stopSchema>;
-export type Source = z.infer<typeof sourceSchema>;
-export type Stretch = z.infer<typeof stretchSchema>;
-export type ClimateStation = z.infer<typeof climateStationSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Span = z.infer<typeof spanSchema>;
-export type Camp = z.infer<typeof campSchema>;
 export type DayRules = z.infer<typeof dayRulesSchema>;
-export type Alternate = z.infer<typeof alternateSchema>;
-export type Closure = z.infer<typeof closureSchema>;
-export type Section = z.infer<typeof sectionSchema>;
 export type Device = z.infer<typeof deviceSchema>;
 export type Units = z.infer<typeof unitsSchema>;
 export type Surface = (typeof SURFACES)[number];

@@ -8,7 +8,6 @@ import type { Device, Piece } from "../plan/schema.ts";
 import { skyAt, type Season } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { monthOfDay } from "../units/day.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
@@ -141,7 +140,7 @@ export function powerOf(input: PowerInput): Power | undefined {
     const daysHere = share + (part.night === "stop" ? 0 : part.zeroDays);
     daysOnLeg[part.legIndex]! += daysHere;
     const wantedWh = bag.usePerDayWh * daysHere;
-    const sky = skyAt(season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+    const sky = skyAt(season, walkedOf(profile, part.startNode), part.day);
     const offeredWh =
       meanC < LEAST_CHARGING_C ? 0 : solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere;
     // The sun feeds what runs, the store the rest as far as the cold lets it; what the sun has left over charges.

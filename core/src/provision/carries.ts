@@ -6,11 +6,13 @@ import { indexAbove } from "../units/sorted.ts";
 import { heatFactor } from "../models/water.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayOfYear } from "../units/day.ts";
+import { SNOW_ID } from "../plan/ids.ts";
 import { CAMP_FAR_M, carriedToCamp, trusted, type PlacedSource } from "../walk/camps.ts";
 import type { DetourSources } from "../walk/detours.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { payingPoints, weighed, type DetourChoice, type Hauled, type PayingInput } from "./payingWater.ts";
+import { MELTED_EVERY_M, RUNNING_EVERY_M, type SnowWater } from "./snowWater.ts";
 import type { ProvisionInput } from "./supply.ts";
 import { carryLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
@@ -143,7 +145,7 @@ function hoursBetween(parts: readonly DayPart[], part: number, fromNode: number,
 
 /** The block's camps with the nearest water; to what is walked to anyway only the way along the trail counts. */
 function campsOf(
-  { walk, ground, conditions }: ProvisionInput,
+  { walk, ground, conditions, snow, needs }: ProvisionInput,
   points: readonly WaterPoint[],
   made: ReadonlySet<string>,
 ): Camp[] {
@@ -159,6 +161,8 @@ function campsOf(
       const offM = optional && !made.has(sourceId!) ? offTrailM : 0;
       waterM = Math.min(waterM, Math.abs(node - endNode) * cellM + offM);
     }
+    const melts = needs.stove.fuel !== "none" || snow?.runs(walk.parts[part]!, conditions[part]!);
+    if (melts && snow?.liesAt(endNode)) waterM = 0;
     const times = 1 + CAMPS_PER_ZERO * zeroDays;
     camps.push({ part, node: endNode, waterM, times, heat: heatFactor(conditions[part]!.eveningC) });
   }
@@ -243,9 +247,37 @@ function legsOf({ ground, block }: ProvisionInput, points: readonly WaterPoint[]
   });
 }
 
-/** Stops and the sources this hiker trusts on the day of passage, in walking order, on the block. */
+/** Stops and the sources this hiker trusts on the day of passage, in walking order, on the block; snow between. */
 function waterPoints(input: ProvisionInput): WaterPoint[] {
-  const { walk, needs, ground, block, sources } = input;
+  const points = placedPoints(input);
+  return input.snow ? withSnow(input, input.snow, points) : points;
+}
+
+/** Where it is far from water to water and snow lies: where it runs at once, where it takes a stove less often. */
+function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: SnowWater, points: WaterPoint[]) {
+  const { cellM } = ground.profile;
+  const all: WaterPoint[] = [];
+  let part = 0;
+  for (const [i, point] of points.entries()) {
+    all.push(point);
+    const next = points[i + 1];
+    if (!next) break;
+    const step = Math.max(1, Math.round(RUNNING_EVERY_M / cellM));
+    let last = point.node;
+    for (let node = last + step; node + step <= next.node; node += step) {
+      if (!snow.liesAt(node)) continue;
+      while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
+      const runs = snow.runs(walk.parts[part]!, conditions[part]!);
+      if (!runs && (needs.stove.fuel === "none" || (node - last) * cellM < MELTED_EVERY_M)) continue;
+      all.push({ node, sourceId: SNOW_ID, offTrailM: 0, optional: false, isIce: !runs });
+      last = node;
+    }
+  }
+  return all;
+}
+
+function placedPoints(input: ProvisionInput): WaterPoint[] {
+  const { walk, needs, ground, block, sources, snow, conditions } = input;
   const { halts } = ground;
   const lastNode = halts[block.endLeg]!.node;
   const points: WaterPoint[] = [];
@@ -267,11 +299,18 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
         sourceId: source.id,
         offTrailM: source.offTrailM,
         optional: source.offTrailM > 0,
-        isIce: isIce(source.kind, input.conditions[part]!.walking.highC),
+        isIce:
+          isIce(source.kind, conditions[part]!.walking.highC) ||
+          (underSnow(source, snow) && !snow!.runs(walk.parts[part]!, conditions[part]!)),
       });
   }
   takeHalts(Infinity);
   return points;
+}
+
+/** Open water lies under a closed cover; what flows in frost keeps itself open, and a cache stands out of it. */
+function underSnow({ kind, node }: PlacedSource, snow: SnowWater | undefined): boolean {
+  return (kind === "creek" || kind === "lake" || kind === "tank") && (snow?.closedAt(node) ?? false);
 }
 
 const tap = (halt: Halt): WaterPoint => ({
@@ -283,17 +322,21 @@ const tap = (halt: Halt): WaterPoint => ({
 });
 
 /** Is snow or ice all the water near this camp? Water that was carried there is none. */
-export function onlyIceAt({ sources, needs, ground, conditions, walk }: ProvisionInput, camp: DayPart): boolean {
-  const { highC } = conditions[walk.parts.indexOf(camp)]!.walking;
+export function onlyIceAt({ sources, needs, ground, conditions, walk, snow }: ProvisionInput, camp: DayPart): boolean {
+  const weather = conditions[walk.parts.indexOf(camp)]!;
+  const { highC } = weather.walking;
+  const frozen = snow !== undefined && !snow.runs(camp, weather);
   const yearDay = dayOfYear(camp.day);
   const { cellM } = ground.profile;
-  let any = false;
+  let any = frozen && snow.liesAt(camp.endNode);
+  // Meltwater at the tent.
+  if (!frozen && snow?.liesAt(camp.endNode)) return false;
   for (let s = firstBeyond(sources, camp.endNode - Math.ceil(CAMP_FAR_M / cellM)); s < sources.length; s++) {
     const source = sources[s]!;
     if ((source.node - camp.endNode) * cellM >= CAMP_FAR_M) break;
     if (Math.abs(source.node - camp.endNode) * cellM + source.offTrailM >= CAMP_FAR_M) continue;
     if (!trusted(source, needs.water, yearDay)) continue;
-    if (!isIce(source.kind, highC)) return false;
+    if (!isIce(source.kind, highC) && !(frozen && underSnow(source, snow))) return false;
     any = true;
   }
   return any;

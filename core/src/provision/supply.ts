@@ -10,6 +10,7 @@ import type { PartMeals } from "./food.ts";
 import type { LegFuel } from "./fuel.ts";
 import type { HikerNeeds } from "./needs.ts";
 import type { DetourChoice } from "./payingWater.ts";
+import type { SnowWater } from "./snowWater.ts";
 import type { Carry } from "./water.ts";
 
 export interface PartSupply {
@@ -77,6 +78,8 @@ export interface ProvisionInput {
   /** In walking order; those on the block are picked out. */
   sources: readonly PlacedSource[];
   loadKg: Float64Array;
+  /** Snow by the way; undefined where none lies. */
+  snow: SnowWater | undefined;
   /** By leg of the block: worn, and what the bottles hold. */
   wornKg: readonly number[];
   bottleL: readonly number[];

@@ -8,7 +8,6 @@ import { HOT_C, WARM_C, type FieldRule, type WaterInput } from "../models/water.
 import type { Source, WaterSettings } from "../plan/schema.ts";
 import { skyAt } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
-import { monthOfDay } from "../units/day.ts";
 import type { Ground } from "../walk/ground.ts";
 import type { DayPart, Walk } from "../walk/walk.ts";
 import type { HikerNeeds } from "./needs.ts";
@@ -74,7 +73,7 @@ function balanceLitres({ ground, needs, slope, walk, loadKg, bodyKg, into }: Dri
   let sum = 0;
   into[parts[0]!.startNode] = 0;
   for (const part of parts) {
-    const sky = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+    const sky = skyAt(ground.season, walkedOf(profile, part.startNode), part.day);
     effort.fillW(powerW, cells, part.startNode, part.endNode, bodyKg, loadKg, 0);
     const input: WaterInput = {
       powerW: 0,

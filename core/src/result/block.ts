@@ -1,13 +1,18 @@
 /** Legs and days of one settled block. */
 import type { KitLeg } from "../kit/kit.ts";
+import { nightOfKit, type NightLow } from "../models/coldNight.ts";
+import { YEAR_DAYS } from "../models/snow.ts";
+import type { Plan } from "../plan/schema.ts";
 import type { DayEnergy } from "../provision/energy.ts";
 import type { SolvedBlock } from "../solve/trip.ts";
 import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { isoOfDay } from "../units/day.ts";
+import type { Climate } from "../season/season.ts";
+import { dayOfYear, isoOfDay } from "../units/day.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import { BY_THE_HOUR, seasonHolds, type Terrain } from "../walk/terrain.ts";
 import { nightWarmth, padNeed } from "../warmth/night.ts";
 import type { SleepKit } from "../warmth/sleep.ts";
 import type { DayResult, LegEnergy, LegResult } from "./result.ts";
@@ -27,13 +32,16 @@ export interface BlockFigureInput {
   /** Of the whole trail, by leg, then by hiker. */
   kitLegs: readonly (readonly KitLeg[])[];
   sleep: readonly (readonly SleepKit[])[];
+  nightBy: Plan["climate"]["nightBy"];
+  terrain: Terrain;
 }
 
 export function blockFigures(input: BlockFigureInput): BlockFigures {
   return { legs: blockLegs(input), days: blockDays(input) };
 }
 
-function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep }: BlockFigureInput): LegResult[] {
+function blockLegs(input: BlockFigureInput): LegResult[] {
+  const { block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep, nightBy, terrain } = input;
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
   for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
@@ -62,6 +70,10 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
     const coldest = nights.reduce((a, b) => (b.weather.night.coldNightC < a.weather.night.coldNightC ? b : a));
     const hottest = rows.reduce((a, b) => (b.weather.walking.hotDayC > a.weather.walking.hotDayC ? b : a));
     const onSnow = isSnow(block.surface[Math.max(0, coldest.part.endNode - 1 - block.fromNode)]!);
+    const kitNightC = nightOfKit(
+      coldest.weather.night.coldNightC,
+      nightBy === "coldest-of-all" ? outside.flatMap(({ part, weather }) => sameNights(weather.night, part)) : [],
+    );
     const first = rows[0]!.part;
     const last = rows.at(-1)!.part;
     legs.push({
@@ -80,6 +92,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       descentM,
       snowM,
       softSnowM,
+      lateSnowM: profile.cellM * sum(rows.map(({ part }) => lateCells(terrain, part))),
       walkH: sum(rows.map(({ part }) => part.walkH)),
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH - detourHours(part))),
       detourH: sum(rows.map(({ part }) => detourHours(part))),
@@ -100,7 +113,8 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
       coldestSdK: coldest.weather.night.lowSdK,
       coldestCampNode: coldest.part.endNode,
       coldestOnSnow: onSnow,
-      padRNeeded: padNeed(coldest.weather.night.coldNightC, onSnow).r,
+      kitNightC,
+      padRNeeded: padNeed(kitNightC, onSnow).r,
       hikers: hikerIds.map((hikerId, h) => {
         const supply = block.supplies[h]!;
         const days = [...new Set(rows.map(({ part }) => part.day))].flatMap((day) => energyByDay[h]!.get(day) ?? []);
@@ -130,7 +144,7 @@ function blockLegs({ block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep
           volumeL: kitLeg.volumeL + kitLeg.canisterVolumeL + Math.max(0, bagL),
           body: supply.body[inBlock]!,
           sleep: bed,
-          warmth: outside.length > 0 ? nightWarmth(bed, coldest.weather.night.coldNightC) : undefined,
+          warmth: outside.length > 0 ? nightWarmth(bed, kitNightC) : undefined,
         };
       }),
     });
@@ -162,6 +176,9 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       lowC: weather.night.lowC,
       highC: weather.walking.highC,
       coldNightC: weather.night.coldNightC,
+      nightSdK: weather.night.lowSdK,
+      wetChance: weather.wetChance,
+      windMps: weather.sky.windMps,
       outside: sleepsOutside(part, halts),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
@@ -171,6 +188,24 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       ),
     };
   });
+}
+
+/** Melt-out is known to so many days: where it is later, these cells are white still. */
+const MELT_LATE_DAYS = 20;
+
+function lateCells({ snow, snowFromDay, snowToDay }: Terrain, { startNode, endNode, day }: DayPart): number {
+  const yearDay = dayOfYear(day);
+  let cells = 0;
+  for (let c = startNode; c < endNode; c++) {
+    if (snow[c] !== BY_THE_HOUR || seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay)) continue;
+    if ((yearDay - snowToDay[c]! + YEAR_DAYS) % YEAR_DAYS <= MELT_LATE_DAYS) cells++;
+  }
+  return cells;
+}
+
+/** A rest day is one night more at the same place. */
+function sameNights({ coldLowC, lowSdK }: Climate, { zeroDays }: DayPart): NightLow[] {
+  return Array.from({ length: 1 + zeroDays }, () => ({ meanC: coldLowC, sdK: lowSdK }));
 }
 
 /** In a tent, or at a stop that offers no bed; the night after the finish is nobody's business. */

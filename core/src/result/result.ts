@@ -77,6 +77,8 @@ export interface LegResult {
   /** Walked on snow, and what of it was soft at the hour. */
   snowM: number;
   softSnowM: number;
+  /** More of it if the snow goes three weeks later than in the mean. */
+  lateSnowM: number;
   walkH: number;
   /** Of those, on the trail itself. */
   trailH: number;
@@ -107,6 +109,8 @@ export interface LegResult {
   coldestSdK: number;
   coldestCampNode: number;
   coldestOnSnow: boolean;
+  /** What bag and pad are judged by: the coldest night in ten, or of all nights. */
+  kitNightC: number;
   padRNeeded: number;
   hikers: LegHiker[];
 }
@@ -133,6 +137,11 @@ export interface DayResult {
   lowC: number;
   highC: number;
   coldNightC: number;
+  /** Spread of single nights there. */
+  nightSdK: number;
+  /** Chance that the day is wet, and the wind at the walker. */
+  wetChance: number;
+  windMps: number;
   /** Per hiker, parallel to the plan's. */
   energyKcal: number[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */

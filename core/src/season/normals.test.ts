@@ -1,7 +1,7 @@
 /** Simulated normals against values worked out apart from this code. */
 import { describe, expect, test } from "vitest";
 import { planOf, trackNorth } from "../../test/fixtures.ts";
-import { climateStationSchema } from "../plan/schema.ts";
+import { climateStationSchema } from "../plan/climateSchema.ts";
 import { buildProfile } from "../track/profile.ts";
 import { mendTracks } from "../track/mend.ts";
 import { computePlan } from "../session/session.ts";

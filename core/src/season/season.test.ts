@@ -16,7 +16,8 @@ const season = (...stations: Record<string, unknown>[]) =>
   buildSeason({ stations: stations as ClimateStation[], profile, warmth: "usual" });
 const climateAt = (of: Season, walkedM: number, heightM: number, at: number) =>
   climateOf(of, walkedM as WalkedM, heightM, at);
-const skyAt = (of: Season, walkedM: number, month: number) => skyOf(of, walkedM as WalkedM, month);
+const skyAt = (of: Season, walkedM: number, month: number) =>
+  skyOf(of, walkedM as WalkedM, day(`2027-${String(month + 1).padStart(2, "0")}-15`));
 const day = (iso: string): number => dayNumber(iso)!;
 
 describe("normals along the year", () => {

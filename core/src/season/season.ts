@@ -8,11 +8,12 @@
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
 import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
-import type { ClimateStation } from "../plan/schema.ts";
+import type { ClimateStation, Forecast, Reading } from "../plan/schema.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import { nodeOf, trackAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { dayOfYear } from "../units/day.ts";
+import { dayOfYear, monthOfDay } from "../units/day.ts";
+import { buildKnown, wetWithKnown, windWithKnown, withKnown, type Known, type Means } from "./known.ts";
 import { MONTH_LENGTHS, throughYear, throughYearSmooth } from "./months.ts";
 import { simulatedNormals } from "./normals.ts";
 
@@ -43,7 +44,7 @@ const CLOUD = 0.4;
 
 interface ClimateYear {
   /** Along the main trail. */
-  trackM: number;
+  trackM: TrackM;
   heightM: number;
   /** One value per day of the year, 366 of them. */
   lowC: Float64Array;
@@ -68,7 +69,9 @@ export interface Season {
   /** A track without heights says nothing of how high one is: stations are taken as they stand. */
   heightless: boolean;
   /** Metres along the main trail beside those in walking order. */
-  trackAt: (walkedM: WalkedM) => number;
+  trackAt: (walkedM: WalkedM) => TrackM;
+  /** Forecasts and own readings, where there are any. */
+  known: Known | undefined;
 }
 
 export interface Climate {
@@ -85,10 +88,17 @@ export interface SeasonInput {
   stations: readonly StationFacts[];
   profile: Profile;
   warmth: WarmthWord;
+  wetness?: WetnessWord;
 }
 
-export function buildSeason({ stations, profile, warmth }: SeasonInput): Season {
-  const common = { heightless: !profile.hasHeights, trackAt: (walkedM: WalkedM) => trackAt(profile, walkedM) };
+/** The normals alone: see `seasonWith` for what is known better. */
+export function buildSeason({ stations, profile, warmth, wetness = "usual" }: SeasonInput): Season {
+  const kind = { warmerK: WARMTH_K[warmth], wetter: WET_DAYS_FACTOR[wetness] };
+  const common = {
+    heightless: !profile.hasHeights,
+    trackAt: (walkedM: WalkedM) => trackAt(profile, walkedM),
+    known: undefined,
+  };
   const latDegAt = (trackM: TrackM): number => profile.latDeg[nodeOf(profile, { trackM })]!;
   if (stations.length === 0) {
     const station = { ...NO_STATION, trackM: 0 as TrackM, heightM: NaN };
@@ -96,27 +106,49 @@ export function buildSeason({ stations, profile, warmth }: SeasonInput): Season 
       ...common,
       assumed: true,
       rainAssumed: true,
-      stations: [climateYear(station, latDegAt(0 as TrackM), warmth)],
+      stations: [climateYear(station, latDegAt(0 as TrackM), kind)],
     };
   }
   return {
     ...common,
     assumed: false,
     rainAssumed: stations.some(({ precipMm }) => precipMm === undefined),
-    stations: stations.map((station) => climateYear(station, latDegAt(station.trackM), warmth)),
+    stations: stations.map((station) => climateYear(station, latDegAt(station.trackM), kind)),
   };
+}
+
+export interface KnownInput {
+  season: Season;
+  forecasts: readonly Forecast[];
+  readings: readonly Reading[];
+}
+
+/** The same season with forecasts and own readings over its normals. */
+export function seasonWith({ season, forecasts, readings }: KnownInput): Season {
+  const known = buildKnown(forecasts, readings, (trackM, heightM, day) =>
+    meansAt(season, trackM, heightM, dayOfYear(day)),
+  );
+  return known ? { ...season, known } : season;
 }
 
 /** What a cold and a warm year are from the normals, K: one in six either way [L]. */
 export const WARMTH_K = { cold: -1.5, usual: 0, warm: 1.5 } as const;
 export type WarmthWord = keyof typeof WARMTH_K;
 
+/** What wet days are of the normal in a dry and a wet year: about one in six either way [L]. */
+const WET_DAYS_FACTOR = { dry: 0.75, usual: 1, wet: 1.25 } as const;
+export type WetnessWord = keyof typeof WET_DAYS_FACTOR;
+const MOST_WET = 0.95;
+
 /** Rain of a place that tells none: its latitude's, not far from the sea. */
 const RAIN_SEA_KM = 100;
 
-function climateYear(station: StationFacts, latDeg: number, warmth: WarmthWord): ClimateYear {
+function climateYear(
+  station: StationFacts,
+  latDeg: number,
+  { warmerK, wetter }: { warmerK: number; wetter: number },
+): ClimateYear {
   const { trackM, heightM, precipMm, wetDays } = station;
-  const warmerK = WARMTH_K[warmth];
   const place = { latDeg, heightM: Number.isNaN(heightM) ? 0 : heightM, seaKm: RAIN_SEA_KM, west: 0.5 };
   const assumed = precipMm && wetDays ? undefined : simulatedNormals(place);
   const rain = precipMm ?? assumed!.rainMm;
@@ -136,7 +168,7 @@ function climateYear(station: StationFacts, latDeg: number, warmth: WarmthWord):
     cloud: station.cloud ?? Array<number>(12).fill(CLOUD),
     windMps: station.windMps,
     precipMm: daily(rain),
-    wetChance: daily(wet).map((chance) => Math.min(1, chance)),
+    wetChance: daily(wet).map((chance) => Math.min(wetter > 1 ? Math.max(chance, MOST_WET) : 1, wetter * chance)),
   };
 }
 
@@ -153,17 +185,34 @@ export function stationWeights(season: Season, walkedM: WalkedM): Float64Array {
 }
 
 /** Chance that a day is wet (1 mm or more). */
-export function wetChanceAt(season: Season, walkedM: WalkedM, yearDay: number): number {
+export function wetChanceAt(season: Season, walkedM: WalkedM, day: number): number {
+  const yearDay = dayOfYear(day);
   const weights = stationWeights(season, walkedM);
   let chance = 0;
   for (const [s, station] of season.stations.entries()) chance += weights[s]! * station.wetChance[yearDay]!;
-  return chance;
+  return season.known ? wetWithKnown(season.known, chance, season.trackAt(walkedM), day) : chance;
 }
 
 /** Mean low and high and the one-in-ten extremes at a place, height and date. */
 export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day: number): Climate {
-  const yearDay = dayOfYear(day);
   const placeM = season.trackAt(walkedM);
+  const normal = meansAt(season, placeM, heightM, dayOfYear(day));
+  const means = season.known ? withKnown(season.known, normal, placeM, heightM, day) : normal;
+  const { highC, lowSdK } = means;
+  // Two lapse rates could put a low above its high on a cold, high place.
+  const lowC = Math.min(means.lowC, highC);
+  const coldLowC = Math.min(means.coldLowC, lowC);
+  return {
+    lowC,
+    highC,
+    coldLowC,
+    lowSdK,
+    coldNightC: coldestInTenC(coldLowC, lowSdK),
+    hotDayC: highC + ONE_IN_TEN * means.highSdK,
+  };
+}
+
+function meansAt(season: Season, placeM: TrackM, heightM: number, yearDay: number): Means {
   let weights = 0;
   let lowC = 0;
   let coldC = 0;
@@ -182,18 +231,12 @@ export function climateAt(season: Season, walkedM: WalkedM, heightM: number, day
     lowSdK += weight * station.lowSdK;
     highSdK += weight * station.highSdK;
   }
-  lowC /= weights;
-  highC /= weights;
-  // Two lapse rates could put a low above its high on a cold, high place.
-  lowC = Math.min(lowC, highC);
-  const coldLowC = Math.min(coldC / weights, lowC);
   return {
-    lowC,
-    highC,
-    coldLowC,
+    lowC: lowC / weights,
+    coldLowC: coldC / weights,
+    highC: highC / weights,
     lowSdK: lowSdK / weights,
-    coldNightC: coldestInTenC(coldLowC, lowSdK / weights),
-    hotDayC: highC + (ONE_IN_TEN * highSdK) / weights,
+    highSdK: highSdK / weights,
   };
 }
 
@@ -204,9 +247,15 @@ export interface Sky {
   windMps: number;
 }
 
-/** Humidity, cloud and wind of the nearest station in the month. */
-export function skyAt(season: Season, walkedM: WalkedM, month: number): Sky {
+/** Humidity, cloud and wind of the nearest station in the day's month; the wind as forecast where it is. */
+export function skyAt(season: Season, walkedM: WalkedM, day: number): Sky {
   const placeM = season.trackAt(walkedM);
+  const month = monthOfDay(day);
   const nearest = season.stations.reduce((a, b) => (Math.abs(b.trackM - placeM) < Math.abs(a.trackM - placeM) ? b : a));
-  return { humidity: nearest.humidity[month]!, cloud: nearest.cloud[month]!, windMps: nearest.windMps };
+  const { windMps } = nearest;
+  return {
+    humidity: nearest.humidity[month]!,
+    cloud: nearest.cloud[month]!,
+    windMps: season.known ? windWithKnown(season.known, windMps, placeM, day) : windMps,
+  };
 }

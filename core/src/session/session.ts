@@ -13,7 +13,7 @@ import { assemble, assembleCells } from "../result/assemble.ts";
 import { blockFigures } from "../result/block.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
-import { buildSeason, stationFacts } from "../season/season.ts";
+import { buildSeason, seasonWith, stationFacts } from "../season/season.ts";
 import { buildSnow, snowDays } from "../season/snow.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
@@ -48,6 +48,7 @@ function rememberedStages() {
     profile: memo(profileOf),
     terrain: memo(buildTerrain),
     season: memo(buildSeason),
+    seasonWith: memo(seasonWith),
     snow: memo(buildSnow),
     snowDays: memo(snowDays),
     halts: memoEqual(buildHalts),
@@ -145,18 +146,29 @@ export class Session {
     const stops = this.part("walked stops", walked(allStops));
     const stretches = plan.stretches;
     const { climate } = plan;
-    const season = stage.season({
+    const normals = stage.season({
       profile,
       stations: this.part("stations", climate.stations.map(stationFacts)),
       warmth: climate.warmth,
+      wetness: climate.wetness,
+    });
+    const season = stage.seasonWith({
+      season: normals,
+      forecasts: climate.forecasts,
+      readings: climate.readings,
     });
     const snow =
       climate.snowBy === "degree-day"
-        ? stage.snowDays({ profile, snow: stage.snow({ season, profile, year: climate.snowYear }) })
+        ? stage.snowDays({ profile, snow: stage.snow({ season: normals, profile, year: climate.snowYear }) })
         : undefined;
     const terrain = stage.terrain({ profile, stretches, snow });
     const halts = stage.halts({ stops, profile });
-    const sources = stage.sources({ sources: this.part("walked sources", walked(plan.sources)), stretches, profile });
+    const sources = stage.sources({
+      sources: this.part("walked sources", walked(plan.sources)),
+      stretches,
+      profile,
+      wetness: climate.wetness,
+    });
     const camps = stage.camps({
       stretches,
       camps: this.part(
@@ -237,6 +249,8 @@ export class Session {
           bulkKgPerL: hikers.map((hiker) => hiker.food.bulkKgPerL),
           kitLegs: kit.legs,
           sleep,
+          nightBy: climate.nightBy,
+          terrain,
         },
         index,
       ),

@@ -9,8 +9,9 @@ import { provision } from "../provision/provision.ts";
 import type { HikerSupply } from "../provision/supply.ts";
 import { sunFraction } from "../provision/water.ts";
 import { belowHigh } from "../season/diurnal.ts";
+import { SnowWater } from "../provision/snowWater.ts";
 import { climateAt, skyAt } from "../season/season.ts";
-import { dayOfYear, monthOfDay } from "../units/day.ts";
+import { dayOfYear } from "../units/day.ts";
 import { partConditions } from "../walk/conditions.ts";
 import { allDetours } from "../walk/detours.ts";
 import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
@@ -49,6 +50,7 @@ function oneRound({ plan, tracks }: PlanCase) {
     walk,
     conditions,
     sources,
+    snow: SnowWater.of(ground, block, walk),
     loadKg: given,
     wornKg: kitLegs.map((leg) => leg.wornKg),
     bottleL: kitLegs.map((leg) => leg.bottleL),
@@ -102,7 +104,7 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
           terrain.snow[cell]! >= 0 &&
           seasonHolds(terrain.snowFromDay[cell]!, terrain.snowToDay[cell]!, dayOfYear(part.day));
         const rise = profile.heightM[cell]! - profile.heightM[part.startNode]!;
-        const { cloud } = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+        const { cloud } = skyAt(ground.season, walkedOf(profile, part.startNode), part.day);
         const firmH = firmAfterSunriseH(morning.lowC - 0.0045 * rise, cloud);
         const crust = firmH > 0 && clockH < part.sunriseH + firmH;
         const coat = SURFACE_FACTORS.findIndex(({ id }) => id === (crust ? "firm-snow" : "soft-snow"));
@@ -152,7 +154,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
     });
     let litres = 0;
     for (const part of walk.parts) {
-      const sky = skyAt(ground.season, walkedOf(profile, part.startNode), monthOfDay(part.day));
+      const sky = skyAt(ground.season, walkedOf(profile, part.startNode), part.day);
       for (let cell = part.startNode; cell < part.endNode; cell++) {
         const work = input(cell, 0, hiker.bodyKg);
         const rate =

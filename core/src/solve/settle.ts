@@ -15,6 +15,7 @@ import { hikerLoad, type HikerLoad } from "../load/load.ts";
 import type { PaceSettings } from "../plan/schema.ts";
 import type { HikerNeeds } from "../provision/needs.ts";
 import { provision } from "../provision/provision.ts";
+import { SnowWater } from "../provision/snowWater.ts";
 import type { HikerSupply, SupplyState } from "../provision/supply.ts";
 import type { PlacedSource } from "../walk/camps.ts";
 import { partConditions, type PartConditions } from "../walk/conditions.ts";
@@ -92,6 +93,7 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
     const walkedOn = loadKg;
     const walkedTo = detours;
     const conditions = partConditions(ground, walk.parts);
+    const snow = SnowWater.of(ground, block, walk);
     const supplies = needs.map((need, h) =>
       provision({
         needs: need,
@@ -101,6 +103,7 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
         walk,
         conditions,
         sources,
+        snow,
         loadKg: loadKg[h]!,
         wornKg: wornKg[h]!,
         bottleL: bottleL[h]!,

@@ -3,6 +3,7 @@ import type { Camp, DayRules, Source, Stop, Stretch, WaterSettings } from "../pl
 import { nodeOf, nodesOn, type Placed } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { throughYear } from "../season/months.ts";
+import type { WetnessWord } from "../season/season.ts";
 import { clamp } from "../units/constants.ts";
 import { indexAbove } from "../units/sorted.ts";
 import { offers, SELLS_FOOD } from "./halts.ts";
@@ -128,7 +129,8 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
 }
 
 /** The sources in walking order, the nearest first where several lie on one node, with what a plan has to know of them. */
-export function placeSources({ sources, stretches, profile }: SourceInput): PlacedSource[] {
+export function placeSources({ sources, stretches, profile, wetness = "usual" }: SourceInput): PlacedSource[] {
+  const odds = FLOW_ODDS[wetness];
   const dry = stretches
     .filter(({ kind }) => kind === "dry")
     .map(({ fromM, toM, alternateId, ...season }) => ({ fromM, toM, alternateId, season: drySeason(season) }));
@@ -138,7 +140,7 @@ export function placeSources({ sources, stretches, profile }: SourceInput): Plac
       kind,
       offTrailM,
       reliable,
-      chanceByMonth,
+      chanceByMonth: odds === 1 ? chanceByMonth : chanceByMonth?.map((chance) => byOdds(chance, odds)),
       counted,
       node: nodeOf(profile, { trackM, alternateId: line }),
       drySeasons: dry
@@ -155,6 +157,14 @@ export interface SourceInput {
   sources: readonly Source[];
   stretches: readonly Stretch[];
   profile: Profile;
+  wetness?: WetnessWord;
+}
+
+/** What the odds that a source flows are in a dry and a wet year, of the usual one's [L]. */
+const FLOW_ODDS = { dry: 0.5, usual: 1, wet: 2 } as const;
+
+function byOdds(chance: number, factor: number): number {
+  return (chance * factor) / (1 - chance + chance * factor);
 }
 
 /** Water this near an end of a dry stretch is what it lies between. */

@@ -1,8 +1,7 @@
 /** The weather of every day part: at its middle for the walking, at its camp for the night. */
 import { POOLING_K } from "../models/cold.ts";
-import { climateAt, skyAt, type Climate, type Sky } from "../season/season.ts";
+import { climateAt, skyAt, wetChanceAt, type Climate, type Sky } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
-import { monthOfDay } from "../units/day.ts";
 import type { Ground } from "./ground.ts";
 import type { DayPart } from "./walk.ts";
 
@@ -14,6 +13,8 @@ export interface PartConditions {
   /** Halfway from the day's high to the night's low: what a camp's evening, night and morning are drunk by. */
   eveningC: number;
   sky: Sky;
+  /** Chance that the day is wet. */
+  wetChance: number;
 }
 
 export function partConditions(ground: Ground, parts: readonly DayPart[]): PartConditions[] {
@@ -27,7 +28,9 @@ export function partConditions(ground: Ground, parts: readonly DayPart[]): PartC
       night.coldLowC -= POOLING_K;
       night.coldNightC -= POOLING_K;
     }
-    const sky = skyAt(season, walkedOf(profile, mid), monthOfDay(part.day));
-    return { walking, night, meanC: (walking.highC + night.lowC) / 2, eveningC: (night.highC + night.lowC) / 2, sky };
+    const sky = skyAt(season, walkedOf(profile, mid), part.day);
+    const wetChance = wetChanceAt(season, walkedOf(profile, part.endNode), part.day);
+    const eveningC = (night.highC + night.lowC) / 2;
+    return { walking, night, meanC: (walking.highC + night.lowC) / 2, eveningC, sky, wetChance };
   });
 }

@@ -70,7 +70,7 @@ export function beginDay(
   const sun = ground.sun.at(day, profile.latDeg[node]!);
   const heightM = profile.heightM[node]!;
   const weather = climateAt(ground.season, walkedOf(profile, node), heightM, day);
-  const { cloud } = skyAt(ground.season, walkedOf(profile, node), monthOfDay(day));
+  const { cloud } = skyAt(ground.season, walkedOf(profile, node), day);
   let wantedH = wantedHours(paces, day - ground.startDay);
   if (fromStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 

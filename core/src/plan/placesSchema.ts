@@ -1,0 +1,86 @@
+/** What lies along the trail in the document: stops, water, stretches, camps. */
+import { z } from "zod";
+import { RULES, SERVICES, SOURCE_KINDS, STRETCH_KINDS, SURFACES } from "./ids.ts";
+import { amount, distance, fraction, id, label, line, monthDay, monthly, name, note, place, trackM, whole } from "./values.ts";
+
+export const stopSchema = z.looseObject({
+  id,
+  name,
+  trackM,
+  ...place,
+  offTrailM: distance(200_000).default(0),
+  /** On foot the way to the stop is walked; a ride takes its minutes each way, waiting in them, and no legs. */
+  access: z.enum(["foot", "ride"]).default("foot"),
+  rideMin: amount("min", 0, 1440).default(60),
+  services: z.array(z.enum(SERVICES)).default([]),
+  /** Does this plan resupply here? */
+  use: z.boolean().default(true),
+  /** Nights spent here: 0 passes through, 2 is one zero day. */
+  nights: whole("", 0, 30).default(1),
+  hours: label.default(""),
+  /** Hour of the day after which nobody is there; never where missing. */
+  closesH: amount("clock", 0, 24).optional(),
+  /** Open from this day of the year to that one, inclusive; all year without. */
+  openFrom: monthDay.optional(),
+  openTo: monthDay.optional(),
+  /** The same for its post counter, where that is less. */
+  postFrom: monthDay.optional(),
+  postTo: monthDay.optional(),
+  note,
+});
+
+export const sourceSchema = z.looseObject({
+  id,
+  name,
+  trackM,
+  ...place,
+  kind: z.enum(SOURCE_KINDS).default("spring"),
+  reliable: z.boolean().default(true),
+  /** Chance of finding water, January to December. */
+  chanceByMonth: monthly(fraction()).optional(),
+  /** One's own judgement, over every school of trust: counted on, or struck out. */
+  counted: z.boolean().optional(),
+  offTrailM: distance(20_000).default(0),
+});
+
+export const stretchSchema = z.looseObject({
+  id,
+  name: label,
+  fromM: trackM,
+  toM: trackM,
+  ...line,
+  kind: z.enum(STRETCH_KINDS),
+  /** What is walked on, for kinds `surface` and `snow`. */
+  surface: z.enum(SURFACES).optional(),
+  /** Season in which the stretch applies, as month-day, inclusive; all year without. */
+  fromMonthDay: monthDay.optional(),
+  toMonthDay: monthDay.optional(),
+  rule: z.enum(RULES).optional(),
+  /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
+  heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
+  /** A ford, measured: how deep and how fast it was on a day of the year at an hour. */
+  depthM: amount("m", 0, 5).optional(),
+  speedMps: amount("m/s", 0, 6).optional(),
+  refMonthDay: monthDay.optional(),
+  refClockH: amount("clock", 0, 24).optional(),
+  /** What drains to the ford, the water's way down from the snow, and whether a glacier feeds it. */
+  basinKm2: amount("km²", 0.1, 100_000).optional(),
+  snowWayM: distance(500_000).optional(),
+  glacier: z.boolean().default(false),
+  note,
+});
+
+export const campSchema = z.looseObject({
+  id,
+  name,
+  trackM,
+  ...place,
+  /** In a hollow or on a valley floor, where cold air pools. */
+  hollow: z.boolean().default(false),
+  note,
+});
+
+export type Stop = z.infer<typeof stopSchema>;
+export type Source = z.infer<typeof sourceSchema>;
+export type Stretch = z.infer<typeof stretchSchema>;
+export type Camp = z.infer<typeof campSchema>;
