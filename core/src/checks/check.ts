@@ -2,6 +2,7 @@
  * What falls short, and by what figures: codes and values; the interface has the words. A check is a kind of
  * its own, with its figures and their units; a new one is written in one of the files beside this.
  */
+import type { FordPassage } from "../conditions/fords.ts";
 import type { HikerSchools } from "../models/hiker.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
 import type { LegHiker, LegResult, TripFigures } from "../result/result.ts";
@@ -14,7 +15,7 @@ export type Severity = "blocker" | "caution" | "note";
 // prettier-ignore
 export type FigureUnit =
   | "kg" | "g" | "L" | "m" | "C" | "R" | "kcal/day" | "kcal" | "kcal/kg" | "kcal/g" | "g/kg" | "days" | "Wh" | "min"
-  | "h" | "clock"
+  | "h" | "clock" | "m/s"
   | "%" | "count" | "date" | "name";
 
 type Units = Readonly<Record<string, FigureUnit>>;
@@ -36,6 +37,7 @@ export interface CheckContext {
   schools: readonly HikerSchools[];
   sources: readonly PlacedSource[];
   climateAssumed: boolean;
+  fords: readonly FordPassage[];
 }
 
 export type Finding<U extends Units> = { severity: Severity } & Partial<Where> & Figures<U>;

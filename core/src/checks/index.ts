@@ -4,6 +4,7 @@ import type { CheckContext, CheckOf, FigureUnit, Finding } from "./check.ts";
 import { coldChecks } from "./cold.ts";
 import { daysChecks } from "./days.ts";
 import { foodChecks } from "./food.ts";
+import { fordChecks } from "./fords.ts";
 import { kitChecks } from "./kit.ts";
 import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
@@ -25,6 +26,7 @@ export const CHECKS = [
   ...stretchChecks,
   ...routeChecks,
   ...seasonChecks,
+  ...fordChecks,
   ...powerChecks,
   ...bodyChecks,
   ...modelChecks,

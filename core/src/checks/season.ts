@@ -1,4 +1,8 @@
-/** Snow under foot at the dates of passage, and a season that is not known well. */
+/** The season at the dates of passage: snow under foot, wet cold, sun; and how well it is known. */
+import { clearNoonUv } from "../models/ultraviolet.ts";
+import { WET_COLD_C, WET_COLD_WIND_MPS } from "../models/wetCold.ts";
+import { nodeOf } from "../track/place.ts";
+import { dayNumber, dayOfYear } from "../units/day.ts";
 import { defineCheck } from "./check.ts";
 
 /** Less is stepped round or over. */
@@ -6,10 +10,90 @@ const LEAST_SNOW_M = 1000;
 
 const snowUnderfoot = defineCheck({
   code: "snow-underfoot",
-  units: { have: "m", soft: "m" },
+  units: { have: "m", soft: "m", late: "m" },
   *find({ result }) {
-    for (const { index, snowM, softSnowM } of result.legs)
-      if (snowM >= LEAST_SNOW_M) yield { severity: "caution", legIndex: index, have: snowM, soft: softSnowM };
+    for (const { index, snowM, softSnowM, lateSnowM } of result.legs)
+      if (snowM + lateSnowM >= LEAST_SNOW_M)
+        yield { severity: "caution", legIndex: index, have: snowM, soft: softSnowM, late: snowM + lateSnowM };
+  },
+});
+
+/** Fewer wet days in the cold than this are bad luck. */
+const LEAST_WET_DAYS = 0.5;
+
+/** Told once, for the leg that has most of it. */
+const wetCold = defineCheck({
+  code: "wet-cold",
+  units: { have: "C", days: "days", wind: "m/s", legs: "count" },
+  *find({ result: { days } }) {
+    const cold = days.filter(({ lowC, highC }) => (lowC + highC) / 2 <= WET_COLD_C);
+    const wetDays = cold.reduce((sum, { wetChance }) => sum + wetChance, 0);
+    if (wetDays < LEAST_WET_DAYS) return;
+    const byLeg = new Map<number, number>();
+    for (const { legIndex, wetChance } of cold) byLeg.set(legIndex, (byLeg.get(legIndex) ?? 0) + wetChance);
+    const [legIndex] = [...byLeg].reduce((a, b) => (b[1] > a[1] ? b : a));
+    const there = cold.filter((day) => day.legIndex === legIndex);
+    const have = Math.min(...there.map(({ lowC, highC }) => (lowC + highC) / 2));
+    const wind = Math.max(...cold.map(({ windMps }) => windMps));
+    const severity = wind >= WET_COLD_WIND_MPS ? "caution" : "note";
+    yield { severity, legIndex, have, days: wetDays, wind, legs: byLeg.size };
+  },
+});
+
+/** From here on shade at noon is advised. */
+const STRONG_UV = 8;
+
+/** Told once, where the noon sun is strongest. */
+const sunStrong = defineCheck({
+  code: "sun-strong",
+  units: { have: "count", over: "name" },
+  *find({ result: { days, legs, profile } }) {
+    let strongest = { have: 0, legIndex: 0, over: "ground" };
+    for (const day of days) {
+      const node = (day.fromNode + day.toNode) >> 1;
+      const onSnow = legs[day.legIndex]!.snowM >= LEAST_SNOW_M;
+      const heightM = profile.hasHeights ? profile.heightM[node]! : 0;
+      const have = clearNoonUv(profile.latDeg[node]!, dayOfYear(dayNumber(day.date)!), heightM, onSnow);
+      if (have > strongest.have) strongest = { have, legIndex: day.legIndex, over: onSnow ? "snow" : "ground" };
+    }
+    if (strongest.have >= STRONG_UV) yield { severity: "note", ...strongest };
+  },
+});
+
+/** Nothing that far back tells much of a day. */
+const OLD_FORECAST_DAYS = 10;
+
+const forecastUnused = defineCheck({
+  code: "forecast-unused",
+  units: { forecast: "name", why: "name", days: "count" },
+  *find({ plan, result }) {
+    const first = dayNumber(plan.trip.startDate)!;
+    const last = dayNumber(result.finishDate)!;
+    for (const { name, issued, days } of plan.climate.forecasts) {
+      const lead = (date: string): number => dayNumber(date)! - dayNumber(issued)!;
+      const found = {
+        outside: days.filter(({ date }) => dayNumber(date)! < first || dayNumber(date)! > last).length,
+        before: days.filter(({ date }) => lead(date) < 0).length,
+        old: days.filter(({ date }) => lead(date) > OLD_FORECAST_DAYS).length,
+      };
+      for (const why of ["before", "outside", "old"] as const)
+        if (found[why] > 0) yield { severity: "note", forecast: name, why, days: found[why] };
+    }
+  },
+});
+
+/** A thermometer read so much above or below the trail was not on it. */
+const OFF_HEIGHT_M = 500;
+
+const readingHeight = defineCheck({
+  code: "reading-height",
+  units: { day: "date", have: "m", limit: "m" },
+  *find({ plan, result: { profile } }) {
+    if (!profile.hasHeights) return;
+    for (const { date, trackM, heightM } of plan.climate.readings) {
+      const limit = profile.heightM[nodeOf(profile, { trackM })]!;
+      if (Math.abs(heightM - limit) > OFF_HEIGHT_M) yield { severity: "note", day: date, have: heightM, limit };
+    }
   },
 });
 
@@ -24,4 +108,4 @@ const rainAssumed = defineCheck({
   },
 });
 
-export const seasonChecks = [snowUnderfoot, rainAssumed] as const;
+export const seasonChecks = [snowUnderfoot, wetCold, sunStrong, rainAssumed, forecastUnused, readingHeight] as const;

@@ -1,6 +1,8 @@
 /** What a plan takes at its stops, against what they say they offer. */
-import type { Stop } from "../plan/schema.ts";
+import type { Stop, Stretch } from "../plan/schema.ts";
+import { dayNumber, dayOfYear, isoOfDay } from "../units/day.ts";
 import { offers, SELLS_GOODS } from "../walk/halts.ts";
+import { holdsOn } from "../walk/terrain.ts";
 import { defineCheck, type CheckContext, type OnLeg, onLegs } from "./check.ts";
 
 const SLACK_KG = 0.05;
@@ -77,4 +79,68 @@ const stopsSilent = defineCheck({
   },
 });
 
-export const stopChecks = [foodNotSold, fuelNotSold, pieceNotThere, stopsSilent] as const;
+type Opening = Pick<Stretch, "fromMonthDay" | "toMonthDay">;
+
+/** The first day from one on that a season holds, as a date. */
+function opensAgain(opening: Opening, from: number): string {
+  let day = from;
+  while (day < from + 366 && !holdsOn(opening, dayOfYear(day))) day++;
+  return isoOfDay(day);
+}
+
+/** Used stops of the plan with the date of coming to each. */
+function* arrivals({ plan, result }: CheckContext) {
+  for (const leg of result.legs) {
+    const stop = plan.stops.find(({ id }) => id === leg.toStopId);
+    if (stop) yield { stop, leg, day: dayNumber(leg.endDate)!, leaves: result.legs[leg.index + 1] };
+  }
+}
+
+const stopOutOfSeason = defineCheck({
+  code: "stop-out-of-season",
+  units: { stopId: "name", stop: "name", day: "date", opens: "date", wait: "days" },
+  *find(context) {
+    for (const { stop, leg, day } of arrivals(context)) {
+      const opening = { fromMonthDay: stop.openFrom, toMonthDay: stop.openTo };
+      if (holdsOn(opening, dayOfYear(day))) continue;
+      const opens = opensAgain(opening, day);
+      const where = { legIndex: leg.index, atM: leg.toM, stopId: stop.id, stop: stop.name };
+      yield { severity: "blocker", ...where, day: leg.endDate, opens, wait: dayNumber(opens)! - day };
+    }
+  },
+});
+
+/** Where something is posted, or nothing but the post brings food. */
+const postOutOfSeason = defineCheck({
+  code: "post-out-of-season",
+  units: { stopId: "name", stop: "name", day: "date", opens: "date", wait: "days" },
+  *find(context) {
+    const posted = new Set(
+      context.plan.kit.flatMap(({ spans }) =>
+        spans.flatMap(({ begins, ends, fromStopId, toStopId }) => [
+          ...(begins === "posted" ? [fromStopId] : []),
+          ...(ends === "sent-home" || ends === "sent-forward" ? [toStopId] : []),
+        ]),
+      ),
+    );
+    for (const { stop, leg, day, leaves } of arrivals(context)) {
+      const opening = { fromMonthDay: stop.postFrom ?? stop.openFrom, toMonthDay: stop.postTo ?? stop.openTo };
+      const wanted = posted.has(stop.id) || (leaves?.foodSold === true && !offers(stop, SHOPS));
+      if (!stop.services.includes("post") || !wanted || holdsOn(opening, dayOfYear(day))) continue;
+      const opens = opensAgain(opening, day);
+      const where = { legIndex: leg.index, atM: leg.toM, stopId: stop.id, stop: stop.name };
+      yield { severity: "caution", ...where, day: leg.endDate, opens, wait: dayNumber(opens)! - day };
+    }
+  },
+});
+
+const SHOPS: Stop["services"] = ["shop-small", "shop-full"];
+
+export const stopChecks = [
+  stopOutOfSeason,
+  postOutOfSeason,
+  foodNotSold,
+  fuelNotSold,
+  pieceNotThere,
+  stopsSilent,
+] as const;

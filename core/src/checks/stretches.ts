@@ -52,6 +52,32 @@ const toldAhead = defineCheck({
   },
 });
 
+/** Ticks quest between such daily means (Perret and others 2000 for the lower [M]), and not high up [L]. */
+const TICK_C = { from: 7, to: 22 } as const;
+const TICK_MOST_M = 2000;
+
+const ticks = defineCheck({
+  code: "ticks",
+  units: { stretch: "name", days: "count" },
+  *find({ plan, result }) {
+    for (const stretch of plan.stretches) {
+      if (stretch.kind !== "ticks") continue;
+      for (const leg of result.legs) {
+        if (!touches(stretch, leg, result) || !holdsOn(stretch, leg)) continue;
+        const days = result.days.filter(({ legIndex, lowC, highC, fromNode, toNode }) => {
+          const meanC = (lowC + highC) / 2;
+          const heightM = result.profile.heightM[(fromNode + toNode) >> 1]!;
+          const met = nodesOn(result.profile, stretch).some(([from, to]) => from < toNode && to > fromNode);
+          return legIndex === leg.index && met && meanC >= TICK_C.from && meanC <= TICK_C.to && heightM < TICK_MOST_M;
+        }).length;
+        if (days === 0) continue;
+        const atM = walkedOf(result.profile, firstNode(stretch, leg, result));
+        yield { severity: "note", legIndex: leg.index, atM, stretch: stretch.name, days };
+      }
+    }
+  },
+});
+
 /** What is told before a stretch; undefined for those that have an effect or a check of their own. */
 function lineOf({ kind, rule }: Stretch): "permit" | "own-rule" | "hazard" | "insects" | undefined {
   if (kind === "hazard" || kind === "insects") return kind;
@@ -59,4 +85,4 @@ function lineOf({ kind, rule }: Stretch): "permit" | "own-rule" | "hazard" | "in
   return rule === "permit" ? "permit" : rule === undefined ? "own-rule" : undefined;
 }
 
-export const stretchChecks = [toldAhead] as const;
+export const stretchChecks = [toldAhead, ticks] as const;

@@ -3,8 +3,11 @@ import { ONE_IN_TEN } from "../models/cold.ts";
 import { coldestOfNightsC } from "../models/coldNight.ts";
 import { wetDays } from "../models/rain.ts";
 import type { Plan } from "../plan/schema.ts";
-import type { PlanFigures } from "../result/result.ts";
-import { placeYear } from "../season/placeYear.ts";
+import { moonlitHours } from "../models/moon.ts";
+import { clearNoonUv } from "../models/ultraviolet.ts";
+import type { DayResult, PlanFigures } from "../result/result.ts";
+import type { Profile } from "../track/profile.ts";
+import { placeYear } from "./placeYear.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { seasonOf, type SeasonFacts } from "./plane.ts";
@@ -27,6 +30,10 @@ export interface LegConditions {
   noneWetChance: number;
   longestWetDays: number;
   leastDaylightH: number;
+  /** Ultraviolet index at noon under a clear sky, at most. */
+  uvIndex: number;
+  /** Hours of the leg's nights with moon enough to walk an open trail, clouds as usual; of how many nights. */
+  moonlitH: number;
   /** 0 to 3. */
   insects: number;
   /** The coldest that every hiker's sleep kit stands on the leg, °C; undefined without nights outside or a bag. */
@@ -51,7 +58,7 @@ export function legConditions(
         heightM: profile.heightM[toNode]!,
         latDeg: profile.latDeg[toNode]!,
       };
-      const level = placeYear(season, snow, place).insects[dayOfYear(dayNumber(date)!)]!;
+      const level = placeYear({ season, snow }, place).insects[dayOfYear(dayNumber(date)!)]!;
       insects = Math.max(insects, level);
     }
     // A rest day is one night more at the same place.
@@ -78,8 +85,23 @@ export function legConditions(
       noneWetChance: wet.noneChance,
       longestWetDays: wet.longestMean,
       leastDaylightH: Math.min(...own.map(({ daylightH }) => daylightH)),
+      uvIndex: Math.max(...own.map((day) => noonUv(day, profile, leg.snowM > 0))),
+      moonlitH: own.reduce((hours, day) => hours + moonOf(day, profile), 0),
       insects,
       standsC: margins.length === 0 ? undefined : leg.kitNightC - Math.min(...margins),
     };
   });
+}
+
+function noonUv({ date, fromNode, toNode }: DayResult, profile: Profile, onSnow: boolean): number {
+  const node = (fromNode + toNode) >> 1;
+  const heightM = profile.hasHeights ? profile.heightM[node]! : 0;
+  return clearNoonUv(profile.latDeg[node]!, dayOfYear(dayNumber(date)!), heightM, onSnow);
+}
+
+/** The night after a day, where it is the day's last part. */
+function moonOf({ date, toNode, night, sunsetH, sunriseH, cloud }: DayResult, profile: Profile): number {
+  if (night === "none") return 0;
+  const place = { lonDeg: profile.lonDeg[toNode]!, latDeg: profile.latDeg[toNode]! };
+  return moonlitHours(dayNumber(date)!, place, { sunsetH, nextSunriseH: sunriseH }, { cloud });
 }

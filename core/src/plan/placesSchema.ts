@@ -1,7 +1,21 @@
 /** What lies along the trail in the document: stops, water, stretches, camps. */
 import { z } from "zod";
 import { RULES, SERVICES, SOURCE_KINDS, STRETCH_KINDS, SURFACES } from "./ids.ts";
-import { amount, distance, fraction, id, label, line, monthDay, monthly, name, note, place, trackM, whole } from "./values.ts";
+import {
+  amount,
+  distance,
+  fraction,
+  id,
+  label,
+  line,
+  monthDay,
+  monthly,
+  name,
+  note,
+  place,
+  trackM,
+  whole,
+} from "./values.ts";
 
 export const stopSchema = z.looseObject({
   id,
@@ -59,7 +73,7 @@ export const stretchSchema = z.looseObject({
   /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
   heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
   /** A ford, measured: how deep and how fast it was on a day of the year at an hour. */
-  depthM: amount("m", 0, 5).optional(),
+  depthM: amount("m deep", 0, 5).optional(),
   speedMps: amount("m/s", 0, 6).optional(),
   refMonthDay: monthDay.optional(),
   refClockH: amount("clock", 0, 24).optional(),

@@ -6,13 +6,15 @@ import type { TrackM } from "../units/lengths.ts";
 const MAX_TRACK_M = 40_000_000;
 
 /** A bounded number with the unit it is in; screens and docs read both from here. */
-export const amount = (unit: string, min: number, max: number): z.ZodNumber => z.number().min(min).max(max).meta({ unit });
+export const amount = (unit: string, min: number, max: number): z.ZodNumber =>
+  z.number().min(min).max(max).meta({ unit });
 export const whole = (unit: string, min: number, max: number): z.ZodNumber =>
   z.number().int().min(min).max(max).meta({ unit });
 /** A share, kept as a fraction and shown in percent. */
 export const fraction = (min = 0, max = 1): z.ZodNumber => amount("fraction", min, max);
 /** A length that the hiker reads in kilometres or miles; other metres are heights. */
-export const distance = (max: number): z.ZodNumber => z.number().min(0).max(max).meta({ unit: "m", quantity: "distance" });
+export const distance = (max: number): z.ZodNumber =>
+  z.number().min(0).max(max).meta({ unit: "m", quantity: "distance" });
 
 /** Ids with `@` stand for the ends of the trail. */
 export const id = z

@@ -179,6 +179,7 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       nightSdK: weather.night.lowSdK,
       wetChance: weather.wetChance,
       windMps: weather.sky.windMps,
+      cloud: weather.sky.cloud,
       outside: sleepsOutside(part, halts),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>

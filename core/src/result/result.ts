@@ -142,6 +142,8 @@ export interface DayResult {
   /** Chance that the day is wet, and the wind at the walker. */
   wetChance: number;
   windMps: number;
+  /** 0 to 1. */
+  cloud: number;
   /** Per hiker, parallel to the plan's. */
   energyKcal: number[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */

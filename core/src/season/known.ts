@@ -10,7 +10,12 @@
  * and its way along the trail (1/e in 300 km), drawn towards nothing as far as single nights scatter: sum(w r) /
  * (sum w + SD²/2²), the error of normals being 2 K or so [L]. Warmer readings never make a cold night warmer.
  */
-import { COLD_LAPSE_DOWN_K_PER_M, COLD_LAPSE_UP_K_PER_M, HIGH_LAPSE_K_PER_M, LOW_LAPSE_K_PER_M } from "../models/cold.ts";
+import {
+  COLD_LAPSE_DOWN_K_PER_M,
+  COLD_LAPSE_UP_K_PER_M,
+  HIGH_LAPSE_K_PER_M,
+  LOW_LAPSE_K_PER_M,
+} from "../models/cold.ts";
 import type { Forecast, Reading } from "../plan/schema.ts";
 import type { TrackM } from "../units/lengths.ts";
 import { clamp } from "../units/constants.ts";
@@ -112,6 +117,9 @@ const HALF_LIFE_DAYS = 7;
 const NEAR_M = 300_000;
 const PRIOR_K = 2;
 
+/** Readings say nothing that counts of days further off: 1/16 of their weight. */
+const READINGS_REACH_DAYS = 28;
+
 /** What the normals are wrong by at a place and day as far as own readings tell, K. */
 export function biasK({ deviations }: Known, key: "lowK" | "highK", placeM: TrackM, day: number): number {
   let sum = 0;
@@ -120,6 +128,7 @@ export function biasK({ deviations }: Known, key: "lowK" | "highK", placeM: Trac
   for (const deviation of deviations) {
     const value = deviation[key];
     if (value === undefined) continue;
+    if (Math.abs(day - deviation.day) > READINGS_REACH_DAYS) continue;
     const weight =
       0.5 ** (Math.abs(day - deviation.day) / HALF_LIFE_DAYS) * Math.exp(-Math.abs(deviation.trackM - placeM) / NEAR_M);
     sum += weight * value;
@@ -175,4 +184,12 @@ export function windWithKnown({ told }: Known, windMps: number, placeM: TrackM, 
     if (one.windMps !== undefined)
       wind += belongs(one, placeM) * forecastWeight(one.leadDays) * (AT_WALKER * one.windMps - wind);
   return wind;
+}
+
+/** The days on which anything is known better than the normals, in order. */
+export function knownDays({ told, deviations }: Known): number[] {
+  const days = new Set(told.keys());
+  for (const { day } of deviations)
+    for (let near = day - READINGS_REACH_DAYS; near <= day + READINGS_REACH_DAYS; near++) days.add(near);
+  return [...days].sort((a, b) => a - b);
 }

@@ -11,8 +11,11 @@ import { walkedOf } from "../track/place.ts";
 import { buildProfile } from "../track/profile.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { seasonHolds } from "../walk/terrain.ts";
-import { climateAt, wetChanceAt } from "./season.ts";
-import { cellThreshold, snowAt, snowDays } from "./snow.ts";
+import { meltIndex } from "../models/ford.ts";
+import { meltBetween, meltSums } from "./melt.ts";
+import { throughYear } from "./months.ts";
+import { climateAt, stationWeights, wetChanceAt } from "./season.ts";
+import { buildSnow, cellThreshold, snowAt, snowDays, type Snow } from "./snow.ts";
 import { daylight } from "./sun.ts";
 
 const LOW = [-8, -7, -4, -1, 3, 7, 11, 10, 6, 1, -4, -7];
@@ -84,10 +87,16 @@ describe("cells", () => {
 });
 
 test("the plane says what the core says, at two hundred random places and dates", () => {
-  const climate = climateOf();
+  const told = [{ date: "2028-05-03", lowC: -6, highC: 2, wetChance: 0.9 }];
+  const forecasts = [{ id: "f", name: "f", fromM: 0, toM: 60_000, heightM: 500, issued: "2028-05-01", days: told }];
+  const readings = [{ id: "r", date: "2028-06-10", trackM: 20_000, heightM: 900, lowC: 1 }];
+  const climate = climateOf({ forecasts, readings, snowYear: "high" });
   const { season, snow } = seasonOf({ climate }, profile);
   const columns = 37;
-  const { values } = buildPlane({ climate }, profile, columns);
+  const months = [1, 1, 1, 1, 0.9, 0.7, 0.4, 0.2, 0.3, 0.6, 0.9, 1];
+  const { sources } = planOf({ sources: [{ id: "s", name: "s", trackM: 5000, chanceByMonth: months }] });
+  const { values } = buildPlane({ climate, sources, stretches: [] }, profile, columns);
+  const usual = buildSnow({ season, profile, year: "usual" });
   const first = dayNumber("2028-01-01")!;
   fc.assert(
     fc.property(fc.nat(columns - 1), fc.nat(365), (column, yearDay) => {
@@ -101,6 +110,11 @@ test("the plane says what the core says, at two hundred random places and dates"
       expect(values.wetChance[at]).toBeCloseTo(wetChanceAt(season, walkedM, first + yearDay), 5);
       const light = daylight(first + yearDay, 0, profile.latDeg[node]!).daylightH;
       expect(Math.abs(values.daylightH[at]! - light)).toBeLessThan(4 / 60);
+      const melt = (of: Snow) => meltBetween(meltSums(of), stationWeights(season, walkedM), heightM, heightM + 500);
+      expect(values.streams[at]).toBeCloseTo(meltIndex(melt(snow!)[yearDay]!, Math.max(...melt(usual))), 3);
+      const near = Math.abs(walkedM - 5000) <= 10_000;
+      if (near) expect(values.sources[at]).toBeCloseTo(throughYear(months, yearDay), 5);
+      else expect(values.sources[at]).toBeNaN();
       expect(values.insects[at]).toBeGreaterThanOrEqual(0);
       expect(values.insects[at]).toBeLessThanOrEqual(3);
     }),

@@ -20,7 +20,7 @@ import { clamp } from "../units/constants.ts";
 import type { WalkedM } from "../units/lengths.ts";
 import { stationWeights, type Season } from "./season.ts";
 
-const BAND_M = 100;
+export const BAND_M = 100;
 const DAYS = YEAR_DAYS;
 /** Where no day of the year is as cold as this in the mean, none of it is snow. */
 const NEVER_C = 12;

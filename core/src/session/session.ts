@@ -4,6 +4,7 @@
  * time, so a plan has one result, whatever was edited before.
  */
 import { findChecks, type Check } from "../checks/index.ts";
+import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
 import { buildKit, pieceFacts } from "../kit/kit.ts";
 import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import type { Plan, Stop } from "../plan/schema.ts";
@@ -35,8 +36,11 @@ import { keepEqual, memo, memoEach, memoEqual } from "./memo.ts";
 
 /** What `computePlan` answers. */
 export interface PlanResult extends PlanFigures {
+  fords: readonly FordPassage[];
   checks: Check[];
 }
+
+const NO_FORDS: readonly FordPassage[] = [];
 
 /** The stages in their order, each with its memory. */
 function rememberedStages() {
@@ -50,7 +54,9 @@ function rememberedStages() {
     season: memo(buildSeason),
     seasonWith: memo(seasonWith),
     snow: memo(buildSnow),
+    usualSnow: memo(buildSnow),
     snowDays: memo(snowDays),
+    fords: memo(fordPassages),
     halts: memoEqual(buildHalts),
     sources: memoEqual(placeSources),
     camps: memo(buildCamps),
@@ -264,11 +270,36 @@ export class Session {
       parts: trail.blocks.flatMap((block) => block.parts),
       conditions: trail.blocks.flatMap((block) => block.conditions),
     });
+    const fords = this.part("fords", fordFacts(stretches));
+    const bodyMKg = Math.min(...hikers.map(({ heightCm, bodyKg }) => (heightCm / 100) * bodyKg));
+    const snowOf = { season: normals, profile };
+    const passages =
+      fords.length === 0
+        ? NO_FORDS
+        : stage.fords({
+            fords,
+            profile,
+            snow: stage.snow({ ...snowOf, year: climate.snowYear }),
+            usual:
+              climate.snowYear === "usual"
+                ? stage.snow({ ...snowOf, year: "usual" })
+                : stage.usualSnow({ ...snowOf, year: "usual" }),
+            blocks: trail.blocks,
+            bodyMKg,
+          });
     const told = stage.assemble({ ...trail, profile, kit, figures, schools, power });
     return {
       ...told,
       ...assembleCells(trail, profile, hikers.length),
-      checks: stage.checks({ plan, result: told, schools, sources, climateAssumed: season.assumed }),
+      fords: passages,
+      checks: stage.checks({
+        plan,
+        result: told,
+        schools,
+        sources,
+        climateAssumed: season.assumed,
+        fords: passages,
+      }),
     };
   }
 

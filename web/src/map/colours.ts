@@ -36,4 +36,6 @@ export const STRETCH_COLOUR = {
   hazard: "var(--danger)",
   insects: "var(--food)",
   dry: "var(--caution)",
+  ford: "var(--water)",
+  ticks: "var(--food)",
 } as const;

@@ -90,7 +90,9 @@ const STRETCH_WORDS: Record<keyof typeof STRETCH_COLOUR, string> = {
   surface: "slow ground",
   snow: "snow",
   rule: "rules",
-  hazard: "hazards and fords",
+  hazard: "hazards",
   insects: "insects",
   dry: "dry",
+  ford: "fords",
+  ticks: "ticks",
 };

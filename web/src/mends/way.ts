@@ -69,10 +69,17 @@ export function setOutEarlier({ plan }: Standing): Action | undefined {
 }
 
 /** The start moves by as many days as one is late. */
-export function startEarlier({ plan }: Standing, days: number): Action | undefined {
+export function startEarlier(on: Standing, days: number): Action | undefined {
+  return startLater(on, -Math.ceil(days));
+}
+
+/** More than two months are another hike. */
+const MOST_LATER_DAYS = 60;
+
+export function startLater({ plan }: Standing, days: number): Action | undefined {
   const start = dayNumber(plan.trip.startDate);
-  if (start === undefined) return undefined;
-  const date = isoOfDay(start - Math.ceil(days));
+  if (start === undefined || days > MOST_LATER_DAYS) return undefined;
+  const date = isoOfDay(start + days);
   return {
     button: `Start on ${dayMonth(date)}`,
     label: `Start ${dayMonth(date)}`,

@@ -34,6 +34,8 @@ const FAR_M = 5000;
 const ON_TRACK_M = 60;
 /** A hazard is told from so far before it to so far behind. */
 const HAZARD_M = 300;
+/** A ford is met at once. */
+const FORD_M = 50;
 
 const TAKES: Record<WaypointKind, Taken> = {
   stop: "stop",
@@ -78,8 +80,10 @@ export function partsOf(rows: readonly FoundRow[]): FoundParts {
     camps: of("camp").map((row) => campSchema.parse({ ...placeOf(row), note: row.point.description.slice(0, 2000) })),
     stretches: of("hazard").map((row) => {
       const { id, name, trackM } = placeOf(row);
-      const [fromM, toM] = [Math.max(0, trackM - HAZARD_M), trackM + HAZARD_M];
-      return stretchSchema.parse({ id, name, fromM, toM, kind: "hazard", note: row.point.description.slice(0, 2000) });
+      const kind = row.sorted.kind === "ford" ? "ford" : "hazard";
+      const aroundM = kind === "ford" ? FORD_M : HAZARD_M;
+      const [fromM, toM] = [Math.max(0, trackM - aroundM), trackM + aroundM];
+      return stretchSchema.parse({ id, name, fromM, toM, kind, note: row.point.description.slice(0, 2000) });
     }),
   };
 }

@@ -33,3 +33,30 @@ const outOfReach = (): { error: string } => ({ error: "Years from 1970 to 2199 a
 export function longDate(iso: string): string {
   return format(parseISO(iso), "d MMMM yyyy");
 }
+
+/** From one day of the year to another, inclusive, as MM-DD; neither for all year. */
+export type Season = readonly [from: string | undefined, to: string | undefined];
+
+const ALL_YEAR = /^(all (the )?year|always|)$/i;
+const BETWEEN = /\s+to\s+|\s*[–—]\s*|\s+-\s+|\s+until\s+/i;
+
+/** `1 Jun to 15 Oct`, also over the new year. */
+export function parseSeason(text: string): { season: Season } | { error: string } {
+  const tidy = text.trim();
+  if (ALL_YEAR.test(tidy)) return { season: [undefined, undefined] };
+  const ends = tidy.split(BETWEEN);
+  const error = `“${tidy.slice(0, 30)}” is no season. Type it as 1 Jun to 15 Oct, or all year.`;
+  if (ends.length !== 2) return { error };
+  // Of a leap year, so that 29 February is a day.
+  const days = ends.map((end) => parseDate(end, "2028-01-01"));
+  const [from, to] = days.map((day) => ("iso" in day ? day.iso.slice(5) : undefined));
+  return from === undefined || to === undefined ? { error } : { season: [from, to] };
+}
+
+/** `1 Jun to 15 Oct` of a season. */
+export function seasonWords([from, to]: Season): string {
+  if (from === undefined && to === undefined) return "all year";
+  const day = (monthDay: string | undefined, otherwise: string): string =>
+    format(parseISO(`2028-${monthDay ?? otherwise}`), "d MMM");
+  return `${day(from, "01-01")} to ${day(to, "12-31")}`;
+}

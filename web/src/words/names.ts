@@ -1,4 +1,4 @@
-import { RIDE, TRANSFER, walkEnds, type Hiker, type Plan } from "@gepack/core";
+import { RIDE, SNOW_ID, TRANSFER, walkEnds, type Hiker, type Plan } from "@gepack/core";
 
 /** Name of a stop, the two ends of the trail and places between the parts of a route included. */
 export function stopName({ stops, trip, route }: Pick<Plan, "stops" | "trip" | "route">, stopId: string): string {
@@ -16,6 +16,7 @@ function named(rows: readonly { id: string; name: string }[], id: string): strin
 
 /** Name of a source; a stop’s tap has none. */
 export function waterName(sourceId: string | undefined, plan: Plan): string {
+  if (sourceId === SNOW_ID) return "snow by the way";
   return plan.sources.find((source) => source.id === sourceId)?.name ?? "the stop’s tap";
 }
 

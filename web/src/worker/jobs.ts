@@ -19,6 +19,7 @@ import {
   type Located,
   type OwnWord,
   type Plane,
+  type PlanePlan,
   type PartChoice,
   type Plan,
   type PlanFile,
@@ -199,8 +200,8 @@ export function createJobs(beat?: () => void) {
     },
 
     /** The season along a walk and through the year. */
-    plane({ climate, profile, columns }: { climate: Plan["climate"]; profile: Profile; columns: number }): Plane {
-      return buildPlane({ climate }, profile, columns);
+    plane({ plan, profile, columns }: { plan: PlanePlan; profile: Profile; columns: number }): Plane {
+      return buildPlane(plan, profile, columns);
     },
 
     async readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {

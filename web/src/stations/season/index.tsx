@@ -36,7 +36,7 @@ export default function Season({ plan, result }: ScreenProps) {
   const [allYear, setAllYear] = useState(false);
   const shown = SHOWN.find(({ id }) => id === quantity)!;
   const { climate, trip } = plan;
-  const plane = usePlane(climate, result.profile);
+  const plane = usePlane(plan, result.profile);
   // The plane and the Line go first; rows follow when there is time.
   const settled = useDeferredValue(result);
   const facts = useMemo(() => seasonOf({ climate }, result.profile), [climate, result.profile]);

@@ -33,7 +33,10 @@ export function planeImage(plane: Plane, shown: Shown, calendar: Calendar, resol
   for (let d = 0; d < days; d++) {
     const yearDay = dayOfYear(calendar.fromDay + d);
     for (let column = 0; column < plane.columns; column++) {
-      const share = (values[column * PLANE_DAYS + yearDay]! - shown.from) / (shown.to - shown.from);
+      const value = values[column * PLANE_DAYS + yearDay]!;
+      // Where nothing is known the paper shows.
+      if (Number.isNaN(value)) continue;
+      const share = (value - shown.from) / (shown.to - shown.from);
       const step = 4 * Math.max(0, Math.min(STEPS - 1, Math.round(share * (STEPS - 1))));
       image.data.set(ramp.subarray(step, step + 4), 4 * (d * plane.columns + column));
     }

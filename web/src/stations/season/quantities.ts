@@ -67,5 +67,23 @@ export const SHOWN: readonly Shown[] = [
     colours: ["var(--sheet)", "var(--food)"],
     say: (value) => INSECTS[Math.round(value)] ?? "",
   },
+  {
+    id: "streams",
+    name: "Streams",
+    from: 0,
+    to: 1.2,
+    colours: ["var(--sheet)", "var(--water)", "var(--danger)"],
+    say: (value) =>
+      value < 0.05 ? "no melt in the streams" : `streams at ${Math.round(100 * value)} % of their melt’s peak`,
+  },
+  {
+    id: "sources",
+    name: "Water",
+    from: 0,
+    to: 1,
+    colours: ["var(--caution)", "var(--sheet)", "var(--water)"],
+    say: (value) =>
+      Number.isNaN(value) ? "no water known near by" : `water flows ${Math.round(10 * value)} times in ten`,
+  },
 ];
 export const INSECTS = ["no insects", "few insects", "insects", "many insects"];

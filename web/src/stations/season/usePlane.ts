@@ -7,12 +7,12 @@ import { report } from "../../store/notices.ts";
 /** More are not told apart on any screen. */
 const COLUMNS = 520;
 
-export function usePlane(climate: Plan["climate"], profile: Profile): Plane | undefined {
+export function usePlane({ climate, sources, stretches }: Plan, profile: Profile): Plane | undefined {
   const [made, setMade] = useState<Plane>();
   useEffect(() => {
     let stale = false;
     calculator()
-      .plane({ climate, profile, columns: Math.min(COLUMNS, profile.cellCount) })
+      .plane({ plan: { climate, sources, stretches }, profile, columns: Math.min(COLUMNS, profile.cellCount) })
       .then((plane) => {
         if (!stale) setMade(plane);
       })
@@ -20,6 +20,6 @@ export function usePlane(climate: Plan["climate"], profile: Profile): Plane | un
     return () => {
       stale = true;
     };
-  }, [climate, profile]);
+  }, [climate, sources, stretches, profile]);
   return made;
 }

@@ -1,8 +1,27 @@
-import { passStop } from "../../mends/way.ts";
+import { passStop, startLater } from "../../mends/way.ts";
 import { advice, mends } from "../../mends/mend.ts";
 import { checkWords } from "./words.ts";
 
 export const stopWords = checkWords({
+  "stop-out-of-season": {
+    mark: "season",
+    station: "season",
+    sentence: (check, say) =>
+      `${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
+    mends: (check, on) =>
+      mends(
+        startLater(on, check.wait),
+        passStop(on, check.stopId),
+        advice("Ask there before you count on it: seasons move with the snow."),
+      ),
+  },
+  "post-out-of-season": {
+    mark: "post",
+    station: "season",
+    sentence: (check, say) =>
+      `The post at ${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
+    mends: (check, on) => mends(startLater(on, check.wait), advice("Send to the stop before or after it.")),
+  },
   "food-not-sold": {
     mark: "shop",
     station: "trail",

@@ -15,6 +15,15 @@ const ADVICE: Record<string, string> = {
 };
 
 export const stretchWords = checkWords({
+  ticks: {
+    mark: "ticks",
+    station: "season",
+    sentence: (check) =>
+      `Ticks are about in “${check.stretch}” on ${check.days === 1 ? "one day" : `${check.days} days`} of the leg, by its warmth.`,
+    mends: () => [
+      advice("Long trousers, and look yourself over every evening. What a doctor and the land manager say goes first."),
+    ],
+  },
   "told-ahead": {
     mark: "ahead",
     station: "trail",

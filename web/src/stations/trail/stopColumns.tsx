@@ -1,0 +1,169 @@
+/** What a stop has beside its name and where it lies. */
+import { DropdownMenu } from "radix-ui";
+import type { ReactNode } from "react";
+import { SERVICES, type Plan, type Stop } from "@gepack/core";
+import { editRow, setRow } from "../../edit/rows.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { SeasonField } from "../../ui/SeasonField.tsx";
+import type { Column } from "../../ui/Table.tsx";
+import { unitSymbol } from "../../units/quantity.ts";
+import { Check, spoken } from "./cells.tsx";
+
+export function stopColumns(plan: Plan): Column<Stop>[] {
+  const { units } = plan.trip;
+  return [
+    {
+      id: "off",
+      right: true,
+      head: `off trail, ${unitSymbol("distance", units)}`,
+      sort: (stop) => stop.offTrailM,
+      cell: (stop) => (
+        <FieldNumber
+          bare
+          className="w-[64px]"
+          path="stops.offTrailM"
+          label={`Off trail at ${stop.name}`}
+          value={stop.offTrailM}
+          units={units}
+          onCommit={(offTrailM) => setRow("stops", stop.id, `${stop.name}: off trail`, { offTrailM })}
+        />
+      ),
+    },
+    {
+      id: "ride",
+      right: true,
+      head: "ride, min",
+      sort: (stop) => (stop.access === "ride" ? stop.rideMin : 0),
+      cell: (stop) => (
+        <FieldNumber
+          bare
+          className="w-[44px]"
+          path="stops.rideMin"
+          label={`Minutes of ride to ${stop.name}, 0 for on foot`}
+          value={stop.access === "ride" ? stop.rideMin : 0}
+          units={units}
+          onCommit={(rideMin) =>
+            editRow("stops", stop.id, `${stop.name}: ${rideMin > 0 ? "by ride" : "on foot"}`, (target) => {
+              target.access = rideMin > 0 ? "ride" : "foot";
+              if (rideMin > 0) target.rideMin = rideMin;
+            })
+          }
+        />
+      ),
+    },
+    {
+      id: "use",
+      head: "use",
+      sort: (stop) => (stop.use ? 0 : 1),
+      cell: (stop) => (
+        <Check
+          label={`Use ${stop.name}`}
+          checked={stop.use}
+          onChange={(use) =>
+            editRow("stops", stop.id, `${stop.name}: ${use ? "use it" : "pass it by"}`, (target) => {
+              target.use = use;
+              if (use && target.nights === 0) target.nights = 1;
+            })
+          }
+        />
+      ),
+    },
+    {
+      id: "nights",
+      right: true,
+      head: "nights",
+      sort: (stop) => stop.nights,
+      cell: (stop) => (
+        <FieldNumber
+          bare
+          className="w-[44px]"
+          path="stops.nights"
+          label={`Nights at ${stop.name}`}
+          value={stop.nights}
+          units={units}
+          onCommit={(nights) => setRow("stops", stop.id, `${stop.name}: nights`, { nights })}
+        />
+      ),
+    },
+    {
+      id: "closes",
+      right: true,
+      head: "closes at, h",
+      cell: (stop) => (
+        <FieldNumber
+          bare
+          className="w-[52px]"
+          path="stops.closesH"
+          label={`Closing hour of ${stop.name}, 24 for never`}
+          value={stop.closesH ?? 24}
+          units={units}
+          onCommit={(hour) =>
+            setRow("stops", stop.id, `${stop.name}: closing hour`, { closesH: hour >= 24 ? undefined : hour })
+          }
+        />
+      ),
+    },
+    {
+      id: "open",
+      head: "open",
+      cell: (stop) => (
+        <SeasonField
+          label={`Season of ${stop.name}`}
+          from={stop.openFrom}
+          to={stop.openTo}
+          onCommit={([openFrom, openTo]) => setRow("stops", stop.id, `${stop.name}: season`, { openFrom, openTo })}
+        />
+      ),
+    },
+    {
+      id: "post",
+      head: "post open",
+      cell: (stop) =>
+        stop.services.includes("post") && (
+          <SeasonField
+            label={`Season of the post at ${stop.name}`}
+            from={stop.postFrom}
+            to={stop.postTo}
+            onCommit={([postFrom, postTo]) =>
+              setRow("stops", stop.id, `${stop.name}: post season`, { postFrom, postTo })
+            }
+          />
+        ),
+    },
+    { id: "offers", head: "offers", cell: (stop) => <Offers stop={stop} /> },
+  ];
+}
+
+function Offers({ stop }: { stop: Stop }): ReactNode {
+  return (
+    <span className="text-xs" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>
+      <DropdownMenu.Root modal={false}>
+        <DropdownMenu.Trigger className="text-left text-muted hover:underline" aria-label={`What ${stop.name} offers`}>
+          {stop.services.map(spoken).join(", ") || "nothing yet"}
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className="menu" align="start">
+            {SERVICES.map((service) => (
+              <DropdownMenu.CheckboxItem
+                key={service}
+                className="menu-item data-[state=checked]:font-bold"
+                checked={stop.services.includes(service)}
+                onSelect={(event) => event.preventDefault()}
+                onCheckedChange={(on) =>
+                  editRow("stops", stop.id, `${stop.name}: ${on ? "offers" : "no"} ${spoken(service)}`, (target) => {
+                    target.services = SERVICES.filter((one) =>
+                      one === service ? on === true : target.services.includes(one),
+                    );
+                  })
+                }
+              >
+                <span className="inline-block w-4">{stop.services.includes(service) ? "✓" : ""}</span>
+                {spoken(service)}
+              </DropdownMenu.CheckboxItem>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </span>
+  );
+}
