@@ -7,7 +7,7 @@ import { buildProfile, locate, mendTracks, PLAN_VERSION, readGpx, readPlanFile }
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
 import { buildDevices, buildKit } from "./generate/kit.ts";
-import { buildSources, buildStations, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
+import { buildSources, buildStations, CAMPS, FORECAST, READINGS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
 import { buildLine, LENGTH_M, pointAt, trueClimbM } from "./generate/terrain.ts";
@@ -139,7 +139,11 @@ const plan = {
     ...CAMPS.map(({ km, ...camp }) => ({ ...camp, ...onTrack(km) })),
     { id: "corrie-camp", name: "Corrie meadow", hollow: true, ...onAlternate(0.55) },
   ],
-  climate: { stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })) },
+  climate: {
+    stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })),
+    forecasts: [FORECAST].map(({ fromKm, toKm, ...told }) => ({ ...told, fromM: atM(fromKm), toM: atM(toKm) })),
+    readings: READINGS.map(({ km, ...reading }) => ({ ...reading, trackM: atM(km) })),
+  },
   kit,
   devices: buildDevices(kit),
 };

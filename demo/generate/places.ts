@@ -15,6 +15,11 @@ export interface StopRow {
   nights: number;
   hours: string;
   closesH?: number;
+  /** Seasons of the house and of its post counter, as MM-DD. */
+  openFrom?: string;
+  openTo?: string;
+  postFrom?: string;
+  postTo?: string;
   note: string;
 }
 
@@ -22,7 +27,7 @@ const TOWN: Service[] = ["shop-full", "post", "bed", "laundry", "socket"];
 const VILLAGE: Service[] = ["shop-small", "post", "bed", "socket"];
 const OUTPOST: Service[] = ["shop-small", "socket"];
 
-const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: "foot" | "ride" = "foot"): StopRow => ({
+const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: "foot" | "ride" = "foot", season: Partial<StopRow> = {}): StopRow => ({
   id,
   name,
   km,
@@ -34,10 +39,11 @@ const row = (id: string, name: string, km: number, offTrailM: number, services: 
   hours,
   // A shop in a town or village shuts at six.
   ...(services.includes("post") ? { closesH: 18 } : {}),
+  ...season,
   note,
 });
-const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot"): StopRow => ({
-  ...row(id, name, km, offTrailM, services, 0, "", note, access),
+const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot", season: Partial<StopRow> = {}): StopRow => ({
+  ...row(id, name, km, offTrailM, services, 0, "", note, access, season),
   use: false,
 });
 
@@ -54,7 +60,7 @@ export const STOPS: readonly StopRow[] = [
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
   row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
   row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June."),
-  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride"),
+  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride", { postFrom: "05-15", postTo: "10-31" }),
   row("colm-harbour", "Colm Harbour", 1111, 0, TOWN, 1, WEEKDAYS, "Lake steamer landing."),
   row("tarn-junction", "Tarn Junction", 1204, 0, VILLAGE, 1, WEEKDAYS),
   row("sael", "Sael", 1280, 0, [...TOWN, "outfitter"], 2, WEEKDAYS),
@@ -71,11 +77,11 @@ export const STOPS: readonly StopRow[] = [
   passed("stair-filling", "Stair petrol station", 318, 14_000, ["shop-small"], "14 km off the trail along a hot road.", "ride"),
   passed("brandt-ranch", "Brandt ranch", 529, 3400, ["post"], "Holds boxes for walkers; ring first."),
   passed("kestrel-pumps", "Kestrel pumps", 638, 5200, ["shop-small"], "Petrol and ice."),
-  passed("pell-ski-hut", "Pell ski hut", 905, 2500, ["bed"], "Open from June."),
-  passed("white-saddle", "White Saddle hut", 968, 800, ["bed"], "Warden from mid June; meals when open."),
+  passed("pell-ski-hut", "Pell ski hut", 905, 2500, ["bed"], "Open from June.", "foot", { openFrom: "06-01", openTo: "10-15" }),
+  passed("white-saddle", "White Saddle hut", 968, 800, ["bed"], "Warden from mid June; meals when open.", "foot", { openFrom: "06-15", openTo: "09-20" }),
   passed("colm-east", "Colm East landing", 1092, 1500, ["shop-small"], "Steamer on demand."),
   passed("sandholm", "Sandholm", 1325, 6000, ["shop-small", "bed"], "Village on the far shore.", "ride"),
-  passed("birch-camp", "Birch camp", 1410, 300, ["shop-small"], "Camp shop in season."),
+  passed("birch-camp", "Birch camp", 1410, 300, ["shop-small"], "Camp shop in season.", "foot", { openFrom: "05-15", openTo: "09-30" }),
   passed("weir-house", "Weir house", 1588, 400, ["bed"], "Bunks and a stove."),
   passed("moor-cross", "Moor Cross", 1766, 9000, ["shop-full", "post"], "Market town off the moor.", "ride"),
 ];
@@ -230,6 +236,42 @@ export const STRETCHES = [
     note: "Melt-water fords: cross early in the day, unbuckled, never alone.",
   },
   {
+    id: "pell-fork",
+    name: "Pell fork",
+    fromKm: 941.2,
+    toKm: 941.3,
+    kind: "ford",
+    depthM: 0.42,
+    speedMps: 0.75,
+    refMonthDay: "06-20",
+    refClockH: 13,
+    basinKm2: 40,
+    snowWayM: 3000,
+    note: "Boulders; wider and shallower 200 m upstream.",
+  },
+  {
+    id: "corrie-water",
+    name: "Forefield water",
+    fromKm: 1002,
+    toKm: 1002.1,
+    kind: "ford",
+    glacier: true,
+    basinKm2: 25,
+    snowWayM: 1500,
+    note: "Braided below the ice.",
+  },
+  { id: "long-beck", name: "Long beck", fromKm: 1118, toKm: 1118.1, kind: "ford", basinKm2: 180, snowWayM: 12_000, note: "" },
+  {
+    id: "sael-ticks",
+    name: "Sael meadows",
+    fromKm: 1210,
+    toKm: 1330,
+    kind: "ticks",
+    fromMonthDay: "04-01",
+    toMonthDay: "09-30",
+    note: "",
+  },
+  {
     id: "white-saddle-no-camp",
     name: "White Saddle lakes",
     fromKm: 958,
@@ -376,6 +418,34 @@ function tenth(x: number): number {
 function hundredth(x: number): number {
   return Math.round(x * 100) / 100;
 }
+
+/** A week's forecast as it was told on its first day, for the canyon at 900 m. */
+export const FORECAST = {
+  id: "red-stair-week",
+  name: "Red Stair week",
+  fromKm: 240,
+  toKm: 400,
+  heightM: 900,
+  issued: "2027-04-10",
+  days: [
+    { date: "2027-04-10", lowC: 8, highC: 24, wetChance: 0.05, rainMm: 0, windMps: 4 },
+    { date: "2027-04-11", lowC: 9, highC: 26, wetChance: 0.05, rainMm: 0, windMps: 4 },
+    { date: "2027-04-12", lowC: 10, highC: 27, wetChance: 0.1, rainMm: 0, windMps: 6 },
+    { date: "2027-04-13", lowC: 6, highC: 18, wetChance: 0.7, rainMm: 9, windMps: 11 },
+    { date: "2027-04-14", lowC: 2, highC: 13, wetChance: 0.6, rainMm: 5, windMps: 9 },
+    { date: "2027-04-15", lowC: 1, highC: 15, wetChance: 0.2, rainMm: 1, windMps: 6 },
+    { date: "2027-04-16", lowC: 3, highC: 18, wetChance: 0.1, rainMm: 0, windMps: 4 },
+  ],
+} as const;
+
+/** Five nights' own thermometer on the flats: a little colder than the normals. */
+export const READINGS = [
+  { id: "night-1", date: "2027-03-30", km: 38, heightM: 20, lowC: 5.5 },
+  { id: "night-2", date: "2027-04-01", km: 76, heightM: 40, lowC: 4.2, highC: 15.5 },
+  { id: "night-3", date: "2027-04-04", km: 128, heightM: 70, lowC: 5.8 },
+  { id: "night-4", date: "2027-04-06", km: 168, heightM: 160, lowC: 3.9, highC: 14 },
+  { id: "night-5", date: "2027-04-08", km: 214, heightM: 420, lowC: 3.1 },
+] as const;
 
 /** Known camps away from stops; cold air pools in the hollows. */
 export const CAMPS = [

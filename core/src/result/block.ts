@@ -176,6 +176,7 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       lowC: weather.night.lowC,
       highC: weather.walking.highC,
       coldNightC: weather.night.coldNightC,
+      hotDayC: weather.walking.hotDayC,
       nightSdK: weather.night.lowSdK,
       wetChance: weather.wetChance,
       windMps: weather.sky.windMps,

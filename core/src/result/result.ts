@@ -137,6 +137,8 @@ export interface DayResult {
   lowC: number;
   highC: number;
   coldNightC: number;
+  /** The hottest day in ten. */
+  hotDayC: number;
   /** Spread of single nights there. */
   nightSdK: number;
   /** Chance that the day is wet, and the wind at the walker. */

@@ -15,11 +15,13 @@ interface Props {
   /** The year that is meant where none is typed. */
   near: string;
   required?: boolean;
+  /** In a table: the label stands elsewhere on the screen. */
+  bare?: boolean;
   /** An empty text where no day is wanted. */
   onCommit: (iso: string) => void;
 }
 
-export function DateField({ label, value, near, required, onCommit }: Props) {
+export function DateField({ label, value, near, required, bare, onCommit }: Props) {
   const id = useId();
   const shown = value === "" ? "" : longDate(value);
   const { text, type, rest } = useTyped(shown);
@@ -46,13 +48,13 @@ export function DateField({ label, value, near, required, onCommit }: Props) {
   };
   return (
     <div>
-      <label htmlFor={id} className="block text-sm font-semibold">
+      <label htmlFor={id} className={bare ? "sr-only" : "block text-sm font-semibold"}>
         {label}
       </label>
-      <span className="mt-1 flex gap-1">
+      <span className={bare ? "flex gap-1" : "mt-1 flex gap-1"}>
         <input
           id={id}
-          className="field"
+          className={bare ? "field min-h-[24px]! w-[130px] px-1! py-0! text-sm!" : "field"}
           value={text}
           placeholder={required ? "3 May" : "any day"}
           aria-invalid={error !== undefined}
@@ -62,7 +64,10 @@ export function DateField({ label, value, near, required, onCommit }: Props) {
           onKeyDown={keys}
         />
         <Popover.Root open={open} onOpenChange={setOpen}>
-          <Popover.Trigger className="btn px-2!" aria-label={`${label}: pick a day`}>
+          <Popover.Trigger
+            className={bare ? "btn min-h-[24px]! px-1! py-0!" : "btn px-2!"}
+            aria-label={`${label}: pick a day`}
+          >
             <CalendarDays size={15} aria-hidden="true" />
           </Popover.Trigger>
           <Popover.Portal>

@@ -98,7 +98,20 @@ export function Conditions({ plan, result, rows }: Props) {
         </span>
       ),
     },
-    { id: "light", head: "light", right: true, cell: ({ leastDaylightH }) => `${leastDaylightH.toFixed(1)} h` },
+    {
+      id: "light",
+      head: "light",
+      right: true,
+      cell: ({ leastDaylightH }) => `${leastDaylightH.toFixed(1)} h`,
+    },
+    {
+      id: "moon",
+      head: "moonlit",
+      right: true,
+      from: 861,
+      cell: ({ moonlitH }) => (moonlitH === 0 ? "–" : `${moonlitH} h`),
+    },
+    { id: "uv", head: "UV", right: true, from: 861, cell: ({ uvIndex }) => uvIndex.toFixed(0) },
     {
       id: "insects",
       head: "insects",

@@ -5,31 +5,18 @@ import { legConditions, seasonOf } from "@gepack/core";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
-import { Pick } from "../../ui/Pick.tsx";
 import { dayMonth } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { BestStart } from "./BestStart.tsx";
+import { Choices } from "./Choices.tsx";
 import { Conditions, Extremes } from "./Conditions.tsx";
+import { Forecasts, Readings } from "./Known.tsx";
+import { PassageLanes } from "./PassageLanes.tsx";
 import { PlaneView } from "./PlaneView.tsx";
 import { SHOWN } from "./quantities.ts";
 import { usePlane } from "./usePlane.ts";
 import { Weather } from "./Weather.tsx";
-
-const YEARS = [
-  ["low", "little snow"],
-  ["usual", "usual snow"],
-  ["high", "much snow"],
-] as const;
-const WARMTHS = [
-  ["cold", "cold year"],
-  ["usual", "usual year"],
-  ["warm", "warm year"],
-] as const;
-const SNOW_BY = [
-  ["degree-day", "by the season"],
-  ["by-hand", "by stretches alone"],
-] as const;
 
 export default function Season({ plan, result }: ScreenProps) {
   const [quantity, setQuantity] = useState<string>(SHOWN[0]!.id);
@@ -47,8 +34,6 @@ export default function Season({ plan, result }: ScreenProps) {
   const startOn = (startDate: string): void => {
     void edit(`Start on ${dayMonth(startDate)}`, (draft) => void (draft.trip.startDate = startDate));
   };
-  const setClimate = (label: string, fields: Partial<typeof climate>): void =>
-    void edit(label, (draft) => void Object.assign(draft.climate, fields));
   const units = trip.units;
   return (
     <div className="bg-sheet pb-6">
@@ -70,33 +55,7 @@ export default function Season({ plan, result }: ScreenProps) {
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
-        <span className="flex items-center gap-1.5 whitespace-nowrap">
-          Planned for
-          <Pick
-            bare
-            label="Snow of the year"
-            value={climate.snowYear}
-            options={YEARS}
-            onPick={(snowYear) => setClimate(`A year of ${YEARS.find(([id]) => id === snowYear)![1]}`, { snowYear })}
-          />
-          <Pick
-            bare
-            label="Warmth of the year"
-            value={climate.warmth}
-            options={WARMTHS}
-            onPick={(warmth) => setClimate(`A ${WARMTHS.find(([id]) => id === warmth)![1]}`, { warmth })}
-          />
-        </span>
-        <span className="flex items-center gap-1.5 whitespace-nowrap">
-          Snow lies
-          <Pick
-            bare
-            label="Where snow lies"
-            value={climate.snowBy}
-            options={SNOW_BY}
-            onPick={(snowBy) => setClimate(`Snow ${SNOW_BY.find(([id]) => id === snowBy)![1]}`, { snowBy })}
-          />
-        </span>
+        <Choices climate={climate} />
         <label className="flex items-center gap-1.5">
           <input type="checkbox" checked={allYear} onChange={(event) => setAllYear(event.target.checked)} /> all year
         </label>
@@ -115,6 +74,7 @@ export default function Season({ plan, result }: ScreenProps) {
         onTry={tryOn}
         onLeave={endTrial}
       />
+      <PassageLanes plan={plan} result={settled} rows={rows} />
       <div className="flex flex-wrap items-center gap-3 px-[18px] py-2 text-xs text-muted" data-testid="plane-legend">
         <span>{shown.say(shown.from, units)}</span>
         <span
@@ -125,6 +85,8 @@ export default function Season({ plan, result }: ScreenProps) {
         <span>{shown.say(shown.to, units)}</span>
         {shown.id !== "snowCover" && <span>dots: half of the ground under snow and more</span>}
         <span>dashed frames: rules, insects and hazards in their season</span>
+        <span>hatched: a stop or its post is closed</span>
+        <span>dashed line over the nights: what the sleep kit stands</span>
       </div>
       <div className="px-[18px]">
         <BestStart plan={plan} onTake={startOn} />
@@ -146,6 +108,8 @@ export default function Season({ plan, result }: ScreenProps) {
           above and below it the avalanche bulletin; insects, wet days and light are expectations. Local advice and land
           managers come first.
         </p>
+        <Forecasts plan={plan} result={result} />
+        <Readings plan={plan} result={result} />
         <Weather plan={plan} result={result} />
       </div>
     </div>

@@ -32,8 +32,7 @@ export const seasonWords = checkWords({
   "sun-strong": {
     mark: "sun",
     station: "season",
-    sentence: (check, say) =>
-      `Ultraviolet index up to ${say.number(check.have)} at a clear noon, over ${check.over}.`,
+    sentence: (check, say) => `Ultraviolet index up to ${say.number(check.have)} at a clear noon, over ${check.over}.`,
     mends: (check) => [
       advice(
         check.over === "snow"

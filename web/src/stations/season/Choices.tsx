@@ -1,0 +1,89 @@
+/** The kind of year that is planned for, and the night that the kit is judged by. */
+import type { Plan } from "@gepack/core";
+import { edit } from "../../store/document.ts";
+import { Pick } from "../../ui/Pick.tsx";
+
+type Climate = Plan["climate"];
+
+/** Fields of the climate that are a choice in words: what each is called, and what its options are. */
+const CHOICES = [
+  {
+    key: "snowYear",
+    label: "Snow of the year",
+    options: [
+      ["low", "little snow"],
+      ["usual", "usual snow"],
+      ["high", "much snow"],
+    ],
+  },
+  {
+    key: "warmth",
+    label: "Warmth of the year",
+    options: [
+      ["cold", "cold"],
+      ["usual", "usual warmth"],
+      ["warm", "warm"],
+    ],
+  },
+  {
+    key: "wetness",
+    label: "Rain of the year",
+    options: [
+      ["dry", "dry"],
+      ["usual", "usual rain"],
+      ["wet", "wet"],
+    ],
+  },
+] as const;
+
+const SNOW_BY = [
+  ["degree-day", "by the season"],
+  ["by-hand", "by stretches alone"],
+] as const;
+
+const NIGHT_BY = [
+  ["one-in-ten", "one night in ten"],
+  ["coldest-of-all", "the coldest of a leg’s nights, one hike in ten"],
+] as const;
+
+export function Choices({ climate }: { climate: Climate }) {
+  const set = (label: string, fields: Partial<Climate>): void =>
+    void edit(label, (draft) => void Object.assign(draft.climate, fields));
+  return (
+    <>
+      <span className="flex flex-wrap items-center gap-1.5">
+        Planned for a year of
+        {CHOICES.map(({ key, label, options }) => (
+          <Pick
+            bare
+            key={key}
+            label={label}
+            value={climate[key]}
+            options={options as readonly (readonly [string, string])[]}
+            onPick={(value) => set(`${label}: ${options.find(([id]) => id === value)![1]}`, { [key]: value })}
+          />
+        ))}
+      </span>
+      <span className="flex items-center gap-1.5 whitespace-nowrap">
+        Snow lies
+        <Pick
+          bare
+          label="Where snow lies"
+          value={climate.snowBy}
+          options={SNOW_BY}
+          onPick={(snowBy) => set(`Snow ${SNOW_BY.find(([id]) => id === snowBy)![1]}`, { snowBy })}
+        />
+      </span>
+      <span className="flex items-center gap-1.5 whitespace-nowrap">
+        Kit judged by
+        <Pick
+          bare
+          label="Night that the kit is judged by"
+          value={climate.nightBy}
+          options={NIGHT_BY}
+          onPick={(nightBy) => set(`Kit judged by ${NIGHT_BY.find(([id]) => id === nightBy)![1]}`, { nightBy })}
+        />
+      </span>
+    </>
+  );
+}
