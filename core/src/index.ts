@@ -105,6 +105,7 @@ export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
 export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
+export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
 export { legConditions, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
 export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";

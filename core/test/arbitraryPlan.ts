@@ -7,6 +7,7 @@ import {
   planSchema,
   SERVICES,
   SOURCE_KINDS,
+  STRETCH_KINDS,
   SURFACES,
   type Plan,
   type TrackPoints,
@@ -202,7 +203,11 @@ const stretches = rows("x", 5, () =>
     alternateId,
     fromM: anywhere,
     toM: anywhere,
-    kind: fc.constantFrom("surface", "snow", "rule", "hazard", "insects", "dry"),
+    kind: fc.constantFrom(...STRETCH_KINDS),
+    depthM: rarely(amount(0, 5)),
+    speedMps: rarely(amount(0, 6)),
+    refClockH: rarely(amount(0, 24)),
+    glacier: fc.boolean(),
     surface: fc.constantFrom(...SURFACES),
     fromMonthDay: fc.constantFrom("10-01", "01-01"),
     toMonthDay: fc.constantFrom("06-30", "12-31"),
@@ -221,6 +226,43 @@ const stations = rows("c", 3, () =>
     highSdK: amount(0, 8),
   }),
 );
+const aDay = fc.constantFrom("2027-01-03", "2027-04-02", "2027-06-24", "2028-03-02");
+const known = fc.record({
+  snowYear: fc.constantFrom("low", "usual", "high"),
+  snowBy: fc.constantFrom("degree-day", "degree-day", "by-hand"),
+  warmth: fc.constantFrom("cold", "usual", "warm"),
+  wetness: fc.constantFrom("dry", "usual", "wet"),
+  nightBy: fc.constantFrom("one-in-ten", "coldest-of-all"),
+  forecasts: rows("f", 2, () =>
+    fc.record({
+      name: fc.constant("forecast"),
+      fromM: anywhere,
+      toM: anywhere,
+      heightM: fc.integer({ min: 0, max: 4000 }),
+      issued: aDay,
+      days: fc.array(
+        fc.record({
+          date: aDay,
+          lowC: rarely(amount(-40, 30)),
+          highC: rarely(amount(-30, 45)),
+          wetChance: rarely(share),
+          rainMm: rarely(amount(0, 60)),
+          windMps: rarely(amount(0, 40)),
+        }),
+        { maxLength: 3 },
+      ),
+    }),
+  ),
+  readings: rows("r", 3, () =>
+    fc.record({
+      date: aDay,
+      trackM: anywhere,
+      heightM: fc.integer({ min: 0, max: 4000 }),
+      lowC: rarely(amount(-40, 30)),
+      highC: rarely(amount(-30, 45)),
+    }),
+  ),
+});
 const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
   rows("k", 8, () =>
     fc.record({
@@ -270,6 +312,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     sources,
     stretches,
     stations,
+    known,
     camps,
     days,
     direction: fc.constantFrom("forward", "reverse"),
@@ -291,7 +334,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       stops: drawn.stops,
       sources: drawn.sources,
       stretches: drawn.stretches,
-      climate: { stations: drawn.stations },
+      climate: { stations: drawn.stations, ...drawn.known },
       kit: drawn.party.kit,
       camps: drawn.camps,
       dayRules: drawn.days,

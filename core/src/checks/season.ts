@@ -40,15 +40,15 @@ const wetCold = defineCheck({
   },
 });
 
-/** From here on shade at noon is advised. */
-const STRONG_UV = 8;
+/** Extreme by the words of the index; over snow, which doubles it from below, what is very strong elsewhere. */
+const STRONG_UV = { ground: 11, snow: 8 } as const;
 
 /** Told once, where the noon sun is strongest. */
 const sunStrong = defineCheck({
   code: "sun-strong",
   units: { have: "count", over: "name" },
   *find({ result: { days, legs, profile } }) {
-    let strongest = { have: 0, legIndex: 0, over: "ground" };
+    let strongest = { have: 0, legIndex: 0, over: "ground" as keyof typeof STRONG_UV };
     for (const day of days) {
       const node = (day.fromNode + day.toNode) >> 1;
       const onSnow = legs[day.legIndex]!.snowM >= LEAST_SNOW_M;
@@ -56,7 +56,7 @@ const sunStrong = defineCheck({
       const have = clearNoonUv(profile.latDeg[node]!, dayOfYear(dayNumber(day.date)!), heightM, onSnow);
       if (have > strongest.have) strongest = { have, legIndex: day.legIndex, over: onSnow ? "snow" : "ground" };
     }
-    if (strongest.have >= STRONG_UV) yield { severity: "note", ...strongest };
+    if (strongest.have >= STRONG_UV[strongest.over]) yield { severity: "note", ...strongest };
   },
 });
 

@@ -17,6 +17,8 @@ export interface StartFigures {
   /** The longest way without trusted water. */
   longestDryM: number;
   blockers: number;
+  /** Stops and post counters that are closed when one comes. */
+  closed: number;
 }
 
 /** First days `around` days before and after the plan's, the nearest first. */
@@ -51,5 +53,6 @@ function startFigures(startDate: string, { legs, finishDate, checks }: Computed)
       legs.flatMap((leg) => leg.hikers.flatMap((hiker) => hiker.carries.map((carry) => carry.distanceM))),
     ),
     blockers: checks.filter(({ severity }) => severity === "blocker").length,
+    closed: checks.filter(({ code }) => code === "stop-out-of-season" || code === "post-out-of-season").length,
   };
 }

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, dayNumber, explain, EXPLAINED, type Derivation } from "../index.ts";
+import { computePlan, dayNumber, explain, EXPLAINED, seasonWhys, type Derivation } from "../index.ts";
 
 const plan = planOf({
   climate: { stations: [stationOf(2, 26)] },
@@ -211,6 +211,8 @@ test("every explanation's parts combine to its value, on every random plan", () 
             if (tree) check(tree, result.settled);
             else expect(["warmth", "battery"]).toContain(figure);
           }
+      for (const leg of result.legs)
+        for (const { tree } of seasonWhys(plan, result, leg.index)) check(tree, result.settled);
     }),
     { numRuns: runs(250), endOnFailure: true },
   );

@@ -1,12 +1,13 @@
 /** Why a night is warm enough or not, what pad it wants, and where the battery stands. */
 import { ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
 import { CLEAR_TAIL_K } from "../models/coldNight.ts";
+import type { LegResult } from "../result/result.ts";
 import { padNeed } from "../warmth/night.ts";
 import { leaf, product, quotient, sum, type Derivation } from "./derivation.ts";
 import { defineFigure, type WhyContext } from "./figure.ts";
 
 /** The coldest night in ten at the leg's coldest camp. */
-function explainNight({ leg }: WhyContext): Derivation {
+function explainNight(leg: LegResult): Derivation {
   const { coldestLowC, coldestCautiousLowC, coldestSdK } = leg;
   return sum("cold-night", leg.coldNightC, "C", [
     leaf("mean-low", coldestLowC, "C", "stations-lapse"),
@@ -19,9 +20,8 @@ function explainNight({ leg }: WhyContext): Derivation {
 }
 
 /** What bag and pad are judged by: that night, or the coldest of all. */
-function explainKitNight(context: WhyContext): Derivation {
-  const { leg } = context;
-  const night = explainNight(context);
+export function explainKitNight(leg: LegResult): Derivation {
+  const night = explainNight(leg);
   if (leg.kitNightC === leg.coldNightC) return night;
   return sum("kit-night", leg.kitNightC, "C", [
     night,
@@ -34,7 +34,7 @@ function explainWarmth(context: WhyContext): Derivation | undefined {
   const { warmth } = context.row;
   if (!warmth) return undefined;
   return sum("warmth", warmth.marginK, "K", [
-    explainKitNight(context),
+    explainKitNight(context.leg),
     leaf("bag-rating", -warmth.bagC, "K", "bag-rating"),
     leaf("bag-extras", warmth.extraK, "K", "bag-extras"),
   ]);
@@ -52,7 +52,7 @@ function explainPad(context: WhyContext): Derivation {
       leaf("r-per-rsi", R_PER_RSI, "fraction", "pad-units"),
       sum("pad-difference", skinC - groundC, "K", [
         leaf("skin", skinC, "C", "pad-mapping"),
-        negated(explainKitNight(context)),
+        negated(explainKitNight(leg)),
         leaf("ground-warmer", leg.kitNightC - groundC, "K", leg.coldestOnSnow ? "ground-snow" : "ground-bare"),
       ]),
     ]),

@@ -12,7 +12,7 @@ import type { DetourSources } from "../walk/detours.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { payingPoints, weighed, type DetourChoice, type Hauled, type PayingInput } from "./payingWater.ts";
-import { MELTED_EVERY_M, RUNNING_EVERY_M, type SnowWater } from "./snowWater.ts";
+import { MELTED_EACH, SNOW_EVERY_M, type SnowWater } from "./snowWater.ts";
 import type { ProvisionInput } from "./supply.ts";
 import { carryLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
 
@@ -253,7 +253,10 @@ function waterPoints(input: ProvisionInput): WaterPoint[] {
   return input.snow ? withSnow(input, input.snow, points) : points;
 }
 
-/** Where it is far from water to water and snow lies: where it runs at once, where it takes a stove less often. */
+/**
+ * Snow between waters, at marks that lie still, so that nothing steps when a source moves: every so often where it
+ * runs; where it takes a stove only far from other water.
+ */
 function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: SnowWater, points: WaterPoint[]) {
   const { cellM } = ground.profile;
   const all: WaterPoint[] = [];
@@ -262,15 +265,15 @@ function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: Sno
     all.push(point);
     const next = points[i + 1];
     if (!next) break;
-    const step = Math.max(1, Math.round(RUNNING_EVERY_M / cellM));
-    let last = point.node;
-    for (let node = last + step; node + step <= next.node; node += step) {
-      if (!snow.liesAt(node)) continue;
+    for (let mark = Math.floor((point.node * cellM) / SNOW_EVERY_M) + 1; ; mark++) {
+      const node = Math.round((mark * SNOW_EVERY_M) / cellM);
+      if (node >= next.node) break;
+      if (node <= point.node || !snow.liesAt(node)) continue;
       while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
       const runs = snow.runs(walk.parts[part]!, conditions[part]!);
-      if (!runs && (needs.stove.fuel === "none" || (node - last) * cellM < MELTED_EVERY_M)) continue;
-      all.push({ node, sourceId: SNOW_ID, offTrailM: 0, optional: false, isIce: !runs });
-      last = node;
+      const awayM = Math.min(node - point.node, next.node - node) * cellM;
+      const melted = needs.stove.fuel !== "none" && mark % MELTED_EACH === 0 && awayM >= SNOW_EVERY_M;
+      if (runs || melted) all.push({ node, sourceId: SNOW_ID, offTrailM: 0, optional: false, isIce: !runs });
     }
   }
   return all;

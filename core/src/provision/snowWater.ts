@@ -14,9 +14,9 @@ const AROUND_M = 300;
 const LIES_FROM = 0.3;
 const CLOSED_FROM = 0.8;
 const RUNS_FROM_MM = 3;
-/** A drink is looked for so often where it runs, and where it takes a stove. */
-export const RUNNING_EVERY_M = 5_000;
-export const MELTED_EVERY_M = 15_000;
+/** A drink is taken so often where it runs, and at each so manieth of those places where it takes a stove. */
+export const SNOW_EVERY_M = 5_000;
+export const MELTED_EACH = 3;
 
 const FIRM = surfaceIndex("firm-snow");
 const SOFT = surfaceIndex("soft-snow");

@@ -26,28 +26,30 @@ export function isoOfDay(day: number): string {
 const EPOCH_FROM_MARCH = 719_468;
 const DAYS_PER_ERA = 146_097;
 
-/** Zero-based day of a year that begins in March, and whether the January after it is in a leap year. */
-function marchDay(day: number): { marchDay: number; leap: boolean } {
+/** Zero-based day of a year that begins in March. */
+function marchDay(day: number): number {
   const shifted = day + EPOCH_FROM_MARCH;
   const ofEra = shifted - Math.floor(shifted / DAYS_PER_ERA) * DAYS_PER_ERA;
   const year = Math.floor(
     (ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365,
   );
-  const marchDay = ofEra - (365 * year + Math.floor(year / 4) - Math.floor(year / 100));
-  return { marchDay, leap: year % 4 === 0 && (year % 100 !== 0 || year === 0) };
+  return ofEra - (365 * year + Math.floor(year / 4) - Math.floor(year / 100));
 }
 
 /** March to December have 306 days. */
 const MARCH_TO_DECEMBER = 306;
 
-/** Zero-based day of the year of a day number, 0 to 365. Plain arithmetic: it is asked for in every round. */
+/**
+ * Zero-based day of a leap year, 0 to 365, so that a date has the same in every year: 1 March is 60, and other years
+ * have no 59. Plain arithmetic: it is asked for in every round.
+ */
 export function dayOfYear(day: number): number {
-  const { marchDay: sinceMarch, leap } = marchDay(day);
-  return sinceMarch >= MARCH_TO_DECEMBER ? sinceMarch - MARCH_TO_DECEMBER : sinceMarch + 59 + (leap ? 1 : 0);
+  const sinceMarch = marchDay(day);
+  return sinceMarch >= MARCH_TO_DECEMBER ? sinceMarch - MARCH_TO_DECEMBER : sinceMarch + 60;
 }
 
 /** Zero-based month of a day number. */
 export function monthOfDay(day: number): number {
-  const fromMarch = Math.floor((5 * marchDay(day).marchDay + 2) / 153);
+  const fromMarch = Math.floor((5 * marchDay(day) + 2) / 153);
   return fromMarch < 10 ? fromMarch + 2 : fromMarch - 10;
 }

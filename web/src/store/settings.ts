@@ -14,6 +14,8 @@ export interface Settings {
   /** The map of Trail is open, and what its line is shaded by. */
   mapOpen: boolean;
   mapShade: MapShade;
+  /** The quantity that the plane of the season shows. */
+  planeShows: string;
 }
 
 export type MapShade = "height" | "leg";
@@ -24,17 +26,19 @@ export const useSettings = create<Settings>(() => ({
   ownWords: [],
   mapOpen: false,
   mapShade: "height",
+  planeShows: "",
 }));
 
 export async function readSettings(): Promise<void> {
-  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade"];
-  const [theme, welcomed, ownWords, mapOpen, mapShade] = await Promise.all(names.map((name) => readSetting(name)));
+  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows"];
+  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows] = await Promise.all(names.map(readSetting));
   useSettings.setState({
     theme: (theme as Theme | undefined) ?? "system",
     welcomed: welcomed === "yes",
     ownWords: wordsIn(ownWords),
     mapOpen: mapOpen === "yes",
     mapShade: mapShade === "leg" ? "leg" : "height",
+    planeShows: planeShows ?? "",
   });
 }
 
@@ -64,6 +68,11 @@ export function showMap(mapOpen: boolean): void {
 export function shadeMap(mapShade: MapShade): void {
   useSettings.setState({ mapShade });
   void writeSetting("mapShade", mapShade).catch(() => {});
+}
+
+export function showOnPlane(planeShows: string): void {
+  useSettings.setState({ planeShows });
+  void writeSetting("planeShows", planeShows).catch(() => {});
 }
 
 export function welcome(): void {

@@ -17,7 +17,11 @@ export function OwnFigure({ path, label, value, units, onCommit }: Props) {
   const { min, max, kind, suffix, digits, times } = shownField(path);
   const id = useId();
   const shown =
-    value === undefined ? "" : kind ? figure(kind, value, units) : String(Number((value * times).toFixed(digits)));
+    value === undefined
+      ? ""
+      : kind
+        ? figure(kind, value, units, 1).replace(/\.0$/, "")
+        : String(Number((value * times).toFixed(digits)));
   const { text, type, rest } = useTyped(shown);
   const [error, setError] = useState<string>();
   const commit = (): void => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { longDate, parseDate } from "./date.ts";
+import { longDate, parseDate, parseSeason, seasonWords } from "./date.ts";
 
 const iso = (text: string): string => {
   const parsed = parseDate(text, "2027-03-29");
@@ -36,5 +36,28 @@ describe("days as hikers type them", () => {
     for (const day of ["2027-01-01", "2028-02-29", "2027-12-31", "2027-05-03"]) {
       expect(iso(longDate(day))).toBe(day);
     }
+  });
+});
+
+describe("seasons", () => {
+  test.each([
+    ["1 Jun to 15 Oct", ["06-01", "10-15"], "1 Jun to 15 Oct"],
+    ["1.6. – 15.10.", ["06-01", "10-15"], "1 Jun to 15 Oct"],
+    ["15 Nov until 29 Feb", ["11-15", "02-29"], "15 Nov to 29 Feb"],
+    ["all year", [undefined, undefined], "all year"],
+    [" ", [undefined, undefined], "all year"],
+  ])("%s", (text, season, words) => {
+    expect(parseSeason(text)).toEqual({ season });
+    expect(seasonWords(season as [string?, string?] as never)).toBe(words);
+  });
+  test.each(["summer", "1 Jun", "1 Jun to 40 Oct", "1 Jun to 15 Oct to 3 Nov"])("%s is none", (text) => {
+    const read = parseSeason(text);
+    expect("error" in read ? read.error : "").toMatch(/is no season. Type it as 1 Jun to 15 Oct/);
+  });
+  test("an open end is the year's", () => {
+    expect([seasonWords(["06-01", undefined]), seasonWords([undefined, "03-31"])]).toEqual([
+      "1 Jun to 31 Dec",
+      "1 Jan to 31 Mar",
+    ]);
   });
 });

@@ -1,4 +1,5 @@
 /** Labels and sources of the Why panel. */
+import { dayMonth } from "../units/quantity.ts";
 import { models, type Derivation, type Question } from "@gepack/core";
 
 export const DERIVATION_LABEL: Record<string, string> = {
@@ -101,6 +102,20 @@ export const DERIVATION_LABEL: Record<string, string> = {
   skin: "Skin",
   "ground-warmer": "Ground warmer than the air by",
   "ground-flux": "Heat let into the ground",
+  "snow-way": "On snow",
+  "snow-firm": "Firm at the hour, or patches stepped over",
+  "snow-soft": "Soft at the hour",
+  "wet-days": "Wet days to expect",
+  "wet-day": "Chance on",
+  uv: "Ultraviolet index at a clear noon",
+  "uv-sea": "At sea level, by the sun’s height",
+  "uv-height": "For the height",
+  "uv-ground": "Thrown back by the ground",
+  "ford-flow": "Flow at the hour, of the melt’s yearly peak",
+  "ford-day": "Mean of the day",
+  "ford-melt": "Melt above it",
+  "ford-base": "Flow without melt",
+  "ford-hour": "For the hour",
   battery: "Lowest battery",
   "battery-stored": "Of the whole store",
   "stored-wh": "Left",
@@ -156,6 +171,22 @@ const RULES: Record<string, string> = {
   "pad-units": "ft²·h·°F/BTU for one m²K/W.",
   "ground-snow": "On snow the ground is as cold as the air.",
   "ground-bare": "Bare ground is some 5 K warmer than the air.",
+  "snow-degree-day":
+    "Fallen below +1 °C and melted by degree days from the stations, height by height (Braithwaite 1985, Jennings and others 2018, Liston 2004); melt-out is known to ten days earlier to twenty later. Stretches of your own go first.",
+  "snow-by-hand": "Where your stretches say that it lies.",
+  "snow-crust":
+    "Snow that thawed by day freezes below +1.4 °C under clear sky, and carries until some hours after sunrise; stated hours, experimental.",
+  "wet-days":
+    "Wet days of the month by the stations, straight from mid-month to mid-month, with the forecast where there is one.",
+  "uv-clear": "12.5 × sine of the sun’s height to the power 2.42, ozone at 300 DU (Madronich 2007).",
+  "uv-height": "10 % a kilometre.",
+  "uv-snow": "Old snow throws back 60 %; a stated share, experimental.",
+  "uv-bare": "Bare ground throws back 5 %.",
+  "ford-melt":
+    "Melt × cover of the heights above, of the greatest day of the usual year: relative flow, no depth. It knows no rain.",
+  "ford-base": "A stated tenth, experimental.",
+  "ford-hour":
+    "Lowest ten hours before the crest, which comes the later the deeper the snow and the longer the way (Lundquist & Cayan 2002 for the form; the hours are stated, experimental). Large rivers are not low at dawn.",
   batteries: "Cells at 3.7 V; banks lose 15 % to the socket and 15 % in the device.",
   "battery-cold": "0.85 at 0 °C, 0.70 at −10 °C; most of it returns on warming. Never charge below freezing.",
   solar: "Rated watts × daylight × 0.3 × cloud; a pack in forest sees far less.",
@@ -174,5 +205,6 @@ export function sourceWords(source: string): string | undefined {
 export function derivationLabel(part: Derivation): string {
   const words = DERIVATION_LABEL[part.code] ?? part.code;
   if (part.name === undefined) return words;
+  if (part.code === "wet-day") return dayMonth(part.name);
   return part.code === "piece" || part.code === "group" ? part.name : `${words}: ${part.name.replace("-", " ")}`;
 }

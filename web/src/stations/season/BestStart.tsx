@@ -49,6 +49,7 @@ export function BestStart({ plan, onTake }: Props) {
                   "coldest night",
                   "hottest day",
                   "without water",
+                  "closed",
                   "blockers",
                   "",
                 ].map((head) => (
@@ -71,6 +72,7 @@ export function BestStart({ plan, onTake }: Props) {
                   <td className="figure pr-4">{say.C(row.coldNightC)}</td>
                   <td className="figure pr-4">{say.C(row.hotDayC)}</td>
                   <td className="figure pr-4">{say.way(row.longestDryM)}</td>
+                  <td className="figure pr-4">{row.closed || "–"}</td>
                   <td className="figure pr-4">{row.blockers}</td>
                   <td>
                     {row.startDate === startDate ? (

@@ -22,7 +22,7 @@ import { NumberField } from "../../ui/NumberField.tsx";
 import { OwnFigure } from "../../ui/OwnFigure.tsx";
 import { Empty, Panel } from "../../ui/Panel.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { dayMonth, quantity } from "../../units/quantity.ts";
+import { dayMonth, quantity, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { readForecast } from "./readForecast.ts";
 
@@ -64,7 +64,7 @@ export function Forecasts({ plan, result }: ScreenProps) {
 const DAY_FIGURES = [
   ["lowC", "low"],
   ["highC", "high"],
-  ["wetChance", "chance of rain"],
+  ["wetChance", "chance of rain, %"],
   ["rainMm", "rain, mm"],
   ["windMps", "wind, m/s"],
 ] as const;
@@ -93,7 +93,7 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
     { id: "date", head: "day", names: true, cell: ({ date }) => dayMonth(date) },
     ...DAY_FIGURES.map(([key, word]): Column<ForecastDay> => ({
       id: key,
-      head: word,
+      head: key === "lowC" || key === "highC" ? `${word}, ${unitSymbol("temperature", units)}` : word,
       right: true,
       cell: ({ date, [key]: value }) => (
         <OwnFigure
@@ -216,7 +216,7 @@ export function Readings({ plan, result }: ScreenProps) {
     },
     {
       id: "at",
-      head: "at",
+      head: `at, ${unitSymbol("distance", units)}`,
       right: true,
       cell: ({ id, trackM, date }) => (
         <NumberField
@@ -238,7 +238,7 @@ export function Readings({ plan, result }: ScreenProps) {
     },
     {
       id: "height",
-      head: "height",
+      head: `height, ${unitSymbol("height", units)}`,
       right: true,
       cell: ({ id, heightM, date }) => (
         <FieldNumber
@@ -254,7 +254,7 @@ export function Readings({ plan, result }: ScreenProps) {
     },
     ...(["lowC", "highC"] as const).map((key): Column<ThermometerReading> => ({
       id: key,
-      head: key === "lowC" ? "low" : "high",
+      head: `${key === "lowC" ? "low" : "high"}, ${unitSymbol("temperature", units)}`,
       right: true,
       cell: (reading) => (
         <OwnFigure

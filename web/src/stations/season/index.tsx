@@ -4,6 +4,7 @@ import { ToggleGroup } from "radix-ui";
 import { legConditions, seasonOf } from "@gepack/core";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
+import { showOnPlane, useSettings } from "../../store/settings.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { dayMonth } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
@@ -12,6 +13,7 @@ import { BestStart } from "./BestStart.tsx";
 import { Choices } from "./Choices.tsx";
 import { Conditions, Extremes } from "./Conditions.tsx";
 import { Forecasts, Readings } from "./Known.tsx";
+import { LegWhys } from "./LegWhys.tsx";
 import { PassageLanes } from "./PassageLanes.tsx";
 import { PlaneView } from "./PlaneView.tsx";
 import { SHOWN } from "./quantities.ts";
@@ -19,9 +21,9 @@ import { usePlane } from "./usePlane.ts";
 import { Weather } from "./Weather.tsx";
 
 export default function Season({ plan, result }: ScreenProps) {
-  const [quantity, setQuantity] = useState<string>(SHOWN[0]!.id);
+  const quantity = useSettings(({ planeShows }) => planeShows);
   const [allYear, setAllYear] = useState(false);
-  const shown = SHOWN.find(({ id }) => id === quantity)!;
+  const shown = SHOWN.find(({ id }) => id === quantity) ?? SHOWN[0]!;
   const { climate, trip } = plan;
   const plane = usePlane(plan, result.profile);
   // The plane and the Line go first; rows follow when there is time.
@@ -40,8 +42,8 @@ export default function Season({ plan, result }: ScreenProps) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-2 text-sm">
         <ToggleGroup.Root
           type="single"
-          value={quantity}
-          onValueChange={(value) => value !== "" && setQuantity(value)}
+          value={shown.id}
+          onValueChange={(value) => value !== "" && showOnPlane(value)}
           aria-label="Quantity of the plane"
           className="flex flex-wrap gap-1"
         >
@@ -91,6 +93,7 @@ export default function Season({ plan, result }: ScreenProps) {
       <div className="px-[18px]">
         <BestStart plan={plan} onTake={startOn} />
         <Conditions plan={plan} result={settled} rows={rows} />
+        <LegWhys plan={plan} result={settled} />
         <div className="my-3">
           <CheckList
             checks={distinct(

@@ -1,11 +1,12 @@
 /** What a stop has beside its name and where it lies. */
-import { DropdownMenu } from "radix-ui";
+import { DropdownMenu, Popover } from "radix-ui";
 import type { ReactNode } from "react";
 import { SERVICES, type Plan, type Stop } from "@gepack/core";
 import { editRow, setRow } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { SeasonField } from "../../ui/SeasonField.tsx";
 import type { Column } from "../../ui/Table.tsx";
+import { seasonWords } from "../../units/date.ts";
 import { unitSymbol } from "../../units/quantity.ts";
 import { Check, spoken } from "./cells.tsx";
 
@@ -103,33 +104,7 @@ export function stopColumns(plan: Plan): Column<Stop>[] {
         />
       ),
     },
-    {
-      id: "open",
-      head: "open",
-      cell: (stop) => (
-        <SeasonField
-          label={`Season of ${stop.name}`}
-          from={stop.openFrom}
-          to={stop.openTo}
-          onCommit={([openFrom, openTo]) => setRow("stops", stop.id, `${stop.name}: season`, { openFrom, openTo })}
-        />
-      ),
-    },
-    {
-      id: "post",
-      head: "post open",
-      cell: (stop) =>
-        stop.services.includes("post") && (
-          <SeasonField
-            label={`Season of the post at ${stop.name}`}
-            from={stop.postFrom}
-            to={stop.postTo}
-            onCommit={([postFrom, postTo]) =>
-              setRow("stops", stop.id, `${stop.name}: post season`, { postFrom, postTo })
-            }
-          />
-        ),
-    },
+    { id: "open", head: "open", cell: (stop) => <Seasons stop={stop} /> },
     { id: "offers", head: "offers", cell: (stop) => <Offers stop={stop} /> },
   ];
 }
@@ -165,5 +140,43 @@ function Offers({ stop }: { stop: Stop }): ReactNode {
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
     </span>
+  );
+}
+
+/** When the house is open, and its post counter where that is less. */
+function Seasons({ stop }: { stop: Stop }): ReactNode {
+  const { id, name, openFrom, openTo, postFrom, postTo, services } = stop;
+  const house = seasonWords([openFrom, openTo]);
+  const post = postFrom === undefined && postTo === undefined ? "" : `, post ${seasonWords([postFrom, postTo])}`;
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="text-left text-xs text-muted hover:underline" aria-label={`When ${name} is open`}>
+        {house === "all year" && post !== "" ? post.slice(2) : house + post}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content className="menu p-3! text-sm" align="start" aria-label={`When ${name} is open`}>
+          <div className="grid grid-cols-[auto_1fr] items-start gap-x-3 gap-y-2">
+            <span>open</span>
+            <SeasonField
+              label={`Season of ${name}`}
+              from={openFrom}
+              to={openTo}
+              onCommit={([from, to]) => setRow("stops", id, `${name}: season`, { openFrom: from, openTo: to })}
+            />
+            {services.includes("post") && (
+              <>
+                <span>its post</span>
+                <SeasonField
+                  label={`Season of the post at ${name}`}
+                  from={postFrom}
+                  to={postTo}
+                  onCommit={([from, to]) => setRow("stops", id, `${name}: post season`, { postFrom: from, postTo: to })}
+                />
+              </>
+            )}
+          </div>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
