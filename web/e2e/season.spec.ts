@@ -61,6 +61,8 @@ test("quantities, what the pointer reads out, and the years", async ({ page }) =
     ["Wet days", /% of days wet/],
     ["Daylight", /h of light/],
     ["Insects", /insects/],
+    ["Streams", /streams/],
+    ["Water", /water/],
   ] as const) {
     await page.getByRole("radio", { name }).click();
     const box = (await line(page).boundingBox())!;
@@ -68,6 +70,10 @@ test("quantities, what the pointer reads out, and the years", async ({ page }) =
     await expect(page.getByTestId("readout")).toHaveText(words);
     await expect(page.getByTestId("plane-legend")).toBeVisible();
   }
+  // What was looked at last is looked at first.
+  await page.reload();
+  await expect(page.getByRole("radio", { name: "Water" })).toBeChecked();
+  await expect.poll(() => snowKm(page)).toBeGreaterThan(50);
   const usual = await snowKm(page);
   await page.getByLabel("Snow of the year").selectOption("much snow");
   await expect.poll(() => snowKm(page)).toBeGreaterThan(usual);
@@ -121,4 +127,85 @@ test("an own trail has a season of its own, at a phone’s width too, and withou
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
+});
+
+test("a start too early finds the post closed: hatched on the plane, told, and mended by a later start", async ({
+  page,
+}) => {
+  await openDemo(page, "/season/");
+  expect(await page.getByTestId("closed").count()).toBeGreaterThan(3);
+  const closed = page.getByText(/The post at Overlook is closed on/);
+  await expect(closed).toBeHidden();
+  await line(page).focus();
+  for (let week = 0; week < 3; week++) await page.keyboard.press("Shift+ArrowUp");
+  await expect(line(page)).toHaveAttribute("aria-valuetext", "8 Mar");
+  await expect(closed).toBeVisible();
+  await page
+    .getByRole("button", { name: /^Start on \d+ (Mar|Apr)$/ })
+    .first()
+    .click();
+  await expect(closed).toBeHidden();
+});
+
+test("lanes at the dates of passage; the kit judged by the coldest of all nights is judged harder", async ({
+  page,
+}) => {
+  await openDemo(page, "/season/?leg=10");
+  const lanes = page.getByTestId("passage-lanes");
+  await expect(lanes.getByRole("img", { name: /^Coldest night in ten: −\d+ °C at least$/ })).toBeVisible();
+  await expect(lanes.getByRole("img", { name: /^On snow: 100 % at most$/ })).toBeVisible();
+  const tooCold = page.getByTestId("season-why").getByText("The night that the kit is judged by");
+  await expect(page.getByTestId("season-why").getByText("Coldest night in ten")).toBeVisible();
+  await page.getByLabel("Night that the kit is judged by").selectOption({ index: 1 });
+  await expect(tooCold).toBeVisible();
+  await tooCold.click();
+  await expect(page.getByText("For the long cold tail of clear nights")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(tooCold).toBeHidden();
+});
+
+test("a forecast is pasted and stands over the normals; what is wrong in it is said; a reading corrects them", async ({
+  page,
+}) => {
+  await openDemo(page, "/season/?leg=1");
+  await expect(table(page).getByRole("row").nth(1)).toContainText("2 °C at");
+  await page.getByRole("button", { name: "Add forecast for leg 1" }).click();
+  await page.locator("summary", { hasText: "Forecast for leg 1" }).click();
+  const days = page.getByLabel("Days of Forecast for leg 1 from a table");
+  const take = page.getByRole("button", { name: "Take these days" }).locator("visible=true");
+  await days.fill("30 Mar\t9\t3");
+  await take.click();
+  await expect(page.getByRole("alert").filter({ hasText: "Row 1: the low is above the high." })).toBeVisible();
+  await days.fill("date\tlow\thigh\train %\n29 Mar\t-6\t4\t80\n30 Mar\t-9\t3\t80");
+  await take.click();
+  await expect(page.getByLabel("Forecast for leg 1, 30 Mar, chance of rain, %")).toHaveValue("80");
+  await expect(table(page).getByRole("row").nth(1)).toContainText(/−\d+ °C at/);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(table(page).getByRole("row").nth(1)).toContainText("2 °C at");
+  await page.getByRole("button", { name: "Add reading on leg 1" }).click();
+  const low = page.getByLabel("Low of 29 Mar");
+  await low.fill("much");
+  await low.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "is not understood" })).toBeVisible();
+  await low.fill("-12");
+  await low.press("Enter");
+  await expect(table(page).getByRole("row").nth(1)).toContainText(/−\d °C at/);
+});
+
+test("a ford is told what was measured, and its hour counts", async ({ page }) => {
+  await openDemo(page, "/trail/");
+  await page
+    .getByRole("radio", { name: /Stretches/ })
+    .or(page.getByRole("tab", { name: /Stretches/ }))
+    .first()
+    .click();
+  await page.getByRole("button", { name: "What is known of Long beck" }).click();
+  await page.getByRole("button", { name: "I know how deep and fast it was" }).click();
+  await expect(page.getByLabel("It was deep")).toHaveValue("0.5");
+  await page.getByLabel("It was deep").fill("0.1");
+  await page.getByLabel("It was deep").press("Enter");
+  await page.keyboard.press("Escape");
+  await station(page, "Season");
+  await expect(page.getByText(/“Forefield water” at \d\d:\d\d/)).toBeVisible();
+  await expect(page.getByText(/“Long beck” at/)).toBeHidden();
 });

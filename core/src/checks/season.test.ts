@@ -101,7 +101,10 @@ describe("cold rain, sun and ticks", () => {
 
   test("strong sun is told high up in June, over snow in May, and not in December", () => {
     const high = [trackNorth({ lengthM: 80_000, heightM: () => 2500 })];
-    const june = planOf({ climate: { ...mild.climate, snowBy: "by-hand" }, trip: { name: "t", startDate: "2027-06-15" } });
+    const june = planOf({
+      climate: { ...mild.climate, snowBy: "by-hand" },
+      trip: { name: "t", startDate: "2027-06-15" },
+    });
     const [bare] = found(computePlan(june, high).checks, "sun-strong");
     expect(bare).toMatchObject({ severity: "note", over: "ground" });
     expect(found(checksOf(mild), "sun-strong")).toEqual([]);

@@ -7,9 +7,9 @@ import { meltIndex } from "../models/ford.ts";
 import { dayOfYear } from "../units/day.ts";
 import { flowChance, type PlacedSource } from "../walk/camps.ts";
 import { seasonHolds } from "../walk/terrain.ts";
-import { knownDays } from "../season/known.ts";
+import { wetWithKnown, withKnown } from "../season/known.ts";
 import { meltBetween, type MeltSums } from "../season/melt.ts";
-import { climateAt, stationWeights, wetChanceAt, type Season } from "../season/season.ts";
+import { stationWeights, type Season } from "../season/season.ts";
 import { coverThroughYear, type Snow } from "../season/snow.ts";
 
 /** Figures for each day of a 366-day year. */
@@ -67,22 +67,42 @@ export function placeYear({ season, snow, melt }: YearFacts, place: Place): Plac
   const { walkedM, heightM, latDeg, sources = [] } = place;
   const weights = stationWeights(season, walkedM);
   const lowC = new Float64Array(DAYS);
-  const coldC = new Float64Array(DAYS);
   const highC = new Float64Array(DAYS);
-  const wetChance = new Float32Array(DAYS);
+  const wet = new Float64Array(DAYS);
+  // What height takes off is the same on every day: only the stations' own figures are added up day by day.
+  let fall = { lowK: 0, coldK: 0, highK: 0 };
   let lowSdK = 0;
   let highSdK = 0;
   for (const [s, station] of season.stations.entries()) {
     const weight = weights[s]!;
     const riseM = season.assumed || season.heightless ? 0 : heightM - station.heightM;
+    fall = {
+      lowK: fall.lowK + weight * lowAtC(0, riseM),
+      coldK: fall.coldK + weight * coldLowAtC(0, riseM),
+      highK: fall.highK - weight * riseM * HIGH_LAPSE_K_PER_M,
+    };
     lowSdK += weight * station.lowSdK;
     highSdK += weight * station.highSdK;
-    for (let day = 0; day < DAYS; day++) {
-      const low = station.lowC[day]!;
-      lowC[day] = lowC[day]! + weight * lowAtC(low, riseM);
-      coldC[day] = coldC[day]! + weight * coldLowAtC(low, riseM);
-      highC[day] = highC[day]! + weight * (station.highC[day]! - riseM * HIGH_LAPSE_K_PER_M);
-      wetChance[day] = wetChance[day]! + weight * station.wetChance[day]!;
+    addWeighted(lowC, station.lowC, weight);
+    addWeighted(highC, station.highC, weight);
+    addWeighted(wet, station.wetChance, weight);
+  }
+  const coldC = lowC.map((low) => low + fall.coldK);
+  for (let day = 0; day < DAYS; day++) {
+    lowC[day] = lowC[day]! + fall.lowK;
+    highC[day] = highC[day]! + fall.highK;
+  }
+  const lowSdKs = new Float64Array(DAYS).fill(lowSdK);
+  const highSdKs = new Float64Array(DAYS).fill(highSdK);
+  if (season.known) {
+    const placeM = season.trackAt(walkedM);
+    for (const day of season.known.days) {
+      const d = dayOfYear(day);
+      const normal = { lowC: lowC[d]!, coldLowC: coldC[d]!, highC: highC[d]!, lowSdK, highSdK };
+      const told = withKnown(season.known, normal, placeM, heightM, day);
+      [lowC[d], coldC[d], highC[d]] = [told.lowC, told.coldLowC, told.highC];
+      [lowSdKs[d], highSdKs[d]] = [told.lowSdK, told.highSdK];
+      wet[d] = wetWithKnown(season.known, wet[d]!, placeM, day);
     }
   }
   const coldNightC = new Float32Array(DAYS);
@@ -91,24 +111,18 @@ export function placeYear({ season, snow, melt }: YearFacts, place: Place): Plac
   const meanC = new Float64Array(DAYS);
   for (let day = 0; day < DAYS; day++) {
     lowC[day] = Math.min(lowC[day]!, highC[day]!);
-    coldNightC[day] = coldestInTenC(Math.min(coldC[day]!, lowC[day]!), lowSdK);
-    hotDayC[day] = highC[day]! + ONE_IN_TEN * highSdK;
+    coldNightC[day] = coldestInTenC(Math.min(coldC[day]!, lowC[day]!), lowSdKs[day]!);
+    hotDayC[day] = highC[day]! + ONE_IN_TEN * highSdKs[day]!;
     meanC[day] = (lowC[day]! + highC[day]!) / 2;
     daylightH[day] = hoursAbove(latDeg, day);
   }
   const snowCover = snow ? coverThroughYear(snow, weights, heightM) : new Float32Array(DAYS);
   const insects = mosquitoYear({ meanC, lowC, cover: snowCover, south: latDeg < 0 });
-  const known = season.known ? seasonDays(season, place) : undefined;
-  for (const { yearDay, cold, hot, wet } of known ?? []) {
-    coldNightC[yearDay] = cold;
-    hotDayC[yearDay] = hot;
-    wetChance[yearDay] = wet;
-  }
   return {
     coldNightC,
     hotDayC,
     snowCover,
-    wetChance,
+    wetChance: Float32Array.from(wet),
     daylightH,
     insects,
     streams: melt ? streamIndex(melt, weights, heightM) : new Float32Array(DAYS),
@@ -116,12 +130,8 @@ export function placeYear({ season, snow, melt }: YearFacts, place: Place): Plac
   };
 }
 
-/** The days that a forecast or own readings bear on. */
-function seasonDays(season: Season, { walkedM, heightM }: Place) {
-  return knownDays(season.known!).map((day) => {
-    const { coldNightC: cold, hotDayC: hot } = climateAt(season, walkedM, heightM, day);
-    return { yearDay: dayOfYear(day), cold, hot, wet: wetChanceAt(season, walkedM, day) };
-  });
+function addWeighted(into: Float64Array, values: Float64Array, weight: number): void {
+  for (let day = 0; day < DAYS; day++) into[day] = into[day]! + weight * values[day]!;
 }
 
 function streamIndex({ planned, usual }: NonNullable<YearFacts["melt"]>, weights: Float64Array, heightM: number) {
@@ -129,7 +139,9 @@ function streamIndex({ planned, usual }: NonNullable<YearFacts["melt"]>, weights
   const normal = usual === planned ? melt : meltBetween(usual, weights, heightM, heightM + FED_FROM_M);
   let greatestMm = 0;
   for (const mm of normal) greatestMm = Math.max(greatestMm, mm);
-  return Float32Array.from(melt, (mm) => meltIndex(mm, greatestMm));
+  const index = new Float32Array(DAYS);
+  for (let day = 0; day < DAYS; day++) index[day] = meltIndex(melt[day]!, greatestMm);
+  return index;
 }
 
 function flowing(sources: readonly PlacedSource[]): Float32Array {

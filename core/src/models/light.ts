@@ -22,13 +22,18 @@ export function declinationRad(yearDay: number): number {
   );
 }
 
+/** Sine and cosine of the declination at the middle of every day: for whole years at many places. */
+const DECLINATIONS = Array.from({ length: 366 }, (_, yearDay) => {
+  const declination = declinationRad(yearDay + 0.5);
+  return { sine: Math.sin(declination), cosine: Math.cos(declination) };
+});
+
 /** Hours with the sun's centre above a zenith distance; 0 and 24 in polar night and day. */
 export function hoursAbove(latDeg: number, yearDay: number, zenithDeg = SUN_ZENITH_DEG): number {
-  const declination = declinationRad(yearDay + 0.5);
+  const declination = DECLINATIONS[yearDay]!;
   const latitude = latDeg * RAD;
   const cosine =
-    (Math.cos(zenithDeg * RAD) - Math.sin(latitude) * Math.sin(declination)) /
-    (Math.cos(latitude) * Math.cos(declination));
+    (Math.cos(zenithDeg * RAD) - Math.sin(latitude) * declination.sine) / (Math.cos(latitude) * declination.cosine);
   if (cosine >= 1) return 0;
   return cosine <= -1 ? 24 : (2 * Math.acos(cosine)) / RAD / 15;
 }

@@ -30,6 +30,8 @@ export interface Means {
   highSdK: number;
 }
 
+/** Readings say nothing that counts of days further off: a sixteenth of their weight. */
+const READINGS_REACH_DAYS = 28;
 const TEMPERATURE_DAYS = 8.5;
 const RAIN_DAYS = 5.5;
 /** What the best forecast is still wrong by. */
@@ -79,6 +81,8 @@ export interface Known {
   /** By day number, the newest issue last. */
   told: ReadonlyMap<number, readonly ToldDay[]>;
   deviations: readonly Deviation[];
+  /** The days on which anything is known, in order. */
+  days: readonly number[];
 }
 
 /** `normalAt` are the means without what is known. Undefined where nothing is. */
@@ -110,15 +114,15 @@ export function buildKnown(
       sdK: Math.max(1, normal.lowSdK),
     };
   });
-  return told.size === 0 && deviations.length === 0 ? undefined : { told, deviations };
+  const days = new Set(told.keys());
+  for (const { day } of deviations)
+    for (let near = day - READINGS_REACH_DAYS; near <= day + READINGS_REACH_DAYS; near++) days.add(near);
+  return days.size === 0 ? undefined : { told, deviations, days: [...days].sort((a, b) => a - b) };
 }
 
 const HALF_LIFE_DAYS = 7;
 const NEAR_M = 300_000;
 const PRIOR_K = 2;
-
-/** Readings say nothing that counts of days further off: 1/16 of their weight. */
-const READINGS_REACH_DAYS = 28;
 
 /** What the normals are wrong by at a place and day as far as own readings tell, K. */
 export function biasK({ deviations }: Known, key: "lowK" | "highK", placeM: TrackM, day: number): number {
@@ -184,12 +188,4 @@ export function windWithKnown({ told }: Known, windMps: number, placeM: TrackM, 
     if (one.windMps !== undefined)
       wind += belongs(one, placeM) * forecastWeight(one.leadDays) * (AT_WALKER * one.windMps - wind);
   return wind;
-}
-
-/** The days on which anything is known better than the normals, in order. */
-export function knownDays({ told, deviations }: Known): number[] {
-  const days = new Set(told.keys());
-  for (const { day } of deviations)
-    for (let near = day - READINGS_REACH_DAYS; near <= day + READINGS_REACH_DAYS; near++) days.add(near);
-  return [...days].sort((a, b) => a - b);
 }

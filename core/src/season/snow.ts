@@ -10,6 +10,7 @@ import {
   SNOW_YEARS,
   YEAR_DAYS,
   precipByHeight,
+  tabledLaws,
   type SnowYear,
   type SnowYearWord,
 } from "../models/snow.ts";
@@ -45,8 +46,10 @@ export function buildSnow({ season, profile, year }: SnowInput): Snow {
   const lowestM = Math.floor(profile.lowestM / BAND_M) * BAND_M;
   const bands = Math.max(1, Math.ceil((profile.highestM - lowestM) / BAND_M)) + 1;
   const south = profile.latDeg[0]! < 0;
-  const years = season.stations.map((station) =>
-    Array.from({ length: bands }, (_, band): SnowYear => {
+  const years = season.stations.map((station) => {
+    const sdK = (station.lowSdK + station.highSdK) / 2;
+    const laws = tabledLaws(sdK);
+    return Array.from({ length: bands }, (_, band): SnowYear => {
       // A track without heights takes its stations as they stand, and so does the trail that has none.
       const riseM = season.heightless || season.assumed ? 0 : lowestM + band * BAND_M - station.heightM;
       const meanC = new Float64Array(DAYS);
@@ -58,11 +61,10 @@ export function buildSnow({ season, profile, year }: SnowInput): Snow {
         coldestC = Math.min(coldestC, meanC[day]!);
       }
       if (coldestC > NEVER_C) return BARE;
-      const sdK = (station.lowSdK + station.highSdK) / 2;
       const fall = SNOW_YEARS[year] * precipByHeight(riseM);
-      return snowYear({ meanC, sdK, precipMm: station.precipMm, south }, fall);
-    }),
-  );
+      return snowYear({ meanC, sdK, precipMm: station.precipMm, south }, fall, laws);
+    });
+  });
   return { season, south, lowestM, bands, years };
 }
 
