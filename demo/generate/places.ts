@@ -59,7 +59,7 @@ export const STOPS: readonly StopRow[] = [
   row("dry-fork", "Dry Fork", 595, 900, VILLAGE, 2, WEEKDAYS),
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
   row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
-  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June."),
+  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { openFrom: "05-01", openTo: "10-31" }),
   row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride", { postFrom: "05-15", postTo: "10-31" }),
   row("colm-harbour", "Colm Harbour", 1111, 0, TOWN, 1, WEEKDAYS, "Lake steamer landing."),
   row("tarn-junction", "Tarn Junction", 1204, 0, VILLAGE, 1, WEEKDAYS),

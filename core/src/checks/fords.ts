@@ -1,7 +1,11 @@
 /** Fords at the day and hour of passage. */
-import { defineCheck } from "./check.ts";
+import { defineCheck, type Severity } from "./check.ts";
 
-const SEVERITY = { 2: "note", 3: "caution", 4: "blocker" } as const;
+/** What the lowest hour of the day lets through is a matter of waiting for it. */
+function severityOf(level: number, lowest: number): Severity {
+  if (level < 3) return "note";
+  return lowest < 4 ? "caution" : "blocker";
+}
 
 const fordHigh = defineCheck({
   code: "ford-high",
@@ -12,7 +16,7 @@ const fordHigh = defineCheck({
       const level = passage.class;
       if (level < 2) continue;
       yield {
-        severity: SEVERITY[level as keyof typeof SEVERITY],
+        severity: severityOf(level, lowClass),
         legIndex,
         atM,
         ford: plan.stretches.find(({ id }) => id === fordId)?.name ?? "",

@@ -11,7 +11,7 @@ interface Props<T extends string> {
 export function Pick<T extends string>({ label, value, options, bare, onPick }: Props<T>) {
   const select = (
     <select
-      className={`field font-normal ${bare ? "min-h-[24px]! w-auto! px-1! py-0! text-sm!" : "mt-1"}`}
+      className={`field font-normal ${bare ? "min-h-[24px]! w-auto! max-w-full px-1! py-0! text-sm!" : "mt-1"}`}
       aria-label={bare ? label : undefined}
       value={value}
       onChange={(event) => onPick(event.target.value as T)}

@@ -64,7 +64,7 @@ export function Choices({ climate }: { climate: Climate }) {
           />
         ))}
       </span>
-      <span className="flex items-center gap-1.5 whitespace-nowrap">
+      <span className="flex max-w-full flex-wrap items-center gap-1.5">
         Snow lies
         <Pick
           bare
@@ -74,7 +74,7 @@ export function Choices({ climate }: { climate: Climate }) {
           onPick={(snowBy) => set(`Snow ${SNOW_BY.find(([id]) => id === snowBy)![1]}`, { snowBy })}
         />
       </span>
-      <span className="flex items-center gap-1.5 whitespace-nowrap">
+      <span className="flex max-w-full flex-wrap items-center gap-1.5">
         Kit judged by
         <Pick
           bare

@@ -176,7 +176,11 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
           {error}
         </p>
       )}
-      {days.length > 0 && <Table label={`Days of ${name}`} columns={columns} rows={days} idOf={({ date }) => date} />}
+      {days.length > 0 && (
+        <div className="relative overflow-x-auto">
+          <Table label={`Days of ${name}`} columns={columns} rows={days} idOf={({ date }) => date} />
+        </div>
+      )}
     </Fold>
   );
 }
@@ -291,12 +295,14 @@ export function Readings({ plan, result }: ScreenProps) {
       {readings.length === 0 ? (
         <Empty>No readings yet.</Empty>
       ) : (
-        <Table
-          label="Readings"
-          columns={columns}
-          rows={[...readings].sort((a, b) => (a.date < b.date ? -1 : 1))}
-          idOf={({ id }) => id}
-        />
+        <div className="relative overflow-x-auto">
+          <Table
+            label="Readings"
+            columns={columns}
+            rows={[...readings].sort((a, b) => (a.date < b.date ? -1 : 1))}
+            idOf={({ id }) => id}
+          />
+        </div>
       )}
     </Panel>
   );

@@ -140,7 +140,11 @@ function StepLane({ title, steps, x, widthPx, look }: StepLaneProps) {
           `${i === 0 || of[i - 1]!.toM !== fromM ? "M" : "L"}${x(fromM).toFixed(1)},${y(value).toFixed(1)}H${x(toM).toFixed(1)}`,
       )
       .join("");
-  const labelX = Math.min(x.rightPx - LABEL_PX, Math.max(x.leftPx + 2, x((extreme.fromM + extreme.toM) / 2) + 4));
+  // Where no gutter names the lane, its figure does.
+  const named = x.leftPx < LABEL_PX;
+  const labelX = named
+    ? x.leftPx + 2
+    : Math.min(x.rightPx - LABEL_PX, Math.max(x.leftPx + 2, x((extreme.fromM + extreme.toM) / 2) + 4));
   return (
     <svg width={widthPx} height={HEIGHT_PX} role="img" aria-label={`${title}: ${say(extreme.value)} at ${tell}`}>
       <path
@@ -174,7 +178,7 @@ function StepLane({ title, steps, x, widthPx, look }: StepLaneProps) {
         strokeWidth="3"
         paintOrder="stroke"
       >
-        {say(extreme.value)}
+        {named ? `${title}: ${say(extreme.value)}` : say(extreme.value)}
       </text>
     </svg>
   );

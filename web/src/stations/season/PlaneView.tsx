@@ -20,12 +20,16 @@ interface Props {
   plane: Plane | undefined;
   shown: Shown;
   allYear: boolean;
-  /** Moves the first day. */
+  /** Moves the first day, to one or by so many: keys come faster than answers. */
   onMove: (startDate: string) => void;
+  onStep: (byDays: number) => void;
   /** Shows what that would be, for as long as it is dragged. */
   onTry: (startDate: string) => void;
   onLeave: () => void;
 }
+
+/** What a month's name takes beside the plane. */
+const MONTH_PX = 60;
 
 interface Dragged {
   fromY: number;
@@ -34,7 +38,7 @@ interface Dragged {
   result: PlanResult;
 }
 
-export function PlaneView({ plan: now, result: newest, plane, shown, allYear, onMove, onTry, onLeave }: Props) {
+export function PlaneView({ plan: now, result: newest, plane, shown, allYear, onMove, onStep, onTry, onLeave }: Props) {
   const [dragged, setDragged] = useState<Dragged>();
   // What is dragged stays what it was: the trial shows elsewhere.
   const { plan, result } = dragged ?? { plan: now, result: newest };
@@ -42,6 +46,8 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
   const { startDate } = plan.trip;
   const start = dayNumber(startDate)!;
   const { x, widthPx } = useLine(result);
+  // Without a gutter for them the months stand on the plane.
+  const narrow = x.leftPx < MONTH_PX;
   const legIndex = useSelection((state) => state.legIndex);
   const before = useDocument((state) => state.before);
   const theme = useThemeName();
@@ -114,7 +120,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
     const by = { ArrowUp: -step, ArrowDown: step }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onMove(isoOfDay(start + by));
+    onStep(by);
   };
   return (
     <div className="relative" style={{ height: HEIGHT_PX }}>
@@ -155,7 +161,12 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
               stroke="var(--ink)"
               strokeOpacity="0.18"
             />
-            <text x={x.leftPx - 6} y={yOf(calendar, day) + 4} textAnchor="end" fill="var(--muted)">
+            <text
+              x={narrow ? x.leftPx + 4 : x.leftPx - 6}
+              y={yOf(calendar, day) + (narrow ? -3 : 4)}
+              textAnchor={narrow ? "start" : "end"}
+              fill={narrow ? "var(--ink)" : "var(--muted)"}
+            >
               1 {MONTHS[month]}
             </text>
           </g>

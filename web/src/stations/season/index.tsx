@@ -1,7 +1,7 @@
 /** Season: what it will be like when one gets there, and what another first day would change. */
 import { useDeferredValue, useMemo, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { legConditions, seasonOf } from "@gepack/core";
+import { dayNumber, isoOfDay, legConditions, seasonOf } from "@gepack/core";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { showOnPlane, useSettings } from "../../store/settings.ts";
@@ -35,6 +35,10 @@ export default function Season({ plan, result }: ScreenProps) {
   };
   const startOn = (startDate: string): void => {
     void edit(`Start on ${dayMonth(startDate)}`, (draft) => void (draft.trip.startDate = startDate));
+  };
+  const stepBy = (byDays: number): void => {
+    const words = `Start ${Math.abs(byDays) === 1 ? "a day" : "a week"} ${byDays < 0 ? "earlier" : "later"}`;
+    void edit(words, ({ trip: moved }) => void (moved.startDate = isoOfDay(dayNumber(moved.startDate)! + byDays)));
   };
   const units = trip.units;
   return (
@@ -73,6 +77,7 @@ export default function Season({ plan, result }: ScreenProps) {
         shown={shown}
         allYear={allYear}
         onMove={startOn}
+        onStep={stepBy}
         onTry={tryOn}
         onLeave={endTrial}
       />

@@ -2,6 +2,9 @@ import { passStop, startLater } from "../../mends/way.ts";
 import { advice, mends } from "../../mends/mend.ts";
 import { checkWords } from "./words.ts";
 
+/** Another start walks other days: so many in hand, or one comes a day too early again. */
+const IN_HAND_DAYS = 2;
+
 export const stopWords = checkWords({
   "stop-out-of-season": {
     mark: "season",
@@ -10,7 +13,7 @@ export const stopWords = checkWords({
       `${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
     mends: (check, on) =>
       mends(
-        startLater(on, check.wait),
+        startLater(on, check.wait + IN_HAND_DAYS),
         passStop(on, check.stopId),
         advice("Ask there before you count on it: seasons move with the snow."),
       ),
@@ -20,7 +23,8 @@ export const stopWords = checkWords({
     station: "season",
     sentence: (check, say) =>
       `The post at ${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
-    mends: (check, on) => mends(startLater(on, check.wait), advice("Send to the stop before or after it.")),
+    mends: (check, on) =>
+      mends(startLater(on, check.wait + IN_HAND_DAYS), advice("Send to the stop before or after it.")),
   },
   "food-not-sold": {
     mark: "shop",
