@@ -178,6 +178,14 @@ stages.push(
     measure(() => void hikerLoad({ wrapperFraction: 0.03, parts: walk.parts, supply, kitLegs, into })),
   ],
 );
+const PLANE_COLUMNS = 520;
+stages.push(
+  ["season and snow of the year", measure(() => void seasonOf(plan, ground.profile), 9)],
+  [
+    `the plane, ${PLANE_COLUMNS} places and 366 days`,
+    measure(() => void buildPlane(plan, ground.profile, PLANE_COLUMNS), 9),
+  ],
+);
 const memoryMB = (heap() - before) / 1e6;
 
 const row = (name: string, { minMs, medianMs }: Taken, target?: number): string =>
