@@ -4,7 +4,7 @@
  * machines differ.
  */
 import { readFileSync } from "node:fs";
-import { models, readGpx, readPlan, Session, type Plan, type TrackPoints } from "@gepack/core";
+import { buildPlane, models, readGpx, readPlan, seasonOf, Session, type Plan, type TrackPoints } from "@gepack/core";
 import { hikerLoad } from "../core/src/load/load.ts";
 import { levelHours } from "../core/src/walk/stride.ts";
 import { provision } from "../core/src/provision/provision.ts";

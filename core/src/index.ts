@@ -53,6 +53,7 @@ export {
   type Hiker,
   type PaceSettings,
   type Piece,
+  type Pin,
   type Plan,
   type Reading as ThermometerReading,
   type Section,
@@ -65,7 +66,7 @@ export {
   type Units,
 } from "./plan/schema.ts";
 export { climateStationSchema, forecastSchema, MOST_FORECAST_DAYS, readingSchema } from "./plan/climateSchema.ts";
-export { campSchema, sourceSchema, stopSchema, stretchSchema } from "./plan/placesSchema.ts";
+export { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./plan/placesSchema.ts";
 export { alternateSchema, closureSchema, sectionSchema } from "./plan/routeSchema.ts";
 export { numberField, type NumberField } from "./plan/fields.ts";
 export {
@@ -103,6 +104,7 @@ export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simu
 export { encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
+export { comesOn, makeChange, waysThere, type Change, type Goal, type Way, type WayThere } from "./compare/finishBy.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
 export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
@@ -110,6 +112,7 @@ export { legConditions, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
 export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";
 export { PLANE_QUANTITIES, type PlaneQuantity } from "./conditions/placeYear.ts";
+export { calendarDays, writeDaysCsv, type CalendarDay } from "./file/days.ts";
 export { legSheet, type LegSheet } from "./file/sheet.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
 export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";

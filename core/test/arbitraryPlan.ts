@@ -154,6 +154,15 @@ const stops = rows("s", 4, () =>
 const camps = rows("p", 6, () =>
   fc.record({ name: fc.constant("camp"), trackM: anywhere, alternateId, hollow: fc.boolean() }),
 );
+const pins = rows("q", 4, () =>
+  fc.record({
+    trackM: anywhere,
+    alternateId,
+    date: rarely(fc.constantFrom("2027-01-03", "2027-04-02", "2027-06-24", "2028-03-02")),
+    bed: fc.boolean(),
+    nights: fc.integer({ min: 1, max: 3 }),
+  }),
+);
 const devices = (hikers: string[]): fc.Arbitrary<unknown[]> =>
   rows("d", 4, () =>
     fc.record({
@@ -314,6 +323,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     stations,
     known,
     camps,
+    pins,
     days,
     direction: fc.constantFrom("forward", "reverse"),
     route,
@@ -337,6 +347,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       climate: { stations: drawn.stations, ...drawn.known },
       kit: drawn.party.kit,
       camps: drawn.camps,
+      pins: drawn.pins,
       dayRules: drawn.days,
       devices: drawn.party.devices,
     }),

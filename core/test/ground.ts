@@ -4,7 +4,7 @@ import type { Plan, TrackPoints } from "../src/index.ts";
 import { choiceOf, resolveHiker } from "../src/models/hiker.ts";
 import { needsOf, type HikerNeeds } from "../src/provision/needs.ts";
 import { DiurnalTable } from "../src/season/diurnal.ts";
-import { buildSeason } from "../src/season/season.ts";
+import { buildSeason, seasonWith } from "../src/season/season.ts";
 import { buildSnow, snowDays } from "../src/season/snow.ts";
 import { DaylightTable } from "../src/season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../src/solve/sampled.ts";
@@ -17,6 +17,7 @@ import { baseHours, baseHoursInput, levelHoursPerM } from "../src/walk/baseHours
 import { buildCamps, placeSources, type PlacedSource } from "../src/walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg, type Ground } from "../src/walk/ground.ts";
 import { buildHalts } from "../src/walk/halts.ts";
+import { pinFacts, placePins } from "../src/walk/pins.ts";
 import { buildTerrain } from "../src/walk/terrain.ts";
 import type { DetourSources } from "../src/walk/detours.ts";
 import { walkBlock, type DayPart } from "../src/walk/walk.ts";
@@ -35,12 +36,15 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const { stops, stretches, hikers, dayRules } = plan;
   const halts = buildHalts({ stops, profile });
   const startDay = dayNumber(plan.trip.startDate)!;
-  const sources = placeSources({ sources: plan.sources, stretches, profile });
+  const sources = placeSources({ sources: plan.sources, stretches, profile, wetness: plan.climate.wetness });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
-  const { stations, warmth, snowBy, snowYear } = plan.climate;
-  const season = buildSeason({ stations, profile, warmth });
+  const { stations, warmth, wetness, snowBy, snowYear, forecasts, readings } = plan.climate;
+  const normals = buildSeason({ stations, profile, warmth, wetness });
+  const season = seasonWith({ season: normals, forecasts, readings });
   const snow =
-    snowBy === "degree-day" ? snowDays({ profile, snow: buildSnow({ season, profile, year: snowYear }) }) : undefined;
+    snowBy === "degree-day"
+      ? snowDays({ profile, snow: buildSnow({ season: normals, profile, year: snowYear }) })
+      : undefined;
   const ground = buildGround({
     profile,
     terrain: buildTerrain({ profile, stretches, snow }),
@@ -57,6 +61,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
       profile,
       sources,
     }),
+    pins: placePins({ pins: plan.pins.map(pinFacts), profile }),
     slowPerKg: slowPerKg({ profile, loadSlowness: dayRules.loadSlowness }),
     paces: hikers.map((hiker) => hiker.pace),
     baseH: hikers.map((hiker, h) => baseHours(baseHoursInput(hiker, schools[h]!.time, profile))),

@@ -97,23 +97,27 @@ test("the Line zooms to a leg, follows the selection, and shows the whole trail 
   await expect(legs).toHaveCount(22);
 });
 
-for (const scheme of ["light", "dark"] as const)
-  for (const { name, path } of ADDRESSES)
-    test(`no serious finding of axe: ${name} in ${scheme}`, async ({ page }) => {
+/** In both themes; what a theme does not change is looked at once. */
+for (const { name, path } of ADDRESSES)
+  test(`no serious finding of axe: ${name}`, async ({ page }) => {
+    const told: string[] = [];
+    for (const scheme of ["light", "dark"] as const) {
       await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
-      await openDemo(page, path);
+      if (scheme === "light") await openDemo(page, path);
       await expect(page.locator("html")).toHaveAttribute("data-theme", scheme);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const grave = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-      const told = grave.map(
-        ({ id, nodes }) =>
-          `${id}: ${nodes
-            .slice(0, 3)
-            .map((node) => node.html.slice(0, 140))
-            .join(" | ")}`,
-      );
-      expect(told).toEqual([]);
-    });
+      const axe = new AxeBuilder({ page });
+      const { violations } = await (scheme === "light" ? axe : axe.withRules(["color-contrast"])).analyze();
+      for (const { id, impact, nodes } of violations)
+        if (impact === "serious" || impact === "critical")
+          told.push(
+            `${scheme}, ${id}: ${nodes
+              .slice(0, 3)
+              .map((node) => node.html.slice(0, 140))
+              .join(" | ")}`,
+          );
+    }
+    expect(told).toEqual([]);
+  });
 
 test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });

@@ -50,7 +50,8 @@ test("a measured value replaces the schools, shows as such, and survives a reloa
 });
 
 test("the rules of a day: rest days, hours by stage, a slower surface", async ({ page }) => {
-  await openDemo(page, "/trip/?part=days");
+  await openDemo(page, "/days/");
+  await page.getByText("Rules of the days").click();
   const rest = page.getByLabel("Rest after days walked, 0 for none");
   await rest.fill("6");
   await rest.press("Enter");

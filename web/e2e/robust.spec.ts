@@ -181,7 +181,7 @@ test.describe("without a network", () => {
         await new Promise((done) => navigator.serviceWorker.addEventListener("controllerchange", done, { once: true }));
     });
     await context.setOffline(true);
-    for (const path of [...ADDRESSES.map((address) => address.path), "/kit", "/trip?part=days", "/"]) {
+    for (const path of [...ADDRESSES.map((address) => address.path), "/kit", "/days", "/"]) {
       await page.goto(path);
       await expect(page.getByTestId("line")).toBeVisible();
     }

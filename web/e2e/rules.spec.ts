@@ -5,8 +5,8 @@ test("a way to water is worth what one says: at nothing all of it is passed by, 
   await openDemo(page, "/?leg=10&why=days");
   const why = page.getByTestId("why");
   await expect(why).toContainText("To water off the trail and back");
-  await station(page, "Trip");
-  await page.goto("/trip/?part=days");
+  await station(page, "Days");
+  await page.getByText("Rules of the days").click();
   const worth = page.getByLabel("A litre carried for an hour is worth");
   await worth.fill("0");
   await worth.press("Enter");

@@ -8,6 +8,7 @@ import { fordChecks } from "./fords.ts";
 import { kitChecks } from "./kit.ts";
 import { loadChecks } from "./load.ts";
 import { modelChecks } from "./models.ts";
+import { pinChecks } from "./pins.ts";
 import { powerChecks } from "./power.ts";
 import { routeChecks } from "./route.ts";
 import { seasonChecks } from "./season.ts";
@@ -22,6 +23,7 @@ export const CHECKS = [
   ...coldChecks,
   ...kitChecks,
   ...daysChecks,
+  ...pinChecks,
   ...stopChecks,
   ...stretchChecks,
   ...routeChecks,

@@ -6,6 +6,7 @@ import {
   distance,
   fraction,
   id,
+  isoDate,
   label,
   line,
   monthDay,
@@ -94,6 +95,21 @@ export const campSchema = z.looseObject({
   note,
 });
 
+/** A night that the hiker holds on to: a day ends here, on a date where one is told. */
+export const pinSchema = z.looseObject({
+  id,
+  /** What is said of it: "booked", "meet the others". */
+  name: label.default(""),
+  trackM,
+  ...place,
+  date: isoDate.optional(),
+  /** A bed waits there: it is no camp. */
+  bed: z.boolean().default(false),
+  /** 2 is a rest day there. */
+  nights: whole("", 1, 30).default(1),
+});
+
+export type Pin = z.infer<typeof pinSchema>;
 export type Stop = z.infer<typeof stopSchema>;
 export type Source = z.infer<typeof sourceSchema>;
 export type Stretch = z.infer<typeof stretchSchema>;

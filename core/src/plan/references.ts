@@ -17,6 +17,7 @@ export const LISTS = {
   "climate.readings": (plan: Plan) => plan.climate.readings,
   kit: (plan: Plan) => plan.kit,
   camps: (plan: Plan) => plan.camps,
+  pins: (plan: Plan) => plan.pins,
   devices: (plan: Plan) => plan.devices,
   "route.alternates": (plan: Plan) => plan.route.alternates,
   "route.closures": (plan: Plan) => plan.route.closures,
@@ -123,7 +124,7 @@ export const REFERENCES: readonly Reference[] = [
     besides: [],
     onRemove: "clear",
     links: (plan) =>
-      (["stops", "sources", "camps", "stretches", "route.closures"] as const).flatMap((list) =>
+      (["stops", "sources", "camps", "pins", "stretches", "route.closures"] as const).flatMap((list) =>
         LISTS[list](plan).flatMap((row, i) =>
           row.alternateId === undefined
             ? []
@@ -266,7 +267,7 @@ export function trackIdsOf({ trackIds, route }: Pick<Plan, "trackIds" | "route">
 
 /** An alternate goes, and what lies on it with it. */
 export function removeAlternate(plan: Plan, alternateId: string): void {
-  for (const list of ["stops", "sources", "camps", "stretches"] as const)
+  for (const list of ["stops", "sources", "camps", "pins", "stretches"] as const)
     for (const { id, alternateId: on } of [...LISTS[list](plan)])
       if (on === alternateId) removeRow(plan, list, id, list === "stops" ? nearestUsedStop(plan, id) : undefined);
   removeRow(plan, "route.alternates", alternateId);

@@ -19,7 +19,7 @@ import {
   SPAN_ENDS,
   SURFACES,
 } from "./ids.ts";
-import { campSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
+import { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
 import { routeSchema } from "./routeSchema.ts";
 import { amount, celsius, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
@@ -166,6 +166,11 @@ export const dayRulesSchema = z.looseObject({
   arriveByClosing: z.boolean().default(false),
   /** Hours walked on the day of leaving a stop slept at; the usual ones where missing. */
   neroOutH: amount("h", 0.5, 20).optional(),
+  /** Own hours of single days, by date. */
+  ownHours: z
+    .array(z.looseObject({ date: isoDate, hoursH: amount("h", 0.5, 22) }))
+    .max(400)
+    .default([]),
   /** A rest day after so many days of walking; 0 for none but the stops' own. */
   restEveryDays: whole("days", 0, 60).default(0),
   /** Water off the trail is walked to where the way takes fewer minutes than this for every litre and hour of carrying it spares. */
@@ -249,12 +254,13 @@ export const planSchema = z.looseObject({
   climate: climateSchema.prefault({}),
   kit: z.array(pieceSchema).max(2000).default([]),
   camps: z.array(campSchema).max(5000).default([]),
+  pins: z.array(pinSchema).max(500).default([]),
   dayRules: dayRulesSchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
 });
 
 export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
-export type { Camp, Source, Stop, Stretch } from "./placesSchema.ts";
+export type { Camp, Pin, Source, Stop, Stretch } from "./placesSchema.ts";
 export type { Alternate, Closure, Section } from "./routeSchema.ts";
 export type Plan = z.infer<typeof planSchema>;
 export type Hiker = z.infer<typeof hikerSchema>;

@@ -12,6 +12,7 @@ import { dayOfYear, isoOfDay } from "../units/day.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import type { PlacedPin } from "../walk/pins.ts";
 import { BY_THE_HOUR, seasonHolds, type Terrain } from "../walk/terrain.ts";
 import { nightWarmth, padNeed } from "../warmth/night.ts";
 import type { SleepKit } from "../warmth/sleep.ts";
@@ -34,6 +35,7 @@ export interface BlockFigureInput {
   sleep: readonly (readonly SleepKit[])[];
   nightBy: Plan["climate"]["nightBy"];
   terrain: Terrain;
+  pins: readonly PlacedPin[];
 }
 
 export function blockFigures(input: BlockFigureInput): BlockFigures {
@@ -152,7 +154,7 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
   return legs;
 }
 
-function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResult[] {
+function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): DayResult[] {
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   return block.parts.map((part, p) => {
     const weather = block.conditions[p]!;
@@ -172,6 +174,7 @@ function blockDays({ block, halts, hikerIds, sleep }: BlockFigureInput): DayResu
       forbiddenCamp: part.forbiddenCamp,
       night: part.night,
       zeroDays: part.zeroDays,
+      pinId: part.night === "none" ? undefined : pins.find(({ node }) => node === part.endNode)?.id,
       dry: block.supplies.some((supply) => supply.parts[p]!.dry),
       lowC: weather.night.lowC,
       highC: weather.walking.highC,

@@ -132,6 +132,8 @@ export interface DayResult {
   forbiddenCamp: boolean;
   night: Night;
   zeroDays: number;
+  /** The pin that it ends at. */
+  pinId: string | undefined;
   /** Whether the night is dry for some hiker. */
   dry: boolean;
   lowC: number;

@@ -29,6 +29,7 @@ import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts"
 import { buildCamps, placeSources } from "../walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
 import { buildHalts, type HaltStop } from "../walk/halts.ts";
+import { pinFacts, placePins } from "../walk/pins.ts";
 import { buildTerrain } from "../walk/terrain.ts";
 import { Workspace } from "../walk/workspace.ts";
 import { sleepKits } from "../warmth/sleep.ts";
@@ -60,6 +61,7 @@ function rememberedStages() {
     halts: memoEqual(buildHalts),
     sources: memoEqual(placeSources),
     camps: memo(buildCamps),
+    pins: memoEqual(placePins),
     schools: memoEach(resolveHiker),
     baseH: memoEach(baseHours),
     slopes: memoEach(effortSlopes),
@@ -187,6 +189,7 @@ export class Session {
       profile,
       sources,
     });
+    const pins = stage.pins({ pins: this.part("pins", walked(plan.pins).map(pinFacts)), profile });
     const schools = hikers.map((hiker, h) => stage.schools(choiceOf(hiker), h));
     const ground = stage.ground({
       profile,
@@ -196,6 +199,7 @@ export class Session {
       rules,
       season,
       camps,
+      pins,
       slowPerKg: stage.slowPerKg({ profile, loadSlowness: rules.loadSlowness }),
       paces: hikers.map((hiker) => hiker.pace),
       baseH: hikers.map((hiker, h) => stage.baseH(baseHoursInput(hiker, schools[h]!.time, profile), h)),
@@ -257,6 +261,7 @@ export class Session {
           sleep,
           nightBy: climate.nightBy,
           terrain,
+          pins,
         },
         index,
       ),

@@ -78,6 +78,7 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
     workspace,
     profile: sampled,
     halts: ground.halts.map((halt) => ({ ...halt, node: nodeOf(halt.node) })),
+    pins: ground.pins.map((pin) => ({ ...pin, node: nodeOf(pin.node) })),
     terrain: {
       bare: picked(terrain.bare, new Uint8Array(count), cells),
       snow: picked(terrain.snow, new Int8Array(count), cells),

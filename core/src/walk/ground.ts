@@ -5,8 +5,10 @@ import type { DiurnalTable } from "../season/diurnal.ts";
 import type { Season } from "../season/season.ts";
 import type { DaylightTable } from "../season/sun.ts";
 import type { Profile } from "../track/profile.ts";
+import { dayNumber } from "../units/day.ts";
 import type { CampGround } from "./camps.ts";
 import type { Halt } from "./halts.ts";
+import type { PlacedPin } from "./pins.ts";
 import { slowdownPerKg } from "./slow.ts";
 import { speedFactors, SURFACE_FACTORS } from "./surfaces.ts";
 import type { Terrain } from "./terrain.ts";
@@ -22,6 +24,8 @@ export interface GroundInput {
   rules: DayRules;
   season: Season;
   camps: CampGround;
+  /** In walking order. */
+  pins: readonly PlacedPin[];
   /** Fraction of speed lost per kilogram on every cell. */
   slowPerKg: Float64Array;
   /** By hiker: hours and breaks of a day, hours on every cell without a load, what the effort school keeps of grades. */
@@ -43,6 +47,8 @@ export interface Ground extends GroundInput {
   slowness: Float64Array;
   /** Terrain factor η of each surface. */
   terrainFactors: Float64Array;
+  /** Hours told for single days, by day number. */
+  ownHours: ReadonlyMap<number, number>;
 }
 
 export function buildGround(input: GroundInput): Ground {
@@ -50,6 +56,7 @@ export function buildGround(input: GroundInput): Ground {
     ...input,
     slowness: speedFactors(input.rules.surfaceSpeed).map((factor) => 1 / factor),
     terrainFactors: Float64Array.from(SURFACE_FACTORS, (row) => row.terrainFactor),
+    ownHours: new Map(input.rules.ownHours.map(({ date, hoursH }) => [dayNumber(date)!, hoursH])),
   };
 }
 

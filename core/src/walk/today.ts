@@ -71,7 +71,7 @@ export function beginDay(
   const heightM = profile.heightM[node]!;
   const weather = climateAt(ground.season, walkedOf(profile, node), heightM, day);
   const { cloud } = skyAt(ground.season, walkedOf(profile, node), day);
-  let wantedH = wantedHours(paces, day - ground.startDay);
+  let wantedH = ground.ownHours.get(day) ?? wantedHours(paces, day - ground.startDay);
   if (fromStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 
   const darkH = rules.darkFraction * wantedH;

@@ -12,6 +12,7 @@ import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
+import { nextPin, PIN_OVERTIME_H, pinnedHours, restAtPin, type PlacedPin } from "./pins.ts";
 import { PUSH_ON_H, Stride } from "./stride.ts";
 import { nightsUpAfter } from "./slow.ts";
 import { beginDay, type Today, type WalkState } from "./today.ts";
@@ -68,6 +69,7 @@ export interface Block {
 
 /** With less than this left of the day, a stop meant to be passed through becomes the night. */
 const STAY_H = 0.5;
+const MIDNIGHT_H = 24;
 /** A camp before a stop that has closed. */
 const BEFORE_STOP_M = 2000;
 
@@ -157,8 +159,10 @@ export function walkBlock(
       const kept = frozen?.[parts.length - 1];
       if (kept) node = stride.advance(today, begun, Math.min(to.node, kept.endNode), fromClockH, Infinity);
       else {
-        node = stride.advance(today, begun, to.node, fromClockH, today.budgetH - usedH);
-        if (node < to.node) {
+        const pin = nextPin(ground.pins, begun, to.node);
+        const dayH = pin ? hoursToPin(stride, today, pin, { day, begun, clockH: fromClockH, usedH }) : today.budgetH;
+        node = stride.advance(today, begun, pin?.node ?? to.node, fromClockH, dayH - usedH);
+        if (node < to.node && node !== pin?.node) {
           const camp =
             sleepsAt(ground, to) && stride.inReach(today, node, to)
               ? to.node
@@ -184,10 +188,11 @@ export function walkBlock(
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
-      closePart(part, node, ground.camps.beds.has(node) ? "bed" : "camp");
+      const held = ground.pins.find((pin) => pin.node === node);
+      closePart(part, node, held?.bed || ground.camps.beds.has(node) ? "bed" : "camp");
       part.forbiddenCamp = part.night === "camp" && ground.camps.forbidden[node] === 1;
       const due = rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
-      part.zeroDays = kept ? kept.zeroDays : due ? 1 : 0;
+      part.zeroDays = kept ? kept.zeroDays : Math.max(held ? restAtPin(held, day) : 0, due ? 1 : 0);
       nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
     }
@@ -214,6 +219,20 @@ export function walkBlock(
   }
   const { cellH, cellC, surface } = stride;
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true, nightsUp } };
+}
+
+/** What a pin ahead makes of the day: its hours in all, those used up before it among them. */
+function hoursToPin(
+  stride: Stride,
+  today: Today,
+  pin: PlacedPin,
+  { day, begun, clockH, usedH }: { day: number; begun: number; clockH: number; usedH: number },
+): number {
+  const mostH = usedH + (MIDNIGHT_H - clockH) / stride.clockPerH;
+  const days = pin.day === undefined ? 1 : Math.max(1, pin.day - day + 1);
+  const farH = days * (today.budgetH + PIN_OVERTIME_H);
+  const aheadH = usedH + stride.hoursAhead(today, begun, pin.node, farH);
+  return pinnedHours(pin, { day, aheadH, budgetH: today.budgetH, mostH });
 }
 
 /** May the night be spent at this stop, planned or not? */

@@ -101,6 +101,16 @@ export function passStop({ plan }: Standing, stopId: string): Action | undefined
   };
 }
 
+/** A pinned night is let go. */
+export function unpin({ plan }: Standing, pinId: string): Action | undefined {
+  if (!plan.pins.some(({ id }) => id === pinId)) return undefined;
+  return {
+    button: "Let the pin go",
+    label: "Let a pin go",
+    recipe: (draft) => void (draft.pins = draft.pins.filter(({ id }) => id !== pinId)),
+  };
+}
+
 /** A zero less, at the stop that has most of them. */
 export function fewerZeros({ plan }: Standing): Action | undefined {
   const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];

@@ -7,7 +7,7 @@ export interface Station {
   name: string;
   href: string;
   /** Stations of one group stand together; a hairline parts the groups. The gear stands at the end, alone. */
-  group: "ground" | "pack" | "gear";
+  group: "ground" | "walk" | "pack" | "gear";
   /** Parts of a station, each with an address of its own: `?part=`. */
   parts?: readonly { id: string; name: string }[];
 }
@@ -15,6 +15,7 @@ export interface Station {
 export const STATIONS = [
   { id: "trail", name: "Trail", href: "/trail/", group: "ground" },
   { id: "season", name: "Season", href: "/season/", group: "ground" },
+  { id: "days", name: "Days", href: "/days/", group: "walk" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {
@@ -26,7 +27,6 @@ export const STATIONS = [
       { id: "trip", name: "Trip and people" },
       { id: "models", name: "Models" },
       { id: "units", name: "Units" },
-      { id: "days", name: "Days" },
       { id: "food", name: "Food" },
       { id: "water", name: "Water" },
       { id: "power", name: "Power" },

@@ -8,6 +8,8 @@ export interface Selection {
   why: Explained;
   /** The leg that the Line and all under it is zoomed to, with its neighbours; the whole trail without. */
   zoomLeg: number | undefined;
+  /** A date of the hike; none where it is not one. */
+  day: string | undefined;
 }
 
 export const useSelection = create<Selection>(() => ({
@@ -15,6 +17,7 @@ export const useSelection = create<Selection>(() => ({
   hikerIndex: 0,
   why: "start",
   zoomLeg: undefined,
+  day: undefined,
 }));
 
 /** Selecting another leg while zoomed takes the zoom along. */
@@ -29,13 +32,15 @@ export function select(next: Partial<Selection>): void {
 
 /** The selection as a query, other parameters kept: leg and hiker from 1. */
 export function searchOf(selection: Selection, kept: URLSearchParams = new URLSearchParams()): string {
-  const { legIndex, hikerIndex, why, zoomLeg } = selection;
+  const { legIndex, hikerIndex, why, zoomLeg, day } = selection;
   const query = new URLSearchParams(kept);
   query.set("leg", String(legIndex + 1));
   query.set("hiker", String(hikerIndex + 1));
   query.set("why", why);
   if (zoomLeg === undefined) query.delete("zoom");
   else query.set("zoom", "leg");
+  if (day === undefined) query.delete("day");
+  else query.set("day", day);
   return `?${query.toString()}`;
 }
 
@@ -48,6 +53,7 @@ export function readLocation(): void {
     hikerIndex: whole("hiker"),
     why: EXPLAINED.find((figure) => figure === query.get("why")) ?? "start",
     zoomLeg: query.get("zoom") === "leg" ? legIndex : undefined,
+    day: query.get("day") ?? undefined,
   });
 }
 

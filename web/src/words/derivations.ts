@@ -155,7 +155,7 @@ const RULES: Record<string, string> = {
   "detour-rule":
     "Walked where it takes fewer minutes than the litres it spares are worth; which water and why stands under Fill up.",
   "off-trail-pace": "On foot at the slowest hiker’s pace on the level, with the load; a ride takes no legs.",
-  "day-rules": "Your day rules in Trip, Days: hours by stage, light, rest days, slow-downs.",
+  "day-rules": "Your day rules in Days: hours by stage, light, rest days, slow-downs.",
   "load-slows": "−0.7 % of speed a kilogram on the flat, −1 % on climbs: Pandolf's equation at constant power.",
   "surface-table": "Table of surfaces; speed factors are engineering values, editable.",
   "party-slowest": "The party walks as its slowest; the dark slows all.",

@@ -68,6 +68,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "rain-assumed": { have: 3 },
   "kit-role-gap": { role: "shoes" },
   "finish-late": { have: "2027-08-07", limit: "2027-08-05", late: 2 },
+  "pin-not-held": { pinId: "p", pin: "Hut", why: "late", wanted: "2027-05-05", comes: "2027-05-07", days: 2 },
   "camp-forbidden": { day: "2027-05-05" },
   "bed-missing": { have: 2, day: "2027-05-05" },
   "high-sleep": { have: 3400, gain: 900 },
@@ -115,7 +116,7 @@ describe("checks in words", () => {
   test.each(CODES)("%s: every figure it has shows in its sentence", (code) => {
     const before = checkSentence(made(code), plan);
     for (const [name, value] of Object.entries(FINDINGS[code])) {
-      if (["pieceId", "stopId", "deviceId", "quantity"].includes(name)) continue;
+      if (["pieceId", "stopId", "deviceId", "pinId", "quantity"].includes(name)) continue;
       const other = typeof value === "number" ? value * 3 + 7 : /^\d{4}-/.test(String(value)) ? "2027-11-11" : "Other";
       expect(checkSentence(made(code, { [name]: other }), plan), `${code}.${name}`).not.toBe(before);
     }

@@ -3,7 +3,17 @@
  * a session of its own, does what takes long (comparisons, files), so that the first keeps answering. Of
  * plans that come faster than answers only the newest is computed.
  */
-import type { Plan, PlanResult, Profile, Question, SchoolFigures, StartFigures, TrackPoints } from "@gepack/core";
+import type {
+  Plan,
+  PlanResult,
+  Profile,
+  Question,
+  SchoolFigures,
+  StartFigures,
+  TrackPoints,
+  Goal,
+  WayThere,
+} from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
 import { fromWire } from "./wire.ts";
 import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
@@ -36,6 +46,11 @@ export interface Calculator {
   sweepStarts: (
     asked: { plan: Plan; dates: readonly string[] },
     onFigures: (figures: StartFigures) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  waysThere: (
+    asked: { plan: Plan; goal: Goal },
+    onFigures: (way: WayThere) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
@@ -144,6 +159,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("compareSchools", { ...asked, key }, options), onFigures, signal),
     sweepStarts: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
+    waysThere: (asked, onFigures, signal) =>
+      longRun((key, options) => side().job("waysThere", { ...asked, key }, options), onFigures, signal),
     readTrack: (args, options) => side().job("readTrack", args, options),
     arrange: (args) => side().job("arrange", args),
     layTable: (args) => side().job("layTable", args),

@@ -13,7 +13,10 @@ import {
   Session,
   simulatedStations,
   sweepStarts,
+  waysThere,
   type ClimateStation,
+  type Goal,
+  type WayThere,
   type CoarseRow,
   type CoarseTrack,
   type Located,
@@ -45,6 +48,9 @@ import {
   type TrackPreview,
 } from "./readTracks.ts";
 import { toWire, type WireResult } from "./wire.ts";
+
+/** Hours, start and rest days. */
+const WAYS = 3;
 
 export type { JobControl } from "./control.ts";
 export type { LaidPreview, PartPreview, TrackPreview } from "./readTracks.ts";
@@ -146,6 +152,20 @@ export function createJobs(beat?: () => void) {
       let done = 0;
       for (const figures of sweepStarts(given, dates, (other) => session.compute(other))) {
         progress(++done / dates.length, figures satisfies StartFigures);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** What it takes to be somewhere by a date; ways come one by one. */
+    async waysThere(
+      { plan: given, key, goal }: { plan: Plan; key: string; goal: Goal },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      for (const way of waysThere(given, goal, (other) => session.compute(other))) {
+        progress(++done / WAYS, way satisfies WayThere);
         await breathe();
       }
       return "done";

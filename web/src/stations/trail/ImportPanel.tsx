@@ -111,7 +111,7 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
 async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, rows: FoundRow[]): Promise<void> {
   const { track, lengthM } = preview;
   const extra = partsOf(rows);
-  const placed = [...plan.stops, ...plan.sources, ...plan.camps].filter(
+  const placed = [...plan.stops, ...plan.sources, ...plan.camps, ...plan.pins].filter(
     (row) => row.alternateId === undefined && row.lonDeg !== undefined && row.latDeg !== undefined,
   );
   const located = await calculator().locateOn({
@@ -126,17 +126,22 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
   await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
     draft.trackIds = [track.id];
     draft.route.coarse = false;
-    for (const row of [...draft.stops, ...draft.sources, ...draft.camps]) {
+    for (const row of [...draft.stops, ...draft.sources, ...draft.camps, ...draft.pins]) {
       if (row.alternateId !== undefined) continue;
       const metres = byId.get(row.id);
       row.trackM = metres === undefined ? within(row.trackM) : (metres as TrackM);
     }
-    for (const row of [...draft.stretches, ...draft.route.closures, ...draft.route.sections]) {
+    for (const row of [
+      ...draft.stretches,
+      ...draft.route.closures,
+      ...draft.route.sections,
+      ...draft.climate.forecasts,
+    ]) {
       if ("alternateId" in row && row.alternateId !== undefined && "kind" in row) continue;
       row.fromM = within(row.fromM);
       row.toM = within(row.toM);
     }
-    for (const station of draft.climate.stations) station.trackM = within(station.trackM);
+    for (const row of [...draft.climate.stations, ...draft.climate.readings]) row.trackM = within(row.trackM);
     for (const list of ["stops", "sources", "camps", "stretches"] as const)
       draft[list].push(...(extra[list] as never[]));
   });

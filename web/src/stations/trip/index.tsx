@@ -5,7 +5,6 @@ import { CheckList } from "../../ui/CheckList.tsx";
 import { checkStation, distinct } from "../../words/checks/index.ts";
 import { stationOf } from "../registry.ts";
 import type { ScreenProps } from "../Screen.tsx";
-import { Days } from "./Days.tsx";
 import { Food } from "./Food.tsx";
 import { Models } from "./Models.tsx";
 import { People } from "./People.tsx";
@@ -19,7 +18,6 @@ const SCREENS: Record<string, ComponentType<ScreenProps>> = {
   trip: TripAndPeople,
   models: Models,
   units: Units,
-  days: Days,
   food: Food,
   water: Water,
   power: Power,

@@ -1,15 +1,42 @@
 import { advice, mends } from "../../mends/mend.ts";
-import { fewerZeros, startEarlier, useStopOnLeg } from "../../mends/way.ts";
+import { fewerZeros, startEarlier, startLater, unpin, useStopOnLeg } from "../../mends/way.ts";
 import { checkWords } from "./words.ts";
 
+/** What stands against a pinned night. */
+const WHY: Record<string, string> = {
+  "off-route": "lies on ground that is not walked",
+  past: "has a date before the start",
+  crossed: "and another pin want a later place on an earlier or the same date",
+  forbidden: "lies where camping is forbidden, and no bed is told",
+  passed: "is passed by: it is more than three hours beyond the day’s walking, or beside a stop with its own night",
+};
+
 export const daysWords = checkWords({
+  "pin-not-held": {
+    mark: "pin",
+    station: "days",
+    sentence: (check, say) => {
+      const pin = `The pin${check.pin === "" ? "" : ` “${check.pin}”`} of ${say.date(check.wanted)}`;
+      const comes = `you come on ${say.date(check.comes)}`;
+      if (check.why === "late" || check.why === "early")
+        return `${pin} does not hold: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
+      return `${pin} ${WHY[check.why] ?? `does not hold (${check.why})`}; ${comes}${check.days === 0 ? "" : `, ${say.days(check.days)} apart`}.`;
+    },
+    mends: (check, on) =>
+      mends(
+        check.why === "late" ? startEarlier(on, check.days) : undefined,
+        check.why === "early" ? startLater(on, check.days) : undefined,
+        unpin(on, check.pinId),
+        advice("Move the pin, or see in Days what it takes to be there on that day."),
+      ),
+  },
   "finish-late": {
     mark: "late",
     station: "trip",
     sentence: (check, say) =>
       `Arrival on ${say.date(check.have)} is ${say.days(check.late)} after the wanted ${say.date(check.limit)}.`,
     mends: (check, on) =>
-      mends(startEarlier(on, check.late), fewerZeros(on), advice("Or walk more hours a day, in Trip, Days.")),
+      mends(startEarlier(on, check.late), fewerZeros(on), advice("Or walk more hours a day, in Days.")),
   },
   "camp-forbidden": {
     mark: "camp",
@@ -51,7 +78,7 @@ export const daysWords = checkWords({
     station: "trip",
     sentence: (check, say) =>
       `${check.days === 1 ? "A day" : `${say.days(check.days)}`} of more than ${say.hours(check.limit)} on the feet, the longest of ${say.hours(check.have)}: strains and falls grow with such hours.`,
-    mends: () => [advice("Walk fewer hours a day in Trip, Days, or put a camp before the stop.")],
+    mends: () => [advice("Walk fewer hours a day in Days, or put a camp before the stop.")],
   },
   "short-sleep": {
     mark: "sleep",
@@ -69,7 +96,7 @@ export const daysWords = checkWords({
       advice(
         check.severity === "note"
           ? "The errands wait for the morning; the day after begins later."
-          : "Stay the night there, or keep to closing times in Trip, Days.",
+          : "Stay the night there, or keep to closing times in Days.",
       ),
     ],
   },

@@ -10,7 +10,7 @@ import { Sentences, type Sentence } from "../../ui/Sentences.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
-import { changeHiker } from "./hiker.tsx";
+import { changeHiker } from "../trip/hiker.tsx";
 
 const LIGHT: Sentence[] = [
   { text: "Of the day’s hours at most {darkFraction} may be dark.", labels: { darkFraction: "In the dark, at most" } },
@@ -51,7 +51,7 @@ type ChangeRules = (label: string, recipe: (rules: DayRules) => void) => void;
 const change: ChangeRules = (label, recipe) =>
   void edit(`Days: ${label.toLowerCase()}`, (draft) => recipe(draft.dayRules as DayRules));
 
-export function Days({ plan, result }: ScreenProps) {
+export function Rules({ plan, result }: ScreenProps) {
   const { units } = plan.trip;
   const rules = plan.dayRules;
   const sentences = (list: Sentence[]) => (

@@ -1,0 +1,139 @@
+/**
+ * What it takes to be somewhere by a date: the finish, or a stop. Three ways, each solved with the true model: longer hours
+ * every day, an earlier start, rest days given up. Steps are taken one by one from the least change, so that the first that
+ * meets the date is the least that does; none where the most that is allowed does not.
+ */
+import type { Plan } from "../plan/schema.ts";
+import type { PlanFigures } from "../result/result.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+
+/** The finish without a stop. */
+export interface Goal {
+  stopId?: string;
+  date: string;
+}
+
+export type Way = "hours" | "start" | "zeros";
+
+/** What is changed of a plan. */
+export interface Change {
+  hoursMoreH?: number;
+  startDate?: string;
+  /** By stop. */
+  nights?: Readonly<Record<string, number>>;
+}
+
+export interface WayThere {
+  way: Way;
+  /** Hours more a day, days earlier, or nights given up. */
+  by: number;
+  /** The changed plan comes on this date; undefined where even the most does not do. */
+  comes: string | undefined;
+  heaviestKg: number | undefined;
+  change: Change;
+}
+
+/** Makes the change in place. */
+export function makeChange({ hikers, trip, stops }: Plan, { hoursMoreH = 0, startDate, nights = {} }: Change): void {
+  const more = (hours: number): number => Math.min(MOST_HOURS_H, hours + hoursMoreH);
+  for (const { pace } of hikers) {
+    pace.hoursFreshH = more(pace.hoursFreshH);
+    pace.hoursFitH = more(pace.hoursFitH);
+    for (const stage of pace.ramp) stage.hoursH = more(stage.hoursH);
+  }
+  if (startDate !== undefined) trip.startDate = startDate;
+  for (const stop of stops) stop.nights = nights[stop.id] ?? stop.nights;
+}
+
+/** The plan with a change; what it does not touch stays the same object. */
+function changed(plan: Plan, change: Change): Plan {
+  const copy = {
+    ...plan,
+    ...(change.hoursMoreH === undefined ? {} : { hikers: structuredClone(plan.hikers) }),
+    ...(change.startDate === undefined ? {} : { trip: { ...plan.trip } }),
+    ...(change.nights === undefined ? {} : { stops: structuredClone(plan.stops) }),
+  };
+  makeChange(copy, change);
+  return copy;
+}
+
+const HOUR_STEPS = Array.from({ length: 24 }, (_, i) => (i + 1) / 4);
+const MOST_HOURS_H = 20;
+const MOST_DAYS_EARLIER = 90;
+
+type Compute = (plan: Plan) => Pick<PlanFigures, "legs" | "finishDate">;
+
+/** The day of coming to the goal. */
+export function comesOn({ legs, finishDate }: Pick<PlanFigures, "legs" | "finishDate">, { stopId }: Goal): string {
+  return stopId === undefined ? finishDate : (legs.find(({ toStopId }) => toStopId === stopId)?.endDate ?? finishDate);
+}
+
+/** One way after the other, each told when it is solved. */
+export function* waysThere(plan: Plan, goal: Goal, compute: Compute): Generator<WayThere> {
+  const now = comesOn(compute(plan), goal);
+  const late = dayNumber(now)! - dayNumber(goal.date)!;
+  if (late <= 0) return;
+  const hours = HOUR_STEPS.map((by): Step => ({ by, change: { hoursMoreH: by } }));
+  yield firstThatMeets("hours", plan, hours, goal, compute);
+  yield earlierStart(plan, goal, late, compute);
+  yield firstThatMeets("zeros", plan, zeroSteps(plan, goal), goal, compute);
+}
+
+interface Step {
+  by: number;
+  change: Change;
+}
+
+/** Bisected: more never comes later. */
+function firstThatMeets(way: Way, plan: Plan, steps: readonly Step[], goal: Goal, compute: Compute): WayThere {
+  const none = { way, by: steps.at(-1)?.by ?? 0, comes: undefined, heaviestKg: undefined, change: {} };
+  let low = 0;
+  let high = steps.length;
+  let best: WayThere | undefined;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const { by, change } = steps[middle]!;
+    const result = compute(changed(plan, change));
+    const comes = comesOn(result, goal);
+    if (comes <= goal.date) {
+      best = { way, by, comes, heaviestKg: heaviest(result), change };
+      high = middle;
+    } else low = middle + 1;
+  }
+  return best ?? none;
+}
+
+function heaviest({ legs }: Pick<PlanFigures, "legs">): number {
+  return Math.max(...legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg)));
+}
+
+/** Another season walks other days: from as many days as one is late on, until it meets. */
+function earlierStart(plan: Plan, goal: Goal, late: number, compute: Compute): WayThere {
+  const start = dayNumber(plan.trip.startDate)!;
+  for (let by = late; by <= MOST_DAYS_EARLIER; by++) {
+    const change = { startDate: isoOfDay(start - by) };
+    const result = compute(changed(plan, change));
+    const comes = comesOn(result, goal);
+    if (comes <= goal.date) return { way: "start", by, comes, heaviestKg: heaviest(result), change };
+    // As late as it still is, at once.
+    by += Math.max(0, dayNumber(comes)! - dayNumber(goal.date)! - 1);
+  }
+  return { way: "start", by: MOST_DAYS_EARLIER, comes: undefined, heaviestKg: undefined, change: {} };
+}
+
+/** Rest days at stops before the goal, the longest stays first, one night more given up at every step. */
+function zeroSteps(plan: Plan, { stopId }: Goal): Step[] {
+  const goal = plan.stops.find(({ id }) => id === stopId);
+  const sign = plan.trip.direction === "forward" ? 1 : -1;
+  const before = plan.stops.filter(
+    ({ use, trackM, alternateId }) => use && (!goal || alternateId !== undefined || sign * (goal.trackM - trackM) > 0),
+  );
+  const nights = new Map(before.map((stop) => [stop.id, stop.nights]));
+  const steps: Step[] = [];
+  for (let by = 1; ; by++) {
+    const [longest] = [...nights].sort((a, b) => b[1] - a[1]);
+    if (!longest || longest[1] <= 1) return steps;
+    nights.set(longest[0], longest[1] - 1);
+    steps.push({ by, change: { nights: Object.fromEntries(nights) } });
+  }
+}

@@ -1,0 +1,148 @@
+/** The days of a plan as a calendar has them: a row a date, rest days among them, and their table as CSV. */
+import Papa from "papaparse";
+import type { Plan } from "../plan/schema.ts";
+import type { DayResult, TripFigures } from "../result/result.ts";
+import { isWalked, nodeOf, walkedOf, type Placed } from "../track/place.ts";
+import type { WalkedM } from "../units/lengths.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+
+export interface CalendarDay {
+  date: string;
+  /** From 1. */
+  tripDay: number;
+  legIndex: number;
+  fromM: WalkedM;
+  toM: WalkedM;
+  climbM: number;
+  descentM: number;
+  walkH: number;
+  /** Local mean time; past 24 on the day after. */
+  leavesH: number;
+  arrivesH: number;
+  /** Light left on arriving, less than nothing in the dark. */
+  lightLeftH: number;
+  /** `rest` is a day without walking; `end` the last. */
+  night: "camp" | "bed" | "stop" | "end";
+  rests: boolean;
+  dry: boolean;
+  coldNightC: number;
+  wetChance: number;
+  heightM: number;
+  /** What is there: a stop, a listed camp or a source; undefined in the open. */
+  place: string | undefined;
+  pinId: string | undefined;
+  endNode: number;
+}
+
+type Walked = Pick<TripFigures, "days" | "legs" | "profile">;
+
+export function calendarDays(plan: Plan, result: Walked): CalendarDay[] {
+  const { days, profile } = result;
+  const first = dayNumber(plan.trip.startDate)!;
+  const nameAt = placeNames(plan, result);
+  const rows: CalendarDay[] = [];
+  for (let i = 0; i < days.length; i++) {
+    const parts = [days[i]!];
+    while (days[i + 1]?.date === days[i]!.date) parts.push(days[++i]!);
+    const last = parts.at(-1)!;
+    const day = walkedDay(parts, profile);
+    const at = { tripDay: dayNumber(last.date)! - first + 1, place: nameAt(last) };
+    rows.push({ ...day, ...at, night: i === days.length - 1 ? "end" : nightOf(last) });
+    for (let rest = 1; rest <= last.zeroDays; rest++) {
+      const date = isoOfDay(dayNumber(last.date)! + rest);
+      const still = { date, fromM: day.toM, climbM: 0, descentM: 0, walkH: 0, lightLeftH: 0 };
+      rows.push({ ...day, ...at, ...still, tripDay: at.tripDay + rest, night: nightOf(last), rests: true });
+    }
+  }
+  return rows;
+}
+
+function nightOf({ night }: DayResult): CalendarDay["night"] {
+  return night === "none" ? "end" : night;
+}
+
+type Day = Omit<CalendarDay, "tripDay" | "place" | "night">;
+
+function walkedDay(parts: readonly DayResult[], profile: Walked["profile"]): Day {
+  const [first, last] = [parts[0]!, parts.at(-1)!];
+  let climbM = 0;
+  let descentM = 0;
+  for (let c = first.fromNode; c < last.toNode; c++) {
+    climbM += profile.climbM[c]!;
+    descentM += profile.descentM[c]!;
+  }
+  return {
+    date: last.date,
+    legIndex: last.legIndex,
+    fromM: walkedOf(profile, first.fromNode),
+    toM: walkedOf(profile, last.toNode),
+    climbM,
+    descentM,
+    walkH: parts.reduce((sum, { walkH }) => sum + walkH, 0),
+    leavesH: first.startClockH,
+    arrivesH: last.endClockH,
+    lightLeftH: last.sunsetH - last.endClockH,
+    rests: false,
+    dry: last.dry,
+    coldNightC: last.coldNightC,
+    wetChance: last.wetChance,
+    heightM: profile.heightM[last.toNode]!,
+    pinId: last.pinId,
+    endNode: last.toNode,
+  };
+}
+
+/** So near a night lies at a place. */
+const AT_PLACE_M = 400;
+
+function placeNames(
+  { stops, camps, sources }: Plan,
+  { legs, profile }: Walked,
+): (day: DayResult) => string | undefined {
+  const reach = Math.ceil(AT_PLACE_M / profile.cellM);
+  const placed = (rows: readonly (Placed & { name: string })[]) =>
+    rows.filter((row) => isWalked(profile, row)).map((row) => ({ name: row.name, node: nodeOf(profile, row) }));
+  // What is slept in goes before what is drunk from.
+  const known = [placed([...stops, ...camps]), placed(sources)];
+  return ({ night, legIndex, toNode }) => {
+    if (night === "stop") {
+      const stopId = legs[legIndex]!.toStopId;
+      const name = stops.find(({ id }) => id === stopId)?.name;
+      if (name !== undefined) return name;
+    }
+    for (const rows of known) {
+      const near = rows.filter(({ node }) => Math.abs(node - toNode) <= reach);
+      if (near.length > 0)
+        return near.reduce((a, b) => (Math.abs(b.node - toNode) < Math.abs(a.node - toNode) ? b : a)).name;
+    }
+    return undefined;
+  };
+}
+
+const clock = (hours: number): string => {
+  const minutes = Math.round(hours * 60);
+  return `${String(Math.floor(minutes / 60) % 24).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+};
+
+/** Kilometres, metres and local mean time, whatever the units of the screen. */
+export function writeDaysCsv(plan: Plan, result: Walked): string {
+  const data = calendarDays(plan, result).map((day) => ({
+    date: day.date,
+    day: day.tripDay,
+    leg: day.legIndex + 1,
+    "from km": (day.fromM / 1000).toFixed(1),
+    "to km": (day.toM / 1000).toFixed(1),
+    km: ((day.toM - day.fromM) / 1000).toFixed(1),
+    "climb m": Math.round(day.climbM),
+    "descent m": Math.round(day.descentM),
+    hours: day.walkH.toFixed(1),
+    "leaves (local mean time)": day.rests ? "" : clock(day.leavesH),
+    "arrives (local mean time)": day.rests ? "" : clock(day.arrivesH),
+    night: day.rests ? `rest, ${day.night}` : day.night,
+    place: day.place ?? "",
+    "height m": Math.round(day.heightM),
+    "low in ten C": day.coldNightC.toFixed(0),
+    dry: day.dry ? "dry" : "",
+  }));
+  return Papa.unparse(data, { newline: "\n" });
+}

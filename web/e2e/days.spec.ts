@@ -1,0 +1,121 @@
+/** Days: nights moved and pinned, dates held and missed, what it takes to be there by a day, and the days as files. */
+import { readFileSync } from "node:fs";
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+const row = (page: Page, date: string) => page.locator(`#day-${date}`);
+const panel = (page: Page) => page.getByRole("complementary", { name: "The day" });
+const summary = (page: Page) => page.getByTestId("days-summary");
+
+test("a night is moved by keys and by pointer, pinned there, and the days after it follow", async ({ page }) => {
+  await openDemo(page, "/days/?leg=2");
+  const night = page.getByRole("slider", { name: "Night of 4 Apr" });
+  const before = await row(page, "2027-04-05").innerText();
+  await night.focus();
+  await page.keyboard.press("Shift+ArrowLeft");
+  await expect(row(page, "2027-04-04")).toContainText("pinned");
+  await expect.poll(() => row(page, "2027-04-05").innerText()).not.toBe(before);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(() => row(page, "2027-04-05").innerText()).toBe(before);
+  const box = (await night.boundingBox())!;
+  await page.mouse.move(box.x + 4, box.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 3, box.y + 4, { steps: 3 });
+  await page.mouse.up();
+  await expect(row(page, "2027-04-04")).toContainText("pinned");
+  await row(page, "2027-04-04").click();
+  await expect(page).toHaveURL(/day=2027-04-04/);
+  await panel(page).getByRole("button", { name: "Let the pin go" }).click();
+  await expect(page.getByText("pinned", { exact: true })).toHaveCount(0);
+});
+
+test("a booked bed holds its date when the hike starts a day later; what cannot hold says by how much", async ({
+  page,
+}) => {
+  await openDemo(page, "/days/?day=2027-04-09");
+  await expect(panel(page)).toContainText("9 Apr, day 12");
+  await panel(page).getByRole("button", { name: "A bed is booked here" }).click();
+  await expect(row(page, "2027-04-09")).toContainText("bed");
+  await expect(row(page, "2027-04-09")).toContainText("pinned");
+  await station(page, "Season");
+  const start = page.getByRole("slider", { name: /^First day/ });
+  await start.focus();
+  for (let days = 0; days < 3; days++) await page.keyboard.press("Shift+ArrowDown");
+  await expect(start).toHaveAttribute("aria-valuetext", "19 Apr");
+  await station(page, "Days");
+  await expect(
+    page
+      .getByText(/^The pin “Stair ledge” of 9 Apr has a date before the start/)
+      .or(page.getByText(/The pin .* of 9 Apr has a date before the start/))
+      .first(),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Let the pin go" }).first().click();
+  await expect(page.getByText(/The pin .* of 9 Apr/)).toHaveCount(0);
+});
+
+test("rest days and own hours of a day are given and taken", async ({ page }) => {
+  await openDemo(page, "/days/?day=2027-04-02");
+  await expect(summary(page)).toContainText("4 rest days");
+  await panel(page).getByRole("button", { name: "A rest day more here" }).click();
+  await expect(summary(page)).toContainText("5 rest days");
+  await row(page, "2027-04-03").click();
+  await expect(panel(page)).toContainText("A rest day.");
+  await panel(page).getByRole("button", { name: "Give this rest day up" }).click();
+  await expect(summary(page)).toContainText("4 rest days");
+  await row(page, "2027-04-03").click();
+  await panel(page).getByRole("button", { name: "Own hours for this day…" }).click();
+  const hours = panel(page).getByLabel("Hours of 3 Apr");
+  await hours.fill("3");
+  await hours.press("Enter");
+  await expect(row(page, "2027-04-03")).toContainText(/\b(2\.\d|3\.0)\b/);
+});
+
+test("what it takes to be at a stop by a day: ways are told, one is taken, and it does", async ({ page }) => {
+  await openDemo(page, "/days/");
+  await page.getByLabel("Where", { exact: true }).selectOption({ label: "Red Stair" });
+  await expect(page.getByText("As planned you come on 11 Apr, in time.")).toBeVisible();
+  const by = page.getByLabel("by", { exact: true });
+  await by.fill("9 April 2027");
+  await by.press("Enter");
+  await page.getByRole("button", { name: "What it takes" }).click();
+  const ways = page.getByTestId("ways").getByRole("listitem");
+  await expect(ways).toHaveCount(3);
+  await expect(ways.nth(2)).toContainText("rest day");
+  await ways.filter({ hasText: "h more a day" }).getByRole("button", { name: "Take it" }).click();
+  await expect(page.getByText(/As planned you come on [89] Apr, in time\./)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("As planned you come on 11 Apr.")).toBeVisible();
+});
+
+test("the days as a calendar by week, as an iCalendar file and as CSV", async ({ page }) => {
+  await openDemo(page, "/days/");
+  await page.getByRole("radio", { name: "Calendar" }).click();
+  const weeks = page.getByRole("table", { name: "Calendar by week" });
+  await expect(weeks.getByRole("button", { name: /^29 Mar/ })).toBeVisible();
+  await weeks.getByRole("button", { name: /^1 Apr/ }).click();
+  await expect(panel(page)).toContainText("1 Apr, day 4");
+  const saved = async (name: string): Promise<string> => {
+    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name }).click()]);
+    return readFileSync(await download.path(), "utf8");
+  };
+  const ics = await saved("Calendar file");
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(114);
+  expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
+  expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
+  const csv = await saved("CSV");
+  expect(csv.trim().split("\n")).toHaveLength(115);
+  expect(csv).toContain("2027-03-29,1,1,0.0,");
+});
+
+test("an own trail’s days, at a phone’s width too, and without faults for assistive tools", async ({ page }) => {
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+  await station(page, "Days");
+  await expect(page.getByRole("table", { name: "Days" }).getByRole("row").nth(1)).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(panel(page)).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});

@@ -1,0 +1,88 @@
+/** Edits of pinned nights, rest days and single days' hours: each one undoable step. */
+import {
+  isWalked,
+  nodeOf,
+  pinSchema,
+  placeAt,
+  walkedOf,
+  type CalendarDay,
+  type Pin,
+  type Plan,
+  type PlanResult,
+  type Profile,
+  type WalkedM,
+} from "@gepack/core";
+import { edit } from "../store/document.ts";
+import { dayMonth } from "../units/quantity.ts";
+import { removeRows, setRow } from "./rows.ts";
+
+/** So near a listed place a dragged night ends there. */
+const SNAP_M = 700;
+
+/** The listed camp or stop near a place on the walk; the place itself where none is. */
+export function snapped({ camps, stops, sources }: Plan, profile: Profile, metres: number): WalkedM {
+  let best = metres;
+  let bestM = SNAP_M;
+  for (const row of [...sources, ...camps, ...stops]) {
+    if (!isWalked(profile, row)) continue;
+    const at = walkedOf(profile, nodeOf(profile, row));
+    const away = Math.abs(at - metres);
+    // What is slept at goes before water: it comes last.
+    if (away <= bestM) [best, bestM] = [at, away];
+  }
+  return best as WalkedM;
+}
+
+/** A day's end moved to another place: pinned there. */
+export function moveNight(plan: Plan, profile: Profile, day: CalendarDay, metres: number): void {
+  const at = placeOf(profile, snapped(plan, profile, metres));
+  const known = plan.pins.find(({ id }) => id === day.pinId);
+  void edit(`Sleep elsewhere on ${dayMonth(day.date)}`, (draft) => {
+    const pin = draft.pins.find(({ id }) => id === known?.id);
+    if (pin) Object.assign(pin, at);
+    else draft.pins.push(pinSchema.parse({ id: crypto.randomUUID(), ...at }) as never);
+  });
+}
+
+export function pinNight(profile: Profile, day: CalendarDay, fields: Partial<Pin>, label: string): void {
+  const at = placeOf(profile, day.toM);
+  void edit(`${label} on ${dayMonth(day.date)}`, (draft) => {
+    draft.pins.push(pinSchema.parse({ id: crypto.randomUUID(), name: day.place ?? "", ...at, ...fields }) as never);
+  });
+}
+
+function placeOf(profile: Profile, walkedM: WalkedM) {
+  const { trackM, ...line } = placeAt(profile, walkedM);
+  return { trackM: Math.round(trackM), ...line };
+}
+
+export function setPin(pin: Pin, label: string, fields: Partial<Pin>): void {
+  setRow("pins", pin.id, `Pin${pin.name === "" ? "" : ` ${pin.name}`}: ${label}`, fields);
+}
+
+export function letGo(pin: Pin): void {
+  removeRows("pins", [pin.id], `Let the pin${pin.name === "" ? "" : ` ${pin.name}`} go`);
+}
+
+/** A rest day more or less where a day ends: at a stop its nights, else a pin's. */
+export function restThere({ legs, profile }: PlanResult, plan: Plan, day: CalendarDay, by: 1 | -1): void {
+  const words = by > 0 ? `A rest day after ${dayMonth(day.date)}` : `No rest day after ${dayMonth(day.date)}`;
+  if (day.night === "stop") {
+    const stopId = legs[day.legIndex]!.toStopId;
+    void edit(words, (draft) => {
+      const stop = draft.stops.find(({ id }) => id === stopId);
+      if (stop) stop.nights = Math.max(1, Math.min(30, stop.nights + by));
+    });
+    return;
+  }
+  const pin = plan.pins.find(({ id }) => id === day.pinId);
+  if (pin) setPin(pin, by > 0 ? "a rest day" : "no rest day", { nights: Math.max(1, Math.min(30, pin.nights + by)) });
+  else if (by > 0) pinNight(profile, day, { nights: 2 }, "A rest day");
+}
+
+export function setOwnHours(date: string, hoursH: number | undefined): void {
+  void edit(`Hours of ${dayMonth(date)}`, (draft) => {
+    const rest = draft.dayRules.ownHours.filter((own) => own.date !== date);
+    draft.dayRules.ownHours = hoursH === undefined ? rest : [...rest, { date, hoursH }];
+  });
+}

@@ -1,0 +1,146 @@
+/** The selected day: what it is, where else it could end, what is held of it, its own hours, rest after it. */
+import { Pin as PinIcon, PinOff } from "lucide-react";
+import { isWalked, nodeOf, walkedOf, type CalendarDay, type Plan, type PlanResult } from "@gepack/core";
+import { letGo, moveNight, pinNight, restThere, setOwnHours, setPin } from "../../edit/pins.ts";
+import { DateField } from "../../ui/DateField.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
+import { sayIn } from "../../words/say.ts";
+import { NIGHT_WORDS, nightKind } from "./nights.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  day: CalendarDay;
+}
+
+export function DayPanel({ plan, result, day }: Props) {
+  const say = sayIn(plan);
+  const { units } = plan.trip;
+  const { profile } = result;
+  const pin = plan.pins.find(({ id }) => id === day.pinId);
+  const movable = day.night === "camp" || day.night === "bed";
+  const own = plan.dayRules.ownHours.find(({ date }) => date === day.date)?.hoursH;
+  return (
+    <aside
+      aria-label="The day"
+      className="min-w-0 border-l border-rule pl-4 text-sm max-[999px]:border-l-0 max-[999px]:pl-0"
+    >
+      <h2 className="m-0 text-lg font-bold">
+        {say.date(day.date)}, day {day.tripDay}
+      </h2>
+      <p className="mt-0.5 mb-2 text-muted">
+        {day.rests
+          ? "A rest day. "
+          : `${say.way(day.toM - day.fromM)}, ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local mean time. `}
+        Night: {NIGHT_WORDS[nightKind(day)]}
+        {day.place === undefined ? ` at ${say.way(day.toM)}` : `, ${day.place}`}, {say.height(day.heightM)}, one in ten
+        under {say.C(day.coldNightC)}; {say.percent(100 * day.wetChance)} of such days are wet.
+      </p>
+      {movable &&
+        (pin ? (
+          <div className="my-2 grid gap-2 border-t border-rule pt-2">
+            <NameField label="Pinned as" value={pin.name} onCommit={(name) => setPin(pin, "name", { name })} />
+            <DateField
+              label="On this date, or whenever one comes"
+              value={pin.date ?? ""}
+              near={day.date}
+              onCommit={(iso) => setPin(pin, "date", { date: iso === "" ? undefined : iso })}
+            />
+            <label className="flex items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={pin.bed}
+                onChange={(event) =>
+                  setPin(pin, event.target.checked ? "a bed is booked" : "no bed", { bed: event.target.checked })
+                }
+              />
+              a bed is booked there
+            </label>
+            <button className="btn" onClick={() => letGo(pin)}>
+              <PinOff size={15} aria-hidden="true" /> Let the pin go
+            </button>
+          </div>
+        ) : (
+          <div className="my-2 flex flex-wrap gap-2 border-t border-rule pt-2">
+            <button className="btn" onClick={() => pinNight(profile, day, {}, "Pin the night")}>
+              <PinIcon size={15} aria-hidden="true" /> Pin this night
+            </button>
+            <button className="btn" onClick={() => pinNight(profile, day, { date: day.date }, "Pin night and date")}>
+              Pin with its date
+            </button>
+            <button
+              className="btn"
+              onClick={() => pinNight(profile, day, { date: day.date, bed: true }, "A bed booked")}
+            >
+              A bed is booked here
+            </button>
+          </div>
+        ))}
+      {movable && !day.rests && <Elsewhere plan={plan} result={result} day={day} />}
+      {day.night !== "end" && (
+        <div className="my-2 flex flex-wrap gap-2 border-t border-rule pt-2">
+          <button className="btn" onClick={() => restThere(result, plan, day, 1)}>
+            A rest day more here
+          </button>
+          <button className="btn" disabled={!day.rests} onClick={() => restThere(result, plan, day, -1)}>
+            Give this rest day up
+          </button>
+        </div>
+      )}
+      {!day.rests && (
+        <div className="my-2 border-t border-rule pt-2">
+          <OptionalNumber
+            path="dayRules.ownHours.hoursH"
+            label={`Hours of ${say.date(day.date)}`}
+            value={own}
+            start={Math.max(1, day.walkH)}
+            units={units}
+            take="Own hours for this day…"
+            drop="As usual"
+            onChange={(hours) => setOwnHours(day.date, hours)}
+          />
+        </div>
+      )}
+      <p className="mt-2 mb-0 text-xs text-muted">
+        Pins hold where the hours allow; what stands against one is said. Times are local mean time, not your watch’s.
+        Weather, fords and snow set the day: keep one in hand. Local rules and land managers come first.
+      </p>
+    </aside>
+  );
+}
+
+const AROUND_M = 9000;
+const MOST = 8;
+
+/** Camps, stops and water before and behind the night, each to sleep at. */
+function Elsewhere({ plan, result: { profile }, day }: Props) {
+  const say = sayIn(plan);
+  const listed = [
+    ...plan.camps.map((row) => ({ row, what: "camp" })),
+    ...plan.stops.map((row) => ({ row, what: "stop" })),
+    ...plan.sources.map((row) => ({ row, what: "water" })),
+  ]
+    .filter(({ row }) => isWalked(profile, row))
+    .map(({ row, what }) => ({ name: row.name, what, at: walkedOf(profile, nodeOf(profile, row)) }))
+    .filter(({ at }) => at > day.fromM + 500 && Math.abs(at - day.toM) < AROUND_M && Math.abs(at - day.toM) > 300)
+    .sort((a, b) => Math.abs(a.at - day.toM) - Math.abs(b.at - day.toM))
+    .slice(0, MOST)
+    .sort((a, b) => a.at - b.at);
+  if (listed.length === 0) return null;
+  return (
+    <div className="my-2 border-t border-rule pt-2">
+      <h3 className="m-0 mb-1 text-sm font-bold">Sleep elsewhere</h3>
+      <ul className="m-0 flex list-none flex-wrap gap-1.5 p-0">
+        {listed.map(({ name, what, at }) => (
+          <li key={`${what} ${name} ${at}`}>
+            <button className="btn text-xs!" title={what} onClick={() => moveNight(plan, profile, day, at)}>
+              {name}, {at < day.toM ? "−" : "+"}
+              {say.way(Math.abs(at - day.toM))}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

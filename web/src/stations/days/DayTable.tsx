@@ -1,0 +1,97 @@
+/** Every day a row: how far, how long, when, and where the night is. */
+import { memo, useEffect } from "react";
+import type { CalendarDay, Plan } from "@gepack/core";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { quantity, unitSymbol } from "../../units/quantity.ts";
+import { sayIn } from "../../words/say.ts";
+import { NIGHT_WORDS, nightKind } from "./nights.ts";
+
+interface Props {
+  plan: Plan;
+  days: readonly CalendarDay[];
+  chosen: string | undefined;
+  onChoose: (date: string) => void;
+}
+
+/** Less light than this on arriving is worth a mark. */
+const LITTLE_LIGHT_H = 0.5;
+
+export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }: Props) {
+  // A day that is chosen elsewhere comes into sight.
+  useEffect(() => {
+    document.getElementById(`day-${chosen}`)?.scrollIntoView({ block: "nearest" });
+  }, [chosen]);
+  const { units } = plan.trip;
+  const say = sayIn(plan);
+  const way = unitSymbol("distance", units);
+  const km = (metres: number): string => quantity("distance", metres, units).replace(` ${way}`, "");
+  const columns: Column<CalendarDay>[] = [
+    {
+      id: "date",
+      head: "day",
+      names: true,
+      cell: ({ date, tripDay }) => (
+        <span className="whitespace-nowrap">
+          {say.date(date)} <span className="text-xs text-muted">{tripDay}</span>
+        </span>
+      ),
+    },
+    { id: "leg", head: "leg", right: true, cell: ({ legIndex }) => legIndex + 1 },
+    { id: "from", head: `from, ${way}`, right: true, from: 861, cell: ({ fromM, rests }) => (rests ? "" : km(fromM)) },
+    { id: "to", head: `to, ${way}`, right: true, cell: ({ toM }) => km(toM) },
+    { id: "way", head: way, right: true, cell: ({ fromM, toM, rests }) => (rests ? "rest" : km(toM - fromM)) },
+    {
+      id: "climb",
+      head: "up / down",
+      right: true,
+      from: 861,
+      cell: ({ climbM, descentM, rests }) => (rests ? "" : `${say.height(climbM)} / ${say.height(descentM)}`),
+    },
+    { id: "hours", head: "hours", right: true, cell: ({ walkH, rests }) => (rests ? "" : walkH.toFixed(1)) },
+    {
+      id: "clock",
+      head: "leave – arrive",
+      right: true,
+      cell: ({ leavesH, arrivesH, rests }) => (rests ? "" : `${say.clock(leavesH)} – ${say.clock(arrivesH)}`),
+    },
+    {
+      id: "light",
+      head: "light left",
+      right: true,
+      from: 861,
+      cell: ({ lightLeftH, rests }) =>
+        rests ? (
+          ""
+        ) : (
+          <span className={lightLeftH < LITTLE_LIGHT_H ? "font-bold text-caution" : ""}>
+            {lightLeftH < 0 ? "dark" : say.hours(lightLeftH)}
+          </span>
+        ),
+    },
+    {
+      id: "night",
+      head: "night",
+      cell: (day) => (
+        <span className={day.dry && day.night === "camp" ? "text-caution" : ""}>
+          {NIGHT_WORDS[nightKind(day)]}
+          {day.place !== undefined && ` ${day.night === "stop" ? "" : "by "}${day.place}`}
+          {day.pinId !== undefined && <b className="ml-1 rounded bg-caution-wash px-1 text-xs text-caution">pinned</b>}
+        </span>
+      ),
+    },
+    { id: "low", head: "low in ten", right: true, cell: ({ coldNightC }) => say.C(coldNightC) },
+  ];
+  return (
+    <div className="relative overflow-x-auto">
+      <Table
+        label="Days"
+        columns={columns}
+        rows={days}
+        idOf={({ date }) => date}
+        domId={({ date }) => `day-${date}`}
+        chosen={chosen === undefined ? [] : [chosen]}
+        onChoose={onChoose}
+      />
+    </div>
+  );
+});

@@ -1,0 +1,128 @@
+/** What it takes to be at the finish, or a stop, by a date: hours, an earlier start, rest days; each to be taken. */
+import { useRef, useState } from "react";
+import { comesOn, makeChange, type Plan, type PlanResult, type WayThere } from "@gepack/core";
+import { calculator, edit } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
+import { DateField } from "../../ui/DateField.tsx";
+import { Panel } from "../../ui/Panel.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { sayIn, type Say } from "../../words/say.ts";
+import { stopName } from "../../words/names.ts";
+import { JobStopped } from "../../worker/client.ts";
+
+const FINISH = "finish";
+
+export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
+  const say = sayIn(plan);
+  const [goal, setGoal] = useState(FINISH);
+  const [typed, setTyped] = useState<string>();
+  const [ways, setWays] = useState<readonly WayThere[]>([]);
+  /** The plan that they are of. */
+  const [of, setOf] = useState<Plan>();
+  const [fraction, setFraction] = useState<number>();
+  const running = useRef<AbortController>(null);
+  const stopId = goal === FINISH ? {} : { stopId: goal };
+  const comes = comesOn(result, { ...stopId, date: "" });
+  const date = typed ?? (goal === FINISH ? plan.trip.finishBy : undefined) ?? comes;
+  const run = async (): Promise<void> => {
+    running.current?.abort();
+    const mine = (running.current = new AbortController());
+    const found: WayThere[] = [];
+    setWays([]);
+    setOf(plan);
+    setFraction(0);
+    try {
+      await calculator().waysThere(
+        { plan, goal: { ...stopId, date } },
+        (way) => {
+          if (mine.signal.aborted) return;
+          found.push(way);
+          setWays([...found]);
+          setFraction(found.length / 3);
+        },
+        mine.signal,
+      );
+    } catch (error) {
+      if (!(error instanceof JobStopped)) report(error);
+    }
+    if (running.current === mine) setFraction(undefined);
+  };
+  const reset = (): void => {
+    running.current?.abort();
+    setWays([]);
+  };
+  const stops = result.legs.slice(0, -1).map(({ toStopId }) => toStopId);
+  return (
+    <Panel title="Be there by">
+      <div className="flex flex-wrap items-end gap-3 text-sm">
+        <Pick
+          label="Where"
+          value={goal}
+          options={[[FINISH, "the finish"], ...stops.map((id) => [id, stopName(plan, id)] as const)]}
+          onPick={(next) => {
+            reset();
+            setTyped(undefined);
+            setGoal(next);
+          }}
+        />
+        <DateField
+          label="by"
+          value={date}
+          near={comes}
+          required
+          onCommit={(iso) => {
+            reset();
+            setTyped(iso);
+          }}
+        />
+        <button className="btn" disabled={fraction !== undefined || comes <= date} onClick={() => void run()}>
+          What it takes
+        </button>
+        {fraction !== undefined && (
+          <Progress label="Looking for ways" fraction={fraction} onStop={() => running.current?.abort()} />
+        )}
+        <span className="text-muted">
+          As planned you come on {say.date(comes)}
+          {comes <= date ? ", in time." : "."}
+        </span>
+      </div>
+      {of === plan && ways.length > 0 && (
+        <ul className="m-0 mt-2 list-none p-0 text-sm" data-testid="ways">
+          {ways.map((way) => (
+            <li key={way.way} className="flex flex-wrap items-center gap-3 border-t border-rule py-1">
+              <span className="min-w-[230px]">{wayWords(way, say)}</span>
+              {way.comes !== undefined && way.heaviestKg !== undefined && (
+                <>
+                  <span className="figure text-muted">
+                    there {say.date(way.comes)}, heaviest pack {say.kg(way.heaviestKg)}
+                  </span>
+                  <button
+                    className="btn"
+                    onClick={() => void edit(wayWords(way, say), (draft) => makeChange(draft as Plan, way.change))}
+                  >
+                    Take it
+                  </button>
+                </>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </Panel>
+  );
+}
+
+function wayWords({ way, by, comes, change }: WayThere, say: Say): string {
+  if (comes === undefined)
+    return {
+      hours: `No hours of up to ${by} more a day do it`,
+      start: `No start of up to ${by} days earlier does it`,
+      zeros: by === 0 ? "There are no rest days to give up" : "Giving up every rest day does not do it",
+    }[way];
+  return {
+    hours: `${say.number(by, 2)} h more a day`,
+    start: `Start on ${say.date(change.startDate ?? "")}, ${say.days(by)} earlier`,
+    zeros: by === 1 ? "Give up one rest day" : `Give up ${by} rest days`,
+  }[way];
+}
