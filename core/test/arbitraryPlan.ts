@@ -161,6 +161,7 @@ const pins = rows("q", 4, () =>
     date: rarely(fc.constantFrom("2027-01-03", "2027-04-02", "2027-06-24", "2028-03-02")),
     bed: fc.boolean(),
     nights: fc.integer({ min: 1, max: 3 }),
+    overtimeH: amount(0, 6),
   }),
 );
 const devices = (hikers: string[]): fc.Arbitrary<unknown[]> =>

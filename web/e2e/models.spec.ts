@@ -55,7 +55,7 @@ test("the rules of a day: rest days, hours by stage, a slower surface", async ({
   const rest = page.getByLabel("Rest after days walked, 0 for none");
   await rest.fill("6");
   await rest.press("Enter");
-  await expect(page.getByText(/[12][0-9] rest days/)).toBeVisible();
+  await expect(page.getByTestId("days-summary")).toContainText(/[12][0-9] rest days/);
   const hours = page.getByRole("region", { name: "Hours of Tamsin Okafor" });
   await hours.getByRole("button", { name: "Set hours by stage" }).click();
   await hours.getByRole("button", { name: "Add stage" }).click();

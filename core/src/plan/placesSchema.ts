@@ -107,6 +107,8 @@ export const pinSchema = z.looseObject({
   bed: z.boolean().default(false),
   /** 2 is a rest day there. */
   nights: whole("", 1, 30).default(1),
+  /** The day may be made so much longer for it. */
+  overtimeH: amount("h", 0, 6).default(3),
 });
 
 export type Pin = z.infer<typeof pinSchema>;

@@ -1,11 +1,12 @@
 import { isDeepStrictEqual } from "node:util";
 import fc from "fast-check";
 import { beforeAll, describe, expect, test } from "vitest";
-import { arbitraryPlan, type PlanCase } from "../../test/arbitraryPlan.ts";
+import { arbitraryPlan, runs, type PlanCase } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, Session, type Plan, type PlanResult } from "../index.ts";
 
-const RUNS = 1200;
+/** Where fewer are asked for, enough for every part of a plan to meet every other. */
+const RUNS = Math.max(300, runs(1200));
 
 /**
  * All laws are held over the same plans the schema accepts, however absurd, each computed once. The seed
@@ -116,7 +117,8 @@ describe("laws of every plan", () => {
         expect(body.fatKg).toBeGreaterThan(0);
         expect(body.bodyKg).toBeGreaterThan(body.fatKg);
         if (hiker.food.shortfallFraction < 0 || hiker.bodyKg < 35 || hiker.bodyKg > 240) continue;
-        expect(body.bodyKg).toBeLessThanOrEqual(hiker.bodyKg + 0.02 * legs.length);
+        // What is lost day by day and made up at once in town is not the same to the gram.
+        expect(body.bodyKg).toBeLessThanOrEqual(hiker.bodyKg * 1.002 + 0.02 * legs.length);
       }
     }));
 

@@ -32,6 +32,14 @@ test("a pin within the day's hours, or up to three beyond, ends the day; the one
   }
 });
 
+test("a night moved back asks for no longer day before it: that day ends there", () => {
+  const second = dayEndM(plain, 1);
+  const back = dayEndM(plain, 0) + 5000;
+  expect(endsAt(of([{ trackM: back }]), back)?.date).toBe(plain.days[0]!.date);
+  expect(endsAt(of([{ trackM: back, overtimeH: 0.5 }]), back)?.date).toBe(plain.days[1]!.date);
+  expect(back).toBeLessThan(second);
+});
+
 test("a bed booked is a night in a bed, nights more are rest days there", () => {
   const at = dayEndM(plain, 1);
   const day = endsAt(of([{ trackM: at, bed: true, nights: 3 }]), at)!;

@@ -1,7 +1,7 @@
 /**
- * Nights that the hiker holds on to. Where a pin is within the day's hours, or up to three hours beyond, the day ends
- * there. A pin with a date draws the days before it: the way to it is spread evenly over the days that are left, from
- * half of the wanted hours to three more than them; on its day it is walked to in any case that the clock allows, and who
+ * Nights that the hiker holds on to. Where a pin is within the day's hours, or so far beyond as it may make the day
+ * longer, the day ends there. A pin with a date draws the days before it: the way to it is spread evenly over the days that
+ * are left, from half of the wanted hours to those of the longest day that it may make; on its day it is walked to in any case that the clock allows, and who
  * comes before it waits. A pin cannot hold what lies beyond a stop with a night: the days before that stop know nothing of it. What is not held is
  * said by a check.
  */
@@ -19,12 +19,14 @@ export interface PlacedPin {
   bed: boolean;
   /** Rest days there. */
   zeroDays: number;
+  /** The day may be made so much longer for it. */
+  overtimeH: number;
 }
 
-export type PinFacts = Pick<Pin, "id" | "trackM" | "alternateId" | "date" | "bed" | "nights">;
+export type PinFacts = Pick<Pin, "id" | "trackM" | "alternateId" | "date" | "bed" | "nights" | "overtimeH">;
 
-export function pinFacts({ id, trackM, alternateId, date, bed, nights }: Pin): PinFacts {
-  return { id, trackM, alternateId, date, bed, nights };
+export function pinFacts({ id, trackM, alternateId, date, bed, nights, overtimeH }: Pin): PinFacts {
+  return { id, trackM, alternateId, date, bed, nights, overtimeH };
 }
 
 /** In walking order; of two on one node the one with a date holds. All of them lie on the route. */
@@ -35,13 +37,12 @@ export function placePins({ pins, profile }: { pins: readonly PinFacts[]; profil
     day: pin.date === undefined ? undefined : dayNumber(pin.date),
     bed: pin.bed,
     zeroDays: pin.nights - 1,
+    overtimeH: pin.overtimeH,
   }));
   placed.sort((a, b) => a.node - b.node || Number(a.day === undefined) - Number(b.day === undefined));
   return placed.filter((pin, i) => i === 0 || placed[i - 1]!.node !== pin.node);
 }
 
-/** The day may be stretched so far to a pin. */
-export const PIN_OVERTIME_H = 3;
 const LEAST_SHARE = 0.5;
 
 /** The first pin between two nodes, both ends excluded. */
@@ -59,7 +60,7 @@ export interface PinnedInput {
 
 /** Walking hours of a day before a pin; Infinity where it is walked to in any case. */
 export function pinnedHours(pin: PlacedPin, { day, aheadH, budgetH, mostH }: PinnedInput): number {
-  const stretchedH = Math.min(mostH, budgetH + PIN_OVERTIME_H);
+  const stretchedH = Math.min(mostH, budgetH + pin.overtimeH);
   if (pin.day === undefined || day > pin.day) return aheadH <= stretchedH ? Infinity : budgetH;
   const nights = pin.day - day;
   if (nights === 0) return aheadH <= mostH ? Infinity : stretchedH;

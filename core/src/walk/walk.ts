@@ -12,7 +12,7 @@ import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { campNode } from "./night.ts";
-import { nextPin, PIN_OVERTIME_H, pinnedHours, restAtPin, type PlacedPin } from "./pins.ts";
+import { nextPin, pinnedHours, restAtPin, type PlacedPin } from "./pins.ts";
 import { PUSH_ON_H, Stride } from "./stride.ts";
 import { nightsUpAfter } from "./slow.ts";
 import { beginDay, type Today, type WalkState } from "./today.ts";
@@ -230,7 +230,7 @@ function hoursToPin(
 ): number {
   const mostH = usedH + (MIDNIGHT_H - clockH) / stride.clockPerH;
   const days = pin.day === undefined ? 1 : Math.max(1, pin.day - day + 1);
-  const farH = days * (today.budgetH + PIN_OVERTIME_H);
+  const farH = days * (today.budgetH + pin.overtimeH);
   const aheadH = usedH + stride.hoursAhead(today, begun, pin.node, farH);
   return pinnedHours(pin, { day, aheadH, budgetH: today.budgetH, mostH });
 }

@@ -19,6 +19,9 @@ import { removeRows, setRow } from "./rows.ts";
 /** So near a listed place a dragged night ends there. */
 const SNAP_M = 700;
 
+const AHEAD_H = 3;
+const BACK_H = 0.5;
+
 /** The listed camp or stop near a place on the walk; the place itself where none is. */
 export function snapped({ camps, stops, sources }: Plan, profile: Profile, metres: number): WalkedM {
   let best = metres;
@@ -35,7 +38,9 @@ export function snapped({ camps, stops, sources }: Plan, profile: Profile, metre
 
 /** A day's end moved to another place: pinned there. */
 export function moveNight(plan: Plan, profile: Profile, day: CalendarDay, metres: number): void {
-  const at = placeOf(profile, snapped(plan, profile, metres));
+  const there = snapped(plan, profile, metres);
+  // Moved on, the day may be longer for it; moved back, the day before is not to reach it.
+  const at = { ...placeOf(profile, there), overtimeH: there > day.toM ? AHEAD_H : BACK_H };
   const known = plan.pins.find(({ id }) => id === day.pinId);
   void edit(`Sleep elsewhere on ${dayMonth(day.date)}`, (draft) => {
     const pin = draft.pins.find(({ id }) => id === known?.id);

@@ -3,6 +3,7 @@ import { Pin as PinIcon, PinOff } from "lucide-react";
 import { isWalked, nodeOf, walkedOf, type CalendarDay, type Plan, type PlanResult } from "@gepack/core";
 import { letGo, moveNight, pinNight, restThere, setOwnHours, setPin } from "../../edit/pins.ts";
 import { DateField } from "../../ui/DateField.tsx";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
 import { sayIn } from "../../words/say.ts";
@@ -46,6 +47,13 @@ export function DayPanel({ plan, result, day }: Props) {
               value={pin.date ?? ""}
               near={day.date}
               onCommit={(iso) => setPin(pin, "date", { date: iso === "" ? undefined : iso })}
+            />
+            <FieldNumber
+              path="pins.overtimeH"
+              label="The day may be longer for it by"
+              value={pin.overtimeH}
+              units={units}
+              onCommit={(overtimeH) => setPin(pin, "a longer day", { overtimeH })}
             />
             <label className="flex items-center gap-1.5">
               <input

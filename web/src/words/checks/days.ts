@@ -8,7 +8,8 @@ const WHY: Record<string, string> = {
   past: "has a date before the start",
   crossed: "and another pin want a later place on an earlier or the same date",
   forbidden: "lies where camping is forbidden, and no bed is told",
-  passed: "is passed by: it is more than three hours beyond the day’s walking, or beside a stop with its own night",
+  passed:
+    "is passed by: it is farther beyond the day’s walking than it may make the day longer, or beside a stop with its own night",
 };
 
 export const daysWords = checkWords({
