@@ -12,6 +12,7 @@ const SHOWING = {
   kit: { query: "leg=9" },
   trail: { query: "leg=6" },
   season: { query: "leg=10" },
+  days: { query: "leg=10&day=2027-05-19" },
   models: { wait: "All compared." },
 };
 
