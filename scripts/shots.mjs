@@ -35,7 +35,8 @@ try {
     const look = page.getByRole("button", { name: "Look around the demo" });
     if (name !== "legs" && (await look.isVisible())) await look.click();
     if (wait) await page.getByText(wait).waitFor({ timeout: 60_000 });
-    await page.waitForTimeout(400);
+    await page.getByText("Working out the season…").waitFor({ state: "hidden" });
+    await page.waitForTimeout(600);
     await page.screenshot({ path: join(into, `${name}.png`) });
     await page.close();
   }

@@ -16,10 +16,17 @@ interface Props {
 /** Less light than this on arriving is worth a mark. */
 const LITTLE_LIGHT_H = 0.5;
 
+const HEAD_PX = 40;
+
 export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }: Props) {
   // A day that is chosen elsewhere comes into sight.
   useEffect(() => {
-    document.getElementById(`day-${chosen}`)?.scrollIntoView({ block: "nearest" });
+    const row = document.getElementById(`day-${chosen}`);
+    const box = row?.closest("section");
+    if (!row || !box || box.scrollHeight <= box.clientHeight) return;
+    // Within its box alone: the page stays where it is.
+    const top = row.getBoundingClientRect().top - box.getBoundingClientRect().top;
+    if (top < HEAD_PX || top > box.clientHeight - HEAD_PX) box.scrollTop += top - box.clientHeight / 2;
   }, [chosen]);
   const { units } = plan.trip;
   const say = sayIn(plan);

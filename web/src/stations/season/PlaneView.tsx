@@ -220,6 +220,11 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
           </g>
         )}
       </svg>
+      {!plane && (
+        <p role="status" className="absolute top-2 m-0 text-sm text-muted" style={{ left: x.leftPx + 12 }}>
+          Working out the season…
+        </p>
+      )}
       {over && plane && !dragged && (
         <ReadOut
           plan={plan}
