@@ -28,6 +28,10 @@ test("a row a leg, with the plan's own nights, days and snow", () => {
     expect(row.wetMean).toBeCloseTo((row.days * 9) / 30.4, 0);
     expect(row.noneWetChance).toBeGreaterThan(0);
     expect(row.longestWetDays).toBeLessThanOrEqual(row.wetMean + 1);
+    // Half an hour and a little at 40° in spring.
+    expect(row.twilightH).toBeGreaterThan(0.4);
+    expect(row.twilightH).toBeLessThan(0.6);
+    expect(row.uvIndex).toBeGreaterThan(6);
     expect(row.leastDaylightH).toBe(
       Math.min(...result.days.filter(({ legIndex }) => legIndex === i).map(({ daylightH }) => daylightH)),
     );

@@ -3,6 +3,7 @@ import { ONE_IN_TEN } from "../models/cold.ts";
 import { coldestOfNightsC } from "../models/coldNight.ts";
 import { wetDays } from "../models/rain.ts";
 import type { Plan } from "../plan/schema.ts";
+import { twilightH } from "../models/light.ts";
 import { moonlitHours } from "../models/moon.ts";
 import { clearNoonUv } from "../models/ultraviolet.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
@@ -30,6 +31,8 @@ export interface LegConditions {
   noneWetChance: number;
   longestWetDays: number;
   leastDaylightH: number;
+  /** Civil twilight at each end of that day; undefined where it lasts all night. */
+  twilightH: number | undefined;
   /** Ultraviolet index at noon under a clear sky, at most. */
   uvIndex: number;
   /** Hours of the leg's nights with moon enough to walk an open trail, clouds as usual; of how many nights. */
@@ -64,6 +67,7 @@ export function legConditions(
     // A rest day is one night more at the same place.
     const nights = own.filter(({ outside }) => outside).flatMap((day) => Array<typeof day>(1 + day.zeroDays).fill(day));
     const sdK = leg.coldestSdK;
+    const darkest = own.reduce((a, b) => (b.daylightH < a.daylightH ? b : a));
     const margins = leg.hikers.flatMap(({ warmth }) => (warmth ? [warmth.marginK] : []));
     return {
       legIndex: leg.index,
@@ -84,7 +88,8 @@ export function legConditions(
       wetMean: wet.mean,
       noneWetChance: wet.noneChance,
       longestWetDays: wet.longestMean,
-      leastDaylightH: Math.min(...own.map(({ daylightH }) => daylightH)),
+      leastDaylightH: darkest.daylightH,
+      twilightH: twilightH(profile.latDeg[darkest.toNode]!, dayOfYear(dayNumber(darkest.date)!)),
       uvIndex: Math.max(...own.map((day) => noonUv(day, profile, leg.snowM > 0))),
       moonlitH: own.reduce((hours, day) => hours + moonOf(day, profile), 0),
       insects,

@@ -6,12 +6,12 @@ import { climateAt, dayOf, DAYS } from "../../test/snowStation.ts";
 import {
   degreeDayFactor,
   firmAfterSunriseH,
-  footprintCm,
   positiveDegrees,
   snowDepthM,
   SNOW_YEARS,
   snowYear,
   solidFraction,
+  tabledLaws,
   YEAR_DAYS,
 } from "./snow.ts";
 
@@ -76,9 +76,16 @@ test("depth, crust and footprints", () => {
   // −6, −1, +1 °C under few clouds, +1 under many, −3 under all: capped at five hours.
   expect([firmAfterSunriseH(-6, 0.2), firmAfterSunriseH(-1, 0.2), firmAfterSunriseH(1, 0.2)]).toEqual([5, 3.2, 2.2]);
   expect([firmAfterSunriseH(1, 0.9), firmAfterSunriseH(-3, 1)]).toEqual([0, 3]);
-  expect([footprintCm(2, "dry"), footprintCm(2, "soft"), footprintCm(2, "firm"), footprintCm(0.02, "firm")]).toEqual([
-    45, 25, 4, 2,
-  ]);
+});
+
+test("laws from tables are the laws, to a few ten-thousandths, at every spread", () => {
+  for (const sdK of [0, 0.3, 0.5, 1, 3, 4.5, 8]) {
+    const { positive, solid } = tabledLaws(sdK);
+    for (let meanC = -40; meanC <= 45; meanC += 0.173) {
+      expect(Math.abs(positive(meanC) - positiveDegrees(meanC, sdK))).toBeLessThan(5e-4);
+      expect(Math.abs(solid(meanC) - solidFraction(meanC, sdK))).toBeLessThan(2e-4);
+    }
+  }
 });
 
 describe("what holds of any snow", () => {

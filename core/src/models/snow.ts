@@ -99,7 +99,7 @@ const TABLE_FROM_C = -70;
 const TABLE_TO_C = 60;
 const TABLE_STEP_K = 0.05;
 
-/** From tables, straight between their rows: within 0.0003 K and 0.0001 of the laws, at a third of the time. */
+/** From tables, straight between their rows: within 0.0005 K and 0.0002 of the laws, at a fraction of the time. */
 export function tabledLaws(sdK: number): DayLaws {
   // A table has no kink as sharp as a law without spread.
   if (sdK < 0.5) return { positive: (c) => positiveDegrees(c, sdK), solid: (c) => solidFraction(c, sdK) };
@@ -168,11 +168,4 @@ export function refreezesBelowC(cloud: number): number {
 export function firmAfterSunriseH(lowC: number, cloud: number): number {
   const belowK = refreezesBelowC(cloud) - lowC;
   return belowK <= 0 ? 0 : Math.min(5, 2 + 0.5 * belowK);
-}
-
-/** Footprint in snow, cm, by what it is like [L]. */
-export function footprintCm(depthM: number, like: "dry" | "soft" | "firm"): number {
-  const depthCm = 100 * depthM;
-  if (like === "dry") return Math.min(45, 0.4 * depthCm);
-  return like === "soft" ? Math.min(25, 0.3 * depthCm) : Math.min(4, depthCm);
 }

@@ -1,5 +1,6 @@
 /** The edits that the stations make, applied to a document without a browser. */
 import {
+  calendarDays,
   computePlan,
   deviceSchema,
   removeHiker,
@@ -25,6 +26,8 @@ vi.mock("../store/document.ts", () => ({
 }));
 
 const { turnRound } = await import("./direction.ts");
+const { letGo, moveNight, pinNight, restThere, setOwnHours } = await import("./pins.ts");
+const { takeTold } = await import("../store/notices.ts");
 const { addRow, editRow, moveRow, removeRows, setRow } = await import("./rows.ts");
 const { endAtM, moveSpanEnd, nearestPoint, swapPoints } = await import("../stations/kit/spans.ts");
 const { addPlace, movePlace, pastePlaces, placeName, removePlaces } = await import("../stations/trail/places.ts");
@@ -255,5 +258,55 @@ describe("the party", () => {
     leave("a");
     leave("b");
     expect(plan.hikers).toHaveLength(1);
+  });
+});
+
+describe("nights that are held on to", () => {
+  const days = () => calendarDays(plan, compute());
+  const camp = () => days().find(({ night, rests }) => night === "camp" && !rests)!;
+  const { profile } = { profile: computePlan(planWith({ hikers: [someone] }), [track]).profile };
+
+  test("moved on and back: one pin, snapped to what lies near, with the hours it may ask for", () => {
+    const day = camp();
+    moveNight(plan, profile, day, day.toM + 3000);
+    expect(plan.pins).toHaveLength(1);
+    expect(plan.pins[0]).toMatchObject({ overtimeH: 3, nights: 1, bed: false });
+    const held = days().find(({ pinId }) => pinId === plan.pins[0]!.id)!;
+    moveNight(plan, profile, held, 20_400);
+    expect(plan.pins).toHaveLength(1);
+    // The well lies 400 m off.
+    expect(Math.abs(plan.pins[0]!.trackM - 20_000)).toBeLessThan(60);
+    expect(plan.pins[0]!.overtimeH).toBe(held.toM < 20_400 ? 3 : 0.5);
+    letGo(plan.pins[0]!);
+    expect(plan.pins).toEqual([]);
+    expect(labels).toHaveLength(3);
+  });
+
+  test("a rest day at a stop is a night of it, at a camp a pin’s; one that a rule makes is told", () => {
+    const at = days().find(({ night }) => night === "stop")!;
+    restThere(compute(), plan, at, 1);
+    expect(stop("one").nights).toBe(2);
+    restThere(compute(), plan, at, -1);
+    expect(stop("one").nights).toBe(1);
+    takeTold();
+    restThere(compute(), plan, at, -1);
+    expect(stop("one").nights).toBe(1);
+    expect(takeTold().map(({ message }) => message)).toEqual(["This rest day comes from a rule."]);
+    restThere(compute(), plan, camp(), 1);
+    expect(plan.pins[0]).toMatchObject({ nights: 2 });
+    const rests = days().find(({ rests: still, pinId }) => still && pinId !== undefined)!;
+    restThere(compute(), plan, rests, -1);
+    expect(plan.pins[0]).toMatchObject({ nights: 1 });
+  });
+
+  test("a booked night has its date and bed; hours of one day come, change and go", () => {
+    const day = camp();
+    pinNight(profile, day, { date: day.date, bed: true }, "A bed booked");
+    expect(plan.pins[0]).toMatchObject({ date: day.date, bed: true });
+    setOwnHours(day.date, 4);
+    setOwnHours(day.date, 5);
+    expect(plan.dayRules.ownHours).toEqual([{ date: day.date, hoursH: 5 }]);
+    setOwnHours(day.date, undefined);
+    expect(plan.dayRules.ownHours).toEqual([]);
   });
 });

@@ -13,6 +13,7 @@ import {
   type WalkedM,
 } from "@gepack/core";
 import { edit } from "../store/document.ts";
+import { tell } from "../store/notices.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { removeRows, setRow } from "./rows.ts";
 
@@ -72,8 +73,11 @@ export function letGo(pin: Pin): void {
 /** A rest day more or less where a day ends: at a stop its nights, else a pin's. */
 export function restThere({ legs, profile }: PlanResult, plan: Plan, day: CalendarDay, by: 1 | -1): void {
   const words = by > 0 ? `A rest day after ${dayMonth(day.date)}` : `No rest day after ${dayMonth(day.date)}`;
+  const byRule = (): void =>
+    tell("note", "This rest day comes from a rule.", "Change the rest days under Rules of the days.");
   if (day.night === "stop") {
     const stopId = legs[day.legIndex]!.toStopId;
+    if (by < 0 && (plan.stops.find(({ id }) => id === stopId)?.nights ?? 1) <= 1) return byRule();
     void edit(words, (draft) => {
       const stop = draft.stops.find(({ id }) => id === stopId);
       if (stop) stop.nights = Math.max(1, Math.min(30, stop.nights + by));
@@ -81,8 +85,9 @@ export function restThere({ legs, profile }: PlanResult, plan: Plan, day: Calend
     return;
   }
   const pin = plan.pins.find(({ id }) => id === day.pinId);
+  if (by < 0 && (pin?.nights ?? 1) <= 1) return byRule();
   if (pin) setPin(pin, by > 0 ? "a rest day" : "no rest day", { nights: Math.max(1, Math.min(30, pin.nights + by)) });
-  else if (by > 0) pinNight(profile, day, { nights: 2 }, "A rest day");
+  else pinNight(profile, day, { nights: 2 }, "A rest day");
 }
 
 export function setOwnHours(date: string, hoursH: number | undefined): void {

@@ -102,7 +102,17 @@ export function Conditions({ plan, result, rows }: Props) {
       id: "light",
       head: "light",
       right: true,
-      cell: ({ leastDaylightH }) => `${leastDaylightH.toFixed(1)} h`,
+      cell: ({ leastDaylightH, twilightH }) => (
+        <span
+          title={
+            twilightH === undefined
+              ? "twilight all night"
+              : `and ${Math.round(60 * twilightH)} min of twilight at each end`
+          }
+        >
+          {leastDaylightH.toFixed(1)} h
+        </span>
+      ),
     },
     {
       id: "moon",
