@@ -67,6 +67,12 @@ describe("a pin with a date", () => {
     expect(waits.zeroDays).toBeGreaterThan(0);
     const arrived = Date.parse(waits.date) / 86_400_000;
     expect(arrived + waits.zeroDays).toBe(Date.parse(on(9)) / 86_400_000);
+    // Nobody waits for next year.
+    const far = of([{ trackM, date: on(300) }]);
+    expect(endsAt(far, trackM)!.zeroDays).toBe(0);
+    const early = far.checks.find(({ code }) => code === "pin-not-held");
+    expect(early).toMatchObject({ why: "early" });
+    expect((early as unknown as { days: number }).days).toBeGreaterThan(250);
     const late = of([{ trackM, date: on(-3) }]);
     expect(late.checks.find(({ code }) => code === "pin-not-held")).toMatchObject({ why: "late", severity: "caution" });
   });

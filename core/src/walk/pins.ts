@@ -2,7 +2,7 @@
  * Nights that the hiker holds on to. Where a pin is within the day's hours, or so far beyond as it may make the day
  * longer, the day ends there. A pin with a date draws the days before it: the way to it is spread evenly over the days that
  * are left, from half of the wanted hours to those of the longest day that it may make; on its day it is walked to in any case that the clock allows, and who
- * comes before it waits. A pin cannot hold what lies beyond a stop with a night: the days before that stop know nothing of it. What is not held is
+ * comes before it waits, thirty days at most. A pin cannot hold what lies beyond a stop with a night: the days before that stop know nothing of it. What is not held is
  * said by a check.
  */
 import type { Pin } from "../plan/schema.ts";
@@ -67,7 +67,11 @@ export function pinnedHours(pin: PlacedPin, { day, aheadH, budgetH, mostH }: Pin
   return clamp(aheadH / (nights + 1), Math.min(LEAST_SHARE * budgetH, mostH), stretchedH);
 }
 
+/** Nobody waits longer in one place: the date is told as missed. */
+const MOST_WAIT_DAYS = 30;
+
 /** Rest days at a pin that is come to: its own, and the wait for its date. */
 export function restAtPin({ day: date, zeroDays }: PlacedPin, day: number): number {
-  return zeroDays + (date === undefined ? 0 : Math.max(0, date - day));
+  const waits = date === undefined ? 0 : Math.max(0, date - day);
+  return zeroDays + (waits <= MOST_WAIT_DAYS ? waits : 0);
 }
