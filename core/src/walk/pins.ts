@@ -1,9 +1,9 @@
 /**
  * Nights that the hiker holds on to. Where a pin is within the day's hours, or so far beyond as it may make the day
- * longer, the day ends there. A pin with a date draws the days before it: the way to it is spread evenly over the days that
- * are left, from half of the wanted hours to those of the longest day that it may make; on its day it is walked to in any case that the clock allows, and who
- * comes before it waits, thirty days at most. A pin cannot hold what lies beyond a stop with a night: the days before that stop know nothing of it. What is not held is
- * said by a check.
+ * longer, the day ends there. A pin with a date draws the days before it: the way to it is spread evenly over the days
+ * that are left, from half of the wanted hours to those of the longest day that it may make; on its day it is walked to
+ * in any case that the clock allows, and who comes before it waits, thirty days at most. A pin cannot hold what lies
+ * beyond a stop with a night: the days before that stop know nothing of it. What is not held is said by a check.
  */
 import type { Pin } from "../plan/schema.ts";
 import { nodeOf } from "../track/place.ts";
