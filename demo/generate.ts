@@ -5,9 +5,10 @@
 import { writeFileSync } from "node:fs";
 import { buildProfile, locate, mendTracks, PLAN_VERSION, readGpx, readPlanFile } from "@gepack/core";
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
+import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
 import { buildDevices, buildKit } from "./generate/kit.ts";
-import { buildSources, buildStations, CAMPS, FORECAST, READINGS, STOPS, STRETCHES } from "./generate/places.ts";
+import { buildSources, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
 import { buildLine, LENGTH_M, pointAt, trueClimbM } from "./generate/terrain.ts";

@@ -44,12 +44,7 @@ test("a booked bed holds its date when the hike starts a day later; what cannot 
   for (let days = 0; days < 3; days++) await page.keyboard.press("Shift+ArrowDown");
   await expect(start).toHaveAttribute("aria-valuetext", "19 Apr");
   await station(page, "Days");
-  await expect(
-    page
-      .getByText(/^The pin “Stair ledge” of 9 Apr has a date before the start/)
-      .or(page.getByText(/The pin .* of 9 Apr has a date before the start/))
-      .first(),
-  ).toBeVisible();
+  await expect(page.getByText(/The pin “.+” of 9 Apr has a date before the start/).first()).toBeVisible();
   await page.getByRole("button", { name: "Let the pin go" }).first().click();
   await expect(page.getByText(/The pin .* of 9 Apr/)).toHaveCount(0);
 });

@@ -194,11 +194,7 @@ test("a forecast is pasted and stands over the normals; what is wrong in it is s
 
 test("a ford is told what was measured, and its hour counts", async ({ page }) => {
   await openDemo(page, "/trail/");
-  await page
-    .getByRole("radio", { name: /Stretches/ })
-    .or(page.getByRole("tab", { name: /Stretches/ }))
-    .first()
-    .click();
+  await page.getByRole("radio", { name: /Stretches/ }).click();
   await page.getByRole("button", { name: "What is known of Long beck" }).click();
   await page.getByRole("button", { name: "I know how deep and fast it was" }).click();
   await expect(page.getByLabel("It was deep")).toHaveValue("0.5");

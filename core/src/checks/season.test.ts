@@ -30,6 +30,10 @@ describe("stops and their seasons", () => {
   test("a closed post matters where something is posted, or nothing else brings food", () => {
     const closed = { postFrom: "05-15", postTo: "10-31" };
     expect(found(checksOf(stop({ ...shop, ...closed })), "post-out-of-season")).toEqual([]);
+    // A house that is closed is told as one, not as its post as well.
+    const shut = checksOf(stop({ services: ["post"], openFrom: "05-15", openTo: "10-31" }));
+    expect(found(shut, "stop-out-of-season")).toHaveLength(1);
+    expect(found(shut, "post-out-of-season")).toEqual([]);
     const alone = checksOf(stop({ services: ["post"], ...closed }));
     expect(found(alone, "post-out-of-season")).toMatchObject([{ severity: "caution", opens: "2027-05-15" }]);
     const sent = {
@@ -92,9 +96,11 @@ describe("cold rain, sun and ticks", () => {
   const wet = (lowC: number, windMps: number, wetDays = 15) => ({
     climate: { stations: [stationOf(lowC, lowC + 8, { windMps, wetDays: Array<number>(12).fill(wetDays) })] },
   });
-  test("rain in the cold is told once, gravely where it blows; warm rain and dry cold are not", () => {
-    expect(found(checksOf(wet(2, 2)), "wet-cold")).toMatchObject([{ severity: "note", have: 6 }]);
-    expect(found(checksOf(wet(2, 6)), "wet-cold")).toMatchObject([{ severity: "caution", wind: 6 }]);
+  test("rain in the cold is told once, with more lost where it blows; warm rain and dry cold are not", () => {
+    const [still] = found(checksOf(wet(2, 2)), "wet-cold");
+    const [windy] = found(checksOf(wet(2, 6)), "wet-cold");
+    expect(still).toMatchObject({ severity: "caution", have: 6, wind: 2 });
+    expect(windy!.loss).toBeGreaterThan(still!.loss);
     expect(found(checksOf(wet(12, 6)), "wet-cold")).toEqual([]);
     expect(found(checksOf(wet(2, 6, 0)), "wet-cold")).toEqual([]);
   });
@@ -107,6 +113,7 @@ describe("cold rain, sun and ticks", () => {
     });
     const [bare] = found(computePlan(june, high).checks, "sun-strong");
     expect(bare).toMatchObject({ severity: "note", over: "ground" });
+    expect(bare!.reddens).toBeLessThan(16);
     expect(found(checksOf(mild), "sun-strong")).toEqual([]);
     const snow = [{ id: "x", name: "snow", kind: "snow", surface: "firm-snow", fromM: 0, toM: 80_000 }];
     const [over] = found(checksOf({ ...mild, stretches: snow }), "sun-strong");

@@ -1,12 +1,10 @@
 /** The season at the dates of passage: snow under foot, wet cold, sun; and how well it is known. */
-import { clearNoonUv } from "../models/ultraviolet.ts";
-import { WET_COLD_C, WET_COLD_WIND_MPS } from "../models/wetCold.ts";
+import { LEAST_SNOW_M, strongestNoon } from "../conditions/sun.ts";
+import { minutesToRedden } from "../models/ultraviolet.ts";
+import { heatLossW, WET_COLD_C } from "../models/wetCold.ts";
 import { nodeOf } from "../track/place.ts";
-import { dayNumber, dayOfYear } from "../units/day.ts";
+import { dayNumber } from "../units/day.ts";
 import { defineCheck } from "./check.ts";
-
-/** Less is stepped round or over. */
-const LEAST_SNOW_M = 1000;
 
 const snowUnderfoot = defineCheck({
   code: "snow-underfoot",
@@ -18,15 +16,18 @@ const snowUnderfoot = defineCheck({
   },
 });
 
+/** Shell and a layer under it, dry. */
+const WALKING_CLO = 1.5;
 /** Fewer wet days in the cold than this are bad luck. */
 const LEAST_WET_DAYS = 0.5;
 
 /** Told once, for the leg that has most of it. */
 const wetCold = defineCheck({
   code: "wet-cold",
-  units: { have: "C", days: "days", wind: "m/s", legs: "count" },
+  units: { have: "C", days: "days", wind: "m/s", legs: "count", loss: "W" },
   *find({ result: { days } }) {
-    const cold = days.filter(({ lowC, highC }) => (lowC + highC) / 2 <= WET_COLD_C);
+    // A day once, as its last part has it.
+    const cold = days.filter(({ night, lowC, highC }) => night !== "none" && (lowC + highC) / 2 <= WET_COLD_C);
     const wetDays = cold.reduce((sum, { wetChance }) => sum + wetChance, 0);
     if (wetDays < LEAST_WET_DAYS) return;
     const byLeg = new Map<number, number>();
@@ -35,8 +36,8 @@ const wetCold = defineCheck({
     const there = cold.filter((day) => day.legIndex === legIndex);
     const have = Math.min(...there.map(({ lowC, highC }) => (lowC + highC) / 2));
     const wind = Math.max(...cold.map(({ windMps }) => windMps));
-    const severity = wind >= WET_COLD_WIND_MPS ? "caution" : "note";
-    yield { severity, legIndex, have, days: wetDays, wind, legs: byLeg.size };
+    const loss = heatLossW(have, wind, WALKING_CLO, true);
+    yield { severity: "caution", legIndex, have, days: wetDays, wind, legs: byLeg.size, loss };
   },
 });
 
@@ -46,17 +47,15 @@ const STRONG_UV = { ground: 11, snow: 8 } as const;
 /** Told once, where the noon sun is strongest. */
 const sunStrong = defineCheck({
   code: "sun-strong",
-  units: { have: "count", over: "name" },
+  units: { have: "count", over: "name", reddens: "min" },
   *find({ result: { days, legs, profile } }) {
-    let strongest = { have: 0, legIndex: 0, over: "ground" as keyof typeof STRONG_UV };
-    for (const day of days) {
-      const node = (day.fromNode + day.toNode) >> 1;
-      const onSnow = legs[day.legIndex]!.snowM >= LEAST_SNOW_M;
-      const heightM = profile.hasHeights ? profile.heightM[node]! : 0;
-      const have = clearNoonUv(profile.latDeg[node]!, dayOfYear(dayNumber(day.date)!), heightM, onSnow);
-      if (have > strongest.have) strongest = { have, legIndex: day.legIndex, over: onSnow ? "snow" : "ground" };
-    }
-    if (strongest.have >= STRONG_UV[strongest.over]) yield { severity: "note", ...strongest };
+    const noons = legs.map((leg) => {
+      const own = days.filter(({ legIndex }) => legIndex === leg.index);
+      return { legIndex: leg.index, ...strongestNoon(leg, own, profile) };
+    });
+    const { legIndex, uv: have, onSnow } = noons.reduce((a, b) => (b.uv > a.uv ? b : a));
+    const over = onSnow ? "snow" : "ground";
+    if (have >= STRONG_UV[over]) yield { severity: "note", legIndex, have, over, reddens: minutesToRedden(have) };
   },
 });
 

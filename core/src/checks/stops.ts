@@ -124,7 +124,9 @@ const postOutOfSeason = defineCheck({
       ),
     );
     for (const { stop, leg, day, leaves } of arrivals(context)) {
-      const opening = { fromMonthDay: stop.postFrom ?? stop.openFrom, toMonthDay: stop.postTo ?? stop.openTo };
+      // A house that is closed is told as one.
+      if (stop.postFrom === undefined && stop.postTo === undefined) continue;
+      const opening = { fromMonthDay: stop.postFrom, toMonthDay: stop.postTo };
       const wanted = posted.has(stop.id) || (leaves?.foodSold === true && !offers(stop, SHOPS));
       if (!stop.services.includes("post") || !wanted || holdsOn(opening, dayOfYear(day))) continue;
       const opens = opensAgain(opening, day);

@@ -64,12 +64,15 @@ const ticks = defineCheck({
       if (stretch.kind !== "ticks") continue;
       for (const leg of result.legs) {
         if (!touches(stretch, leg, result) || !holdsOn(stretch, leg)) continue;
-        const days = result.days.filter(({ legIndex, lowC, highC, fromNode, toNode }) => {
+        const met = result.days.filter(({ legIndex, lowC, highC, fromNode, toNode }) => {
           const meanC = (lowC + highC) / 2;
           const heightM = result.profile.heightM[(fromNode + toNode) >> 1]!;
-          const met = nodesOn(result.profile, stretch).some(([from, to]) => from < toNode && to > fromNode);
-          return legIndex === leg.index && met && meanC >= TICK_C.from && meanC <= TICK_C.to && heightM < TICK_MOST_M;
-        }).length;
+          const inside = nodesOn(result.profile, stretch).some(([from, to]) => from < toNode && to > fromNode);
+          return (
+            legIndex === leg.index && inside && meanC >= TICK_C.from && meanC <= TICK_C.to && heightM < TICK_MOST_M
+          );
+        });
+        const days = new Set(met.map(({ date }) => date)).size;
         if (days === 0) continue;
         const atM = walkedOf(result.profile, firstNode(stretch, leg, result));
         yield { severity: "note", legIndex: leg.index, atM, stretch: stretch.name, days };

@@ -1,7 +1,8 @@
 /**
  * What it takes to be somewhere by a date: the finish, or a stop. Three ways, each solved with the true model: longer hours
- * every day, an earlier start, rest days given up. Steps are taken one by one from the least change, so that the first that
- * meets the date is the least that does; none where the most that is allowed does not.
+ * every day, an earlier start, rest days given up. Hours and rest days are bisected, as if more never came later: where a
+ * camp near water upsets that by a day, the answer meets the date and may not be the very least. None where the most that
+ * is allowed does not.
  */
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
@@ -70,13 +71,14 @@ export function comesOn({ legs, finishDate }: Pick<PlanFigures, "legs" | "finish
 
 /** One way after the other, each told when it is solved. */
 export function* waysThere(plan: Plan, goal: Goal, compute: Compute): Generator<WayThere> {
-  const now = comesOn(compute(plan), goal);
+  const result = compute(plan);
+  const now = comesOn(result, goal);
   const late = dayNumber(now)! - dayNumber(goal.date)!;
   if (late <= 0) return;
   const hours = HOUR_STEPS.map((by): Step => ({ by, change: { hoursMoreH: by } }));
   yield firstThatMeets("hours", plan, hours, goal, compute);
   yield earlierStart(plan, goal, late, compute);
-  yield firstThatMeets("zeros", plan, zeroSteps(plan, goal), goal, compute);
+  yield firstThatMeets("zeros", plan, zeroSteps(plan, stopsBefore(result, goal)), goal, compute);
 }
 
 interface Step {
@@ -84,7 +86,6 @@ interface Step {
   change: Change;
 }
 
-/** Bisected: more never comes later. */
 function firstThatMeets(way: Way, plan: Plan, steps: readonly Step[], goal: Goal, compute: Compute): WayThere {
   const none = { way, by: steps.at(-1)?.by ?? 0, comes: undefined, heaviestKg: undefined, change: {} };
   let low = 0;
@@ -107,28 +108,28 @@ function heaviest({ legs }: Pick<PlanFigures, "legs">): number {
   return Math.max(...legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg)));
 }
 
-/** Another season walks other days: from as many days as one is late on, until it meets. */
+/** Another season walks other days: earlier by as many days as one is late, and by those again that it still is. */
 function earlierStart(plan: Plan, goal: Goal, late: number, compute: Compute): WayThere {
   const start = dayNumber(plan.trip.startDate)!;
-  for (let by = late; by <= MOST_DAYS_EARLIER; by++) {
+  for (let by = late; by <= MOST_DAYS_EARLIER;) {
     const change = { startDate: isoOfDay(start - by) };
     const result = compute(changed(plan, change));
     const comes = comesOn(result, goal);
     if (comes <= goal.date) return { way: "start", by, comes, heaviestKg: heaviest(result), change };
-    // As late as it still is, at once.
-    by += Math.max(0, dayNumber(comes)! - dayNumber(goal.date)! - 1);
+    by += dayNumber(comes)! - dayNumber(goal.date)!;
   }
   return { way: "start", by: MOST_DAYS_EARLIER, comes: undefined, heaviestKg: undefined, change: {} };
 }
 
-/** Rest days at stops before the goal, the longest stays first, one night more given up at every step. */
-function zeroSteps(plan: Plan, { stopId }: Goal): Step[] {
-  const goal = plan.stops.find(({ id }) => id === stopId);
-  const sign = plan.trip.direction === "forward" ? 1 : -1;
-  const before = plan.stops.filter(
-    ({ use, trackM, alternateId }) => use && (!goal || alternateId !== undefined || sign * (goal.trackM - trackM) > 0),
-  );
-  const nights = new Map(before.map((stop) => [stop.id, stop.nights]));
+/** Ids of the stops that are left before the goal, in walking order. */
+function stopsBefore({ legs }: Pick<PlanFigures, "legs">, { stopId }: Goal): ReadonlySet<string> {
+  const at = legs.findIndex(({ toStopId }) => toStopId === stopId);
+  return new Set((at < 0 ? legs : legs.slice(0, at + 1)).map(({ fromStopId }) => fromStopId));
+}
+
+/** Rest days at those stops, the longest stays first, one night more given up at every step. */
+function zeroSteps(plan: Plan, before: ReadonlySet<string>): Step[] {
+  const nights = new Map(plan.stops.filter(({ id }) => before.has(id)).map((stop) => [stop.id, stop.nights]));
   const steps: Step[] = [];
   for (let by = 1; ; by++) {
     const [longest] = [...nights].sort((a, b) => b[1] - a[1]);

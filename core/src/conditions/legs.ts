@@ -4,14 +4,14 @@ import { coldestOfNightsC } from "../models/coldNight.ts";
 import { wetDays } from "../models/rain.ts";
 import type { Plan } from "../plan/schema.ts";
 import { twilightH } from "../models/light.ts";
-import { moonlitHours } from "../models/moon.ts";
-import { clearNoonUv } from "../models/ultraviolet.ts";
+import { moonlitHours, OPEN_TRAIL_LUX, SNOW_LUX } from "../models/moon.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import type { Profile } from "../track/profile.ts";
 import { placeYear } from "./placeYear.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { seasonOf, type SeasonFacts } from "./plane.ts";
+import { strongestNoon } from "./sun.ts";
 
 export interface LegConditions {
   legIndex: number;
@@ -35,7 +35,7 @@ export interface LegConditions {
   twilightH: number | undefined;
   /** Ultraviolet index at noon under a clear sky, at most. */
   uvIndex: number;
-  /** Hours of the leg's nights with moon enough to walk an open trail, clouds as usual; of how many nights. */
+  /** Hours of the leg's nights with moon enough to walk an open trail or snow, clouds as usual. */
   moonlitH: number;
   /** 0 to 3. */
   insects: number;
@@ -67,6 +67,7 @@ export function legConditions(
     // A rest day is one night more at the same place.
     const nights = own.filter(({ outside }) => outside).flatMap((day) => Array<typeof day>(1 + day.zeroDays).fill(day));
     const sdK = leg.coldestSdK;
+    const noon = strongestNoon(leg, own, profile);
     const darkest = own.reduce((a, b) => (b.daylightH < a.daylightH ? b : a));
     const margins = leg.hikers.flatMap(({ warmth }) => (warmth ? [warmth.marginK] : []));
     return {
@@ -90,23 +91,22 @@ export function legConditions(
       longestWetDays: wet.longestMean,
       leastDaylightH: darkest.daylightH,
       twilightH: twilightH(profile.latDeg[darkest.toNode]!, dayOfYear(dayNumber(darkest.date)!)),
-      uvIndex: Math.max(...own.map((day) => noonUv(day, profile, leg.snowM > 0))),
-      moonlitH: own.reduce((hours, day) => hours + moonOf(day, profile), 0),
+      uvIndex: noon.uv,
+      moonlitH: own.reduce((hours, day) => hours + moonOf(day, profile, noon.onSnow), 0),
       insects,
       standsC: margins.length === 0 ? undefined : leg.kitNightC - Math.min(...margins),
     };
   });
 }
 
-function noonUv({ date, fromNode, toNode }: DayResult, profile: Profile, onSnow: boolean): number {
-  const node = (fromNode + toNode) >> 1;
-  const heightM = profile.hasHeights ? profile.heightM[node]! : 0;
-  return clearNoonUv(profile.latDeg[node]!, dayOfYear(dayNumber(date)!), heightM, onSnow);
-}
-
 /** The night after a day, where it is the day's last part. */
-function moonOf({ date, toNode, night, sunsetH, sunriseH, cloud }: DayResult, profile: Profile): number {
+function moonOf(
+  { date, toNode, night, sunsetH, sunriseH, cloud }: DayResult,
+  profile: Profile,
+  onSnow: boolean,
+): number {
   if (night === "none") return 0;
+  const leastLux = onSnow ? SNOW_LUX : OPEN_TRAIL_LUX;
   const place = { lonDeg: profile.lonDeg[toNode]!, latDeg: profile.latDeg[toNode]! };
-  return moonlitHours(dayNumber(date)!, place, { sunsetH, nextSunriseH: sunriseH }, { cloud });
+  return moonlitHours(dayNumber(date)!, place, { sunsetH, nextSunriseH: sunriseH }, { cloud, leastLux });
 }

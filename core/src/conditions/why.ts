@@ -2,12 +2,12 @@
 import { leaf, named, product, sum, type Derivation } from "../explain/derivation.ts";
 import { explainKitNight } from "../explain/nights.ts";
 import { courseAt } from "../models/ford.ts";
-import { clearNoonUv, GROUND_ALBEDO, noonSunSine, SNOW_ALBEDO, uvIndex } from "../models/ultraviolet.ts";
+import { GROUND_ALBEDO, noonSunSine, SNOW_ALBEDO, uvIndex } from "../models/ultraviolet.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, LegResult } from "../result/result.ts";
 import type { PlanResult } from "../session/session.ts";
-import { dayNumber, dayOfYear } from "../units/day.ts";
 import type { FordPassage } from "./fords.ts";
+import { strongestNoon } from "./sun.ts";
 
 export type SeasonFigure = "night" | "snow" | "wet" | "sun" | "ford";
 
@@ -53,15 +53,7 @@ function whyWet(days: readonly DayResult[]): Derivation {
 
 /** The day of the leg with the strongest noon. */
 function whySun(leg: LegResult, days: readonly DayResult[], { profile }: PlanResult): Derivation {
-  const onSnow = leg.snowM > 0;
-  const noons = days.map(({ date, fromNode, toNode }) => {
-    const node = (fromNode + toNode) >> 1;
-    const latDeg = profile.latDeg[node]!;
-    const yearDay = dayOfYear(dayNumber(date)!);
-    const heightM = profile.hasHeights ? profile.heightM[node]! : 0;
-    return { latDeg, yearDay, heightM, uv: clearNoonUv(latDeg, yearDay, heightM, onSnow) };
-  });
-  const { latDeg, yearDay, heightM, uv } = noons.reduce((a, b) => (b.uv > a.uv ? b : a));
+  const { uv, latDeg, yearDay, heightM, onSnow } = strongestNoon(leg, days, profile);
   const bare = { sunSine: noonSunSine(latDeg, yearDay), heightM: 0, albedo: GROUND_ALBEDO, cloud: 0 };
   const atSea = uvIndex(bare);
   const up = atSea > 0 ? uvIndex({ ...bare, heightM }) / atSea : 1;

@@ -21,7 +21,7 @@ export interface CalendarDay {
   arrivesH: number;
   /** Light left on arriving, less than nothing in the dark. */
   lightLeftH: number;
-  /** `rest` is a day without walking; `end` the last. */
+  /** `end` is the last. */
   night: "camp" | "bed" | "stop" | "end";
   rests: boolean;
   dry: boolean;
@@ -31,7 +31,6 @@ export interface CalendarDay {
   /** What is there: a stop, a listed camp or a source; undefined in the open. */
   place: string | undefined;
   pinId: string | undefined;
-  endNode: number;
 }
 
 type Walked = Pick<TripFigures, "days" | "legs" | "profile">;
@@ -88,7 +87,6 @@ function walkedDay(parts: readonly DayResult[], profile: Walked["profile"]): Day
     wetChance: last.wetChance,
     heightM: profile.heightM[last.toNode]!,
     pinId: last.pinId,
-    endNode: last.toNode,
   };
 }
 

@@ -25,7 +25,7 @@ export function moonlitHours(
   day: number,
   place: { lonDeg: number; latDeg: number },
   night: { sunsetH: number; nextSunriseH: number },
-  { cloud, leastLux = OPEN_TRAIL_LUX }: { cloud: number; leastLux?: number },
+  { cloud, leastLux }: { cloud: number; leastLux: number },
 ): number {
   const midnightMs = day * 24 * MS_PER_HOUR - (place.lonDeg / 15) * MS_PER_HOUR;
   let hours = 0;

@@ -45,9 +45,9 @@ test("full moon lights a night, new moon none; cloud and the open trail's thresh
   // Full on 22 March 2027, new on 7 April.
   const full = dayNumber("2027-03-22")!;
   const fresh = dayNumber("2027-04-06")!;
-  expect(moonlitHours(full, place, night, { cloud: 0.1 })).toBeGreaterThan(5);
-  expect(moonlitHours(fresh, place, night, { cloud: 0.1 })).toBe(0);
-  expect(moonlitHours(full, place, night, { cloud: 1 })).toBeLessThan(2);
+  expect(moonlitHours(full, place, night, { cloud: 0.1, leastLux: OPEN_TRAIL_LUX })).toBeGreaterThan(5);
+  expect(moonlitHours(fresh, place, night, { cloud: 0.1, leastLux: OPEN_TRAIL_LUX })).toBe(0);
+  expect(moonlitHours(full, place, night, { cloud: 1, leastLux: OPEN_TRAIL_LUX })).toBeLessThan(2);
   const clear = { cloud: 0.4 };
   expect(moonlitHours(full - 4, place, night, { ...clear, leastLux: SNOW_LUX })).toBeGreaterThan(
     moonlitHours(full - 4, place, night, { ...clear, leastLux: OPEN_TRAIL_LUX }),

@@ -8,9 +8,8 @@ const SKIN_C = 33;
 const WET_FACTOR = 0.35;
 const STILL_MPS = 0.15;
 
-/** From this mean down rain is a caution, with such a wind a strong one. */
+/** From this mean down rain is a caution. */
 export const WET_COLD_C = 10;
-export const WET_COLD_WIND_MPS = 5;
 
 export function heatLossW(airC: number, windMps: number, clo: number, wet: boolean): number {
   const airClo = 0.61 * (STILL_MPS / Math.max(windMps, STILL_MPS)) ** 0.3;

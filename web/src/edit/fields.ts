@@ -18,9 +18,9 @@ const KINDS: Record<string, QuantityKind> = { kg: "mass", g: "smallMass", L: "vo
 /** Digits after the point, by unit; none where it is not named. */
 // prettier-ignore
 const DIGITS: Record<string, number> = {
-  h: 1, days: 1, clock: 1, "km/h": 1, "L/km": 3, "L/h": 2, "kcal/g": 2, "g/boil": 1, "kg/L": 2, K: 1, R: 1, Wh: 1, "m/s": 1, "m deep": 2, "": 1,
+  h: 1, days: 1, clock: 1, "km/h": 1, "L/km": 3, "L/h": 2, "kcal/g": 2, "g/boil": 1, "kg/L": 2, K: 1, R: 1, Wh: 1, "m/s": 2, "m deep": 2, "": 1,
 };
-const SUFFIX: Record<string, string> = { fraction: "%", clock: "o’clock", R: "" };
+const SUFFIX: Record<string, string> = { fraction: "%", clock: "o’clock", R: "", "m deep": "m" };
 
 const known = new Map<string, Shown>();
 

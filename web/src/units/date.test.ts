@@ -47,7 +47,7 @@ describe("seasons", () => {
     ["all year", [undefined, undefined], "all year"],
     [" ", [undefined, undefined], "all year"],
   ])("%s", (text, season, words) => {
-    expect(parseSeason(text)).toEqual({ season });
+    expect(parseSeason(text)).toEqual({ value: season });
     expect(seasonWords(season as [string?, string?] as never)).toBe(words);
   });
   test.each(["summer", "1 Jun", "1 Jun to 40 Oct", "1 Jun to 15 Oct to 3 Nov"])("%s is none", (text) => {

@@ -41,16 +41,16 @@ const ALL_YEAR = /^(all (the )?year|always|)$/i;
 const BETWEEN = /\s+to\s+|\s*[–—]\s*|\s+-\s+|\s+until\s+/i;
 
 /** `1 Jun to 15 Oct`, also over the new year. */
-export function parseSeason(text: string): { season: Season } | { error: string } {
+export function parseSeason(text: string): { value: Season } | { error: string } {
   const tidy = text.trim();
-  if (ALL_YEAR.test(tidy)) return { season: [undefined, undefined] };
+  if (ALL_YEAR.test(tidy)) return { value: [undefined, undefined] };
   const ends = tidy.split(BETWEEN);
   const error = `“${tidy.slice(0, 30)}” is no season. Type it as 1 Jun to 15 Oct, or all year.`;
   if (ends.length !== 2) return { error };
   // Of a leap year, so that 29 February is a day.
   const days = ends.map((end) => parseDate(end, "2028-01-01"));
   const [from, to] = days.map((day) => ("iso" in day ? day.iso.slice(5) : undefined));
-  return from === undefined || to === undefined ? { error } : { season: [from, to] };
+  return from === undefined || to === undefined ? { error } : { value: [from, to] };
 }
 
 /** `1 Jun to 15 Oct` of a season. */

@@ -1,12 +1,13 @@
 /** The selected day: what it is, where else it could end, what is held of it, its own hours, rest after it. */
 import { Pin as PinIcon, PinOff } from "lucide-react";
-import { isWalked, nodeOf, walkedOf, type CalendarDay, type Plan, type PlanResult } from "@gepack/core";
+import type { CalendarDay, Plan, PlanResult } from "@gepack/core";
 import { letGo, moveNight, pinNight, restThere, setOwnHours, setPin } from "../../edit/pins.ts";
 import { DateField } from "../../ui/DateField.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
 import { sayIn } from "../../words/say.ts";
+import { elsewhere } from "./elsewhere.ts";
 import { NIGHT_WORDS, nightKind } from "./nights.ts";
 
 interface Props {
@@ -118,23 +119,10 @@ export function DayPanel({ plan, result, day }: Props) {
   );
 }
 
-const AROUND_M = 9000;
-const MOST = 8;
-
 /** Camps, stops and water before and behind the night, each to sleep at. */
 function Elsewhere({ plan, result: { profile }, day }: Props) {
   const say = sayIn(plan);
-  const listed = [
-    ...plan.camps.map((row) => ({ row, what: "camp" })),
-    ...plan.stops.map((row) => ({ row, what: "stop" })),
-    ...plan.sources.map((row) => ({ row, what: "water" })),
-  ]
-    .filter(({ row }) => isWalked(profile, row))
-    .map(({ row, what }) => ({ name: row.name, what, at: walkedOf(profile, nodeOf(profile, row)) }))
-    .filter(({ at }) => at > day.fromM + 500 && Math.abs(at - day.toM) < AROUND_M && Math.abs(at - day.toM) > 300)
-    .sort((a, b) => Math.abs(a.at - day.toM) - Math.abs(b.at - day.toM))
-    .slice(0, MOST)
-    .sort((a, b) => a.at - b.at);
+  const listed = elsewhere(plan, profile, day);
   if (listed.length === 0) return null;
   return (
     <div className="my-2 border-t border-rule pt-2">

@@ -43,7 +43,7 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
         </span>
       ),
     },
-    { id: "leg", head: "leg", right: true, cell: ({ legIndex }) => legIndex + 1 },
+    { id: "leg", head: "leg", right: true, from: 561, cell: ({ legIndex }) => legIndex + 1 },
     { id: "from", head: `from, ${way}`, right: true, from: 861, cell: ({ fromM, rests }) => (rests ? "" : km(fromM)) },
     { id: "to", head: `to, ${way}`, right: true, cell: ({ toM }) => km(toM) },
     { id: "way", head: way, right: true, cell: ({ fromM, toM, rests }) => (rests ? "rest" : km(toM - fromM)) },
@@ -59,6 +59,7 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
       id: "clock",
       head: "leave – arrive",
       right: true,
+      from: 561,
       cell: ({ leavesH, arrivesH, rests }) => (rests ? "" : `${say.clock(leavesH)} – ${say.clock(arrivesH)}`),
     },
     {

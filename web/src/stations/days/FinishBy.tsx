@@ -1,56 +1,32 @@
 /** What it takes to be at the finish, or a stop, by a date: hours, an earlier start, rest days; each to be taken. */
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { comesOn, makeChange, type Plan, type PlanResult, type WayThere } from "@gepack/core";
 import { calculator, edit } from "../../store/document.ts";
-import { report } from "../../store/notices.ts";
 import { DateField } from "../../ui/DateField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn, type Say } from "../../words/say.ts";
 import { stopName } from "../../words/names.ts";
-import { JobStopped } from "../../worker/client.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
 
 const FINISH = "finish";
+/** Hours, start and rest days. */
+const WAYS = 3;
 
 export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
   const say = sayIn(plan);
   const [goal, setGoal] = useState(FINISH);
   const [typed, setTyped] = useState<string>();
-  const [ways, setWays] = useState<readonly WayThere[]>([]);
+  const { rows: ways, fraction, start, stop, clear } = useLongRun<WayThere>();
   /** The plan that they are of. */
   const [of, setOf] = useState<Plan>();
-  const [fraction, setFraction] = useState<number>();
-  const running = useRef<AbortController>(null);
   const stopId = goal === FINISH ? {} : { stopId: goal };
   const comes = comesOn(result, { ...stopId, date: "" });
   const date = typed ?? (goal === FINISH ? plan.trip.finishBy : undefined) ?? comes;
-  const run = async (): Promise<void> => {
-    running.current?.abort();
-    const mine = (running.current = new AbortController());
-    const found: WayThere[] = [];
-    setWays([]);
+  const run = (): void => {
     setOf(plan);
-    setFraction(0);
-    try {
-      await calculator().waysThere(
-        { plan, goal: { ...stopId, date } },
-        (way) => {
-          if (mine.signal.aborted) return;
-          found.push(way);
-          setWays([...found]);
-          setFraction(found.length / 3);
-        },
-        mine.signal,
-      );
-    } catch (error) {
-      if (!(error instanceof JobStopped)) report(error);
-    }
-    if (running.current === mine) setFraction(undefined);
-  };
-  const reset = (): void => {
-    running.current?.abort();
-    setWays([]);
+    start(WAYS, (onRow, signal) => calculator().waysThere({ plan, goal: { ...stopId, date } }, onRow, signal));
   };
   const stops = result.legs.slice(0, -1).map(({ toStopId }) => toStopId);
   return (
@@ -61,7 +37,7 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
           value={goal}
           options={[[FINISH, "the finish"], ...stops.map((id) => [id, stopName(plan, id)] as const)]}
           onPick={(next) => {
-            reset();
+            clear();
             setTyped(undefined);
             setGoal(next);
           }}
@@ -72,16 +48,14 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
           near={comes}
           required
           onCommit={(iso) => {
-            reset();
+            clear();
             setTyped(iso);
           }}
         />
-        <button className="btn" disabled={fraction !== undefined || comes <= date} onClick={() => void run()}>
+        <button className="btn" disabled={fraction !== undefined || comes <= date} onClick={run}>
           What it takes
         </button>
-        {fraction !== undefined && (
-          <Progress label="Looking for ways" fraction={fraction} onStop={() => running.current?.abort()} />
-        )}
+        {fraction !== undefined && <Progress label="Looking for ways" fraction={fraction} onStop={stop} />}
         <span className="text-muted">
           As planned you come on {say.date(comes)}
           {comes <= date ? ", in time." : "."}

@@ -51,20 +51,17 @@ type ChangeRules = (label: string, recipe: (rules: DayRules) => void) => void;
 const change: ChangeRules = (label, recipe) =>
   void edit(`Days: ${label.toLowerCase()}`, (draft) => recipe(draft.dayRules as DayRules));
 
-export function Rules({ plan, result }: ScreenProps) {
+export function Rules({ plan }: Pick<ScreenProps, "plan">) {
   const { units } = plan.trip;
   const rules = plan.dayRules;
   const sentences = (list: Sentence[]) => (
     <Sentences of="dayRules" record={rules} list={list} units={units} change={change} />
   );
-  const walked = result.days.filter((day) => day.walkH > 0);
-  const longest = Math.max(...walked.map((day) => day.walkH));
   return (
     <>
       <p className="m-0 max-w-[72ch] text-sm text-muted">
-        As planned: {result.walkDays} days of walking, {result.zeroDays} rest days, the longest day {fixed(longest, 1)}{" "}
-        h. Everybody walks together: the slower pace and the shorter day count. Tired, in the dark and in the heat
-        people err: keep a margin.
+        Everybody walks together: the slower pace and the shorter day count. Tired, in the dark and in the heat people
+        err: keep a margin.
       </p>
       {plan.hikers.map((hiker) => (
         <Ramp key={hiker.id} hiker={hiker} plan={plan} />

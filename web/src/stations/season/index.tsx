@@ -12,11 +12,12 @@ import type { ScreenProps } from "../Screen.tsx";
 import { BestStart } from "./BestStart.tsx";
 import { Choices } from "./Choices.tsx";
 import { Conditions, Extremes } from "./Conditions.tsx";
-import { Forecasts, Readings } from "./Known.tsx";
+import { Forecasts } from "./Forecasts.tsx";
 import { LegWhys } from "./LegWhys.tsx";
 import { PassageLanes } from "./PassageLanes.tsx";
 import { PlaneView } from "./PlaneView.tsx";
 import { SHOWN } from "./quantities.ts";
+import { Readings } from "./Readings.tsx";
 import { usePlane } from "./usePlane.ts";
 import { Weather } from "./Weather.tsx";
 

@@ -1,9 +1,8 @@
 /** Other first days worked out beside the page, with progress and stop; kept until the plan is another but for its start. */
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { startsAround, type Plan, type StartFigures } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
-import { report } from "../../store/notices.ts";
-import { JobStopped } from "../../worker/client.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
 
 const AROUND_DAYS = 56;
 
@@ -17,38 +16,17 @@ export interface Sweep {
 }
 
 export function useSweep(plan: Plan): Sweep {
-  const [rows, setRows] = useState<readonly StartFigures[]>([]);
+  const { rows, fraction, start, stop } = useLongRun<StartFigures>();
   /** The plan that they are of. */
   const [of, setOf] = useState<Plan>();
-  const [fraction, setFraction] = useState<number>();
-  const running = useRef<AbortController>(null);
-  useEffect(() => () => running.current?.abort(), []);
-  const run = async (): Promise<void> => {
-    running.current?.abort();
-    const mine = (running.current = new AbortController());
+  const run = (): void => {
     const dates = startsAround(plan.trip.startDate, AROUND_DAYS);
-    const found: StartFigures[] = [];
-    setRows([]);
     setOf(plan);
-    setFraction(0);
-    try {
-      await calculator().sweepStarts(
-        { plan, dates },
-        (row) => {
-          if (mine.signal.aborted) return;
-          found.push(row);
-          setRows([...found].sort((a, b) => a.startDate.localeCompare(b.startDate)));
-          setFraction(found.length / dates.length);
-        },
-        mine.signal,
-      );
-    } catch (error) {
-      if (!(error instanceof JobStopped)) report(error);
-    }
-    if (running.current === mine) setFraction(undefined);
+    start(dates.length, (onRow, signal) => calculator().sweepStarts({ plan, dates }, onRow, signal));
   };
   const holds = useMemo(() => of !== undefined && isSameButStart(of, plan), [of, plan]);
-  return { rows: holds ? rows : NONE, fraction, run: () => void run(), stop: () => running.current?.abort() };
+  const inOrder = useMemo(() => [...rows].sort((a, b) => a.startDate.localeCompare(b.startDate)), [rows]);
+  return { rows: holds ? inOrder : NONE, fraction, run, stop };
 }
 
 const NONE: readonly StartFigures[] = [];

@@ -2,8 +2,8 @@
 import { Waves } from "lucide-react";
 import { Popover } from "radix-ui";
 import { UNTOLD_FORD, type Stretch, type Units } from "@gepack/core";
-import { setRow } from "../../edit/rows.ts";
-import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { editRow, setRow } from "../../edit/rows.ts";
+import { RecordField } from "../../ui/FieldNumber.tsx";
 import { SmallDate } from "../../ui/SmallDate.tsx";
 
 /** A first guess to be corrected. */
@@ -11,68 +11,47 @@ const MEASURED = { depthM: 0.5, speedMps: 0.9, refMonthDay: "06-15", refClockH: 
 const UNMEASURED = { depthM: undefined, speedMps: undefined, refMonthDay: undefined, refClockH: undefined };
 
 export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
-  const { id, name, depthM, speedMps, refMonthDay, refClockH, basinKm2, snowWayM, glacier } = ford;
-  const set = (label: string, fields: Partial<Stretch>): void =>
-    setRow("stretches", id, `${name}: ${label}`, fields as Partial<Stretch>);
+  const { id, name, depthM, speedMps, refMonthDay, glacier } = ford;
+  const set = (label: string, fields: Partial<Stretch>): void => setRow("stretches", id, `${name}: ${label}`, fields);
+  const figure = (path: "depthM" | "speedMps" | "refClockH" | "basinKm2" | "snowWayM", label: string) => (
+    <RecordField<Stretch>
+      of="stretches"
+      record={{ ...MEASURED, ...UNTOLD_FORD, ...ford }}
+      units={units}
+      path={path}
+      label={label}
+      change={(what, recipe) => editRow("stretches", id, `${name}: ${what.toLowerCase()}`, recipe)}
+    />
+  );
   return (
     <Popover.Root>
       <Popover.Trigger className="btn min-h-[24px]! px-1.5! py-0! text-sm!" aria-label={`What is known of ${name}`}>
         <Waves size={14} aria-hidden="true" /> {depthM === undefined ? "not measured" : `${depthM.toFixed(1)} m deep`}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="menu w-[330px] p-3!" align="start" aria-label={`What is known of ${name}`}>
-          <div className="grid grid-cols-2 items-start gap-x-3 gap-y-2">
+        <Popover.Content className="menu w-[350px] p-3!" align="start" aria-label={`What is known of ${name}`}>
+          <div className="grid grid-cols-2 items-start gap-x-5 gap-y-2">
             {depthM === undefined || speedMps === undefined ? (
               <button className="btn col-span-2" onClick={() => set("measured", MEASURED)}>
                 I know how deep and fast it was
               </button>
             ) : (
               <>
-                <FieldNumber
-                  path="stretches.depthM"
-                  label="It was deep"
-                  value={depthM}
-                  units={units}
-                  onCommit={(metres) => set("depth", { depthM: metres })}
-                />
-                <FieldNumber
-                  path="stretches.speedMps"
-                  label="and ran at"
-                  value={speedMps}
-                  units={units}
-                  onCommit={(mps) => set("speed", { speedMps: mps })}
-                />
+                {figure("depthM", "It was deep")}
+                {figure("speedMps", "and ran at")}
                 <SmallDate
                   label="on"
                   value={refMonthDay ?? MEASURED.refMonthDay}
                   onCommit={(monthDay) => set("measured on", { refMonthDay: monthDay })}
                 />
-                <FieldNumber
-                  path="stretches.refClockH"
-                  label="at"
-                  value={refClockH ?? MEASURED.refClockH}
-                  units={units}
-                  onCommit={(clockH) => set("measured at", { refClockH: clockH })}
-                />
+                {figure("refClockH", "at")}
                 <button className="btn col-span-2" onClick={() => set("not measured", UNMEASURED)}>
                   Forget the measurement
                 </button>
               </>
             )}
-            <FieldNumber
-              path="stretches.basinKm2"
-              label="What drains to it"
-              value={basinKm2 ?? UNTOLD_FORD.basinKm2}
-              units={units}
-              onCommit={(km2) => set("basin", { basinKm2: km2 })}
-            />
-            <FieldNumber
-              path="stretches.snowWayM"
-              label="From the snow down"
-              value={snowWayM ?? UNTOLD_FORD.snowWayM}
-              units={units}
-              onCommit={(metres) => set("way of the water", { snowWayM: metres })}
-            />
+            {figure("basinKm2", "What drains to it")}
+            {figure("snowWayM", "From the snow down")}
             <label className="col-span-2 flex items-center gap-1.5 text-sm">
               <input
                 type="checkbox"

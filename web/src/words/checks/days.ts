@@ -21,7 +21,7 @@ export const daysWords = checkWords({
       const comes = `you come on ${say.date(check.comes)}`;
       if (check.why === "late" || check.why === "early")
         return `${pin} does not hold: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
-      return `${pin} ${WHY[check.why] ?? `does not hold (${check.why})`}; ${comes}${check.days === 0 ? "" : `, ${say.days(check.days)} apart`}.`;
+      return `${pin} ${WHY[check.why] ?? `does not hold (${check.why})`}; ${comes}.`;
     },
     mends: (check, on) =>
       mends(

@@ -22,7 +22,7 @@ export const seasonWords = checkWords({
     mark: "wet",
     station: "season",
     sentence: (check, say) =>
-      `Rain on days of ${say.C(check.have)} in the mean and less: ${say.days(Math.round(10 * check.days) / 10)} to expect on ${check.legs === 1 ? "one leg" : `${check.legs} legs`}, in wind up to ${say.number(check.wind, 1)} m/s. Wet clothes keep a third of their warmth.`,
+      `Rain on days of ${say.C(check.have)} in the mean and less: ${say.days(Math.round(10 * check.days) / 10)} to expect on ${check.legs === 1 ? "one leg" : `${check.legs} legs`}, in wind up to ${say.number(check.wind, 1)} m/s. Wet clothes lose some ${say.number(check.loss)} W there; a walker makes 240 W, and less when tired.`,
     mends: () => [
       advice(
         "Keep a dry layer sealed, eat on the way, stop early, and watch each other: shivering, stumbling and mumbling come first.",
@@ -32,7 +32,8 @@ export const seasonWords = checkWords({
   "sun-strong": {
     mark: "sun",
     station: "season",
-    sentence: (check, say) => `Ultraviolet index up to ${say.number(check.have)} at a clear noon, over ${check.over}.`,
+    sentence: (check, say) =>
+      `Ultraviolet index up to ${say.number(check.have)} at a clear noon, over ${check.over}: fair skin reddens in ${say.number(check.reddens)} min.`,
     mends: (check) => [
       advice(
         check.over === "snow"

@@ -1,0 +1,136 @@
+/** What one's own thermometer read, a row a night. */
+import { Plus, X } from "lucide-react";
+import { readingSchema, trackAt, walkedAt, type ThermometerReading, type TrackM, type WalkedM } from "@gepack/core";
+import { addRow, removeRows, setRow } from "../../edit/rows.ts";
+import { useSelection } from "../../store/selection.ts";
+import { DateField } from "../../ui/DateField.tsx";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { OwnFigure } from "../../ui/OwnFigure.tsx";
+import { Empty, Panel } from "../../ui/Panel.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { dayMonth, unitSymbol } from "../../units/quantity.ts";
+import type { ScreenProps } from "../Screen.tsx";
+
+export function Readings({ plan, result }: ScreenProps) {
+  const { readings } = plan.climate;
+  const { units, startDate } = plan.trip;
+  const { profile } = result;
+  const leg = result.legs[useSelection((state) => state.legIndex)] ?? result.legs[0]!;
+  const add = (): void =>
+    addRow(
+      "climate.readings",
+      "Add reading",
+      readingSchema.parse({
+        id: crypto.randomUUID(),
+        date: leg.startDate,
+        trackM: Math.round(trackAt(profile, leg.fromM)),
+        heightM: profile.hasHeights ? Math.round(profile.heightM[leg.fromNode]!) : 0,
+        lowC: Math.round(leg.lowC),
+      }),
+    );
+  const columns: Column<ThermometerReading>[] = [
+    {
+      id: "date",
+      head: "night of",
+      names: true,
+      cell: ({ id, date }) => (
+        <DateField
+          bare
+          label="Night"
+          value={date}
+          near={startDate}
+          required
+          onCommit={(iso) => setRow("climate.readings", id, "Reading: date", { date: iso })}
+        />
+      ),
+    },
+    {
+      id: "at",
+      head: `at, ${unitSymbol("distance", units)}`,
+      right: true,
+      cell: ({ id, trackM, date }) => (
+        <NumberField
+          bare
+          className="w-[80px]"
+          label={`Place of the reading of ${dayMonth(date)}`}
+          kind="distance"
+          value={walkedAt(profile, trackM)}
+          units={units}
+          min={0}
+          max={profile.lengthM}
+          onCommit={(metres) =>
+            setRow("climate.readings", id, "Reading: place", {
+              trackM: Math.round(trackAt(profile, metres as WalkedM)) as TrackM,
+            })
+          }
+        />
+      ),
+    },
+    {
+      id: "height",
+      head: `height, ${unitSymbol("height", units)}`,
+      right: true,
+      cell: ({ id, heightM, date }) => (
+        <FieldNumber
+          bare
+          className="w-[70px]"
+          path="climate.readings.heightM"
+          label={`Height of the reading of ${dayMonth(date)}`}
+          value={heightM}
+          units={units}
+          onCommit={(metres) => setRow("climate.readings", id, "Reading: height", { heightM: metres })}
+        />
+      ),
+    },
+    ...(["lowC", "highC"] as const).map((key): Column<ThermometerReading> => ({
+      id: key,
+      head: `${key === "lowC" ? "low" : "high"}, ${unitSymbol("temperature", units)}`,
+      right: true,
+      cell: (reading) => (
+        <OwnFigure
+          path={`climate.readings.${key}`}
+          label={`${key === "lowC" ? "Low" : "High"} of ${dayMonth(reading.date)}`}
+          value={reading[key]}
+          units={units}
+          onCommit={(figure) => setRow("climate.readings", reading.id, "Reading", { [key]: figure })}
+        />
+      ),
+    })),
+    {
+      id: "remove",
+      head: <span className="sr-only">Remove</span>,
+      cell: ({ id, date }) => (
+        <button
+          className="p-1 text-muted hover:text-danger"
+          aria-label={`Remove the reading of ${dayMonth(date)}`}
+          onClick={() => removeRows("climate.readings", [id], `Remove the reading of ${dayMonth(date)}`)}
+        >
+          <X size={15} aria-hidden="true" />
+        </button>
+      ),
+    },
+  ];
+  return (
+    <Panel
+      title="Own thermometer"
+      note="Lows and highs you read in the shade, off the ground. They correct the normals near them in place and date, as far as single nights scatter; a warm week never makes a cold night warmer."
+    >
+      <button className="btn mb-2" onClick={add}>
+        <Plus size={15} aria-hidden="true" /> Add reading on leg {leg.index + 1}
+      </button>
+      {readings.length === 0 ? (
+        <Empty>No readings yet.</Empty>
+      ) : (
+        <div className="relative overflow-x-auto">
+          <Table
+            label="Readings"
+            columns={columns}
+            rows={[...readings].sort((a, b) => (a.date < b.date ? -1 : 1))}
+            idOf={({ id }) => id}
+          />
+        </div>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,72 @@
+/** A value typed where it stands: kept on leaving the field or Enter, given up by Escape. Wrong text says why and changes nothing. */
+import { useId, useState, type KeyboardEvent } from "react";
+import { useTyped } from "./useTyped.ts";
+
+export type Read<T> = { value: T } | { error: string };
+
+interface Props<T> {
+  label: string;
+  /** The label stands elsewhere on the screen. */
+  bare?: boolean;
+  /** As text; what is typed is read, and shown again as it was understood. */
+  shown: string;
+  read: (text: string) => Read<T>;
+  show: (value: T) => string;
+  placeholder?: string;
+  className?: string;
+  onCommit: (value: T) => void;
+}
+
+export function TypedText<T>({ label, bare, shown, read, show, placeholder, className, onCommit }: Props<T>) {
+  const id = useId();
+  const { text, type, rest } = useTyped(shown);
+  const [error, setError] = useState<string>();
+  const give = (up?: string): void => {
+    rest(up);
+    setError(undefined);
+  };
+  const commit = (): void => {
+    if (text === shown) return give();
+    const found = read(text);
+    if ("error" in found) return setError(found.error);
+    const understood = show(found.value);
+    give(understood);
+    if (understood !== shown) onCommit(found.value);
+  };
+  const keys = (event: KeyboardEvent): void => {
+    if (event.key === "Enter") commit();
+    if (event.key === "Escape") give();
+  };
+  const input = (
+    <>
+      <input
+        className={`field font-normal ${bare ? "min-h-[24px]! px-1! py-0! text-sm!" : "mt-1"} ${className ?? ""}`}
+        aria-label={bare ? label : undefined}
+        aria-invalid={error !== undefined}
+        aria-describedby={error ? `${id}-error` : undefined}
+        placeholder={placeholder}
+        value={text}
+        onChange={(event) => type(event.target.value)}
+        onBlur={commit}
+        onKeyDown={keys}
+      />
+      {error !== undefined && (
+        <span
+          id={`${id}-error`}
+          role="alert"
+          className="block max-w-[220px] text-xs font-normal whitespace-normal text-danger"
+        >
+          {error}
+        </span>
+      )}
+    </>
+  );
+  return bare ? (
+    <span className="inline-block">{input}</span>
+  ) : (
+    <label className="block text-sm font-semibold">
+      {label}
+      {input}
+    </label>
+  );
+}
