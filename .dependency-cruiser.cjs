@@ -13,11 +13,13 @@ const STAGES = [
   "solve",
   "power",
   "result",
+  "stops",
   "checks",
   "explain",
   "compare",
   "file",
   "session",
+  "search",
 ];
 
 module.exports = {

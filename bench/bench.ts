@@ -4,7 +4,18 @@
  * machines differ.
  */
 import { readFileSync } from "node:fs";
-import { buildPlane, models, readGpx, readPlan, seasonOf, Session, type Plan, type TrackPoints } from "@gepack/core";
+import {
+  buildPlane,
+  models,
+  readGpx,
+  readPlan,
+  searchStops,
+  seasonOf,
+  Session,
+  type Plan,
+  type TrackM,
+  type TrackPoints,
+} from "@gepack/core";
 import { hikerLoad } from "../core/src/load/load.ts";
 import { levelHours } from "../core/src/walk/stride.ts";
 import { provision } from "../core/src/provision/provision.ts";
@@ -186,6 +197,33 @@ stages.push(
     measure(() => void buildPlane(plan, ground.profile, PLANE_COLUMNS), 9),
   ],
 );
+/** So many places to choose from, evenly along the trail, each with a shop and a counter; limits as they come. */
+function searchPlan(count: number): Plan {
+  const [row] = plan.stops;
+  const stops = Array.from({ length: count }, (_, i) => ({
+    ...row!,
+    id: `c${i}`,
+    trackM: (((i + 0.7) * LENGTH_M) / count) as TrackM,
+    use: i % 3 === 0,
+    nights: 1,
+    services: ["shop-small" as const, "post" as const, "bed" as const],
+  }));
+  return { ...plan, stops, pins: [], kit: plan.kit.map((piece) => ({ ...piece, spans: [] })) };
+}
+/** Until the first set is told, and until the last. */
+for (const count of [34, 200]) {
+  const wanted = searchPlan(count);
+  session.compute(wanted);
+  const events = searchStops(session, wanted);
+  const first = measureOnce(() => {
+    for (const event of events) if (event.kind === "set") break;
+  });
+  stages.push([`the first set of ${count} stops`, first]);
+  const all = measureOnce(() => {
+    for (const event of searchStops(session, wanted)) if (event.kind === "end") break;
+  });
+  stages.push([`all sets of ${count} stops`, all]);
+}
 const memoryMB = (heap() - before) / 1e6;
 
 const row = (name: string, { minMs, medianMs }: Taken, target?: number): string =>

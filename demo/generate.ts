@@ -130,12 +130,14 @@ const plan = {
     ],
     sections: [],
   },
+  resupply: { money: "crowns", mostFoodDays: 11 },
   stops: STOPS.map(({ km, ...stop }) => ({ ...stop, ...onTrack(km) })),
   sources: [
     ...buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),
     { id: "corrie-spring", name: "Corrie spring", kind: "spring", reliable: true, ...onAlternate(0.4) },
   ],
   stretches: STRETCHES.map(({ fromKm, toKm, ...stretch }) => ({ ...stretch, fromM: atM(fromKm), toM: atM(toKm) })),
+  pins: [{ id: "weir-bed", name: "Bunk booked at the Weir house", bed: true, ...onTrack(1588) }],
   camps: [
     ...CAMPS.map(({ km, ...camp }) => ({ ...camp, ...onTrack(km) })),
     { id: "corrie-camp", name: "Corrie meadow", hollow: true, ...onAlternate(0.55) },

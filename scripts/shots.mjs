@@ -13,6 +13,7 @@ const SHOWING = {
   trail: { query: "leg=6" },
   season: { query: "leg=10" },
   days: { query: "leg=10&day=2027-05-19" },
+  stops: { query: "leg=10", press: "Find the best set", wait: /looked at/ },
   models: { wait: "All compared." },
 };
 
@@ -26,7 +27,7 @@ const server = await served(4399);
 const browser = await browse();
 try {
   for (const { name, path } of ADDRESSES) {
-    const { query, wait } = SHOWING[name] ?? {};
+    const { query, press, wait } = SHOWING[name] ?? {};
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     page.on("console", (message) => message.type() === "error" && console.error(`${name}: ${message.text()}`));
     page.on("pageerror", (error) => console.error(`${name}: ${error.message}`));
@@ -34,6 +35,7 @@ try {
     await page.getByTestId("line").waitFor();
     const look = page.getByRole("button", { name: "Look around the demo" });
     if (name !== "legs" && (await look.isVisible())) await look.click();
+    if (press) await page.getByRole("button", { name: press }).click();
     if (wait) await page.getByText(wait).waitFor({ timeout: 60_000 });
     await page.getByText("Working out the season…").waitFor({ state: "hidden" });
     await page.waitForTimeout(600);

@@ -16,9 +16,12 @@ export { checkFigures, type Check, type CheckCode } from "./checks/index.ts";
 export type { FigureUnit, Severity } from "./checks/check.ts";
 export type { Carry } from "./provision/water.ts";
 export {
+  ACCESS,
   DEVICE_KINDS,
   FINISH_ID,
+  FOOD_BY,
   FUELS,
+  LACKS,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -35,6 +38,7 @@ export {
   STRETCH_KINDS,
   SURFACES,
   TRANSFER,
+  WEEKDAYS,
 } from "./plan/ids.ts";
 export {
   deviceSchema,
@@ -56,6 +60,7 @@ export {
   type Pin,
   type Plan,
   type Reading as ThermometerReading,
+  type Resupply,
   type Section,
   type Source,
   type Span,
@@ -110,6 +115,19 @@ export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
 export { legConditions, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
+export { houseOpening, inSeason, openDuring, postOpening, weekdayOf, type Weekday } from "./stops/openings.ts";
+export {
+  comesByPost,
+  foodByOf,
+  moneyTotal,
+  stopFigures,
+  type FoodBy,
+  type StopBox,
+  type StopFigures,
+  type StopMoney,
+} from "./stops/stays.ts";
+export { POST_PLACES, postPlaceOf, simulatedTransit, type PostPlace } from "./stops/simulatedPost.ts";
+export { comesWithin, meanTransitDays, sendingDays } from "./stops/post.ts";
 export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";
 export { PLANE_QUANTITIES, type PlaneQuantity } from "./conditions/placeYear.ts";
 export { calendarDays, writeDaysCsv, type CalendarDay } from "./file/days.ts";
@@ -152,6 +170,23 @@ export { refused, type Problem, type Reading } from "./units/problem.ts";
 export type { TrackM, WalkedM } from "./units/lengths.ts";
 export { dayNumber, dayOfYear, isoOfDay } from "./units/day.ts";
 export { holdsOn } from "./walk/terrain.ts";
+export { pastPace, type PastPace, type PastWalk, type SlopePace } from "./walk/pastWalk.ts";
+export { foodComes } from "./walk/halts.ts";
 export { readNumber, tidyNumbers } from "./units/number.ts";
 export { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI } from "./units/constants.ts";
 export { SURFACE_FACTORS as SURFACE_TABLE } from "./walk/surfaces.ts";
+export { choiceCount, stopChoices, type ChoiceName, type StopChoice } from "./search/choices.ts";
+export { figuresOf, type SetFigures } from "./search/figures.ts";
+export type { Flip } from "./search/flips.ts";
+export {
+  nameSets,
+  searchStops,
+  takeSet,
+  type Relaxed,
+  type SearchEnd,
+  type SearchEvent,
+  type SetName,
+  type SetStop,
+  type StopSet,
+} from "./search/search.ts";
+export type { Bar } from "./search/steps.ts";

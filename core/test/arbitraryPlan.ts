@@ -1,7 +1,10 @@
 /** Random plans and tracks that the schema accepts, sensible and absurd alike. */
 import fc from "fast-check";
 import {
+  ACCESS,
   DEVICE_KINDS,
+  FOOD_BY,
+  LACKS,
   models,
   PLAN_VERSION,
   planSchema,
@@ -9,6 +12,7 @@ import {
   SOURCE_KINDS,
   STRETCH_KINDS,
   SURFACES,
+  WEEKDAYS,
   type Plan,
   type TrackPoints,
 } from "../src/index.ts";
@@ -144,13 +148,31 @@ const stops = rows("s", 4, () =>
     trackM: anywhere,
     alternateId,
     offTrailM: fc.integer({ min: 0, max: 30_000 }),
-    access: fc.constantFrom("foot", "ride"),
+    access: fc.constantFrom(...ACCESS),
+    wayClimbM: rarely(amount(0, 900)),
+    backClimbM: rarely(amount(0, 900)),
+    rideMin: amount(0, 300),
+    rideBackMin: rarely(amount(0, 300)),
+    shuttleClocks: rarely(fc.array(amount(0, 24), { maxLength: 3 })),
+    shuttleBackClocks: rarely(fc.array(amount(0, 24), { maxLength: 3 })),
     services: fc.subarray([...SERVICES]),
+    lacks: fc.subarray([...LACKS], { maxLength: 2 }),
     use: fc.boolean(),
     nights: fc.integer({ min: 0, max: 4 }),
+    opensH: rarely(amount(0, 24)),
     closesH: rarely(amount(0, 24)),
+    closedOn: fc.subarray([...WEEKDAYS]),
+    openFrom: rarely(fc.constantFrom("01-10", "05-15", "12-01")),
+    openTo: rarely(fc.constantFrom("02-29", "09-30")),
+    postClosedOn: fc.subarray([...WEEKDAYS]),
+    postClosesH: rarely(amount(0, 24)),
+    postHoldDays: fc.integer({ min: 1, max: 40 }),
+    foodBy: rarely(fc.constantFrom(...FOOD_BY)),
+    foodFromStopId: rarely(fc.constantFrom("s0", "s1")),
   }),
 );
+const supplier = fc.record({ densityFactor: amount(0.3, 2), priceOf1000Kcal: amount(0, 100) });
+const resupply = rarely(fc.record({ smallShop: supplier, fullShop: supplier, posted: supplier }));
 const camps = rows("p", 6, () =>
   fc.record({ name: fc.constant("camp"), trackM: anywhere, alternateId, hollow: fc.boolean() }),
 );
@@ -319,6 +341,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       .constantFrom(...PARTIES)
       .chain((ids) => fc.record({ hikers: fc.tuple(...ids.map(hiker)), kit: kit(ids), devices: devices(ids) })),
     stops,
+    resupply,
     sources,
     stretches,
     stations,
@@ -343,6 +366,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       hikers: drawn.party.hikers,
       route: drawn.route,
       stops: drawn.stops,
+      resupply: drawn.resupply,
       sources: drawn.sources,
       stretches: drawn.stretches,
       climate: { stations: drawn.stations, ...drawn.known },

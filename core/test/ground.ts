@@ -23,6 +23,9 @@ import type { DetourSources } from "../src/walk/detours.ts";
 import { walkBlock, type DayPart } from "../src/walk/walk.ts";
 import { Workspace } from "../src/walk/workspace.ts";
 
+/** A party that cooks on gas, and food as dense everywhere. */
+export const ORDINARY = { fuels: ["gas-canister"], densities: { smallShop: 1, fullShop: 1, posted: 1 } } as const;
+
 export interface Laid {
   ground: Ground;
   kit: KitPlan;
@@ -34,7 +37,7 @@ export interface Laid {
 export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const profile = buildProfile(mendTracks(tracks), plan.trip.direction === "reverse");
   const { stops, stretches, hikers, dayRules } = plan;
-  const halts = buildHalts({ stops, profile });
+  const halts = buildHalts({ stops, profile, ...ORDINARY });
   const startDay = dayNumber(plan.trip.startDate)!;
   const sources = placeSources({ sources: plan.sources, stretches, profile, wetness: plan.climate.wetness });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));

@@ -3,19 +3,38 @@ import type { Random } from "./random.ts";
 import { tenth } from "./round.ts";
 import { REGIONS } from "./terrain.ts";
 
-type Service = "shop-small" | "shop-full" | "post" | "outfitter" | "bed" | "laundry" | "socket";
+type Service = "shop-small" | "shop-full" | "meals" | "post" | "outfitter" | "bed" | "laundry" | "socket";
+type Access = "foot" | "hitch" | "shuttle";
 
 export interface StopRow {
   id: string;
   name: string;
   km: number;
   offTrailM: number;
-  access: "foot" | "ride";
+  access: Access;
   services: Service[];
   use: boolean;
   nights: number;
   hours: string;
+  opensH?: number;
   closesH?: number;
+  closedOn?: string[];
+  postOpensH?: number;
+  postClosesH?: number;
+  postClosedOn?: string[];
+  postHoldDays?: number;
+  postLeastDays?: number;
+  bedPrice?: number;
+  ridePrice?: number;
+  rideMin?: number;
+  rideBackMin?: number;
+  shuttleClocks?: number[];
+  shuttleBackClocks?: number[];
+  wayClimbM?: number;
+  backClimbM?: number;
+  lacks?: string[];
+  infoFrom?: string;
+  infoDate?: string;
   /** Seasons of the house and of its post counter, as MM-DD. */
   openFrom?: string;
   openTo?: string;
@@ -28,7 +47,23 @@ const TOWN: Service[] = ["shop-full", "post", "bed", "laundry", "socket"];
 const VILLAGE: Service[] = ["shop-small", "post", "bed", "socket"];
 const OUTPOST: Service[] = ["shop-small", "socket"];
 
-const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: "foot" | "ride" = "foot", season: Partial<StopRow> = {}): StopRow => ({
+/** A shop in a town or village shuts at six, in a village on Sundays too; a counter is open from nine to four but for Sundays. */
+function doors(services: readonly Service[]): Partial<StopRow> {
+  if (!services.includes("post")) return {};
+  return {
+    opensH: 8,
+    closesH: 18,
+    ...(services.includes("shop-small") ? { closedOn: ["sun"] } : {}),
+    postOpensH: 9,
+    postClosesH: 16,
+    postClosedOn: ["sun"],
+    ...(services.includes("bed") ? { bedPrice: services.includes("shop-full") ? 38 : 26 } : {}),
+    infoFrom: "Trail association’s list",
+    infoDate: "2027-01-15",
+  };
+}
+
+const row = (id: string, name: string, km: number, offTrailM: number, services: Service[], nights: number, hours = "", note = "", access: Access = "foot", season: Partial<StopRow> = {}): StopRow => ({
   id,
   name,
   km,
@@ -38,12 +73,11 @@ const row = (id: string, name: string, km: number, offTrailM: number, services: 
   use: true,
   nights,
   hours,
-  // A shop in a town or village shuts at six.
-  ...(services.includes("post") ? { closesH: 18 } : {}),
+  ...doors(services),
   ...season,
   note,
 });
-const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: "foot" | "ride" = "foot", season: Partial<StopRow> = {}): StopRow => ({
+const passed = (id: string, name: string, km: number, offTrailM: number, services: Service[], note: string, access: Access = "foot", season: Partial<StopRow> = {}): StopRow => ({
   ...row(id, name, km, offTrailM, services, 0, "", note, access, season),
   use: false,
 });
@@ -56,12 +90,23 @@ export const STOPS: readonly StopRow[] = [
   row("mirror-wells", "Mirror Wells", 200, 600, VILLAGE, 1, WEEKDAYS),
   row("red-stair", "Red Stair", 271, 0, OUTPOST, 1),
   row("canner", "Canner", 359, 0, TOWN, 2, WEEKDAYS),
-  row("hask-tank", "Hask Tank", 471, 0, OUTPOST, 1, "", "A ranch store by the stock tank; bottled gas on some days."),
+  row("hask-tank", "Hask Tank", 471, 0, OUTPOST, 1, "", "A ranch store by the stock tank; no gas.", "foot", { lacks: ["gas", "dried-meals"] }),
   row("dry-fork", "Dry Fork", 595, 900, VILLAGE, 2, WEEKDAYS),
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
   row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
-  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { openFrom: "05-01", openTo: "10-31" }),
-  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by ride from the pass.", "ride", { postFrom: "05-15", postTo: "10-31" }),
+  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { wayClimbM: 40, backClimbM: 110, openFrom: "05-01", openTo: "10-31" }),
+  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by shuttle from the pass.", "shuttle", {
+    postFrom: "05-15",
+    postTo: "10-31",
+    rideMin: 35,
+    rideBackMin: 45,
+    ridePrice: 6,
+    shuttleClocks: [9, 13.5, 17.5],
+    shuttleBackClocks: [7.5, 12, 16],
+    postHoldDays: 30,
+    postLeastDays: 3,
+    bedPrice: 26,
+  }),
   row("colm-harbour", "Colm Harbour", 1111, 0, TOWN, 1, WEEKDAYS, "Lake steamer landing."),
   row("tarn-junction", "Tarn Junction", 1204, 0, VILLAGE, 1, WEEKDAYS),
   row("sael", "Sael", 1280, 0, [...TOWN, "outfitter"], 2, WEEKDAYS),
@@ -75,16 +120,16 @@ export const STOPS: readonly StopRow[] = [
   row("skerry-pass", "Skerry Pass", 1974, 0, OUTPOST, 1),
   row("cape-ferrin", "Cape Ferrin", 2050, 0, ["shop-small", "bed", "socket"], 1),
   passed("flats-landing", "Flats Landing", 52, 2300, ["shop-small"], "A jetty with a kiosk."),
-  passed("stair-filling", "Stair petrol station", 318, 14_000, ["shop-small"], "14 km off the trail along a hot road.", "ride"),
+  passed("stair-filling", "Stair petrol station", 318, 14_000, ["shop-small"], "14 km off the trail along a hot road.", "hitch"),
   passed("brandt-ranch", "Brandt ranch", 529, 3400, ["post"], "Holds boxes for walkers; ring first."),
   passed("kestrel-pumps", "Kestrel pumps", 638, 5200, ["shop-small"], "Petrol and ice."),
   passed("pell-ski-hut", "Pell ski hut", 905, 2500, ["bed"], "Open from June.", "foot", { openFrom: "06-01", openTo: "10-15" }),
   passed("white-saddle", "White Saddle hut", 968, 800, ["bed"], "Warden from mid June; meals when open.", "foot", { openFrom: "06-15", openTo: "09-20" }),
   passed("colm-east", "Colm East landing", 1092, 1500, ["shop-small"], "Steamer on demand."),
-  passed("sandholm", "Sandholm", 1325, 6000, ["shop-small", "bed"], "Village on the far shore.", "ride"),
+  passed("sandholm", "Sandholm", 1325, 6000, ["shop-small", "bed"], "Village on the far shore.", "shuttle", { ridePrice: 4, shuttleClocks: [10, 15], shuttleBackClocks: [9, 14] }),
   passed("birch-camp", "Birch camp", 1410, 300, ["shop-small"], "Camp shop in season.", "foot", { openFrom: "05-15", openTo: "09-30" }),
   passed("weir-house", "Weir house", 1588, 400, ["bed"], "Bunks and a stove."),
-  passed("moor-cross", "Moor Cross", 1766, 9000, ["shop-full", "post"], "Market town off the moor.", "ride"),
+  passed("moor-cross", "Moor Cross", 1766, 9000, ["shop-full", "post"], "Market town off the moor.", "hitch"),
 ];
 
 export interface SourceRow {

@@ -27,7 +27,8 @@ test("a night is moved by keys and by pointer, pinned there, and the days after 
   await row(page, "2027-04-04").click();
   await expect(page).toHaveURL(/day=2027-04-04/);
   await panel(page).getByRole("button", { name: "Let the pin go" }).click();
-  await expect(page.getByText("pinned", { exact: true })).toHaveCount(0);
+  // The demo's own bed stays booked.
+  await expect(page.getByText("pinned", { exact: true })).toHaveCount(1);
 });
 
 test("a booked bed holds its date when the hike starts a day later; what cannot hold says by how much", async ({
@@ -95,12 +96,55 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
     return readFileSync(await download.path(), "utf8");
   };
   const ics = await saved("Calendar file");
-  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(114);
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(113);
   expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
   expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
   const csv = await saved("CSV");
-  expect(csv.trim().split("\n")).toHaveLength(115);
+  expect(csv.trim().split("\n")).toHaveLength(114);
   expect(csv).toContain("2027-03-29,1,1,0.0,");
+});
+
+test("the hours over the hike are a curve whose corners move by keys and pointer", async ({ page }) => {
+  await openDemo(page, "/days/");
+  await page.getByText("Rules of the days").click();
+  const curve = page.getByRole("group", { name: "Hours of Tamsin Okafor" });
+  const first = curve.getByRole("slider", { name: /first day/ });
+  await expect(first).toHaveAttribute("aria-valuetext", "5.5 h");
+  await first.focus();
+  await page.keyboard.press("Shift+ArrowUp");
+  await expect(first).toHaveAttribute("aria-valuetext", "6.0 h");
+  const fit = curve.getByRole("slider", { name: /day 21/ });
+  const box = (await fit.boundingBox())!;
+  await page.mouse.move(box.x + 5, box.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 5, box.y - 10, { steps: 3 });
+  await page.mouse.up();
+  await expect(curve.getByRole("slider").last()).not.toHaveAttribute("aria-valuetext", "7.2 h");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(curve.getByRole("slider").last()).toHaveAttribute("aria-valuetext", "7.2 h");
+});
+
+test("past walks with times tell one's own pace, which is taken; too little is said so", async ({ page }) => {
+  await openDemo(page, "/days/");
+  await page.getByText("Rules of the days").click();
+  const own = page.getByRole("region", { name: "Pace of Tamsin Okafor from past walks" });
+  const walk = (points: number, untimed = false) =>
+    gpxOf(points).replace(/<\/ele>/g, (_, at: number, text: string) => {
+      const n = (text.slice(0, at).match(/<trkpt/g) ?? []).length;
+      return `</ele>${untimed ? "" : `<time>${new Date(Date.UTC(2026, 5, 1, 7) + n * 90_000).toISOString()}</time>`}`;
+    });
+  const input = page.getByLabel("Past walks of Tamsin Okafor");
+  await input.setInputFiles(asFile("short.gpx", walk(40)));
+  await expect(own).toContainText("Too little to say");
+  await input.setInputFiles([asFile("one.gpx", walk(240)), asFile("table.csv", "lat,lon\n40,-150\n40.1,-150\n")]);
+  await expect(own.getByRole("alert")).toContainText("table: this kind of file tells no times");
+  // 100 m in 90 s are 4 km an hour, and nobody stood.
+  await expect(own.getByRole("row", { name: /^level/ })).toContainText("4.0");
+  await own.getByRole("button", { name: /^Take \d+ %$/ }).click();
+  await expect(page.getByTestId("effect")).toContainText("speed from past walks");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await input.setInputFiles(asFile("none.gpx", walk(100, true)));
+  await expect(own).toContainText("tell no times");
 });
 
 test("an own trail’s days, at a phone’s width too, and without faults for assistive tools", async ({ page }) => {

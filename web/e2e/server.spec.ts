@@ -142,3 +142,17 @@ test("a strict content security policy on pages and answers", async ({ request }
     expect(csp).not.toMatch(/script-src[^;]*unsafe/);
   }
 });
+
+test("GET /api/post is a simulated post office: days on the way, when to send, and what is no parcel", async ({
+  request,
+}) => {
+  const asked = async (query: string) => {
+    const response = await request.get(`/api/post?${query}`);
+    return { status: response.status(), body: (await response.json()) as Record<string, unknown> };
+  };
+  expect((await asked("to=outpost&distanceKm=900")).body).toMatchObject({ simulated: true, leastDays: 4, q: 0.5 });
+  expect((await asked("to=village&arrives=2027-06-18")).body).toMatchObject({ sendBy: "2027-06-10" });
+  const bad = await asked("to=moon&distanceKm=&arrives=soon");
+  expect(bad.status).toBe(400);
+  expect(bad.body["detail"]).toMatch(/to is “moon”; use one of town.*distanceKm is “”.*arrives is “soon”/);
+});

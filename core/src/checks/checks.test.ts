@@ -281,13 +281,6 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect([only(usual, "long-days"), only(usual, "short-sleep")]).toEqual([undefined, undefined]);
   });
 
-  test("arriving where it closed hours ago is said, whether or not the plan keeps to closing times", () => {
-    const stop = (closesH: number, nights: number) => ({ stops: [stopOf("m", 20_000, { closesH, nights })] });
-    expect(only(found(stop(9, 1)), "stop-closed")).toMatchObject({ severity: "note", limit: 9, stop: "m" });
-    expect(only(found(stop(9, 0)), "stop-closed")?.severity).toBe("caution");
-    expect(only(found(stop(23, 0)), "stop-closed")).toBeUndefined();
-  });
-
   test("a fire ban on the way and a stove that is one; gas is not", () => {
     const ban = (season: Record<string, string>) => [
       { id: "r", name: "Dry hills", fromM: 20_000, toM: 30_000, kind: "rule", rule: "fire-ban", ...season },

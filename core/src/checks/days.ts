@@ -86,22 +86,6 @@ function* daysByLeg(context: CheckContext): Generator<{ leg: LegResult; days: Wh
   for (const leg of legs) yield { leg, days: whole.get(leg.index) ?? [] };
 }
 
-const stopClosed = defineCheck({
-  code: "stop-closed",
-  units: { have: "clock", limit: "clock", stop: "name" },
-  *find({ plan, result }) {
-    for (const leg of result.legs) {
-      const stop = plan.stops.find(({ id }) => id === leg.toStopId);
-      const last = result.days.findLast((day) => day.legIndex === leg.index);
-      if (stop?.closesH === undefined || !last || last.endClockH <= stop.closesH + SLACK_H) continue;
-      // Who sleeps there has the next day; who walks on has nothing.
-      const severity = last.night === "stop" ? "note" : "caution";
-      const [legIndex, atM] = [leg.index, leg.toM];
-      yield { severity, legIndex, atM, have: last.endClockH, limit: stop.closesH, stop: stop.name };
-    }
-  },
-});
-
 const heightsMissing = defineCheck({
   code: "heights-missing",
   units: {},
@@ -174,7 +158,6 @@ export const daysChecks = [
   campForbidden,
   longDays,
   shortSleep,
-  stopClosed,
   heightsMissing,
   notSettled,
 ] as const;

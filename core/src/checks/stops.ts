@@ -1,8 +1,17 @@
 /** What a plan takes at its stops, against what they say they offer. */
-import type { Stop, Stretch } from "../plan/schema.ts";
-import { dayNumber, dayOfYear, isoOfDay } from "../units/day.ts";
+import type { Stop } from "../plan/schema.ts";
+import {
+  hoursBetween,
+  houseOpening,
+  inSeason,
+  nextOpen,
+  openDuring,
+  postOpening,
+  type Opening,
+} from "../stops/openings.ts";
+import { stopFigures, type StopFigures } from "../stops/stays.ts";
+import { isoOfDay } from "../units/day.ts";
 import { offers, SELLS_GOODS } from "../walk/halts.ts";
-import { holdsOn } from "../walk/terrain.ts";
 import { defineCheck, type CheckContext, type OnLeg, onLegs } from "./check.ts";
 
 const SLACK_KG = 0.05;
@@ -79,68 +88,180 @@ const stopsSilent = defineCheck({
   },
 });
 
-type Opening = Pick<Stretch, "fromMonthDay" | "toMonthDay">;
-
-/** The first day from one on that a season holds, as a date. */
-function opensAgain(opening: Opening, from: number): string {
-  let day = from;
-  while (day < from + 366 && !holdsOn(opening, dayOfYear(day))) day++;
-  return isoOfDay(day);
+/** Used stops of the plan that one comes to, with all that is done there. */
+function* arrivals({ plan, result }: CheckContext) {
+  for (const at of stopFigures(plan, result))
+    if (at.arrives) {
+      const where = { legIndex: at.arrives.index, atM: at.arrives.toM, stopId: at.stop.id, stop: at.stop.name };
+      yield { ...at, where, day: at.arrives.endDate };
+    }
 }
 
-/** Used stops of the plan with the date of coming to each. */
-function* arrivals({ plan, result }: CheckContext) {
-  for (const leg of result.legs) {
-    const stop = plan.stops.find(({ id }) => id === leg.toStopId);
-    if (stop) yield { stop, leg, day: dayNumber(leg.endDate)!, leaves: result.legs[leg.index + 1] };
-  }
+/** The first day from one on that a season holds. */
+function inSeasonAgain(opening: Opening, from: number): number {
+  let day = from;
+  while (day < from + 366 && !inSeason(opening, day)) day++;
+  return day;
 }
 
 const stopOutOfSeason = defineCheck({
   code: "stop-out-of-season",
   units: { stopId: "name", stop: "name", day: "date", opens: "date", wait: "days" },
   *find(context) {
-    for (const { stop, leg, day } of arrivals(context)) {
-      const opening = { fromMonthDay: stop.openFrom, toMonthDay: stop.openTo };
-      if (holdsOn(opening, dayOfYear(day))) continue;
-      const opens = opensAgain(opening, day);
-      const where = { legIndex: leg.index, atM: leg.toM, stopId: stop.id, stop: stop.name };
-      yield { severity: "blocker", ...where, day: leg.endDate, opens, wait: dayNumber(opens)! - day };
+    for (const { stop, where, day, stay } of arrivals(context)) {
+      const opening = houseOpening(stop);
+      if (inSeason(opening, stay.from.day)) continue;
+      const opens = inSeasonAgain(opening, stay.from.day);
+      yield { severity: "blocker", ...where, day, opens: isoOfDay(opens), wait: opens - stay.from.day };
     }
   },
 });
 
-/** Where something is posted, or nothing but the post brings food. */
+/** Stops where a piece of kit is to be fetched from the post or left with it. */
+function postedKit({ plan }: CheckContext): ReadonlySet<string> {
+  return new Set(
+    plan.kit.flatMap(({ spans }) =>
+      spans.flatMap(({ begins, ends, fromStopId, toStopId }) => [
+        ...(begins === "posted" ? [fromStopId] : []),
+        ...(ends === "sent-home" || ends === "sent-forward" ? [toStopId] : []),
+      ]),
+    ),
+  );
+}
+
+/** Stops one comes to whose counter is wanted: for the food, or for kit. */
+function* counters(context: CheckContext) {
+  const posted = postedKit(context);
+  for (const at of arrivals(context))
+    if (at.stop.services.includes("post") && (posted.has(at.stop.id) || at.box !== undefined)) yield at;
+}
+
 const postOutOfSeason = defineCheck({
   code: "post-out-of-season",
   units: { stopId: "name", stop: "name", day: "date", opens: "date", wait: "days" },
   *find(context) {
-    const posted = new Set(
-      context.plan.kit.flatMap(({ spans }) =>
-        spans.flatMap(({ begins, ends, fromStopId, toStopId }) => [
-          ...(begins === "posted" ? [fromStopId] : []),
-          ...(ends === "sent-home" || ends === "sent-forward" ? [toStopId] : []),
-        ]),
-      ),
-    );
-    for (const { stop, leg, day, leaves } of arrivals(context)) {
+    for (const { stop, where, day, stay } of counters(context)) {
       // A house that is closed is told as one.
-      if (stop.postFrom === undefined && stop.postTo === undefined) continue;
-      const opening = { fromMonthDay: stop.postFrom, toMonthDay: stop.postTo };
-      const wanted = posted.has(stop.id) || (leaves?.foodSold === true && !offers(stop, SHOPS));
-      if (!stop.services.includes("post") || !wanted || holdsOn(opening, dayOfYear(day))) continue;
-      const opens = opensAgain(opening, day);
-      const where = { legIndex: leg.index, atM: leg.toM, stopId: stop.id, stop: stop.name };
-      yield { severity: "caution", ...where, day: leg.endDate, opens, wait: dayNumber(opens)! - day };
+      const opening = postOpening(stop);
+      if (inSeason(opening, stay.from.day) || !inSeason(houseOpening(stop), stay.from.day)) continue;
+      const opens = inSeasonAgain(opening, stay.from.day);
+      yield { severity: "caution", ...where, day, opens: isoOfDay(opens), wait: opens - stay.from.day };
     }
   },
 });
 
-const SHOPS: Stop["services"] = ["shop-small", "shop-full"];
+/** Who slept there waits so long in the morning for a door to open rather than a day. */
+const LEAVES_LATER_H = 3;
+
+/** A door that one needs and does not find open, with the nights that would do it. */
+function shut(opening: Opening, { stay, nights }: Pick<StopFigures, "stay" | "nights">) {
+  if (!inSeason(opening, stay.from.day) || openDuring(opening, stay)) return undefined;
+  const next = nextOpen(opening, stay.from);
+  if (!next) return undefined;
+  const late = nights > 0 && hoursBetween(stay.to, next) <= LEAVES_LATER_H;
+  return {
+    severity: late ? ("note" as const) : ("caution" as const),
+    comesH: stay.from.clockH % 24,
+    opens: isoOfDay(next.day),
+    opensH: next.clockH,
+    wait: late ? 0 : Math.max(1, next.day - stay.to.day + (next.clockH > stay.to.clockH ? 1 : 0)),
+  };
+}
+
+const SHUT = {
+  stopId: "name",
+  stop: "name",
+  day: "date",
+  comesH: "clock",
+  opens: "date",
+  opensH: "clock",
+  wait: "days",
+} as const;
+
+const shopShut = defineCheck({
+  code: "shop-shut",
+  units: SHUT,
+  *find(context) {
+    for (const { stop, where, day, ...at } of arrivals(context)) {
+      if (at.foodBy !== "buy" || at.leaves?.foodSold !== true) continue;
+      const found = shut(houseOpening(stop), at);
+      if (found) yield { ...where, day, ...found };
+    }
+  },
+});
+
+const counterShut = defineCheck({
+  code: "counter-shut",
+  units: SHUT,
+  *find(context) {
+    for (const { stop, where, day, ...at } of counters(context)) {
+      const found = shut(postOpening(stop), at);
+      if (found) yield { ...where, day, ...found };
+    }
+  },
+});
+
+const LEAST_CHANCE = 0.9;
+
+/** What is sent while walking may come too late; what is sent from home may have no day that is right for all. */
+const boxUnsure = defineCheck({
+  code: "box-unsure",
+  units: { stopId: "name", stop: "name", by: "date", from: "date", chance: "%" },
+  *find(context) {
+    for (const { where, box } of arrivals(context)) {
+      if (!box) continue;
+      const { byDay, fromDay } = box.sending;
+      const noDay = box.sentDay === undefined && fromDay > byDay;
+      if (box.chance >= LEAST_CHANCE && !noDay) continue;
+      yield {
+        severity: noDay ? "note" : "caution",
+        ...where,
+        by: isoOfDay(byDay),
+        from: isoOfDay(noDay ? fromDay : (box.sentDay ?? byDay)),
+        chance: box.chance * 100,
+      };
+    }
+  },
+});
+
+/** Bought ahead or bounced: from a stop that is used, and before this one. */
+const boxFromNowhere = defineCheck({
+  code: "box-from-nowhere",
+  units: { stopId: "name", stop: "name" },
+  *find(context) {
+    const passed = new Set<string>();
+    for (const { stop, foodBy, leaves, where } of arrivals(context)) {
+      const sent = foodBy === "ahead" || foodBy === "bounce";
+      const from = stop.foodFromStopId;
+      const start = context.result.legs[0]!.fromStopId;
+      if (sent && leaves && (from === undefined || (from !== start && !passed.has(from))))
+        yield { severity: "caution", ...where };
+      passed.add(stop.id);
+    }
+  },
+});
+
+const rideGone = defineCheck({
+  code: "ride-gone",
+  units: { stopId: "name", stop: "name", comesH: "clock", last: "clock" },
+  *find(context) {
+    for (const { stop, where, stay } of arrivals(context)) {
+      if (stop.access !== "shuttle" || stop.offTrailM === 0 || stop.shuttleClocks.length === 0) continue;
+      const reachesH = stay.from.clockH - stop.rideMin / 60;
+      const last = Math.max(...stop.shuttleClocks);
+      if (reachesH > last + 0.01) yield { severity: "caution", ...where, comesH: reachesH, last };
+    }
+  },
+});
 
 export const stopChecks = [
   stopOutOfSeason,
   postOutOfSeason,
+  shopShut,
+  counterShut,
+  boxUnsure,
+  boxFromNowhere,
+  rideGone,
   foodNotSold,
   fuelNotSold,
   pieceNotThere,

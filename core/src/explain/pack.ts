@@ -104,7 +104,10 @@ function explainFood({ hiker, row }: WhyContext): Derivation {
       leaf("appetite", food.needKcal > 0 ? food.menuKcal / food.needKcal / covered : 1, "fraction", "appetite-ramp"),
       leaf("covered", covered, "fraction", "own-setting"),
     ]),
-    leaf("density", hiker.food.densityKcalPerG * 1000, "kcal/kg", "own-setting"),
+    product("density", hiker.food.densityKcalPerG * 1000 * food.densityFactor, "kcal/kg", [
+      leaf("own-density", hiker.food.densityKcalPerG * 1000, "kcal/kg", "own-setting"),
+      leaf("shop-density", food.densityFactor, "fraction", "own-setting"),
+    ]),
   );
   return sum("food", food.startKg, "kg", [
     eaten,

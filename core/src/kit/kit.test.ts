@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { ORDINARY } from "../../test/ground.ts";
 import { computePlan, turnRound, type Plan } from "../index.ts";
 import { mendTracks } from "../track/mend.ts";
 import { buildProfile } from "../track/profile.ts";
@@ -19,7 +20,7 @@ const STOPS = [
 function kitOf(kit: unknown[], overrides: Record<string, unknown> = {}): KitPlan & { sleep: SleepKit[][] } {
   const { stops, hikers, trip, kit: rows } = planOf({ stops: STOPS, kit, ...overrides });
   const profile = buildProfile(mendTracks([trackNorth()]), trip.direction === "reverse");
-  const halts = buildHalts({ stops, profile });
+  const halts = buildHalts({ stops, profile, ...ORDINARY });
   const pieces = rows.map(pieceFacts);
   const built = buildKit({ pieces, hikerIds: hikers.map((hiker) => hiker.id), stops, profile, halts });
   const sleep = sleepKits({ pieces, carrier: built.carrier, legCount: built.legs.length, hikers });

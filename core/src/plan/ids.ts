@@ -1,7 +1,7 @@
 /** Names and lists that the document's format fixes; apart from the schema, so that a page can have them without it. */
 
 export const PLAN_FORMAT = "gepack-plan";
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 /** Stand-ins for the two ends of the track as recorded, where a stop id is asked for. */
 export const START_ID = "@start";
@@ -16,7 +16,14 @@ export function walkEnds(direction: "forward" | "reverse"): { firstId: string; l
   return direction === "forward" ? { firstId: START_ID, lastId: FINISH_ID } : { firstId: FINISH_ID, lastId: START_ID };
 }
 
-export const SERVICES = ["shop-small", "shop-full", "post", "outfitter", "bed", "laundry", "socket"] as const;
+export const SERVICES = ["shop-small", "shop-full", "meals", "post", "outfitter", "bed", "laundry", "socket"] as const;
+/** What a shop may be out of. */
+export const LACKS = ["gas", "alcohol", "liquid-fuel", "tablets", "dried-meals", "own-diet"] as const;
+/** How food for the way on comes to a stop. */
+export const FOOD_BY = ["buy", "drop", "bounce", "ahead", "visitor"] as const;
+/** The way between the trail and a stop. */
+export const ACCESS = ["foot", "hitch", "shuttle"] as const;
+export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
 export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;
 export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;

@@ -29,6 +29,16 @@ test("a stored document of version 2 walks its whole trail", () => {
   expect(value).toMatchObject({ dayRules: old["dayRules"], stops: old["stops"], ownNote: "kept too" });
 });
 
+test("a stored document of version 3: a ride that was told is a shuttle, all else as it was", () => {
+  const { value, problems } = readPlan(structuredClone(stored(3)));
+  expect(problems).toEqual([]);
+  expect(value!.version).toBe(PLAN_VERSION);
+  expect(value!.stops).toMatchObject([
+    { access: "shuttle", rideMin: 45, offTrailM: 9000, closesH: 18, closedOn: [], postHoldDays: 15 },
+    { access: "foot", openFrom: "05-01", postTo: "10-31" },
+  ]);
+});
+
 test.each([1])(
   "version %i: what is missing stays missing, and odd shapes are left for the schema to refuse",
   (version) => {

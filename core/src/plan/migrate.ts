@@ -37,8 +37,28 @@ function from2To3(document: Document): Document {
   return { ...document, version: 3, route: { alternates: [], closures: [], sections: [], coarse: false } };
 }
 
+/** A ride that somebody told had its minutes: it is a shuttle at any hour. */
+function from3To4(document: Document): Document {
+  const { stops } = document;
+  return {
+    ...document,
+    version: 4,
+    ...(Array.isArray(stops)
+      ? {
+          stops: stops.map((stop: unknown) =>
+            isDocument(stop) && stop["access"] === "ride" ? { ...stop, access: "shuttle" } : stop,
+          ),
+        }
+      : {}),
+  };
+}
+
 /** MIGRATIONS[n] turns version n into n + 1. */
-const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = { 1: from1To2, 2: from2To3 };
+const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = {
+  1: from1To2,
+  2: from2To3,
+  3: from3To4,
+};
 
 export function migrate(document: Document, version: number): Document {
   let current = document;

@@ -1,6 +1,6 @@
 /** What lies along the trail in the document: stops, water, stretches, camps. */
 import { z } from "zod";
-import { RULES, SERVICES, SOURCE_KINDS, STRETCH_KINDS, SURFACES } from "./ids.ts";
+import { ACCESS, FOOD_BY, LACKS, RULES, SERVICES, SOURCE_KINDS, STRETCH_KINDS, SURFACES, WEEKDAYS } from "./ids.ts";
 import {
   amount,
   distance,
@@ -18,30 +18,68 @@ import {
   whole,
 } from "./values.ts";
 
+const clock = amount("clock", 0, 24);
+const money = amount("money", 0, 1_000_000);
+const weekdays = z.array(z.enum(WEEKDAYS)).max(7).default([]);
+/** Hours at which something leaves; at any without. */
+const departures = z.array(clock).max(24).default([]);
+
 export const stopSchema = z.looseObject({
   id,
   name,
   trackM,
   ...place,
   offTrailM: distance(200_000).default(0),
-  /** On foot the way to the stop is walked; a ride takes its minutes each way, waiting in them, and no legs. */
-  access: z.enum(["foot", "ride"]).default("foot"),
+  /** On foot the way to the stop is walked; a ride takes its minutes, waiting for one in them, and no legs. */
+  access: z.enum(ACCESS).default("foot"),
+  /** On foot: climb on the way to the stop, and on the way back to the trail. */
+  wayClimbM: amount("m", 0, 5000).default(0),
+  backClimbM: amount("m", 0, 5000).default(0),
   rideMin: amount("min", 0, 1440).default(60),
+  /** Back to the trail, where that is another. */
+  rideBackMin: amount("min", 0, 1440).optional(),
+  /** For one way and one person. */
+  ridePrice: money.default(0),
+  shuttleClocks: departures,
+  shuttleBackClocks: departures,
   services: z.array(z.enum(SERVICES)).default([]),
+  lacks: z.array(z.enum(LACKS)).default([]),
   /** Does this plan resupply here? */
   use: z.boolean().default(true),
+  /** Whether a search may change that. */
+  held: z.boolean().default(false),
   /** Nights spent here: 0 passes through, 2 is one zero day. */
   nights: whole("", 0, 30).default(1),
+  /** A person's night in a bed there. */
+  bedPrice: money.default(0),
+  /** Opening hours in words. */
   hours: label.default(""),
-  /** Hour of the day after which nobody is there; never where missing. */
-  closesH: amount("clock", 0, 24).optional(),
+  /** Where both are missing it never closes; an opening after the closing runs through midnight. */
+  opensH: clock.optional(),
+  closesH: clock.optional(),
+  closedOn: weekdays,
   /** Open from this day of the year to that one, inclusive; all year without. */
   openFrom: monthDay.optional(),
   openTo: monthDay.optional(),
   /** The same for its post counter, where that is less. */
+  postOpensH: clock.optional(),
+  postClosesH: clock.optional(),
+  postClosedOn: weekdays,
   postFrom: monthDay.optional(),
   postTo: monthDay.optional(),
+  /** It sends boxes back after so many days, and asks this for each. */
+  postHoldDays: whole("days", 1, 365).default(15),
+  postFee: money.default(0),
+  /** Fewest working days of a parcel to it. */
+  postLeastDays: whole("days", 0, 60).default(2),
+  /** How food for the way on comes; without, it is bought where there is a shop, and posted where there is none. */
+  foodBy: z.enum(FOOD_BY).optional(),
+  /** Where it is bought, to be posted ahead, or where a bounce box was sent on. */
+  foodFromStopId: id.optional(),
   note,
+  /** Who said all that, and when. */
+  infoFrom: label.default(""),
+  infoDate: isoDate.optional(),
 });
 
 export const sourceSchema = z.looseObject({

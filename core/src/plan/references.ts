@@ -120,6 +120,27 @@ export const REFERENCES: readonly Reference[] = [
       ),
   },
   {
+    to: "stops",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.stops.flatMap((stop, i) =>
+        stop.foodFromStopId === undefined
+          ? []
+          : [
+              {
+                place: `stops[${i}].foodFromStopId`,
+                id: stop.foodFromStopId,
+                holder: stop.name,
+                point: (id) => {
+                  if (id === undefined) delete stop.foodFromStopId;
+                  else stop.foodFromStopId = id;
+                },
+              },
+            ],
+      ),
+  },
+  {
     to: "route.alternates",
     besides: [],
     onRemove: "clear",

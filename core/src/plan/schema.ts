@@ -19,6 +19,7 @@ import {
   SPAN_ENDS,
   SURFACES,
 } from "./ids.ts";
+import { resupplySchema } from "./resupplySchema.ts";
 import { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
 import { routeSchema } from "./routeSchema.ts";
 import { amount, celsius, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
@@ -256,11 +257,13 @@ export const planSchema = z.looseObject({
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
   dayRules: dayRulesSchema.prefault({}),
+  resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
 });
 
 export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
 export type { Camp, Pin, Source, Stop, Stretch } from "./placesSchema.ts";
+export type { Resupply } from "./resupplySchema.ts";
 export type { Alternate, Closure, Section } from "./routeSchema.ts";
 export type Plan = z.infer<typeof planSchema>;
 export type Hiker = z.infer<typeof hikerSchema>;

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
+import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { pieceOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, type PlanResult } from "../index.ts";
 
@@ -104,6 +104,6 @@ test("watt hours are never made: what is there is what was there, less use, plus
         before = day.storedWh;
       }
     }),
-    { numRuns: 500, endOnFailure: true },
+    { numRuns: runs(500), endOnFailure: true },
   );
 });

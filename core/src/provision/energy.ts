@@ -74,8 +74,9 @@ export function partWalkKcal({ ground, effort, slope, walk, part, bodyKg, loadKg
   const { offTrailStartH, offTrailEndH } = part;
   if (offTrailStartH > 0)
     wattHours +=
-      offTrailStartH * offTrailW(Math.min(startNode, profile.cellCount - 1), from.footM / offTrailStartH / 3600);
-  if (offTrailEndH > 0) wattHours += offTrailEndH * offTrailW(Math.max(0, endNode - 1), to.footM / offTrailEndH / 3600);
+      offTrailStartH * offTrailW(Math.min(startNode, profile.cellCount - 1), from.backM / offTrailStartH / 3600);
+  if (offTrailEndH > 0)
+    wattHours += offTrailEndH * offTrailW(Math.max(0, endNode - 1), to.thereM / offTrailEndH / 3600);
   for (const { node, distanceM, walkH } of part.detours)
     wattHours += walkH * offTrailW(Math.min(node, profile.cellCount - 1), distanceM / walkH / 3600);
   return (wattHours * 3600) / JOULE_PER_KCAL;

@@ -29,6 +29,7 @@ export function provision(input: ProvisionInput): HikerSupply {
       forLaterKg: 0,
       startKg: 0,
       mealDays: 0,
+      densityFactor: 1,
     })),
     fuel: [],
     body: [],
@@ -116,6 +117,12 @@ class Tally {
     public mass: MassState,
   ) {
     this.burnt = supply.food.map(() => cooked(0, 0));
+    const { halts } = input.ground;
+    let from = input.block.firstLeg;
+    for (const [leg, food] of supply.food.entries()) {
+      if (halts[input.block.firstLeg + leg]!.sellsFood) from = input.block.firstLeg + leg;
+      food.densityFactor = halts[from]!.foodDensity;
+    }
   }
 
   /** One calendar day, of one part or of several when a stop is passed through. Answers whether town feeds after it. */
@@ -209,10 +216,10 @@ class Tally {
     const { schools, stove } = needs;
     const leg = part.legIndex - block.firstLeg;
     const meals = partMeals(part, at);
-    const kilograms = (kcal: number): number => foodKg(needs.food, kcal * menuFactor);
+    const legFood = this.supply.food[leg]!;
+    const kilograms = (kcal: number): number => foodKg(needs.food, kcal * menuFactor) / legFood.densityFactor;
     const share = meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
     const needKcal = dayKcal * share + zerosKcal;
-    const legFood = this.supply.food[leg]!;
     legFood.needKcal += needKcal;
     legFood.menuKcal += needKcal * menuFactor;
     legFood.eatenKg += kilograms(needKcal);

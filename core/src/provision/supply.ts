@@ -36,6 +36,8 @@ export interface LegFood {
   startKg: number;
   /** Carried meals in whole days of need. */
   mealDays: number;
+  /** Density as a multiple of the hiker's own: that of where the food comes from. */
+  densityFactor: number;
 }
 
 /**

@@ -6,7 +6,7 @@ import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } fro
 import { computePlan, Session, type Plan, type PlanResult } from "../index.ts";
 
 /** Where fewer are asked for, enough for every part of a plan to meet every other. */
-const RUNS = Math.max(300, runs(1200));
+const RUNS = Math.max(200, runs(1200));
 
 /**
  * All laws are held over the same plans the schema accepts, however absurd, each computed once. The seed
@@ -124,15 +124,22 @@ describe("laws of every plan", () => {
 
   test("nights fall where they may, light and rules are kept, or a check says so", () =>
     holds(({ plan }, { days, legs, checks }) => {
-      const rideH = (leg: number): number => {
+      const rideTo = (leg: number) => {
         const stop = plan.stops.find(({ id }) => id === legs[leg]!.toStopId);
-        return stop?.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0;
+        const rides = stop !== undefined && stop.access !== "foot" && stop.offTrailM > 0;
+        return {
+          rideH: rides ? stop.rideMin / 60 : 0,
+          clocks: rides && stop.access === "shuttle" ? stop.shuttleClocks : [],
+        };
       };
       const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
       for (const day of days) {
         const arrives = day.night === "stop" || day.night === "none";
-        const riddenH = arrives ? rideH(day.legIndex) : 0;
-        expect(day.endClockH - day.startClockH).toBeCloseTo(day.walkH * clockPerH + riddenH, 6);
+        const { rideH, clocks } = arrives ? rideTo(day.legIndex) : { rideH: 0, clocks: [] };
+        const reachesH = day.startClockH + day.walkH * clockPerH;
+        // A ride that has its hours leaves at one of them, or is gone.
+        const leavesH = Math.min(...clocks.filter((clock) => clock >= reachesH - 1e-9), Infinity);
+        expect(day.endClockH).toBeCloseTo((leavesH === Infinity ? reachesH : leavesH) + rideH, 6);
         if (day.forbiddenCamp)
           expect(checks.some((check) => check.code === "camp-forbidden" && check.legIndex === day.legIndex)).toBe(true);
       }
@@ -173,7 +180,8 @@ describe("laws of every plan", () => {
       else expect(result.checks.some((check) => check.code === "not-settled")).toBe(true);
       expect(result.rounds).toBeLessThanOrEqual(12);
     });
-    expect(settled / count).toBeGreaterThan(0.99);
+    // One in a hundred, and three times what chance spreads that by.
+    expect(count - settled).toBeLessThanOrEqual(0.01 * count + 3 * Math.sqrt(0.01 * count));
   });
 
   test("the same plan gives the same result, whatever the session computed before", () => {
@@ -268,7 +276,7 @@ describe("worked by hand", () => {
     expect(at(4500).walkH - at(0).walkH).toBeGreaterThan(1);
     expect(at(4500).walkH - at(0).walkH).toBeLessThan(1.3);
     expect(at(4500).offTrailM).toBe(4500);
-    expect(at(40_000, "ride").offTrailM).toBe(0);
+    expect(at(40_000, "hitch").offTrailM).toBe(0);
   });
 });
 

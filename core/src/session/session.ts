@@ -5,20 +5,20 @@
  */
 import { findChecks, type Check } from "../checks/index.ts";
 import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
-import { buildKit, pieceFacts } from "../kit/kit.ts";
-import { choiceOf, resolveHiker } from "../models/hiker.ts";
-import type { Plan, Stop } from "../plan/schema.ts";
+import { buildKit, pieceFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
+import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
+import type { Plan } from "../plan/schema.ts";
 import { devicesCarried, powerOf } from "../power/power.ts";
 import { bodyOf, needsOf, type HikerNeeds } from "../provision/needs.ts";
 import { assemble, assembleCells } from "../result/assemble.ts";
 import { blockFigures } from "../result/block.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
-import { buildSeason, seasonWith, stationFacts } from "../season/season.ts";
+import { buildSeason, seasonWith, stationFacts, type Season } from "../season/season.ts";
 import { buildSnow, snowDays } from "../season/snow.ts";
 import { DaylightTable } from "../season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
-import { solveBlock, solveTrip } from "../solve/trip.ts";
+import { solveBlock, solveTrip, type TripInput } from "../solve/trip.ts";
 import { layRoute, routeFacts, routeKey, type LaidTrack, type Lines, type RouteFacts } from "../track/lay.ts";
 import { mendTracks, type MendedTrack } from "../track/mend.ts";
 import { isWalked, type Placed } from "../track/place.ts";
@@ -28,9 +28,9 @@ import { dayNumber } from "../units/day.ts";
 import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
 import { buildCamps, placeSources } from "../walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
-import { buildHalts, type HaltStop } from "../walk/halts.ts";
-import { pinFacts, placePins } from "../walk/pins.ts";
-import { buildTerrain } from "../walk/terrain.ts";
+import { buildHalts, densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
+import { pinFacts, placePins, type PlacedPin } from "../walk/pins.ts";
+import { buildTerrain, type Terrain } from "../walk/terrain.ts";
 import { Workspace } from "../walk/workspace.ts";
 import { sleepKits } from "../warmth/sleep.ts";
 import { keepEqual, memo, memoEach, memoEqual } from "./memo.ts";
@@ -39,6 +39,25 @@ import { keepEqual, memo, memoEach, memoEqual } from "./memo.ts";
 export interface PlanResult extends PlanFigures {
   fords: readonly FordPassage[];
   checks: Check[];
+}
+
+/** A plan before anybody has walked it: what its days and packs are worked out from. */
+export interface Laid extends Pick<
+  TripInput,
+  "ground" | "sampled" | "sampling" | "sources" | "sampledSources" | "needs"
+> {
+  /** Its parts are the objects of before where their content is. */
+  plan: Plan;
+  profile: Profile;
+  normals: Season;
+  season: Season;
+  terrain: Terrain;
+  halts: Halt[];
+  pins: PlacedPin[];
+  schools: HikerSchools[];
+  pieces: PieceFacts[];
+  stops: HaltStop[];
+  kit: KitPlan;
 }
 
 const NO_FORDS: readonly FordPassage[] = [];
@@ -145,6 +164,11 @@ export class Session {
 
   /** Throws only when no trail was set, or one longer than is computed: without one there is no plan. */
   compute(given: Plan): PlanResult {
+    return this.told(this.lay(given));
+  }
+
+  /** A plan's ground, kit and needs: all that its days and packs are worked out from. */
+  lay(given: Plan): Laid {
     const plan = (this.plan = this.plan ? keepEqual(this.plan, given) : given);
     const { stage } = this;
     const { trip, hikers, dayRules: rules } = plan;
@@ -170,7 +194,15 @@ export class Session {
         ? stage.snowDays({ profile, snow: stage.snow({ season: normals, profile, year: climate.snowYear }) })
         : undefined;
     const terrain = stage.terrain({ profile, stretches, snow });
-    const halts = stage.halts({ stops, profile });
+    const halts = stage.halts({
+      stops,
+      profile,
+      fuels: this.part(
+        "fuels",
+        hikers.map(({ stove }) => stove.fuel),
+      ),
+      densities: this.part("densities", densitiesOf(plan.resupply)),
+    });
     const sources = stage.sources({
       sources: this.part("walked sources", walked(plan.sources)),
       stretches,
@@ -219,15 +251,43 @@ export class Session {
     const pieces = this.part("pieces", plan.kit.map(pieceFacts));
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
-    const trail = solveTrip({
+    const needs = hikers.map((hiker, h) =>
+      stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
+    );
+    const sampled = stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace });
+    return {
+      plan,
+      profile,
+      normals,
+      season,
+      terrain,
+      halts,
+      pins,
+      schools,
       ground,
-      sampled: stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace }),
+      sampled,
       sampling: sample,
       sources,
       sampledSources,
-      needs: hikers.map((hiker, h) =>
-        stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
-      ),
+      needs,
+      pieces,
+      stops: allStops,
+      kit,
+    };
+  }
+
+  private told(laid: Laid): PlanResult {
+    const { stage } = this;
+    const { plan, profile, normals, season, terrain, halts, pins, schools, sources, pieces, kit } = laid;
+    const { hikers, climate, stretches } = plan;
+    const hikerIds = hikers.map((hiker) => hiker.id);
+    const trail = solveTrip({
+      ground: laid.ground,
+      sampled: laid.sampled,
+      sampling: laid.sampling,
+      sources,
+      sampledSources: laid.sampledSources,
+      needs: laid.needs,
       kitLegs: kit.legs,
       onRound: this.onRound,
       solve: (input, index) =>
@@ -329,12 +389,6 @@ export class Session {
     this.picked[name] = now;
     return now;
   }
-}
-
-/** Names and notes are for people: no stage computes with them. */
-function haltStop({ id, trackM, alternateId, use, nights, ...rest }: Stop): HaltStop {
-  const { offTrailM, access, rideMin, services, closesH } = rest;
-  return { id, trackM, alternateId, use, nights, offTrailM, access, rideMin, services, closesH };
 }
 
 /** The door: one plan and its tracks in, one result out. Pure and deterministic. */

@@ -184,8 +184,8 @@ test("energy and water of every cell, by the schools' own functions", () => {
       for (let cell = part.startNode; cell < part.endNode; cell++)
         kcal += (effort.powerW(input(cell, wornKg, hiker.bodyKg)) * walk.cellH[cell]! * 3600) / 4184;
       const ways = [
-        [part.startNode, ground.halts[part.legIndex]!.footM, part.offTrailStartH],
-        [part.endNode - 1, ground.halts[part.legIndex + 1]!.footM, part.offTrailEndH],
+        [part.startNode, ground.halts[part.legIndex]!.backM, part.offTrailStartH],
+        [part.endNode - 1, ground.halts[part.legIndex + 1]!.thereM, part.offTrailEndH],
         ...part.detours.map((way) => [way.node, way.distanceM, way.walkH] as const),
       ] as const;
       for (const [cell, footM, hours] of ways) {

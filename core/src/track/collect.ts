@@ -20,6 +20,8 @@ export interface TrackFile {
   from: "track" | "route";
   /** The day of the first point that has a time, as YYYY-MM-DD. */
   firstDate: string | undefined;
+  /** Seconds since 1970 of every point of the tracks, NaN where it has none; only where they were asked for. */
+  timesS?: Float64Array;
 }
 
 export interface TrackReader {
@@ -52,6 +54,9 @@ export class Collected {
   private readonly problems: Problem[] = [];
   /** Of the first point that has one. */
   private firstDate: string | undefined;
+  private readonly timesS: number[] = [];
+  /** Of the point that comes next. */
+  private pendingS = NaN;
   private leftWaypoints = 0;
   private badPoints = 0;
   private badHeights = 0;
@@ -60,6 +65,7 @@ export class Collected {
   constructor(
     private readonly refuse: (sentence: string) => never,
     private readonly unit: "line" | "position" = "line",
+    private readonly keepTimes = false,
   ) {}
 
   /** The points that follow are another track; its name may come later. */
@@ -88,6 +94,8 @@ export class Collected {
     if (into.count >= MAX_POINTS)
       this.refuse(`The file has more than ${MAX_POINTS.toLocaleString("en")} points, the most that is read.`);
     into.push(lonDeg, latDeg, heightM);
+    if (this.keepTimes && into === this.tracks) this.timesS.push(this.pendingS);
+    this.pendingS = NaN;
   }
 
   waypoint(lonDeg: number, latDeg: number, words: Words, at: number): void {
@@ -97,15 +105,16 @@ export class Collected {
     this.waypoints.push({ name: name || "Unnamed waypoint", lonDeg, latDeg, ...rest });
   }
 
-  /** A point's time as the file has it; only the first is kept. */
+  /** The time of the point that comes next, as the file has it; but for its day it is kept only where it was asked for. */
   time(text: string): void {
     const at = Date.parse(text);
-    if (this.firstDate === undefined && Number.isFinite(at) && at > EARLIEST && at < LATEST)
-      this.firstDate = new Date(at).toISOString().slice(0, 10);
+    if (!(at > EARLIEST && at < LATEST)) return;
+    this.firstDate ??= new Date(at).toISOString().slice(0, 10);
+    this.pendingS = at / 1000;
   }
 
   get wantsTime(): boolean {
-    return this.firstDate === undefined;
+    return this.keepTimes || this.firstDate === undefined;
   }
 
   private isPlace(lonDeg: number, latDeg: number, at: number): boolean {
@@ -149,7 +158,14 @@ export class Collected {
     const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));
     if (parts[0]?.from !== 0 && points.count > 0) parts.unshift({ name: "", type: "", from: 0 });
     return {
-      value: { track: points.take(trackId, name), parts, waypoints: this.waypoints, from, firstDate },
+      value: {
+        track: points.take(trackId, name),
+        parts,
+        waypoints: this.waypoints,
+        from,
+        firstDate,
+        ...(this.keepTimes ? { timesS: Float64Array.from(this.timesS) } : {}),
+      },
       problems,
     };
   }

@@ -5,16 +5,25 @@ import { Collected, type TrackFile } from "./collect.ts";
 
 class Refused extends Error {}
 
-export function readFit(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
+export function readFit(
+  bytes: Uint8Array,
+  trackId = "track",
+  fileName = "track",
+  keepTimes = false,
+): Reading<TrackFile> {
   const parsed = parse(bytes);
   if (typeof parsed === "string")
     return refused(
       "file",
       `The FIT file cannot be read: ${parsed.replace(/\.$/, "")}. It may have been cut short; copy it again.`,
     );
-  const found = new Collected((sentence) => {
-    throw new Refused(sentence);
-  }, "position");
+  const found = new Collected(
+    (sentence) => {
+      throw new Refused(sentence);
+    },
+    "position",
+    keepTimes,
+  );
   try {
     for (const [i, record] of (parsed.records ?? []).entries()) {
       // A record without a position is a heart beat, not a fault.

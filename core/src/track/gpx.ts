@@ -13,7 +13,7 @@ const MAX_NAME = 200;
 /** Programs that give the root no namespace may give it to the elements. */
 const GPX_NAMESPACE = /^http:\/\/www\.topografix\.com\/GPX\//;
 
-export function gpxReader(trackId: string, fileName: string): TrackReader {
+export function gpxReader(trackId: string, fileName: string, keepTimes = false): TrackReader {
   /** Depth of the foreign element that holds the present one, 0 when none does. */
   let foreignFrom = 0;
   let namespaces = new Map<string, string>();
@@ -132,7 +132,7 @@ export function gpxReader(trackId: string, fileName: string): TrackReader {
       },
     },
   );
-  const found = new Collected((sentence) => xml.fail(sentence));
+  const found = new Collected((sentence) => xml.fail(sentence), "line", keepTimes);
   return readerOf(xml, found, trackId, () => title || fileName);
 }
 

@@ -1,7 +1,7 @@
 /** Routes: what is walked of the lines that were recorded, against ground whose lengths are known. */
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { arbitraryPlan } from "../../test/arbitraryPlan.ts";
+import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { planOf, stopOf, sourceOf, trackBeside, trackNorth } from "../../test/fixtures.ts";
 import {
   computePlan,
@@ -257,7 +257,7 @@ test("every place of a walk is found again where it is, on any route", () => {
       expect(a).toBeLessThanOrEqual(b + 0.01);
       if (plan.route.sections.length < 2) expect(again).toBeCloseTo(walkedM, 3);
     }),
-    { numRuns: 300, endOnFailure: true },
+    { numRuns: runs(300), endOnFailure: true },
   );
 });
 

@@ -5,11 +5,16 @@ import { encodingOf } from "./encoding.ts";
 import { readFit } from "./fit.ts";
 import { isFit, isPacked, trackReaderFor, unpacker } from "./trackFile.ts";
 
-export function readTrackFile(bytes: Uint8Array, trackId = "track", fileName = "track"): Reading<TrackFile> {
-  if (isFit(bytes)) return readFit(bytes, trackId, fileName);
+export function readTrackFile(
+  bytes: Uint8Array,
+  trackId = "track",
+  fileName = "track",
+  keepTimes = false,
+): Reading<TrackFile> {
+  if (isFit(bytes)) return readFit(bytes, trackId, fileName, keepTimes);
   const text = isPacked(bytes) ? unpacked(bytes) : { text: new TextDecoder(encodingOf(bytes)).decode(bytes) };
   if ("refusal" in text) return refused("file", text.refusal);
-  const reader = trackReaderFor(text.text, trackId, fileName);
+  const reader = trackReaderFor(text.text, trackId, fileName, keepTimes);
   reader.write(text.text);
   return reader.close();
 }

@@ -7,7 +7,7 @@ const MAX_TEXT = 1000;
 const MAX_NAME = 200;
 const TEXTS = ["LatitudeDegrees", "LongitudeDegrees", "AltitudeMeters", "Name", "PointType", "Notes"];
 
-export function tcxReader(trackId: string, fileName: string): TrackReader {
+export function tcxReader(trackId: string, fileName: string, keepTimes = false): TrackReader {
   let title = "";
   let at: { kind: "Trackpoint" | "CoursePoint"; line: number } | undefined;
   let lonDeg = NaN;
@@ -64,6 +64,6 @@ export function tcxReader(trackId: string, fileName: string): TrackReader {
       },
     },
   );
-  const found = new Collected((sentence) => xml.fail(sentence));
+  const found = new Collected((sentence) => xml.fail(sentence), "line", keepTimes);
   return readerOf(xml, found, trackId, () => title || fileName);
 }

@@ -28,7 +28,7 @@ export function isFit(head: Uint8Array): boolean {
 }
 
 /** The reader for a text that begins so; GPX where nothing else is told. */
-export function trackReaderFor(head: string, trackId: string, fileName: string): TrackReader {
+export function trackReaderFor(head: string, trackId: string, fileName: string, keepTimes = false): TrackReader {
   const start = head
     .slice(0, HEAD_CHARS)
     .replace(/^\uFEFF/, "")
@@ -38,7 +38,8 @@ export function trackReaderFor(head: string, trackId: string, fileName: string):
     return gathered((text) => readPointTable(text.replace(/^\uFEFF/, "").trimStart(), trackId, fileName));
   const root = /<(?:\w+:)?(gpx|kml|TrainingCenterDatabase)[\s>]/.exec(start)?.[1];
   if (root === "kml") return kmlReader(trackId, fileName);
-  return root === "TrainingCenterDatabase" ? tcxReader(trackId, fileName) : gpxReader(trackId, fileName);
+  const reader = root === "TrainingCenterDatabase" ? tcxReader : gpxReader;
+  return reader(trackId, fileName, keepTimes);
 }
 
 /** Reads when all of it is there. */

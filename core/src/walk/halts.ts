@@ -1,23 +1,41 @@
 /** The stops this plan uses, in walking order: where legs begin and end. */
 import { RIDE, TRANSFER, walkEnds } from "../plan/ids.ts";
-import type { Stop } from "../plan/schema.ts";
+import type { Resupply, Stop, StoveSettings } from "../plan/schema.ts";
 import { nodeOf, placeAt, walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 
 /** What the walk has to know of a stop: not its name, nor anything else that may change without consequence. */
+// prettier-ignore
 export type HaltStop = Pick<
   Stop,
-  "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "rideMin" | "services" | "closesH"
+  | "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "wayClimbM" | "backClimbM"
+  | "rideMin" | "rideBackMin" | "shuttleClocks" | "shuttleBackClocks" | "services" | "lacks" | "closesH" | "foodBy"
 >;
+
+export function haltStop(stop: Stop): HaltStop {
+  const { id, trackM, alternateId, use, nights, offTrailM, access, wayClimbM, backClimbM, rideMin, rideBackMin } = stop;
+  const { shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy } = stop;
+  // prettier-ignore
+  return {
+    id, trackM, alternateId, use, nights, offTrailM, access, wayClimbM, backClimbM, rideMin, rideBackMin,
+    shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy,
+  };
+}
 
 export interface Halt {
   /** The stop's id, or `@start` / `@finish` where the trail's end is no stop. */
   stopId: string;
   node: number;
   nights: number;
-  /** One way between the trail and the stop: metres on foot, or hours of clock by ride. */
+  /** One way between the trail and the stop on foot, metres, and how many level ones take as long there, and back. */
   footM: number;
+  thereM: number;
+  backM: number;
+  /** Hours of clock of the ride there and back, and the hours at which it leaves; at any where there are none. */
   rideH: number;
+  rideBackH: number;
+  rides: readonly number[];
+  ridesBack: readonly number[];
   hasSocket: boolean;
   /** Whether one sleeps in a bed there, and eats what one has not carried; a stop that says nothing is taken to offer both. */
   hasBed: boolean;
@@ -25,15 +43,20 @@ export interface Halt {
   /** Whether food and fuel for the way on are to be had: bought, or food out of a box. Else they are carried past. */
   sellsFood: boolean;
   sellsFuel: boolean;
+  /** Density of the food from there as a multiple of the hiker's own. */
+  foodDensity: number;
   /** Never closes where undefined. */
   closesH: number | undefined;
   /** Hours of clock that passing through takes. */
   passH: number;
 }
 
+type Fuel = StoveSettings["fuel"];
 type Services = readonly HaltStop["services"][number][];
 
 export const SELLS_FOOD: Services = ["shop-small", "shop-full"];
+/** What is cooked by others counts as well as what one buys. */
+const FEEDS: Services = [...SELLS_FOOD, "meals"];
 /** Fuel, and small pieces of kit. */
 export const SELLS_GOODS: Services = ["shop-small", "shop-full", "outfitter"];
 
@@ -57,17 +80,42 @@ export function haltNode(profile: Profile, node: number): number {
   return transfer?.node ?? node;
 }
 
+/** Level metres that take as long as a metre of climb: Scarf 2007 (J Sports Sci 25:719), from results of fell races. */
+const LEVEL_M_PER_CLIMB_M = 7.92;
+
+/** What the stops' offers are to this party. */
+export interface Wanted {
+  /** What their stoves burn. */
+  fuels: readonly Fuel[];
+  densities: Densities;
+}
+
+export function densitiesOf({ smallShop, fullShop, posted }: Resupply): Densities {
+  return {
+    smallShop: smallShop.densityFactor,
+    fullShop: fullShop.densityFactor,
+    posted: posted.densityFactor,
+  };
+}
+
+export type Densities = Readonly<Record<"smallShop" | "fullShop" | "posted", number>>;
+
+export interface HaltsInput extends Wanted {
+  stops: readonly HaltStop[];
+  profile: Profile;
+}
+
 /**
  * At least two halts: both ends of the trail are always among them, and where the walk goes on elsewhere there is
  * one. Stops on one node keep the first. Of stops all lie on the route.
  */
-export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; profile: Profile }): Halt[] {
+export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   const halts: Halt[] = [];
   const used = stops.filter((stop) => stop.use).map((stop) => ({ stop, node: nodeOf(profile, stop) }));
   used.sort((a, b) => a.node - b.node);
   for (const { stop, node } of used) {
     const snapped = haltNode(profile, node);
-    if (halts.at(-1)?.node !== snapped) halts.push(haltAt(stop, snapped));
+    if (halts.at(-1)?.node !== snapped) halts.push(haltAt(stop, snapped, wanted));
   }
   const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
   if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
@@ -77,30 +125,69 @@ export function buildHalts({ stops, profile }: { stops: readonly HaltStop[]; pro
   const last = profile.cellCount;
   if (halts.at(-1)?.node !== last) {
     const stop = profile.joints.length > 0 ? again(last) : undefined;
-    halts.push(stop ? haltAt(stop, last) : trailEnd(lastId, last));
+    halts.push(stop ? haltAt(stop, last, wanted) : trailEnd(lastId, last));
   }
   for (const joint of profile.joints) {
     const stop = joint.kind === "transfer" ? again(joint.node - 1, joint.node) : undefined;
-    goOnElsewhere(halts, joint, stop && haltAt(stop, joint.node));
+    goOnElsewhere(halts, joint, stop && haltAt(stop, joint.node, wanted));
   }
   return halts;
 }
 
-function haltAt(stop: HaltStop, node: number): Halt {
+export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wanted): Halt {
+  const { access, offTrailM, services } = stop;
+  const onFoot = access === "foot";
+  const rides = !onFoot && offTrailM > 0;
+  const shuttle = rides && access === "shuttle";
   return {
     stopId: stop.id,
     node,
     nights: stop.nights,
-    footM: stop.access === "foot" ? stop.offTrailM : 0,
-    rideH: stop.access === "ride" && stop.offTrailM > 0 ? stop.rideMin / 60 : 0,
-    hasSocket: stop.services.includes("socket"),
+    footM: onFoot ? offTrailM : 0,
+    thereM: onFoot ? offTrailM + LEVEL_M_PER_CLIMB_M * stop.wayClimbM : 0,
+    backM: onFoot ? offTrailM + LEVEL_M_PER_CLIMB_M * stop.backClimbM : 0,
+    rideH: rides ? stop.rideMin / 60 : 0,
+    rideBackH: rides ? (stop.rideBackMin ?? stop.rideMin) / 60 : 0,
+    rides: shuttle ? ascending(stop.shuttleClocks) : [],
+    ridesBack: shuttle ? ascending(stop.shuttleBackClocks) : [],
+    hasSocket: services.includes("socket"),
     hasBed: offers(stop, ["bed"]),
-    feeds: offers(stop, SELLS_FOOD),
-    sellsFood: offers(stop, [...SELLS_FOOD, "post"]),
-    sellsFuel: offers(stop, SELLS_GOODS),
+    feeds: offers(stop, FEEDS),
+    sellsFood: foodComes(stop),
+    sellsFuel: offers(stop, SELLS_GOODS) && !fuels.some((fuel) => lacksFuel(stop, fuel)),
+    foodDensity: densities[supplierOf(stop)],
     closesH: stop.closesH,
     passH: PASS_THROUGH_H,
   };
+}
+
+const ascending = (clocks: readonly number[]): number[] => [...clocks].sort((a, b) => a - b);
+
+/** Where the food for the way on comes from. */
+export function supplierOf({ services, foodBy }: Pick<HaltStop, "services" | "foodBy">): keyof Densities {
+  if ((foodBy ?? "buy") !== "buy") return "posted";
+  if (services.length === 0 || services.includes("shop-full")) return "fullShop";
+  return services.includes("shop-small") ? "smallShop" : "posted";
+}
+
+/** Is food for the way on to be had there, in the way that is chosen? */
+export function foodComes(stop: Pick<HaltStop, "services" | "foodBy">): boolean {
+  if (stop.foodBy === "visitor") return true;
+  if (stop.foodBy === "buy") return offers(stop, SELLS_FOOD);
+  return offers(stop, stop.foodBy === undefined ? [...SELLS_FOOD, "post"] : ["post"]);
+}
+
+const SOLD_AS: Readonly<Partial<Record<Fuel, Stop["lacks"][number]>>> = {
+  "gas-canister": "gas",
+  "gas-heat-exchanger": "gas",
+  alcohol: "alcohol",
+  tablets: "tablets",
+  "liquid-fuel": "liquid-fuel",
+};
+
+function lacksFuel({ lacks }: Pick<HaltStop, "lacks">, fuel: Fuel): boolean {
+  const sold = SOLD_AS[fuel];
+  return sold !== undefined && lacks.includes(sold);
 }
 
 /** Does a stop lie within reach of a node, whenever else the walk passes it? */
@@ -139,7 +226,7 @@ function goOnElsewhere(
 const NOTHING_THERE = { hasBed: false, feeds: false, sellsFood: false, sellsFuel: false };
 
 /** A stop that says nothing is taken to offer everything. */
-export function offers({ services }: Pick<HaltStop, "services">, wanted: Services): boolean {
+export function offers({ services }: Pick<Stop, "services">, wanted: Services): boolean {
   return services.length === 0 || wanted.some((service) => services.includes(service));
 }
 
@@ -149,12 +236,18 @@ function trailEnd(stopId: string, node: number): Halt {
     node,
     nights: 0,
     footM: 0,
+    thereM: 0,
+    backM: 0,
     rideH: 0,
+    rideBackH: 0,
+    rides: [],
+    ridesBack: [],
     hasSocket: false,
     hasBed: true,
     feeds: true,
     sellsFood: true,
     sellsFuel: true,
+    foodDensity: 1,
     closesH: undefined,
     passH: PASS_THROUGH_H,
   };

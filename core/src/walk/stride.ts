@@ -173,9 +173,13 @@ export class Stride {
     return this.detours.filter(({ node }) => node > fromNode && node <= toNode);
   }
 
-  /** Hours on foot one way between the trail and a stop. */
-  offTrailHours({ footM }: Halt, cell: number): number {
-    return this.wayHours(footM, cell);
+  /** Hours on foot from the trail to a stop, and back. */
+  hoursThere({ thereM }: Halt, cell: number): number {
+    return this.wayHours(thereM, cell);
+  }
+
+  hoursBack({ backM }: Halt, cell: number): number {
+    return this.wayHours(backM, cell);
   }
 
   private wayHours(distanceM: number, cell: number): number {
@@ -184,7 +188,7 @@ export class Stride {
 
   /** Is the stop within an hour's walk of this node? */
   inReach(today: Today, fromNode: number, to: Halt): boolean {
-    return this.hoursAhead(today, fromNode, to.node, PUSH_ON_H) + this.offTrailHours(to, to.node - 1) <= PUSH_ON_H;
+    return this.hoursAhead(today, fromNode, to.node, PUSH_ON_H) + this.hoursThere(to, to.node - 1) <= PUSH_ON_H;
   }
 
   /** About the hours from node to node, by the ground alone; Infinity from `mostH` on. */

@@ -62,8 +62,8 @@ describe("halts", () => {
     const halt = (overrides: Record<string, unknown>): Halt =>
       walkOf({ stops: [stopOf("a", 50_000, overrides)] }).halts[1]!;
     expect(halt({ offTrailM: 9000 })).toMatchObject({ footM: 9000, rideH: 0 });
-    expect(halt({ offTrailM: 9000, access: "ride", rideMin: 30 })).toMatchObject({ footM: 0, rideH: 0.5 });
-    expect(halt({ access: "ride" })).toMatchObject({ footM: 0, rideH: 0 });
+    expect(halt({ offTrailM: 9000, access: "hitch", rideMin: 30 })).toMatchObject({ footM: 0, rideH: 0.5 });
+    expect(halt({ access: "hitch" })).toMatchObject({ footM: 0, rideH: 0 });
   });
 });
 
@@ -96,11 +96,34 @@ describe("ways off the trail", () => {
   });
 
   test("by ride take the clock, not the legs", () => {
-    const parts = (rideMin: number) => walkOf(off(30_000, { access: "ride", rideMin })).walk.parts;
+    const parts = (rideMin: number) => walkOf(off(30_000, { access: "hitch", rideMin })).walk.parts;
     const [none, long] = [parts(0), parts(120)];
     expect(long[0]!.walkH).toBeCloseTo(none[0]!.walkH, 1);
     expect(long[0]!.endClockH - none[0]!.endClockH).toBeCloseTo(2, 1);
     expect(long[1]!.startClockH - none[1]!.startClockH).toBeCloseTo(2, 9);
+  });
+
+  test("climb on the way costs as its level metres do, each way its own", () => {
+    const [climb, flat] = [wayH(off(4000, { wayClimbM: 300 }), 0), wayH(off(4000), 0)];
+    // 300 m of climb are worth 2,376 level metres.
+    expect(climb / flat).toBeCloseTo(6376 / 4000, 6);
+    expect(wayH(off(4000, { backClimbM: 300 }), 0)).toBeCloseTo(flat, 9);
+    const [, back] = walkOf(off(4000, { backClimbM: 300 })).walk.parts;
+    const [, level] = walkOf(off(4000)).walk.parts;
+    expect(back!.offTrailStartH / level!.offTrailStartH).toBeCloseTo(6376 / 4000, 2);
+  });
+
+  test("a shuttle is waited for; back it leaves at its own hours; who is too late camps before it", () => {
+    const ride = { access: "shuttle", rideMin: 30, rideBackMin: 60 };
+    const parts = (rest: Record<string, unknown>) => walkOf(off(30_000, { ...ride, ...rest })).walk.parts;
+    const free = parts({});
+    const reachesH = free[0]!.endClockH - 0.5;
+    const waits = parts({ shuttleClocks: [reachesH + 2, 5], shuttleBackClocks: [9.5] });
+    expect(waits[0]!.endClockH).toBeCloseTo(reachesH + 2.5, 9);
+    expect([free[1]!.startClockH, waits[1]!.startClockH]).toEqual([8, 10.5]);
+    const late = parts({ shuttleClocks: [8] });
+    expect(late[0]!.night).toBe("camp");
+    expect(late[1]!.night).toBe("stop");
   });
 });
 

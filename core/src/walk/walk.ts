@@ -151,8 +151,8 @@ export function walkBlock(
   for (let legIndex = block.firstLeg; legIndex < block.endLeg; legIndex++) {
     const from = halts[legIndex]!;
     const to = halts[legIndex + 1]!;
-    clockH += from.rideH;
-    let part = openPart(legIndex, from.node, stride.offTrailHours(from, from.node));
+    clockH += waitForRide(from.ridesBack, clockH) + from.rideBackH;
+    let part = openPart(legIndex, from.node, stride.hoursBack(from, from.node));
     for (let node = from.node; ;) {
       const begun = node;
       const fromClockH = part.startClockH + part.walkH * clockPerH;
@@ -175,10 +175,11 @@ export function walkBlock(
         }
         if (node === to.node) {
           const hours = stride.hours(begun, node);
-          const offH = stride.offTrailHours(to, node - 1);
-          const arrivesH = fromClockH + (hours + offH) * clockPerH + to.rideH;
+          const offH = stride.hoursThere(to, node - 1);
+          const reachesH = fromClockH + (hours + offH) * clockPerH;
+          const arrivesH = reachesH + waitForRide(to.rides, reachesH) + to.rideH;
           const before = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
-          if (closedBy(ground, to, arrivesH) && before > begun) node = before;
+          if ((closedBy(ground, to, arrivesH) || rideMissed(to.rides, reachesH)) && before > begun) node = before;
           // The way off the trail is longer than what is left of the day: it is walked tomorrow.
           else if (usedH + hours + offH > today.budgetH + PUSH_ON_H && to.node - 1 > begun)
             node = campNode(stride, today, begun, to.node - 1, to.node);
@@ -196,7 +197,7 @@ export function walkBlock(
       nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
     }
-    part.offTrailEndH = stride.offTrailHours(to, to.node - 1);
+    part.offTrailEndH = stride.hoursThere(to, to.node - 1);
     part.walkH += part.offTrailEndH;
     usedH += part.offTrailEndH;
 
@@ -207,7 +208,7 @@ export function walkBlock(
       ? kept.night === "stop"
       : last || to.nights > 0 || (leftH < STAY_H && sleepsAt(ground, to)) || staysForBed(stride, today, to, leftH);
     closePart(part, to.node, stays ? "stop" : "none");
-    part.endClockH += to.rideH;
+    part.endClockH += waitForRide(to.rides, part.endClockH) + to.rideH;
     clockH = part.endClockH;
     if (last) break;
     if (stays) {
@@ -247,6 +248,16 @@ function staysForBed(stride: Stride, today: Today, to: Halt, leftH: number): boo
   const next = firstAbove(camps.listed, to.node);
   const mostH = leftH + PUSH_ON_H;
   return next === undefined || stride.hoursAhead(today, to.node, next, mostH) > mostH;
+}
+
+/** Hours until the next one leaves; none where the last of the day is gone, which is told. */
+export function waitForRide(clocks: readonly number[], clockH: number): number {
+  const next = clocks.find((clock) => clock >= clockH);
+  return next === undefined ? 0 : next - clockH;
+}
+
+export function rideMissed(clocks: readonly number[], clockH: number): boolean {
+  return clocks.length > 0 && clockH > clocks.at(-1)!;
 }
 
 function closedBy({ rules }: Ground, { closesH }: Halt, arrivesH: number): boolean {

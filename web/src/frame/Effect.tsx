@@ -26,7 +26,11 @@ export function Effect() {
     ["finish", say.date(before.finishDate), say.date(result.finishDate)],
   ];
   return (
-    <div className="ml-auto flex items-center gap-3 px-2 text-sm text-muted" data-testid="effect" role="status">
+    <div
+      className="ml-auto flex min-w-0 flex-wrap items-center gap-x-3 px-2 text-sm text-muted"
+      data-testid="effect"
+      role="status"
+    >
       <span className="max-w-[260px] truncate">{lastLabel}:</span>
       {pairs.map(([name, old, now]) => (
         <span key={name} className="whitespace-nowrap">

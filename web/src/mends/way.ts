@@ -101,6 +101,21 @@ export function passStop({ plan }: Standing, stopId: string): Action | undefined
   };
 }
 
+/** So many nights more at a stop, until a door opens. */
+export function moreNights({ plan }: Standing, stopId: string, nights: number): Action | undefined {
+  const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
+  if (!stop) return undefined;
+  const words = nights === 1 ? `A night more at ${stop.name}` : `${nights} nights more at ${stop.name}`;
+  return {
+    button: words,
+    label: words,
+    recipe: (draft) => {
+      const target = draft.stops.find((candidate) => candidate.id === stopId);
+      if (target) target.nights += nights;
+    },
+  };
+}
+
 /** A pinned night is let go. */
 export function unpin({ plan }: Standing, pinId: string): Action | undefined {
   if (!plan.pins.some(({ id }) => id === pinId)) return undefined;

@@ -16,6 +16,7 @@ export const STATIONS = [
   { id: "trail", name: "Trail", href: "/trail/", group: "ground" },
   { id: "season", name: "Season", href: "/season/", group: "ground" },
   { id: "days", name: "Days", href: "/days/", group: "walk" },
+  { id: "stops", name: "Stops", href: "/stops/", group: "walk" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {

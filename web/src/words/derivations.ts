@@ -19,6 +19,8 @@ export const DERIVATION_LABEL: Record<string, string> = {
   appetite: "Appetite in these weeks",
   covered: "Covered after the planned shortfall",
   density: "Energy density",
+  "own-density": "Energy density of your food",
+  "shop-density": "Of that, where the food comes from",
   water: "Water to the first source",
   fuel: "Fuel",
   "fuel-cooking": "Burnt for cooking",

@@ -1,5 +1,5 @@
 /** Figures as the hiker reads them: number and unit in the units of the plan. */
-import type { Plan } from "@gepack/core";
+import { KG_PER_LB, M_PER_MI, type Plan } from "@gepack/core";
 import { dayMonth, fixed, quantity } from "../units/quantity.ts";
 
 export interface Say {
@@ -20,6 +20,10 @@ export interface Say {
   percent: (value: number) => string;
   number: (value: number, digits?: number) => string;
   date: (iso: string) => string;
+  /** In what the plan calls money. */
+  money: (value: number) => string;
+  /** A mass carried along a way, kg·km in. */
+  carried: (kgKm: number) => string;
 }
 
 /** Local mean time as it stands on a clock; past midnight it is said to be the next day. */
@@ -47,5 +51,11 @@ export function sayIn(plan: Plan): Say {
     percent: (value) => `${fixed(value, 0)} %`,
     number: (value, digits = 0) => fixed(value, digits),
     date: dayMonth,
+    money: (value) => `${fixed(value, 0)}${plan.resupply.money === "" ? "" : ` ${plan.resupply.money}`}`,
+    carried: (kgKm) => {
+      const kg = units.mass === "lb" ? 1 / KG_PER_LB : 1;
+      const km = units.distance === "mi" ? 1000 / M_PER_MI : 1;
+      return `${fixed(kgKm * kg * km, 0)} ${units.mass}·${units.distance}`;
+    },
   };
 }

@@ -9,7 +9,9 @@ import type {
   Profile,
   Question,
   SchoolFigures,
+  SearchEvent,
   StartFigures,
+  StopChoice,
   TrackPoints,
   Goal,
   WayThere,
@@ -53,6 +55,13 @@ export interface Calculator {
     onFigures: (way: WayThere) => void,
     signal: AbortSignal,
   ) => Promise<void>;
+  searchStops: (asked: { plan: Plan }, onEvent: (event: SearchEvent) => void, signal: AbortSignal) => Promise<void>;
+  stopChoices: (
+    asked: { plan: Plan; stopId: string },
+    onChoice: (choice: StopChoice) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   arrange: (args: JobArgs<"arrange">) => Promise<JobAnswer<"arrange">>;
   layTable: (args: JobArgs<"layTable">) => Promise<JobAnswer<"layTable">>;
@@ -161,6 +170,11 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
     waysThere: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("waysThere", { ...asked, key }, options), onFigures, signal),
+    searchStops: (asked, onEvent, signal) =>
+      longRun((key, options) => side().job("searchStops", { ...asked, key }, options), onEvent, signal),
+    stopChoices: (asked, onChoice, signal) =>
+      longRun((key, options) => side().job("stopChoices", { ...asked, key }, options), onChoice, signal),
+    readPast: (args, options) => side().job("readPast", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),
     arrange: (args) => side().job("arrange", args),
     layTable: (args) => side().job("layTable", args),

@@ -10,12 +10,15 @@ import {
   locate,
   mendTracks,
   refused,
+  searchStops,
   Session,
   simulatedStations,
+  stopChoices,
   sweepStarts,
   waysThere,
   type ClimateStation,
   type Goal,
+  type Hiker,
   type WayThere,
   type CoarseRow,
   type CoarseTrack,
@@ -30,9 +33,11 @@ import {
   type Question,
   type Reading,
   type SchoolFigures,
+  type SearchEvent,
   type SeaWord,
   type SortedKind,
   type StartFigures,
+  type StopChoice,
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
@@ -47,6 +52,8 @@ import {
   type TrackFiles,
   type TrackPreview,
 } from "./readTracks.ts";
+import type { NamedFile } from "./namedFile.ts";
+import { readPast, type PastReading } from "./readPast.ts";
 import { toWire, type WireResult } from "./wire.ts";
 
 /** Hours, start and rest days. */
@@ -169,6 +176,39 @@ export function createJobs(beat?: () => void) {
         await breathe();
       }
       return "done";
+    },
+
+    /** Sets of stops; what the search tells comes as detail of the progress. */
+    async searchStops(
+      { plan: given, key }: { plan: Plan; key: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let fraction = 0;
+      for (const event of searchStops(session, given)) {
+        if (event.kind === "progress") ({ fraction } = event);
+        progress(fraction, event satisfies SearchEvent);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** What one may do at a stop instead; choices come one by one. */
+    async stopChoices(
+      { plan: given, key, stopId }: { plan: Plan; key: string; stopId: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      for (const choice of stopChoices(given, stopId, (other) => session.compute(other))) {
+        progress(0, choice satisfies StopChoice);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** One's own pace out of recorded walks. */
+    readPast(args: { files: readonly NamedFile[]; hiker: Hiker }, control: JobControl): Promise<PastReading> {
+      return readPast(args, control);
     },
 
     /** One trail from one file or several, in the order that their ends give. */

@@ -15,9 +15,12 @@ const HEAD_BYTES = 4000;
 const LINES = 5;
 
 /** Undefined for what is no table. */
-export async function readTable({ file, name }: NamedFile): Promise<Reading<TableText> | undefined> {
+export async function readTable(
+  { file, name }: NamedFile,
+  mostUnpacked = MAX_UNPACKED_BYTES,
+): Promise<Reading<TableText> | undefined> {
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
-  if (head[0] === 0x50 && head[1] === 0x4b) return readSpreadsheet(file, name);
+  if (head[0] === 0x50 && head[1] === 0x4b) return readSpreadsheet(file, name, mostUnpacked);
   let text: string;
   try {
     text = new TextDecoder(encodingOf(head))
@@ -40,13 +43,17 @@ function tooLarge(size: number): Reading<TableText> {
   return refused("file", `The table is ${mb(size)} MB; up to ${mb(MAX_TABLE_BYTES)} MB is read.`);
 }
 
-async function readSpreadsheet(file: Blob, name: string): Promise<Reading<TableText> | undefined> {
+async function readSpreadsheet(
+  file: Blob,
+  name: string,
+  mostUnpacked: number,
+): Promise<Reading<TableText> | undefined> {
   if (file.size > MAX_TABLE_BYTES) return undefined;
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const unpacked = unpackedBytes(bytes, MAX_UNPACKED_BYTES);
+  const unpacked = unpackedBytes(bytes, mostUnpacked);
   if (!unpacked.names.some((inner) => inner.startsWith("xl/"))) return undefined;
-  if (unpacked.size > MAX_UNPACKED_BYTES)
-    return refused("file", `Unpacked, the spreadsheet is larger than ${MAX_UNPACKED_BYTES / 1e6} MB.`);
+  if (unpacked.size > mostUnpacked)
+    return refused("file", `Unpacked, the spreadsheet is larger than ${mostUnpacked / 1e6} MB.`);
   try {
     const { default: readXlsxFile } = await import("read-excel-file/web-worker");
     const [sheet] = await readXlsxFile(new Blob([bytes as BlobPart]));

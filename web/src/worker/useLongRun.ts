@@ -23,18 +23,21 @@ export function useLongRun<Row>(): LongRun<Row> {
     running.current?.abort();
     const mine = (running.current = new AbortController());
     const found: Row[] = [];
+    // Rows come by a channel of their own: the last may come after the end.
+    let over = false;
     setRows([]);
     setFraction(0);
     job((row) => {
       if (mine.signal.aborted) return;
       found.push(row);
       setRows([...found]);
-      setFraction(found.length / count);
+      if (!over) setFraction(found.length / count);
     }, mine.signal)
       .catch((error: unknown) => {
         if (!(error instanceof JobStopped)) report(error);
       })
       .finally(() => {
+        over = true;
         if (running.current === mine) setFraction(undefined);
       });
   };

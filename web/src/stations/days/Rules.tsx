@@ -10,6 +10,8 @@ import { Sentences, type Sentence } from "../../ui/Sentences.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { OwnPace } from "./OwnPace.tsx";
+import { RampCurve, type RampPoint } from "./RampCurve.tsx";
 import { changeHiker } from "../trip/hiker.tsx";
 
 const LIGHT: Sentence[] = [
@@ -51,7 +53,7 @@ type ChangeRules = (label: string, recipe: (rules: DayRules) => void) => void;
 const change: ChangeRules = (label, recipe) =>
   void edit(`Days: ${label.toLowerCase()}`, (draft) => recipe(draft.dayRules as DayRules));
 
-export function Rules({ plan }: Pick<ScreenProps, "plan">) {
+export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { lengthDays: number }) {
   const { units } = plan.trip;
   const rules = plan.dayRules;
   const sentences = (list: Sentence[]) => (
@@ -64,7 +66,10 @@ export function Rules({ plan }: Pick<ScreenProps, "plan">) {
         err: keep a margin.
       </p>
       {plan.hikers.map((hiker) => (
-        <Ramp key={hiker.id} hiker={hiker} plan={plan} />
+        <div key={hiker.id} className="grid gap-2">
+          <Ramp hiker={hiker} plan={plan} lengthDays={lengthDays} />
+          <OwnPace hiker={hiker} plan={plan} />
+        </div>
       ))}
       <div>
         <Fields
@@ -146,7 +151,7 @@ export function Rules({ plan }: Pick<ScreenProps, "plan">) {
 }
 
 /** Hours by stage of the hike: first day and form, or as many stages as wanted. */
-function Ramp({ hiker, plan }: { hiker: Hiker; plan: Plan }) {
+function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDays: number }) {
   const { ramp, hoursFreshH, hoursFitH, rampDays } = hiker.pace;
   const { units } = plan.trip;
   const change = (label: string, recipe: (pace: Hiker["pace"]) => void): void =>
@@ -163,6 +168,24 @@ function Ramp({ hiker, plan }: { hiker: Hiker; plan: Plan }) {
       pace.ramp[index]![key] = value;
       pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
     });
+  const points =
+    ramp.length > 0
+      ? ramp.map(({ tripDay, hoursH }) => ({ day: tripDay, hoursH }))
+      : [
+          { day: 0, hoursH: hoursFreshH },
+          { day: rampDays, hoursH: hoursFitH },
+        ];
+  const movePoint = (index: number, { day, hoursH }: RampPoint): void =>
+    change("hours by stage", (pace) => {
+      if (pace.ramp.length > 0) {
+        pace.ramp[index] = { ...pace.ramp[index]!, tripDay: Math.min(2000, day), hoursH };
+        pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
+      } else if (index === 0) pace.hoursFreshH = hoursH;
+      else {
+        pace.hoursFitH = hoursH;
+        pace.rampDays = Math.min(120, day);
+      }
+    });
   const add = (): void =>
     change("add a stage", (pace) => {
       const last = pace.ramp.at(-1)!;
@@ -171,6 +194,7 @@ function Ramp({ hiker, plan }: { hiker: Hiker; plan: Plan }) {
   return (
     <section aria-label={`Hours of ${hiker.name}`}>
       <h2 className="m-0 mb-1 text-lg font-bold">Hours of {hiker.name}</h2>
+      <RampCurve label={`Hours of ${hiker.name}`} points={points} lengthDays={lengthDays} onMove={movePoint} />
       {ramp.length === 0 ? (
         <p className="m-0 text-sm">
           {fixed(hoursFreshH, 1)} h on the first day, {fixed(hoursFitH, 1)} h from day {rampDays} on, straight between.{" "}

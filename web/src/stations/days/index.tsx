@@ -101,7 +101,7 @@ export default function Days({ plan, result: newest }: ScreenProps) {
         <FinishBy plan={plan} result={result} />
         <Fold className="border-t border-rule pt-3" titleClass="text-lg font-bold" title="Rules of the days">
           <div className="grid gap-5 pt-3">
-            <Rules plan={plan} />
+            <Rules plan={plan} lengthDays={days.length} />
           </div>
         </Fold>
       </div>

@@ -3,6 +3,7 @@ import { DropdownMenu, Popover } from "radix-ui";
 import type { ReactNode } from "react";
 import { SERVICES, type Plan, type Stop } from "@gepack/core";
 import { editRow, setRow } from "../../edit/rows.ts";
+import { chooseStop } from "../../edit/stops.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { SeasonField } from "../../ui/SeasonField.tsx";
 import type { Column } from "../../ui/Table.tsx";
@@ -34,18 +35,19 @@ export function stopColumns(plan: Plan): Column<Stop>[] {
       id: "ride",
       right: true,
       head: "ride, min",
-      sort: (stop) => (stop.access === "ride" ? stop.rideMin : 0),
+      sort: (stop) => (stop.access === "foot" ? 0 : stop.rideMin),
       cell: (stop) => (
         <FieldNumber
           bare
           className="w-[44px]"
           path="stops.rideMin"
           label={`Minutes of ride to ${stop.name}, 0 for on foot`}
-          value={stop.access === "ride" ? stop.rideMin : 0}
+          value={stop.access === "foot" ? 0 : stop.rideMin}
           units={units}
           onCommit={(rideMin) =>
             editRow("stops", stop.id, `${stop.name}: ${rideMin > 0 ? "by ride" : "on foot"}`, (target) => {
-              target.access = rideMin > 0 ? "ride" : "foot";
+              if (rideMin === 0) target.access = "foot";
+              else if (target.access === "foot") target.access = "hitch";
               if (rideMin > 0) target.rideMin = rideMin;
             })
           }
@@ -56,18 +58,7 @@ export function stopColumns(plan: Plan): Column<Stop>[] {
       id: "use",
       head: "use",
       sort: (stop) => (stop.use ? 0 : 1),
-      cell: (stop) => (
-        <Check
-          label={`Use ${stop.name}`}
-          checked={stop.use}
-          onChange={(use) =>
-            editRow("stops", stop.id, `${stop.name}: ${use ? "use it" : "pass it by"}`, (target) => {
-              target.use = use;
-              if (use && target.nights === 0) target.nights = 1;
-            })
-          }
-        />
-      ),
+      cell: (stop) => <Check label={`Use ${stop.name}`} checked={stop.use} onChange={(use) => chooseStop(stop, use)} />,
     },
     {
       id: "nights",

@@ -88,19 +88,6 @@ export const daysWords = checkWords({
       `${say.hours(Math.max(0, check.have))} of sleep at the least, under ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}: judgement fails first, and falls follow.`,
     mends: () => [advice("Walk fewer hours, or set out later. Who is short of sleep does not drive, climb or ford.")],
   },
-  "stop-closed": {
-    mark: "closed",
-    station: "trail",
-    sentence: (check, say) =>
-      `${check.stop} closes at ${say.clock(check.limit)}; this plan arrives at ${say.clock(check.have)}.`,
-    mends: (check) => [
-      advice(
-        check.severity === "note"
-          ? "The errands wait for the morning; the day after begins later."
-          : "Stay the night there, or keep to closing times in Days.",
-      ),
-    ],
-  },
   "heights-missing": {
     mark: "heights",
     station: "trail",

@@ -1,0 +1,180 @@
+/** What is done at every used stop: coming and going, how food comes, what it costs, when its box is to be sent. */
+import type { Plan, Resupply, Stop } from "../plan/schema.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
+import { dayNumber } from "../units/day.ts";
+import { offers, supplierOf } from "../walk/halts.ts";
+import type { Stay } from "./openings.ts";
+import { arrivalSpreadDays, chanceThere, sendingDays, type Sending, type Service } from "./post.ts";
+
+export type FoodBy = NonNullable<Stop["foodBy"]>;
+
+/** For all hikers, in the plan's money. */
+export interface StopMoney {
+  food: number;
+  parcel: number;
+  beds: number;
+  rides: number;
+}
+
+export interface StopBox {
+  sending: Sending;
+  /** Sent from a stop on the way, on the day of being there, with the chance that it is there in time. */
+  sentDay: number | undefined;
+  chance: number;
+}
+
+export interface StopFigures {
+  stop: Stop;
+  /** The leg that leaves it; undefined at the finish. */
+  leaves: LegResult | undefined;
+  /** Undefined at the start. */
+  arrives: LegResult | undefined;
+  stay: Stay;
+  nights: number;
+  foodBy: FoodBy;
+  money: StopMoney;
+  /** Where food comes by post. */
+  box: StopBox | undefined;
+}
+
+/** How food comes where nothing is chosen: bought, or posted where there is no shop. */
+export function foodByOf(stop: Pick<Stop, "services" | "foodBy">): FoodBy {
+  return stop.foodBy ?? (supplierOf(stop) === "posted" ? "drop" : "buy");
+}
+
+export function comesByPost(foodBy: FoodBy): boolean {
+  return foodBy === "drop" || foodBy === "bounce" || foodBy === "ahead";
+}
+
+export function serviceTo(stop: Pick<Stop, "postLeastDays">, { transitQ, lostFraction }: Resupply): Service {
+  return { leastDays: stop.postLeastDays, q: transitQ, lostFraction };
+}
+
+type Told = Pick<TripFigures, "legs" | "days">;
+
+/** Used stops of the plan in walking order. */
+export function stopFigures(plan: Plan, result: Told): StopFigures[] {
+  const { legs } = result;
+  const stops = new Map(plan.stops.map((stop) => [stop.id, stop]));
+  const figures: StopFigures[] = [];
+  for (let at = 0; at <= legs.length; at++) {
+    const arrives = legs[at - 1];
+    const leaves = legs[at];
+    const stop = stops.get(leaves?.fromStopId ?? arrives!.toStopId);
+    if (stop) figures.push(figuresOf(plan, result, { stop, arrives, leaves }, figures));
+  }
+  return figures;
+}
+
+function figuresOf(
+  plan: Plan,
+  result: Told,
+  { stop, arrives, leaves }: Pick<StopFigures, "stop" | "arrives" | "leaves">,
+  before: readonly StopFigures[],
+): StopFigures {
+  const stay = stayOf(result, arrives, leaves);
+  const nights = Math.max(0, stay.to.day - stay.from.day);
+  const foodBy = foodByOf(stop);
+  const leftHere = leaves?.foodSold === true;
+  const box =
+    leftHere && arrives && comesByPost(foodBy) ? boxOf(plan, result, { stop, foodBy, stay }, before) : undefined;
+  return {
+    stop,
+    arrives,
+    leaves,
+    stay,
+    nights,
+    foodBy,
+    money: moneyOf(plan, result, { stop, leaves, arrives, nights }),
+    box,
+  };
+}
+
+function stayOf({ days }: Told, arrives: LegResult | undefined, leaves: LegResult | undefined): Stay {
+  const last = arrives && days.findLast(({ legIndex }) => legIndex === arrives.index);
+  const first = leaves && days.find(({ legIndex }) => legIndex === leaves.index);
+  const to = first && { day: dayNumber(first.date)!, clockH: first.startClockH };
+  const from = last && { day: dayNumber(last.date)!, clockH: last.endClockH };
+  // At the start one has had time; after the finish there is all of it.
+  return { from: from ?? { day: to!.day - 1, clockH: 0 }, to: to ?? { day: from!.day + 1, clockH: 24 } };
+}
+
+/** Of the legs that live out of what is taken here: this one, and those after it whose stops have none. */
+function kcalTaken({ legs }: Told, leaves: LegResult): number {
+  let kcal = 0;
+  for (let at = leaves.index; at < legs.length; at++) {
+    if (at > leaves.index && legs[at]!.foodSold) break;
+    for (const { food } of legs[at]!.hikers) kcal += food.menuKcal;
+  }
+  return kcal;
+}
+
+const NO_MONEY: StopMoney = { food: 0, parcel: 0, beds: 0, rides: 0 };
+
+/** Food for the way on, packed at home where one starts, and its parcel. */
+export function foodMoney(
+  resupply: Resupply,
+  stop: Stop,
+  foodBy: FoodBy,
+  kcal: number,
+  atStart: boolean,
+): Pick<StopMoney, "food" | "parcel"> {
+  if (foodBy === "visitor") return { food: 0, parcel: 0 };
+  const supplier = atStart ? "posted" : supplierOf({ services: stop.services, foodBy });
+  return {
+    food: (kcal / 1000) * resupply[supplier].priceOf1000Kcal,
+    parcel: !atStart && comesByPost(foodBy) ? resupply.parcelPrice + stop.postFee : 0,
+  };
+}
+
+/** Beds for the nights there, and rides for one or two ways. */
+export function townMoney(
+  stop: Stop,
+  { nights, ways, people }: { nights: number; ways: number; people: number },
+): Pick<StopMoney, "beds" | "rides"> {
+  return {
+    beds: offers(stop, ["bed"]) ? stop.bedPrice * nights * people : 0,
+    rides: stop.access === "foot" ? 0 : stop.ridePrice * ways * people,
+  };
+}
+
+function moneyOf(
+  { resupply, hikers }: Plan,
+  result: Told,
+  { stop, leaves, arrives, nights }: Pick<StopFigures, "stop" | "leaves" | "arrives" | "nights">,
+): StopMoney {
+  const foodBy = foodByOf(stop);
+  const ways = Number(arrives !== undefined) + Number(leaves !== undefined && arrives !== undefined);
+  const onTheWay = townMoney(stop, { nights: leaves && arrives ? nights : 0, ways, people: hikers.length });
+  if (!leaves?.foodSold) return { ...NO_MONEY, ...onTheWay };
+  return { ...onTheWay, ...foodMoney(resupply, stop, foodBy, kcalTaken(result, leaves), arrives === undefined) };
+}
+
+function boxOf(
+  { resupply, trip }: Plan,
+  { days }: Told,
+  { stop, foodBy, stay }: Pick<StopFigures, "stop" | "foodBy" | "stay">,
+  before: readonly StopFigures[],
+): StopBox {
+  const service = serviceTo(stop, resupply);
+  const arrivesDay = stay.from.day;
+  const walked = days.filter(({ date }) => dayNumber(date)! < arrivesDay).length;
+  const spread = arrivalSpreadDays(walked);
+  const sender = foodBy === "drop" ? undefined : before.find((one) => one.stop.id === stop.foodFromStopId);
+  // What is sent on the way comes as much earlier or later as one does oneself.
+  const early = sender ? 0 : Math.min(spread, arrivesDay - dayNumber(trip.startDate)!);
+  const sending = sendingDays({
+    ...service,
+    arrivesDay,
+    earlyDays: early,
+    lateDays: sender ? 0 : spread,
+    holdDays: stop.postHoldDays,
+  });
+  if (!sender) return { sending, sentDay: undefined, chance: sending.chance };
+  const sentDay = sender.stay.from.day;
+  return { sending, sentDay, chance: chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays }) };
+}
+
+export function moneyTotal(money: StopMoney): number {
+  return money.food + money.parcel + money.beds + money.rides;
+}

@@ -1,0 +1,172 @@
+/** One's own pace out of files of past walks: speed by slope, breaks, hours, and the factor on the chosen school; each to be taken. */
+import { useRef, useState } from "react";
+import type { Hiker, PastPace, Plan, SlopePace } from "@gepack/core";
+import { calculator } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { fixed, quantity, unitSymbol } from "../../units/quantity.ts";
+import { firstName } from "../../words/names.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import { JobStopped } from "../../worker/client.ts";
+import type { PastReading } from "../../worker/readPast.ts";
+import { changeHiker } from "../trip/hiker.tsx";
+
+/** What the document allows of them. */
+const FACTOR = [0.3, 2] as const;
+const HOURS = [1, 20] as const;
+const within = (value: number, [low, high]: readonly [number, number]): number => Math.min(high, Math.max(low, value));
+
+export function OwnPace({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
+  const say = sayIn(plan);
+  const input = useRef<HTMLInputElement>(null);
+  const running = useRef<AbortController>(null);
+  const [fraction, setFraction] = useState<number>();
+  const [found, setFound] = useState<PastReading>();
+  const read = (files: readonly File[]): void => {
+    if (files.length === 0) return;
+    const mine = (running.current = new AbortController());
+    setFraction(0);
+    setFound(undefined);
+    calculator()
+      .readPast(
+        { files: files.map((file) => ({ file, name: file.name.replace(/\.\w+$/, "") })), hiker },
+        { signal: mine.signal, onProgress: setFraction },
+      )
+      .then(setFound)
+      .catch((error: unknown) => {
+        if (!(error instanceof JobStopped)) report(error);
+      })
+      .finally(() => setFraction(undefined));
+  };
+  return (
+    <section aria-label={`Pace of ${hiker.name} from past walks`} className="text-sm">
+      <h3 className="m-0 mb-1 text-base font-bold">Pace of {firstName(hiker)} from past walks</h3>
+      <div className="flex flex-wrap items-center gap-3">
+        <button className="btn" disabled={fraction !== undefined} onClick={() => input.current?.click()}>
+          Files with times…
+        </button>
+        <input
+          ref={input}
+          type="file"
+          multiple
+          accept=".gpx,.tcx,.fit"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label={`Past walks of ${hiker.name}`}
+          onChange={(event) => {
+            read([...(event.target.files ?? [])]);
+            event.target.value = "";
+          }}
+        />
+        {fraction !== undefined && (
+          <Progress label="Reading past walks" fraction={fraction} onStop={() => running.current?.abort()} />
+        )}
+        <span className="text-muted">GPX, TCX or FIT; several are told together. They stay on this device.</span>
+      </div>
+      {found && <Told plan={plan} hiker={hiker} reading={found} say={say} />}
+    </section>
+  );
+}
+
+function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading: PastReading; say: Say }) {
+  const { pace, problems } = reading;
+  const { units } = plan.trip;
+  const change = changeHiker(hiker);
+  const breaks = pace.walkH > 0 ? pace.breakH / pace.walkH : 0;
+  const hours = pace.days > 0 ? pace.walkH / pace.days : 0;
+  const way = unitSymbol("distance", units);
+  const columns: Column<SlopePace>[] = [
+    { id: "slope", head: "slope", names: true, cell: slopeWords },
+    { id: "way", head: "walked", right: true, cell: ({ distanceM }) => quantity("distance", distanceM, units) },
+    {
+      id: "speed",
+      head: `${way} an hour`,
+      right: true,
+      cell: ({ distanceM, walkH }) => quantity("distance", distanceM / walkH, units).replace(` ${way}`, ""),
+    },
+  ];
+  return (
+    <div className="mt-2 grid gap-2" data-testid="past-pace">
+      {problems.map((problem) => (
+        <p key={problem} role="alert" className="m-0 rounded bg-caution-wash px-2 py-1">
+          {problem}
+        </p>
+      ))}
+      <p className="m-0">{toldWords(pace, say)}</p>
+      {pace.factor && (
+        <p className="m-0">
+          Speed {fixed(100 * pace.factor.value, 0)} % of the chosen school, between {fixed(100 * pace.factor.low, 0)}{" "}
+          and {fixed(100 * pace.factor.high, 0)} % in nine of ten; now {fixed(100 * hiker.pace.speedFactor, 0)} %.{" "}
+          <button
+            className="btn ml-1"
+            onClick={() =>
+              change("speed from past walks", (target) => {
+                target.pace.speedFactor = within(Math.round(pace.factor!.value * 100) / 100, FACTOR);
+              })
+            }
+          >
+            Take {fixed(100 * pace.factor.value, 0)} %
+          </button>
+        </p>
+      )}
+      {pace.walkH > 0 && (
+        <p className="m-0">
+          Breaks {fixed(100 * breaks, 0)} % of the walking; now {fixed(100 * hiker.pace.breakFraction, 0)} %.{" "}
+          <button
+            className="btn ml-1"
+            onClick={() =>
+              change("breaks from past walks", (target) => void (target.pace.breakFraction = within(breaks, [0, 1])))
+            }
+          >
+            Take the breaks
+          </button>
+        </p>
+      )}
+      {pace.days > 0 && (
+        <p className="m-0">
+          {say.hours(hours)} of walking a day; now {say.hours(hiker.pace.hoursFreshH)} at first,{" "}
+          {say.hours(hiker.pace.hoursFitH)} in form.{" "}
+          <button
+            className="btn ml-1"
+            onClick={() =>
+              change("hours from past walks", (target) => {
+                target.pace.hoursFreshH = within(Math.round(hours * 10) / 10, HOURS);
+              })
+            }
+          >
+            Take them for the first day
+          </button>
+        </p>
+      )}
+      {pace.bySlope.length > 0 && (
+        <div className="max-w-[360px]">
+          <Table
+            label="Speed by slope"
+            columns={columns}
+            rows={pace.bySlope}
+            idOf={({ fromPercent }) => String(fromPercent)}
+          />
+        </div>
+      )}
+      <p className="m-0 text-xs text-muted">
+        What was carried and what lay under foot on those walks is not known: after lighter or easier walks than this
+        one, take less.
+      </p>
+    </div>
+  );
+}
+
+function toldWords({ distanceM, climbM, walkH, days, factor, leftOutM, untimed }: PastPace, say: Say): string {
+  if (untimed) return "The files tell no times, and so nothing of a pace.";
+  const walked = `${say.way(distanceM)}, ${say.height(climbM)} up, in ${say.hours(walkH)} on ${days === 1 ? "a day" : `${days} days`}.`;
+  const out = leftOutM > 500 ? ` ${say.way(leftOutM)} were too fast for walking and are left out.` : "";
+  return `${walked}${out}${factor ? "" : " Too little to say how you compare: it takes four hours of walking or more."}`;
+}
+
+function slopeWords({ fromPercent, toPercent }: SlopePace): string {
+  if (fromPercent === -100) return `steeper down than ${-toPercent} %`;
+  if (toPercent === 100) return `steeper up than ${fromPercent} %`;
+  if (fromPercent < 0 && toPercent > 0) return "level";
+  return fromPercent < 0 ? `${-toPercent} to ${-fromPercent} % down` : `${fromPercent} to ${toPercent} % up`;
+}

@@ -1,0 +1,53 @@
+/** How food comes to a stop: what that means there, when to send it, and where from. */
+import { comesByPost, isoOfDay, type Plan, type Stop, type StopFigures } from "@gepack/core";
+import { Pick } from "../../ui/Pick.tsx";
+import { sayIn } from "../../words/say.ts";
+import { FOOD_BY_WORDS } from "../../words/stops.ts";
+import { Row } from "./parts.tsx";
+
+interface Props {
+  plan: Plan;
+  stop: Stop;
+  /** Undefined where it is passed by. */
+  figures: StopFigures | undefined;
+  set: (what: string, fields: Partial<Stop>) => void;
+}
+
+export function FoodWays({ plan, stop, figures, set }: Props) {
+  const say = sayIn(plan);
+  const foodBy = figures?.foodBy ?? stop.foodBy;
+  const onTheWay = stop.foodBy === "ahead" || stop.foodBy === "bounce";
+  const box = figures?.box;
+  return (
+    <>
+      <p className="m-0">
+        {foodBy === undefined ? "" : `${capital(FOOD_BY_WORDS[foodBy])}. `}
+        {box &&
+          (box.sentDay === undefined
+            ? `Send it by ${say.date(isoOfDay(box.sending.byDay))} (there in time with ${say.percent(100 * box.chance)}, also for who comes early), not before ${say.date(isoOfDay(box.sending.fromDay))}.`
+            : `Sent on ${say.date(isoOfDay(box.sentDay))} it is there in time with ${say.percent(100 * box.chance)}.`)}
+        {foodBy !== undefined &&
+          comesByPost(foodBy) &&
+          !box &&
+          figures?.leaves?.foodSold === false &&
+          "But no post is told of here."}
+      </p>
+      {onTheWay && (
+        <Row label="sent on from">
+          <Pick
+            bare
+            label={`Where the box for ${stop.name} is sent from`}
+            value={stop.foodFromStopId ?? ""}
+            options={[
+              ["", "choose a stop"],
+              ...plan.stops.filter(({ id }) => id !== stop.id).map(({ id, name }) => [id, name] as const),
+            ]}
+            onPick={(id) => set("sent from", { foodFromStopId: id === "" ? undefined : id })}
+          />
+        </Row>
+      )}
+    </>
+  );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

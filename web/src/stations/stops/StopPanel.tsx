@@ -1,0 +1,249 @@
+/** The selected stop: the way there, its doors, its post, what it offers and lacks, how food comes, and what else could be done. */
+import {
+  ACCESS,
+  isoOfDay,
+  LACKS,
+  meanTransitDays,
+  postPlaceOf,
+  SERVICES,
+  simulatedTransit,
+  type Plan,
+  type Stop,
+  type StopFigures,
+} from "@gepack/core";
+import { setRow } from "../../edit/rows.ts";
+import { chooseStop } from "../../edit/stops.ts";
+import { ClocksField } from "../../ui/ClockField.tsx";
+import { DateField } from "../../ui/DateField.tsx";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { OwnFigure } from "../../ui/OwnFigure.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { SeasonField } from "../../ui/SeasonField.tsx";
+import { TypedText } from "../../ui/TypedText.tsx";
+import { sayIn } from "../../words/say.ts";
+import { ACCESS_WORDS } from "../../words/stops.ts";
+import { FoodWays } from "./FoodWays.tsx";
+import { Instead } from "./Instead.tsx";
+import { Days, Group, Hours, Row, Ticks } from "./parts.tsx";
+
+interface Props {
+  plan: Plan;
+  stop: Stop;
+  /** Undefined where it is passed by. */
+  figures: StopFigures | undefined;
+}
+
+export function StopPanel({ plan, stop, figures }: Props) {
+  const say = sayIn(plan);
+  const { id, name, use, held, services } = stop;
+  const set = (what: string, fields: Partial<Stop>): void => setRow("stops", id, `${name}: ${what}`, fields);
+  const number = (key: NumberKey, label: string, what: string) => (
+    <Row label={label}>
+      <FieldNumber
+        bare
+        className="w-[72px]"
+        path={`stops.${key}`}
+        label={`${label}, ${name}`}
+        value={stop[key]}
+        units={plan.trip.units}
+        onCommit={(value) => set(what, { [key]: value })}
+      />
+    </Row>
+  );
+  const simulated = simulatedTransit({ to: postPlaceOf(stop), distanceKm: 0 });
+  const hasPost = services.length === 0 || services.includes("post");
+  return (
+    <aside
+      aria-label="The stop"
+      className="min-w-0 border-l border-rule pl-4 text-sm max-[999px]:border-l-0 max-[999px]:pl-0"
+    >
+      <h2 className="m-0 text-lg font-bold">{name}</h2>
+      <p className="mt-0.5 mb-2 text-muted">{stayWords(figures, say)}</p>
+      <div className="flex flex-wrap gap-2">
+        <button className="btn" onClick={() => chooseStop(stop, !use)}>
+          {use ? "Pass it by" : "Use it"}
+        </button>
+        <button
+          className="btn"
+          aria-pressed={held}
+          onClick={() => set(held ? "may be weighed" : "held", { held: !held })}
+        >
+          {held ? "Let searches weigh it" : use ? "Hold it in" : "Keep it out"}
+        </button>
+      </div>
+      <Instead key={id} plan={plan} stop={stop} />
+      <Group title="Food for the way on">
+        <FoodWays plan={plan} stop={stop} figures={figures} set={set} />
+      </Group>
+      <Group title="The way there">
+        <Row label="by">
+          <Pick
+            bare
+            label={`Way to ${name}`}
+            value={stop.access}
+            options={ACCESS.map((way) => [way, ACCESS_WORDS[way]] as const)}
+            onPick={(access) => set(ACCESS_WORDS[access], { access })}
+          />
+        </Row>
+        {number("offTrailM", "off the trail", "off trail")}
+        {stop.access === "foot" ? (
+          <>
+            {number("wayClimbM", "climb there", "climb there")}
+            {number("backClimbM", "climb back", "climb back")}
+          </>
+        ) : (
+          <>
+            {number("rideMin", "minutes there, with the wait", "minutes there")}
+            <Row label="minutes back, if others">
+              <OwnFigure
+                path="stops.rideBackMin"
+                label={`Minutes back from ${name}`}
+                value={stop.rideBackMin}
+                units={plan.trip.units}
+                onCommit={(rideBackMin) => set("minutes back", { rideBackMin })}
+              />
+            </Row>
+            {number("ridePrice", "money each, one way", "price of the ride")}
+          </>
+        )}
+        {stop.access === "shuttle" && (
+          <>
+            <Row label="leaves the trail at">
+              <ClocksField
+                label={`Shuttles to ${name}`}
+                value={stop.shuttleClocks}
+                onCommit={(clocks) => set("shuttles there", { shuttleClocks: [...clocks] })}
+              />
+            </Row>
+            <Row label="leaves the stop at">
+              <ClocksField
+                label={`Shuttles from ${name}`}
+                value={stop.shuttleBackClocks}
+                onCommit={(clocks) => set("shuttles back", { shuttleBackClocks: [...clocks] })}
+              />
+            </Row>
+          </>
+        )}
+      </Group>
+      <Group title="Open">
+        <Row label="season">
+          <SeasonField
+            label={`Season of ${name}`}
+            from={stop.openFrom}
+            to={stop.openTo}
+            onCommit={([openFrom, openTo]) => set("season", { openFrom, openTo })}
+          />
+        </Row>
+        <Hours
+          name={name}
+          opensH={stop.opensH}
+          closesH={stop.closesH}
+          onOpens={(opensH) => set("opening hour", { opensH })}
+          onCloses={(closesH) => set("closing hour", { closesH })}
+        />
+        <Days name={name} shut={stop.closedOn} onChange={(closedOn) => set("closed on", { closedOn })} />
+        {number("nights", "nights", "nights")}
+        {number("bedPrice", "a bed, each night", "price of a bed")}
+      </Group>
+      {hasPost && (
+        <Group title="Post counter">
+          <Row label="season">
+            <SeasonField
+              label={`Season of the post at ${name}`}
+              from={stop.postFrom}
+              to={stop.postTo}
+              onCommit={([postFrom, postTo]) => set("post season", { postFrom, postTo })}
+            />
+          </Row>
+          <Hours
+            name={`the post at ${name}`}
+            opensH={stop.postOpensH}
+            closesH={stop.postClosesH}
+            onOpens={(postOpensH) => set("post opening hour", { postOpensH })}
+            onCloses={(postClosesH) => set("post closing hour", { postClosesH })}
+          />
+          <Days
+            name={`the post at ${name}`}
+            shut={stop.postClosedOn}
+            onChange={(postClosedOn) => set("post closed on", { postClosedOn })}
+          />
+          {number("postHoldDays", "holds boxes, days", "holding days")}
+          {number("postFee", "fee for a box", "post fee")}
+          {number("postLeastDays", "working days on the way, least", "days on the way")}
+          <button
+            className="btn justify-self-start text-xs!"
+            onClick={() => set("simulated days on the way", { postLeastDays: simulated.leastDays })}
+          >
+            Ask the post (simulated): {say.days(simulated.leastDays)}
+          </button>
+          <p className="m-0 text-xs text-muted">
+            In the mean {say.number(meanTransitDays({ leastDays: stop.postLeastDays, q: plan.resupply.transitQ }), 1)}{" "}
+            working days; judgement, not a promise of the post (experimental).
+          </p>
+        </Group>
+      )}
+      <Group title="Offers">
+        <Ticks name={name} all={SERVICES} on={services} onChange={(next) => set("offers", { services: next })} />
+      </Group>
+      <Group title="Is out of">
+        <Ticks
+          name={`${name} is out of`}
+          all={LACKS}
+          on={stop.lacks}
+          onChange={(next) => set("is out of", { lacks: next })}
+        />
+      </Group>
+      <Group title="Who says so">
+        <TypedText
+          label="Source of all this"
+          placeholder="guidebook, phone call, other walkers"
+          shown={stop.infoFrom}
+          read={(text) => ({ value: text.trim().slice(0, 200) })}
+          show={(text) => text}
+          onCommit={(infoFrom) => set("source", { infoFrom })}
+        />
+        <DateField
+          label="on"
+          value={stop.infoDate ?? ""}
+          near={plan.trip.startDate}
+          onCommit={(iso) => set("date of the source", { infoDate: iso === "" ? undefined : iso })}
+        />
+        {(stop.hours !== "" || stop.note !== "") && (
+          <p className="m-0 text-muted">{[stop.hours, stop.note].filter((text) => text !== "").join(". ")}</p>
+        )}
+      </Group>
+      <p className="mt-2 mb-0 text-xs text-muted">
+        Hours, shuttles and counters change without notice: ring before you count on them. Food left behind by others is
+        not a plan.
+      </p>
+    </aside>
+  );
+}
+
+type NumberKey =
+  | "offTrailM"
+  | "wayClimbM"
+  | "backClimbM"
+  | "rideMin"
+  | "ridePrice"
+  | "nights"
+  | "bedPrice"
+  | "postHoldDays"
+  | "postFee"
+  | "postLeastDays";
+
+function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayIn>): string {
+  if (!figures) return "Passed by.";
+  const { stay, arrives, leaves, nights, money } = figures;
+  const comes = arrives
+    ? `You come on ${say.date(isoOfDay(stay.from.day))} at ${say.clock(stay.from.clockH)}`
+    : "You start here";
+  const goes = leaves && arrives ? `, leave on ${say.date(isoOfDay(stay.to.day))} at ${say.clock(stay.to.clockH)}` : "";
+  const spent = [
+    money.food > 0 ? `${say.money(money.food)} for food` : "",
+    money.parcel > 0 ? `${say.money(money.parcel)} for the box` : "",
+    money.beds > 0 ? `${say.money(money.beds)} for ${nights === 1 ? "the night" : `${nights} nights`}` : "",
+    money.rides > 0 ? `${say.money(money.rides)} for rides` : "",
+  ].filter((part) => part !== "");
+  return `${comes}${goes}.${spent.length > 0 ? ` ${spent.join(", ")}.` : ""}`;
+}

@@ -1,0 +1,144 @@
+/** Stops: where to buy and where to walk past, how food comes to each, and the best sets of them. */
+import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from "react";
+import { figuresOf, stopFigures, type SearchEnd } from "@gepack/core";
+import { chooseStop } from "../../edit/stops.ts";
+import { useLine } from "../../line/scale.ts";
+import { select, useSelection } from "../../store/selection.ts";
+import { CheckList } from "../../ui/CheckList.tsx";
+import { Fold } from "../../ui/Fold.tsx";
+import { Empty } from "../../ui/Panel.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { checkStation, distinct } from "../../words/checks/index.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import { LIMIT_WORDS } from "../../words/stops.ts";
+import type { ScreenProps } from "../Screen.tsx";
+import { SetPanel } from "./SetPanel.tsx";
+import { SetRows } from "./SetRows.tsx";
+import { StopLane } from "./StopLane.tsx";
+import { StopPanel } from "./StopPanel.tsx";
+import { StopTable } from "./StopTable.tsx";
+import { useSearch, type NamedSet } from "./useSearch.ts";
+import { Weighed } from "./Weighed.tsx";
+
+const FrontierChart = lazy(() => import("./FrontierChart.tsx"));
+
+/** Checks of a door that is shut when one comes. */
+const SHUT_CODES: readonly string[] = ["stop-out-of-season", "post-out-of-season", "shop-shut", "counter-shut"];
+
+export default function Stops({ plan, result: newest }: ScreenProps) {
+  const result = useDeferredValue(newest);
+  const line = useLine(result);
+  const say = sayIn(plan);
+  const { legIndex } = useSelection();
+  const [chosenId, setChosenId] = useState<string>();
+  const [set, setSet] = useState<NamedSet>();
+  const search = useSearch(plan);
+  const figures = useMemo(() => stopFigures(plan, result), [plan, result]);
+  const now = useMemo(() => figuresOf(plan, result), [plan, result]);
+  const checks = result.checks.filter((check) => checkStation(check) === "stops" || SHUT_CODES.includes(check.code));
+  const shut = useMemo(
+    () =>
+      new Set(
+        result.checks.flatMap((check) =>
+          SHUT_CODES.includes(check.code) && check.severity !== "note" && "stopId" in check ? [check.stopId] : [],
+        ),
+      ),
+    [result],
+  );
+  const stop =
+    plan.stops.find(({ id }) => id === chosenId) ??
+    plan.stops.find(({ id }) => id === result.legs[legIndex]?.fromStopId) ??
+    plan.stops[0];
+  const choose = (id: string): void => {
+    setChosenId(id);
+    const leg = result.legs.find(({ fromStopId }) => fromStopId === id);
+    if (leg) select({ legIndex: leg.index });
+  };
+  /** One key uses or passes the chosen stop. */
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key !== "u" || event.ctrlKey || event.metaKey || !stop) return;
+    if (event.target instanceof HTMLElement && event.target.matches("input, select, textarea")) return;
+    event.preventDefault();
+    chooseStop(stop, !stop.use);
+  };
+  const chosenSet = set && search.sets.find((one) => sameSet(one, set));
+  const shown = chosenSet ?? search.sets.find(({ names }) => names.includes("balanced")) ?? search.sets[0];
+  return (
+    <div className="bg-sheet pb-6" onKeyDown={onKey}>
+      <StopLane plan={plan} result={result} line={line} shut={shut} chosen={stop?.id} onChoose={choose} />
+      <SetRows plan={plan} now={now} sets={search.sets} chosen={chosenSet} line={line} onChoose={setSet} />
+      <div className="flex flex-wrap items-center gap-3 border-y border-rule px-[18px] py-1.5 text-sm">
+        <button className="btn btn-strong" disabled={search.fraction !== undefined} onClick={search.run}>
+          Find the best set
+        </button>
+        {search.fraction !== undefined && (
+          <Progress label="Looking for sets" fraction={search.fraction} onStop={search.stop} />
+        )}
+        <span className="text-muted" data-testid="search-says">
+          {search.end ? endWords(search.end, search.candidates.length, say) : askWords(plan.resupply.mostFoodDays, say)}
+        </span>
+      </div>
+      <div className="px-[18px]">
+        <Fold
+          className="border-b border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="What is allowed and weighed, and what food costs"
+        >
+          <Weighed plan={plan} />
+        </Fold>
+      </div>
+      {shown && search.sets.length > 0 && (
+        <div className="grid grid-cols-1 gap-x-8 gap-y-4 border-b border-rule px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+          <Suspense fallback={<div className="h-[250px]" />}>
+            <FrontierChart sets={search.sets} now={now} chosen={shown} units={plan.trip.units} onChoose={setSet} />
+          </Suspense>
+          <SetPanel plan={plan} set={shown} now={now} candidates={search.candidates} />
+        </div>
+      )}
+      <div className="grid grid-cols-1 gap-x-6 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,1fr)_310px]">
+        <section aria-label="Stops" className="min-w-0">
+          {plan.stops.length === 0 ? (
+            <Empty>There are no stops yet: add them in Trail, or read a file with places.</Empty>
+          ) : (
+            <StopTable plan={plan} result={result} figures={figures} shut={shut} chosen={stop?.id} onChoose={choose} />
+          )}
+          <p className="mt-2 text-xs text-muted">
+            The key u uses the chosen stop or passes it by. Times are local mean time.
+          </p>
+          <div className="mt-3">
+            <CheckList checks={distinct(checks, plan)} plan={plan} result={result} withPlace />
+          </div>
+        </section>
+        {stop && <StopPanel plan={plan} stop={stop} figures={figures.find((one) => one.stop.id === stop.id)} />}
+      </div>
+    </div>
+  );
+}
+
+function sameSet(a: NamedSet, b: NamedSet): boolean {
+  return a.stops.length === b.stops.length && a.stops.every(({ stopId }, i) => stopId === b.stops[i]!.stopId);
+}
+
+function askWords(mostFoodDays: number, say: Say): string {
+  return `Weighs every stop with a night; those that are held, and those passed through in a day, stay as they are. At most ${say.days(mostFoodDays)} of food.`;
+}
+
+function endWords(
+  { seen, exact, errorFraction, gapFraction, relaxed }: SearchEnd,
+  candidates: number,
+  say: Say,
+): string {
+  const looked = `${say.number(seen)} chains of ${say.number(candidates)} stops looked at`;
+  const sure = exact
+    ? "no set is better by the quick model"
+    : "the best of the quick model, like states taken for one another";
+  const off = `the quick model is off by ${say.number(100 * errorFraction, 1)} % at most, so a set better by more than ${say.number(100 * gapFraction, 1)} % is not to be expected; what is told is the plan’s own`;
+  return `${relaxed ? `${relaxedWords(relaxed, say)} ` : ""}${looked}: ${sure}; ${off}.`;
+}
+
+function relaxedWords({ bars, foodDays }: NonNullable<SearchEnd["relaxed"]>, say: Say): string {
+  const days =
+    foodDays === undefined ? [] : [`${say.days(Math.round(foodDays * 10) / 10)} of food are the least that do`];
+  const given = bars.length === 0 ? [] : [`given up: ${bars.map((bar) => LIMIT_WORDS[bar]).join(", ")}`];
+  return `No set keeps to what is allowed; ${[...days, ...given].join("; ")}.`;
+}

@@ -1,0 +1,35 @@
+/** Recorded walks with times, read whole one after the other: what they say of one's pace, and what could not be read. */
+import { models, type Hiker, type PastPace, type PastWalk } from "@gepack/core";
+import type { JobControl } from "./control.ts";
+import type { NamedFile } from "./namedFile.ts";
+import { MAX_FILE_BYTES } from "./readTracks.ts";
+
+export interface PastReading {
+  pace: PastPace;
+  /** Sentences, each with the file's name. */
+  problems: string[];
+}
+
+export async function readPast(
+  { files, hiker }: { files: readonly NamedFile[]; hiker: Hiker },
+  { progress, breathe }: JobControl,
+): Promise<PastReading> {
+  const { pastPace, readTrackFile } = await import("./readers.ts");
+  const walks: PastWalk[] = [];
+  const problems: string[] = [];
+  for (const [i, { file, name }] of files.entries()) {
+    progress(i / files.length);
+    await breathe();
+    if (file.size > MAX_FILE_BYTES) {
+      problems.push(`${name}: larger than ${MAX_FILE_BYTES / 1e6} MB.`);
+      continue;
+    }
+    const { value, problems: found } = readTrackFile(new Uint8Array(await file.arrayBuffer()), "past", name, true);
+    if (value?.timesS) walks.push({ track: value.track, timesS: value.timesS });
+    else
+      problems.push(`${name}: ${found[0]?.sentence ?? "this kind of file tells no times here; use GPX, TCX or FIT."}`);
+  }
+  const { pace, sex, schools } = hiker;
+  const walker = { sex, ownFlatKmh: pace.ownFlatKmh, ownClimbMPerH: pace.ownClimbMPerH };
+  return { pace: pastPace(walks, models.time.get(schools.time), walker), problems };
+}
