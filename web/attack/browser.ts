@@ -26,6 +26,8 @@ import { drawFrom, type Report, type Strength } from "./report.ts";
 
 const PORT = 4396;
 const PATIENCE_MS = 15_000;
+/** So long may what cannot be kept stand on the screen as done, before it is said. */
+const SETTLED_MS = 3000;
 const KEPT = "Kept on this device";
 
 export async function* attackBrowser(strength: Strength): AsyncGenerator<Report> {
@@ -208,14 +210,27 @@ async function writeOnFull(
   if (!disk.real) await refuseWrites(page);
   await page.waitForTimeout(300);
   await work(page);
-  await page.waitForTimeout(3000);
-  const said = await page.getByText(SAID).first().isVisible();
+  const said = await isSaid(page, isDone);
   const openedAnother = name === "an own trip" || name === "a plan file";
   const shownAsDone = said && openedAnother && (await isDone(page));
   disk.clear();
   await openKit(page, url);
   const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
   return { said, fault: faultOf({ said, shownAsDone, before, after }) };
+}
+
+/** Whether the page says that it is not kept: asked for until it does, or has long shown the work as done. */
+async function isSaid(page: Page, isDone: Writing["isDone"]): Promise<boolean> {
+  const said = page.getByText(SAID).first();
+  const until = Date.now() + PATIENCE_MS;
+  let doneSince = Infinity;
+  while (Date.now() < until && Date.now() - doneSince < SETTLED_MS) {
+    if (await said.isVisible()) return true;
+    if (!(await isDone(page))) doneSince = Infinity;
+    else doneSince = Math.min(doneSince, Date.now());
+    await page.waitForTimeout(100);
+  }
+  return said.isVisible();
 }
 
 interface Outcome {
