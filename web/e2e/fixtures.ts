@@ -34,6 +34,18 @@ export async function openDemo(page: Page, path = "/"): Promise<void> {
   if (await look.isVisible()) await look.click();
 }
 
+/** Goes to another address without loading the page anew, as a link does. */
+export async function goOn(page: Page, path: string): Promise<void> {
+  await page.evaluate(async (href) => {
+    const there = new Promise((done) => document.addEventListener("astro:page-load", done, { once: true }));
+    const link = Object.assign(document.createElement("a"), { href });
+    document.body.append(link);
+    link.click();
+    await there;
+  }, path);
+  await expect(page.getByTestId("line")).toBeVisible();
+}
+
 /** Goes to another station as a hiker does. */
 export async function station(page: Page, name: string): Promise<void> {
   await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();

@@ -194,13 +194,17 @@ test("a word of one’s own sorts places, and is remembered", async ({ page }) =
   await expect(page.getByLabel("Gronk three, water: taken as")).toHaveValue("water");
 });
 
-test("without network a trip is begun and computed all the same", async ({ page, context }) => {
-  await page.goto("/");
-  await expect(page.getByTestId("line")).toBeVisible();
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await context.setOffline(true);
-  await page.goto("/begin/");
-  await offer(page, "north.gpx", gpxOf(900));
-  await page.getByRole("button", { name: "See my legs" }).click();
-  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+test.describe("without network", () => {
+  test.use({ serviceWorkers: "allow" });
+
+  test("a trip is begun and computed all the same", async ({ page, context }) => {
+    await page.goto("/");
+    await expect(page.getByTestId("line")).toBeVisible();
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await context.setOffline(true);
+    await page.goto("/begin/");
+    await offer(page, "north.gpx", gpxOf(900));
+    await page.getByRole("button", { name: "See my legs" }).click();
+    await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+  });
 });

@@ -122,27 +122,31 @@ test("the plan opened last is gone: the one changed last opens, and nothing is o
   await expect(mass).toHaveValue("2,500");
 });
 
-test("a newer version that takes over loads the page anew once, between edits, with what is chosen", async ({
-  page,
-}) => {
-  await openDemo(page, "/kit/?leg=7");
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await page.reload();
-  await expect(page.getByTestId("line")).toBeVisible();
-  let loads = 0;
-  page.on("load", () => loads++);
-  const mass = page.getByLabel("Mass of Backpack").first();
-  await mass.fill("2500");
-  await page.evaluate(() => navigator.serviceWorker.dispatchEvent(new Event("controllerchange")));
-  await page.waitForTimeout(1000);
-  expect(loads).toBe(0);
-  await mass.press("Enter");
-  await mass.blur();
-  await expect.poll(() => loads).toBe(1);
-  await expect(mass).toHaveValue("2,500");
-  expect(page.url()).toContain("leg=7");
-  await page.waitForTimeout(1000);
-  expect(loads).toBe(1);
+test.describe("with the worker that keeps the parts", () => {
+  test.use({ serviceWorkers: "allow" });
+
+  test("a newer version that takes over loads the page anew once, between edits, with what is chosen", async ({
+    page,
+  }) => {
+    await openDemo(page, "/kit/?leg=7");
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await page.reload();
+    await expect(page.getByTestId("line")).toBeVisible();
+    let loads = 0;
+    page.on("load", () => loads++);
+    const mass = page.getByLabel("Mass of Backpack").first();
+    await mass.fill("2500");
+    await page.evaluate(() => navigator.serviceWorker.dispatchEvent(new Event("controllerchange")));
+    await page.waitForTimeout(1000);
+    expect(loads).toBe(0);
+    await mass.press("Enter");
+    await mass.blur();
+    await expect.poll(() => loads).toBe(1);
+    await expect(mass).toHaveValue("2,500");
+    expect(page.url()).toContain("leg=7");
+    await page.waitForTimeout(1000);
+    expect(loads).toBe(1);
+  });
 });
 
 test("storage that never answers: the demo opens all the same, and the page says so", async ({ page }) => {
@@ -171,7 +175,7 @@ test("storage refused: the demo still opens and can be changed, and the page say
 });
 
 test.describe("without a network", () => {
-  test.use({ allow: [/ERR_INTERNET_DISCONNECTED|Failed to fetch|ERR_FAILED/] });
+  test.use({ serviceWorkers: "allow", allow: [/ERR_INTERNET_DISCONNECTED|Failed to fetch|ERR_FAILED/] });
 
   test("after the first visit every station opens and computes", async ({ page, context }) => {
     await openDemo(page);
