@@ -82,13 +82,16 @@ const lowAvailability = defineCheck({
 
 /** Grams a day and kilogram of body that the carried menu holds once appetite has come, over the whole trip. */
 function proteinPerKg(hiker: Hiker, legs: readonly LegResult[], who: number): number | undefined {
-  let kcal = 0;
+  let grams = 0;
   let days = 0;
   for (const leg of legs) {
-    kcal += leg.hikers[who]!.food.needKcal * (1 - hiker.food.shortfallFraction);
-    days += leg.hikers[who]!.food.mealDays;
+    const { needKcal, menuKcal, mealDays, proteinG } = leg.hikers[who]!.food;
+    const whole = needKcal * (1 - hiker.food.shortfallFraction);
+    const ofMenu = menuKcal > 0 ? (whole / menuKcal) * (proteinG ?? 0) : 0;
+    grams += proteinG === undefined ? (whole * hiker.food.proteinFraction) / KCAL_PER_G_PROTEIN : ofMenu;
+    days += mealDays;
   }
-  return days > 1 ? (kcal * hiker.food.proteinFraction) / KCAL_PER_G_PROTEIN / days / hiker.bodyKg : undefined;
+  return days > 1 ? grams / days / hiker.bodyKg : undefined;
 }
 
 /** Weeks of appetite catching up are short on purpose; what counts is what goes on after them. */

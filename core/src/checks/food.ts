@@ -55,7 +55,7 @@ const foodOverCanister = defineCheck({
   code: "food-over-canister",
   units: { have: "L", limit: "L" },
   *find(context) {
-    for (const { hiker, leg, row, where } of onLegs(context)) {
+    for (const { leg, row, where } of onLegs(context)) {
       const limit = row.kit.canisterL;
       if (limit === 0) continue;
       const entries = canisterStretches(context.plan, leg, context.result).map((stretch) =>
@@ -66,7 +66,7 @@ const foodOverCanister = defineCheck({
       const entry = Math.min(...entries);
       const { reserveKg, forLaterKg, eatenKg } = row.food;
       const have =
-        (reserveKg + forLaterKg + eatenKg * (1 - walkedShare(leg, entry, context.result))) / hiker.food.bulkKgPerL;
+        (reserveKg + forLaterKg + eatenKg * (1 - walkedShare(leg, entry, context.result))) / row.food.bulkKgPerL;
       if (have > limit) yield { severity: "caution", ...where, atM: atNode(context, entry), have, limit };
     }
   },

@@ -92,6 +92,10 @@ function explainBoil({ hiker, schools }: WhyContext, gramsPerBoil: number): Deri
 function explainFood({ hiker, row }: WhyContext): Derivation {
   const { food } = row;
   const covered = 1 - hiker.food.shortfallFraction;
+  const byMenu = food.proteinG !== undefined && food.eatenKg > 0;
+  const ownKcalPerKg = byMenu
+    ? food.menuKcal / food.eatenKg / food.densityFactor
+    : hiker.food.densityKcalPerG * 1000;
   const eaten = quotient(
     "food-eaten",
     food.eatenKg,
@@ -104,8 +108,10 @@ function explainFood({ hiker, row }: WhyContext): Derivation {
       leaf("appetite", food.needKcal > 0 ? food.menuKcal / food.needKcal / covered : 1, "fraction", "appetite-ramp"),
       leaf("covered", covered, "fraction", "own-setting"),
     ]),
-    product("density", hiker.food.densityKcalPerG * 1000 * food.densityFactor, "kcal/kg", [
-      leaf("own-density", hiker.food.densityKcalPerG * 1000, "kcal/kg", "own-setting"),
+    product("density", ownKcalPerKg * food.densityFactor, "kcal/kg", [
+      food.proteinG === undefined
+        ? leaf("own-density", ownKcalPerKg, "kcal/kg", "own-setting")
+        : leaf("menu-density", ownKcalPerKg, "kcal/kg", "menus"),
       leaf("shop-density", food.densityFactor, "fraction", "own-setting"),
     ]),
   );
@@ -119,7 +125,7 @@ function explainFood({ hiker, row }: WhyContext): Derivation {
 function explainCarry({ hiker, row, schools }: WhyContext, index: number): Derivation {
   const carry = row.carries[index];
   if (!carry) return leaf("carry", 0, "L", "days-planned");
-  const perCampL = hiker.water.dinnerL + hiker.water.nightL + hiker.water.breakfastL;
+  const perCampL = carry.dryCamps > 0 ? carry.campL / carry.dryCamps / carry.campHeat : 0;
   return sum("carry", carry.litres, "L", [
     explainDrinking(hiker.water, schools.water, carry),
     product("carry-camps", carry.campL, "L", [

@@ -23,6 +23,10 @@ export const LACKS = ["gas", "alcohol", "liquid-fuel", "tablets", "dried-meals",
 export const FOOD_BY = ["buy", "drop", "bounce", "ahead", "visitor"] as const;
 /** The way between the trail and a stop. */
 export const ACCESS = ["foot", "hitch", "shuttle"] as const;
+/** How a food is eaten, and where it is to be had at the least. */
+export const EATEN = ["cold", "soaked", "boiled"] as const;
+export const BOUGHT_IN = ["shop-small", "shop-full", "home"] as const;
+export const MEALS = ["breakfast", "way", "dinner", "drinks"] as const;
 export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
 export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;

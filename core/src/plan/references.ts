@@ -3,7 +3,7 @@
  * a row follows them everywhere. A new reference is a row of `REFERENCES`.
  */
 import type { Problem } from "../units/problem.ts";
-import { FINISH_ID, START_ID, walkEnds } from "./ids.ts";
+import { FINISH_ID, MEALS, START_ID, walkEnds } from "./ids.ts";
 import type { Hiker, Plan } from "./schema.ts";
 
 /** The lists of the document whose rows have an id, by the name that edits and problems use. */
@@ -19,6 +19,8 @@ export const LISTS = {
   camps: (plan: Plan) => plan.camps,
   pins: (plan: Plan) => plan.pins,
   devices: (plan: Plan) => plan.devices,
+  foods: (plan: Plan) => plan.foods,
+  menus: (plan: Plan) => plan.menus,
   "route.alternates": (plan: Plan) => plan.route.alternates,
   "route.closures": (plan: Plan) => plan.route.closures,
   "route.sections": (plan: Plan) => plan.route.sections,
@@ -184,7 +186,79 @@ export const REFERENCES: readonly Reference[] = [
             ],
       ),
   },
+  {
+    to: "foods",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) => [
+      ...plan.menus.flatMap((menu, i) =>
+        MEALS.flatMap((meal) =>
+          menu.meals[meal].map((item, k) => ({
+            place: `menus[${i}].meals.${meal}[${k}].foodId`,
+            id: item.foodId,
+            holder: menu.name,
+            point: pointOrDrop(menu.meals[meal], item, "foodId"),
+          })),
+        ),
+      ),
+      ...plan.foods.flatMap((food, i) =>
+        food.parts.map((part, k) => ({
+          place: `foods[${i}].parts[${k}].foodId`,
+          id: part.foodId,
+          holder: food.name,
+          point: pointOrDrop(food.parts, part, "foodId"),
+        })),
+      ),
+    ],
+  },
+  {
+    to: "menus",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.hikers.flatMap(({ name: holder, menus }, i) => [
+        ...(["usualId", "coldId"] as const).flatMap((key) =>
+          menus[key] === undefined
+            ? []
+            : [
+                {
+                  place: `hikers[${i}].menus.${key}`,
+                  id: menus[key],
+                  holder,
+                  point: (id: string | undefined) => {
+                    if (id === undefined) delete menus[key];
+                    else menus[key] = id;
+                  },
+                },
+              ],
+        ),
+        ...menus.legs.map((row, k) => ({
+          place: `hikers[${i}].menus.legs[${k}].menuId`,
+          id: row.menuId,
+          holder,
+          point: pointOrDrop(menus.legs, row, "menuId"),
+        })),
+        ...menus.days.map((row, k) => ({
+          place: `hikers[${i}].menus.days[${k}].menuId`,
+          id: row.menuId,
+          holder,
+          point: pointOrDrop(menus.days, row, "menuId"),
+        })),
+      ]),
+  },
 ];
+
+/** A row that names nothing any more goes out of its list. */
+function pointOrDrop<K extends string, T extends Record<K, string>>(
+  rows: T[],
+  row: T,
+  key: K,
+): (id: string | undefined) => void {
+  return (id) => {
+    if (id !== undefined) row[key] = id as T[K];
+    else if (rows.includes(row)) rows.splice(rows.indexOf(row), 1);
+  };
+}
 
 const MAX_REPORTED = 12;
 

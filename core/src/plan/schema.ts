@@ -19,6 +19,7 @@ import {
   SPAN_ENDS,
   SURFACES,
 } from "./ids.ts";
+import { fillSchema, menuChoiceSchema, menuSchema, pantryFoodSchema } from "./pantrySchema.ts";
 import { resupplySchema } from "./resupplySchema.ts";
 import { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
 import { routeSchema } from "./routeSchema.ts";
@@ -140,6 +141,8 @@ export const hikerSchema = z.looseObject({
   packVolumeL: amount("L", 5, 150).default(55),
   pace: paceSchema.prefault({}),
   food: foodSchema.prefault({}),
+  menus: menuChoiceSchema.prefault({}),
+  fill: fillSchema.prefault({}),
   water: waterSchema.prefault({}),
   stove: stoveSchema.prefault({}),
   /** Chosen model per question; ids of the model registry. */
@@ -259,10 +262,14 @@ export const planSchema = z.looseObject({
   dayRules: dayRulesSchema.prefault({}),
   resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
+  /** What the menus are made of, copied from the pantry. */
+  foods: z.array(pantryFoodSchema).max(5000).default([]),
+  menus: z.array(menuSchema).max(200).default([]),
 });
 
 export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
 export type { Camp, Pin, Source, Stop, Stretch } from "./placesSchema.ts";
+export type { FillSettings, Food, Meal, Menu, MenuChoice, MenuItem } from "./pantrySchema.ts";
 export type { Resupply } from "./resupplySchema.ts";
 export type { Alternate, Closure, Section } from "./routeSchema.ts";
 export type Plan = z.infer<typeof planSchema>;

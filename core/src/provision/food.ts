@@ -3,12 +3,12 @@
  * the day's walking, so that arriving an hour later never jumps by a whole meal, and who walks by night
  * eats by night.
  */
+import type { DayMeal } from "../food/menu.ts";
 import type { FoodSettings } from "../plan/schema.ts";
 import type { DayPart } from "../walk/walk.ts";
 
-export const BREAKFAST_SHARE = 0.2;
-export const DAY_SHARE = 0.45;
-export const DINNER_SHARE = 0.35;
+/** How a day's need is split where no menu says it. */
+export const MEAL_SHARES: Readonly<Record<DayMeal, number>> = { breakfast: 0.2, way: 0.45, dinner: 0.35 };
 
 /** What one day part eats out of the bag: shares of the day's need, and when. */
 export interface PartMeals {
@@ -26,18 +26,19 @@ export interface PartOfDay {
   /** Walked earlier that day, and on the whole day, hours. */
   walkedBeforeH: number;
   dayWalkH: number;
+  shares: Readonly<Record<DayMeal, number>>;
 }
 
 export function partMeals(part: DayPart, at: PartOfDay): PartMeals {
-  const { firstOfDay, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH } = at;
+  const { firstOfDay, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH, shares } = at;
   const dinnerFromBag = part.night !== "none" && !dinnerInTown;
   // A day cut short by a stop is as much of one as was walked of what was meant.
   const wholeH = Math.max(part.budgetH, dayWalkH);
   const to = dinnerFromBag ? 1 : Math.min(1, (walkedBeforeH + part.walkH) / wholeH);
   return {
-    breakfastFraction: firstOfDay && !breakfastInTown ? BREAKFAST_SHARE : 0,
-    dayFraction: DAY_SHARE * Math.max(0, to - walkedBeforeH / wholeH),
-    dinnerFraction: dinnerFromBag ? DINNER_SHARE : 0,
+    breakfastFraction: firstOfDay && !breakfastInTown ? shares.breakfast : 0,
+    dayFraction: shares.way * Math.max(0, to - walkedBeforeH / wholeH),
+    dinnerFraction: dinnerFromBag ? shares.dinner : 0,
   };
 }
 

@@ -1,4 +1,5 @@
 /** What the supplies of a hiker depend on, and nothing else of them: not the name, nor the pack. */
+import type { MenuPlan } from "../food/menu.ts";
 import type { HikerSchools } from "../models/hiker.ts";
 import type { FoodSettings, Hiker, StoveSettings, WaterSettings } from "../plan/schema.ts";
 
@@ -10,6 +11,8 @@ export interface HikerNeeds {
   food: FoodSettings;
   water: WaterSettings;
   stove: StoveSettings;
+  /** Without menus all food has the hiker's one density. */
+  menus: MenuPlan | undefined;
   /** Own cost of walking as a multiple of the effort school's. */
   effortFactor: number;
   /** Breaks as a fraction of the walking hours. */
@@ -20,9 +23,24 @@ export function bodyOf({ bodyKg, heightCm, ageY, sex, bodyFatFraction }: Hiker):
   return { bodyKg, heightCm, ageY, sex, bodyFatFraction };
 }
 
-export function needsOf(hiker: Hiker, schools: HikerSchools, body: Body = bodyOf(hiker)): HikerNeeds {
-  const { food, water, stove, pace } = hiker;
-  return { body, schools, food, water, stove, effortFactor: pace.effortFactor, breakFraction: pace.breakFraction };
+export function needsOf(
+  hiker: Hiker,
+  schools: HikerSchools,
+  body: Body = bodyOf(hiker),
+  water: WaterSettings = hiker.water,
+  menus?: MenuPlan,
+): HikerNeeds {
+  const { food, stove, pace } = hiker;
+  return {
+    body,
+    schools,
+    food,
+    water,
+    stove,
+    menus,
+    effortFactor: pace.effortFactor,
+    breakFraction: pace.breakFraction,
+  };
 }
 
 /** At rest for a whole day at a body mass that may have changed on the way, kcal. */

@@ -8,7 +8,7 @@ import type { DayPart } from "../walk/walk.ts";
 import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import { dayEnergy as energyOf } from "./energy.ts";
 import { needsOf, restingKcalPerDay as restingOf } from "./needs.ts";
-import { appetite, partMeals, type PartOfDay } from "./food.ts";
+import { appetite, MEAL_SHARES, partMeals, type PartOfDay } from "./food.ts";
 import { boilGrams, cooked, legFuel } from "./fuel.ts";
 import { carryLitres, mostLitres, sunFraction } from "./water.ts";
 
@@ -111,6 +111,7 @@ describe("meals out of the bag", () => {
     dinnerInTown,
     walkedBeforeH: 0,
     dayWalkH,
+    shares: MEAL_SHARES,
   });
   const total = (meals: { breakfastFraction: number; dayFraction: number; dinnerFraction: number }): number =>
     meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;

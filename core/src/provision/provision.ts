@@ -1,14 +1,16 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
+import { NO_FOOD, plusFood } from "../food/figures.ts";
+import { DAY_MEALS, dayMenu, menuOn, type DayMenu } from "../food/menu.ts";
 import type { MassState } from "../models/bodyMass.ts";
 import type { FoodSettings } from "../plan/schema.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { onlyIceAt, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
-import { appetite, foodKg, partMeals, type PartOfDay } from "./food.ts";
+import { appetite, foodKg, MEAL_SHARES, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
 import { boilGrams, burntG, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
 import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
-import type { HikerSupply, LegFood, ProvisionInput } from "./supply.ts";
+import type { HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
 import { drunkLitres, type Carry } from "./water.ts";
 
 /** Grain of the state, see `SupplyState`: ten grams of body, a gram of fuel, a kilocalorie. */
@@ -30,6 +32,8 @@ export function provision(input: ProvisionInput): HikerSupply {
       startKg: 0,
       mealDays: 0,
       densityFactor: 1,
+      bulkKgPerL: needs.food.bulkKgPerL,
+      proteinG: needs.menus && 0,
     })),
     fuel: [],
     body: [],
@@ -109,6 +113,8 @@ function packFood(legs: LegFood[], settings: FoodSettings, sold: readonly boolea
 class Tally {
   /** By leg of the block. */
   readonly burnt: Burnt[];
+  /** Litres eaten, by leg of the block, where menus tell them. */
+  private readonly eatenL: number[];
   deficitKcal = 0;
 
   constructor(
@@ -117,6 +123,7 @@ class Tally {
     public mass: MassState,
   ) {
     this.burnt = supply.food.map(() => cooked(0, 0));
+    this.eatenL = supply.food.map(() => 0);
     const { halts } = input.ground;
     let from = input.block.firstLeg;
     for (const [leg, food] of supply.food.entries()) {
@@ -147,7 +154,12 @@ class Tally {
     const resting = restingKcalPerDay(needs, bodyKg);
     const energy = dayEnergy(needs, resting, { day, legIndex, walkH, walkKcal, meanC, fullH: budgetH });
     this.supply.energies.push(energy);
-    const menuFactor = appetite(food, day - ground.startDay) * (1 - food.shortfallFraction);
+    const wanted = appetite(food, day - ground.startDay) * (1 - food.shortfallFraction);
+    const menu =
+      needs.menus &&
+      dayMenu(menuOn(needs.menus, ground.halts[legIndex]!.stopId, day, meanC), energy.totalKcal * wanted);
+    const menuFactor = menu ? menu.energyKcal / energy.totalKcal : wanted;
+    const shares = menu?.shares ?? MEAL_SHARES;
     let share = 0;
     let restNeedKcal = 0;
     let walkedBeforeH = 0;
@@ -159,8 +171,9 @@ class Tally {
           ? zeros * dayEnergy(needs, resting, { day, legIndex, walkH: 0, walkKcal: 0, meanC, fullH: 1 }).totalKcal
           : 0;
       restNeedKcal += restDayKcal;
-      const at = { firstOfDay: p === first, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH: walkH };
-      share += this.part(walk.parts[p]!, at, energy.totalKcal, menuFactor, zeros, restDayKcal);
+      const at = { firstOfDay: p === first, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH: walkH, shares };
+      const eats = { dayKcal: energy.totalKcal, menuFactor, menu, zeros, zerosKcal: restDayKcal };
+      share += this.part(walk.parts[p]!, at, eats);
       walkedBeforeH += walk.parts[p]!.walkH;
     }
     // Of what is eaten out of the bag, so much is missing; in town nobody goes short.
@@ -204,46 +217,100 @@ class Tally {
   }
 
   /** Answers the share of the day's meals that came out of the bag. */
-  private part(
-    part: DayPart,
-    at: PartOfDay,
-    dayKcal: number,
-    menuFactor: number,
-    zeros: number,
-    zerosKcal: number,
-  ): number {
-    const { needs, ground, block } = this.input;
-    const { schools, stove } = needs;
+  private part(part: DayPart, at: PartOfDay, { dayKcal, menuFactor, menu, zeros, zerosKcal }: Eats): number {
+    const { needs, block } = this.input;
     const leg = part.legIndex - block.firstLeg;
     const meals = partMeals(part, at);
     const legFood = this.supply.food[leg]!;
-    const kilograms = (kcal: number): number => foodKg(needs.food, kcal * menuFactor) / legFood.densityFactor;
     const share = meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
     const needKcal = dayKcal * share + zerosKcal;
     legFood.needKcal += needKcal;
     legFood.menuKcal += needKcal * menuFactor;
-    legFood.eatenKg += kilograms(needKcal);
     legFood.mealDays += share + zeros;
+    const partMenu = menu && menuOfPart(menu, meals, (zerosKcal * menuFactor) / menu.energyKcal);
+    const eaten =
+      menu && partMenu
+        ? this.byMenu(leg, menu, partMenu)
+        : {
+            breakfastKg: foodKg(needs.food, dayKcal * meals.breakfastFraction * menuFactor),
+            dayKg: foodKg(needs.food, dayKcal * meals.dayFraction * menuFactor),
+            dinnerKg: foodKg(needs.food, (dayKcal * meals.dinnerFraction + zerosKcal) * menuFactor),
+          };
+    const breakfastKg = eaten.breakfastKg / legFood.densityFactor;
+    const dayKg = eaten.dayKg / legFood.densityFactor;
+    const dinnerKg = eaten.dinnerKg / legFood.densityFactor;
+    legFood.eatenKg += breakfastKg + dayKg + dinnerKg;
+    const fuelKg = this.cook(part, meals, zeros, menu && partMenu ? boiledL(menu, partMenu) : undefined);
+    this.supply.parts.push({ meals, menu: partMenu, fuelKg, campL: 0, dry: false, breakfastKg, dayKg, dinnerKg });
+    return share;
+  }
 
+  /** Kilograms by meal out of a menu, before what the shop makes of them; its litres and protein are added up. */
+  private byMenu(
+    leg: number,
+    { meals }: DayMenu,
+    taken: PartMenu,
+  ): Record<"breakfastKg" | "dayKg" | "dinnerKg", number> {
+    const legFood = this.supply.food[leg]!;
+    const all = DAY_MEALS.reduce((sum, meal) => plusFood(sum, meals[meal], taken[meal] + taken.restDays), NO_FOOD);
+    this.eatenL[leg]! += all.volumeL;
+    legFood.proteinG = (legFood.proteinG ?? 0) + all.proteinG;
+    const beforeKg = legFood.eatenKg * legFood.densityFactor;
+    const litres = this.eatenL[leg]!;
+    if (litres > 0) legFood.bulkKgPerL = (beforeKg + all.massG / 1000) / litres;
+    const restG = DAY_MEALS.reduce((sum, meal) => sum + meals[meal].massG, 0) * taken.restDays;
+    return {
+      breakfastKg: (meals.breakfast.massG * taken.breakfast) / 1000,
+      dayKg: (meals.way.massG * taken.way) / 1000,
+      dinnerKg: (meals.dinner.massG * taken.dinner + restG) / 1000,
+    };
+  }
+
+  /** Kilograms of fuel for a part: so many boils a dinner and breakfast, or what the menu boils. */
+  private cook(part: DayPart, meals: PartMeals, zeros: number, litres: number | undefined): number {
+    const { needs, ground, block } = this.input;
+    const { schools, stove } = needs;
     const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
-    const boils = stove.fuel === "none" ? 0 : (stove.boilsPerDay / 2) * halfDays;
+    const wanted =
+      litres === undefined || stove.boilL === 0 ? (stove.boilsPerDay / 2) * halfDays : litres / stove.boilL;
+    const boils = stove.fuel === "none" ? 0 : wanted;
     const heightM = ground.profile.heightM[part.endNode]!;
     const fuelG =
       boils === 0
         ? 0
         : boils * boilGrams(schools.fuel, stove, heightM, part.night === "camp" && onlyIceAt(this.input, part));
-    this.burnt[leg]!.halfDays += halfDays;
-    this.burnt[leg]!.boils += boils;
-    this.burnt[leg]!.boilG += fuelG;
-    this.supply.parts.push({
-      meals,
-      fuelKg: fuelG / 1000,
-      campL: 0,
-      dry: false,
-      breakfastKg: kilograms(dayKcal * meals.breakfastFraction),
-      dayKg: kilograms(dayKcal * meals.dayFraction),
-      dinnerKg: kilograms(dayKcal * meals.dinnerFraction + zerosKcal),
-    });
-    return share;
+    const burnt = this.burnt[part.legIndex - block.firstLeg]!;
+    burnt.halfDays += halfDays;
+    burnt.boils += boils;
+    burnt.boilG += fuelG;
+    return fuelG / 1000;
   }
+}
+
+/** What a part of a day eats of the day's need. */
+interface Eats {
+  dayKcal: number;
+  /** Of the need, what is eaten. */
+  menuFactor: number;
+  menu: DayMenu | undefined;
+  zeros: number;
+  /** Need of the rest days after it. */
+  zerosKcal: number;
+}
+
+/** `restDays` in days of the same menu. */
+function menuOfPart({ menuId, scale, shares }: DayMenu, meals: PartMeals, restDays: number): PartMenu {
+  const of = (fraction: number, share: number): number => (share > 0 ? fraction / share : 0);
+  return {
+    menuId,
+    scale,
+    breakfast: of(meals.breakfastFraction, shares.breakfast),
+    way: of(meals.dayFraction, shares.way),
+    dinner: of(meals.dinnerFraction, shares.dinner),
+    restDays,
+  };
+}
+
+function boiledL({ meals }: DayMenu, taken: PartMenu): number {
+  return DAY_MEALS.reduce((sum, meal) => sum + meals[meal].boiledL * (taken[meal] + taken.restDays), 0);
 }

@@ -15,6 +15,8 @@ import type { Carry } from "./water.ts";
 
 export interface PartSupply {
   meals: PartMeals;
+  /** What the menu brings out of the bag on it; undefined without one. */
+  menu: PartMenu | undefined;
   /** Eaten out of the bag, kilograms: before setting out, on the way, at camp (rest days there too). */
   breakfastKg: number;
   dayKg: number;
@@ -23,6 +25,16 @@ export interface PartSupply {
   /** Brought along for the night after it, and whether that is most of what it takes. */
   campL: number;
   dry: boolean;
+}
+
+/** A menu's growing items are taken `scale` times; of each meal so much of the whole; rest days are such days over again. */
+export interface PartMenu {
+  menuId: string;
+  scale: number;
+  breakfast: number;
+  way: number;
+  dinner: number;
+  restDays: number;
 }
 
 export interface LegFood {
@@ -38,6 +50,10 @@ export interface LegFood {
   mealDays: number;
   /** Density as a multiple of the hiker's own: that of where the food comes from. */
   densityFactor: number;
+  /** Of what is eaten on it. */
+  bulkKgPerL: number;
+  /** Of what is eaten on it, by the menus; undefined without any. */
+  proteinG: number | undefined;
 }
 
 /**

@@ -29,7 +29,6 @@ export interface BlockFigureInput {
   halts: readonly Halt[];
   hikerIds: readonly string[];
   /** Bulk of each hiker's packed food, kilograms per litre. */
-  bulkKgPerL: readonly number[];
   /** Of the whole trail, by leg, then by hiker. */
   kitLegs: readonly (readonly KitLeg[])[];
   sleep: readonly (readonly SleepKit[])[];
@@ -43,7 +42,7 @@ export function blockFigures(input: BlockFigureInput): BlockFigures {
 }
 
 function blockLegs(input: BlockFigureInput): LegResult[] {
-  const { block, profile, halts, hikerIds, bulkKgPerL, kitLegs, sleep, nightBy, terrain } = input;
+  const { block, profile, halts, hikerIds, kitLegs, sleep, nightBy, terrain } = input;
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
   for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
@@ -130,9 +129,9 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
         const food = supply.food[inBlock]!;
         const { foodKg, waterKg } = block.packs[h]!;
         // Where food and water together take most room.
-        let bagL = food.startKg / bulkKgPerL[h]! - kitLeg.canisterL;
+        let bagL = food.startKg / food.bulkKgPerL - kitLeg.canisterL;
         for (let c = from.node - block.fromNode; c < to.node - block.fromNode; c++)
-          bagL = Math.max(bagL, Math.max(0, foodKg[c]! / bulkKgPerL[h]! - kitLeg.canisterL) + waterKg[c]!);
+          bagL = Math.max(bagL, Math.max(0, foodKg[c]! / food.bulkKgPerL - kitLeg.canisterL) + waterKg[c]!);
         return {
           hikerId,
           ...block.loads[h]![inBlock]!,
@@ -185,6 +184,7 @@ function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): D
       windMps: weather.sky.windMps,
       cloud: weather.sky.cloud,
       outside: sleepsOutside(part, halts),
+      menus: block.supplies.map((supply) => supply.parts[p]!.menu),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
         sleepsOutside(part, halts)

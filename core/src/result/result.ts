@@ -5,7 +5,7 @@ import type { MassState } from "../models/bodyMass.ts";
 import type { PackCells } from "../solve/trip.ts";
 import type { Power } from "../power/power.ts";
 import type { LegFuel } from "../provision/fuel.ts";
-import type { LegFood } from "../provision/supply.ts";
+import type { LegFood, PartMenu } from "../provision/supply.ts";
 import type { DetourChoice } from "../provision/payingWater.ts";
 import type { Carry } from "../provision/water.ts";
 import type { Profile } from "../track/profile.ts";
@@ -150,6 +150,8 @@ export interface DayResult {
   cloud: number;
   /** Per hiker, parallel to the plan's. */
   energyKcal: number[];
+  /** What of which menu comes out of the bag, per hiker; undefined without menus. */
+  menus: (PartMenu | undefined)[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */
   outside: boolean;
   /** Kelvin to spare in the bag, per hiker; undefined without a camp or a bag. */

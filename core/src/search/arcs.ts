@@ -83,7 +83,7 @@ export class ArcWalker {
     };
     const canisterNode = this.canisterFrom(nodes[from]!.halt.node, nodes[to]!.halt.node, before.walk.day);
     for (const [h, { legs, foodKg, waterKg }] of loads.entries()) {
-      const { packComfortKg, packVolumeL, food } = plan.hikers[h]!;
+      const { packComfortKg, packVolumeL } = plan.hikers[h]!;
       for (const [leg, load] of legs.entries()) {
         const at = way[leg]!;
         const to = way[leg + 1]!;
@@ -92,18 +92,18 @@ export class ArcWalker {
         arc.kgKm += (load.meanKg * cellsM + load.startKg * at.footM + load.endKg * to.footM) / 1000;
         arc.overComfortKg = Math.max(arc.overComfortKg, load.heaviestKg - packComfortKg);
         arc.menuKcal += supplies[h]!.food[leg]!.menuKcal;
-        const { startKg, mealDays } = supplies[h]!.food[leg]!;
+        const { startKg, mealDays, bulkKgPerL } = supplies[h]!.food[leg]!;
         arc.foodDays = Math.max(arc.foodDays, mealDays);
-        const firstL = startKg / food.bulkKgPerL - legKit.canisterL;
+        const firstL = startKg / bulkKgPerL - legKit.canisterL;
         let bagL = firstL;
         for (let c = at.node; c < to.node; c++)
-          bagL = Math.max(bagL, Math.max(0, foodKg[c]! / food.bulkKgPerL - legKit.canisterL) + waterKg[c]!);
+          bagL = Math.max(bagL, Math.max(0, foodKg[c]! / bulkKgPerL - legKit.canisterL) + waterKg[c]!);
         const volumeL = legKit.volumeL + legKit.canisterVolumeL + Math.max(0, bagL);
         arc.overPackL = Math.max(arc.overPackL, volumeL - packVolumeL);
         if (canisterNode === undefined || legKit.canisterL === 0) continue;
         const entry = Math.max(at.node, sampledNode(sampling, canisterNode));
         if (entry < to.node)
-          arc.overCanisterL = Math.max(arc.overCanisterL, foodKg[entry]! / food.bulkKgPerL - legKit.canisterL);
+          arc.overCanisterL = Math.max(arc.overCanisterL, foodKg[entry]! / bulkKgPerL - legKit.canisterL);
       }
     }
     return arc;

@@ -7,7 +7,7 @@ import { findChecks, type Check } from "../checks/index.ts";
 import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
 import { buildKit, pieceFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
 import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { MenuChoice, Plan, WaterSettings } from "../plan/schema.ts";
 import { devicesCarried, powerOf } from "../power/power.ts";
 import { bodyOf, needsOf, type HikerNeeds } from "../provision/needs.ts";
 import { assemble, assembleCells } from "../result/assemble.ts";
@@ -28,6 +28,7 @@ import { dayNumber } from "../units/day.ts";
 import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
 import { buildCamps, placeSources } from "../walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
+import { menuPlan, type MenuPlan } from "../food/menu.ts";
 import { buildHalts, densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
 import { pinFacts, placePins, type PlacedPin } from "../walk/pins.ts";
 import { buildTerrain, type Terrain } from "../walk/terrain.ts";
@@ -92,6 +93,8 @@ function rememberedStages() {
     sampledWorkspace: memo(workspaceOf),
     sampled: memo(sampleGround),
     sampledSources: memo(sampleSources),
+    menus: memoEach(menusOf),
+    water: memoEach(waterOf),
     needs: memoEach((needs: HikerNeeds) => needs),
     kit: memoEqual(buildKit),
     sleep: memoEqual(sleepKits),
@@ -119,6 +122,15 @@ function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
     return track ? [[id, mendTracks([track])]] : [];
   });
   return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
+}
+
+function menusOf({ choice, menus, foods }: Pick<Plan, "menus" | "foods"> & { choice: MenuChoice }): MenuPlan | undefined {
+  return menuPlan(choice, menus, foods);
+}
+
+/** What dinner and breakfast are made with is the menu's to say, where there is one. */
+function waterOf({ water, menus }: { water: WaterSettings; menus: MenuPlan | undefined }): WaterSettings {
+  return menus ? { ...water, dinnerL: menus.dinnerL, breakfastL: menus.breakfastL } : water;
 }
 
 function laidOf({ lines, route }: { lines: Lines; route: RouteFacts }): LaidTrack {
@@ -209,6 +221,13 @@ export class Session {
       profile,
       wetness: climate.wetness,
     });
+    const menus = hikers.map((hiker, h) =>
+      stage.menus({ choice: hiker.menus, menus: plan.menus, foods: plan.foods }, h),
+    );
+    const waters = this.part(
+      "waters",
+      hikers.map(({ water }, h) => stage.water({ water, menus: menus[h] }, h)),
+    );
     const camps = stage.camps({
       stretches,
       camps: this.part(
@@ -217,7 +236,7 @@ export class Session {
       ),
       stops,
       sleepAt: rules.sleepAt,
-      waters: hikers.map((hiker) => hiker.water),
+      waters,
       profile,
       sources,
     });
@@ -252,7 +271,16 @@ export class Session {
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
     const needs = hikers.map((hiker, h) =>
-      stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker))), h),
+      stage.needs(
+        needsOf(
+          hiker,
+          schools[h]!,
+          this.part(`body ${h}`, bodyOf(hiker)),
+          waters[h],
+          menus[h],
+        ),
+        h,
+      ),
     );
     const sampled = stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace });
     return {
@@ -316,7 +344,6 @@ export class Session {
           profile,
           halts,
           hikerIds,
-          bulkKgPerL: hikers.map((hiker) => hiker.food.bulkKgPerL),
           kitLegs: kit.legs,
           sleep,
           nightBy: climate.nightBy,

@@ -214,9 +214,10 @@ export function heavyGuess({ ground, block, needs, kit }: SettleInput): Guess {
   const hoursPerDay = Math.min(...ground.paces.map(fewestHours));
   const slowestGround = Math.max(...slowness);
   const leastDensity = Math.min(...halts.slice(block.firstLeg, block.endLeg).map(({ foodDensity }) => foodDensity));
-  const loadKg = needs.map(({ food }, h) => {
+  const loadKg = needs.map(({ food, menus }, h) => {
     const load = workspace.hikers[h]!.guessKg;
-    const kgPerDay = (HEAVY.kcalPerDay / (1000 * food.densityKcalPerG * leastDensity)) * (1 + food.reserveFraction);
+    const kcalPerG = (menus?.leastKcalPerG ?? food.densityKcalPerG) * leastDensity;
+    const kgPerDay = (HEAVY.kcalPerDay / (1000 * kcalPerG)) * (1 + food.reserveFraction);
     let laterKg = 0;
     for (let leg = block.endLeg - 1; leg >= block.firstLeg; leg--) {
       const from = halts[leg]!.node;

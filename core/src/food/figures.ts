@@ -1,0 +1,108 @@
+/**
+ * What some grams of a food, or of a mix of foods, bring: energy, mass, volume, nutrients, water, money. A mix is
+ * the sum of its parts; it is cooked as its own row says.
+ */
+import type { Food } from "../plan/schema.ts";
+
+/** Sums over an amount of food. */
+export interface FoodFigures {
+  massG: number;
+  energyKcal: number;
+  proteinG: number;
+  fatG: number;
+  carbohydrateG: number;
+  fibreG: number;
+  sodiumMg: number;
+  volumeL: number;
+  price: number;
+  /** Water it is made with, and what of it is boiled. */
+  waterL: number;
+  boiledL: number;
+}
+
+export const NO_FOOD: Readonly<FoodFigures> = {
+  massG: 0,
+  energyKcal: 0,
+  proteinG: 0,
+  fatG: 0,
+  carbohydrateG: 0,
+  fibreG: 0,
+  sodiumMg: 0,
+  volumeL: 0,
+  price: 0,
+  waterL: 0,
+  boiledL: 0,
+};
+const KEYS = Object.keys(NO_FOOD) as (keyof FoodFigures)[];
+
+/** `a` and so many times `b`. */
+export function plusFood(a: FoodFigures, b: FoodFigures, times = 1): FoodFigures {
+  const sum = { ...a };
+  for (const key of KEYS) sum[key] += times * b[key];
+  return sum;
+}
+
+/** Figures of one gram of every food of a pantry, by id. */
+export type Pantry = ReadonlyMap<string, FoodFigures>;
+
+/**
+ * A mix that holds itself, directly or in a part of a part, has no figures of that part: it is left out, and
+ * `selfHolding` names the mixes.
+ */
+export function buildPantry(foods: readonly Food[]): Pantry {
+  const rows = new Map(foods.map((food) => [food.id, food]));
+  const known = new Map<string, FoodFigures>();
+  const open = new Set<string>();
+  const of = (food: Food): FoodFigures => {
+    let figures = known.get(food.id);
+    if (figures) return figures;
+    open.add(food.id);
+    figures = food.parts.length > 0 ? mixed(food) : single(food);
+    open.delete(food.id);
+    known.set(food.id, figures);
+    return figures;
+  };
+  const mixed = (food: Food): FoodFigures => {
+    let sum: FoodFigures = NO_FOOD;
+    for (const { foodId, massG } of food.parts) {
+      const part = rows.get(foodId);
+      if (part && !open.has(foodId)) sum = plusFood(sum, of(part), massG);
+    }
+    const perGram = sum.massG > 0 ? plusFood(NO_FOOD, sum, 1 / sum.massG) : NO_FOOD;
+    const waterL = food.waterL / 100;
+    return { ...perGram, waterL, boiledL: food.eaten === "boiled" ? waterL : 0 };
+  };
+  for (const food of foods) of(food);
+  return known;
+}
+
+function single(food: Food): FoodFigures {
+  const { energyKcal, proteinG, fatG, carbohydrateG, fibreG, sodiumMg, price, waterL } = food;
+  const per100 = {
+    massG: 100,
+    energyKcal,
+    proteinG,
+    fatG,
+    carbohydrateG,
+    fibreG,
+    sodiumMg,
+    volumeL: 0.1 / food.bulkKgPerL,
+    price,
+    waterL,
+    boiledL: food.eaten === "boiled" ? waterL : 0,
+  };
+  return plusFood(NO_FOOD, per100, 0.01);
+}
+
+/** Ids of mixes that hold themselves. */
+export function selfHolding(foods: readonly Food[]): string[] {
+  const rows = new Map(foods.map((food) => [food.id, food]));
+  const holds = (id: string, wanted: string, seen: Set<string>): boolean =>
+    (rows.get(id)?.parts ?? []).some(({ foodId }) => {
+      if (foodId === wanted) return true;
+      if (seen.has(foodId)) return false;
+      seen.add(foodId);
+      return holds(foodId, wanted, seen);
+    });
+  return foods.filter(({ id }) => holds(id, id, new Set())).map(({ id }) => id);
+}

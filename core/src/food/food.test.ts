@@ -1,0 +1,159 @@
+/** Foods, mixes and menus: figures add up, whatever they are made of. */
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
+import { buildPantry, selfHolding } from "./figures.ts";
+import { dayMenu, menuFigures, menuOn, menuPlan, MOST_SCALE } from "./menu.ts";
+import { startingFoods, startingMenus } from "./starting.ts";
+
+const food = (id: string, fields: Partial<Food>): Food => pantryFoodSchema.parse({ id, name: id, ...fields });
+
+describe("the pantry one begins with", () => {
+  const foods = startingFoods();
+  const singles = foods.filter(({ parts }) => parts.length === 0);
+
+  test("holds at least 80 foods and 10 mixes, each once, all that its mixes and menus name", () => {
+    expect(singles.length).toBeGreaterThanOrEqual(80);
+    expect(foods.length - singles.length).toBeGreaterThanOrEqual(10);
+    const ids = new Set(foods.map(({ id }) => id));
+    expect(ids.size).toBe(foods.length);
+    const named = [
+      ...foods.flatMap(({ parts }) => parts.map(({ foodId }) => foodId)),
+      ...startingMenus().flatMap(({ meals }) =>
+        Object.values(meals).flatMap((rows) => rows.map(({ foodId }) => foodId)),
+      ),
+    ];
+    expect(named.filter((id) => !ids.has(id))).toEqual([]);
+  });
+
+  test.each(singles.map((row) => [row.name, row] as const))("%s: its energy is that of its nutrients", (_, row) => {
+    const { energyKcal, proteinG, fatG, carbohydrateG, fibreG } = row;
+    const atwater = 4 * proteinG + 9 * fatG + 4 * carbohydrateG + 2 * fibreG;
+    // A tenth and ten kilocalories: tables round, and some fibre is counted in.
+    expect(Math.abs(atwater - energyKcal)).toBeLessThan(0.1 * energyKcal + 10);
+    expect(proteinG + fatG + carbohydrateG + fibreG).toBeLessThanOrEqual(101);
+  });
+
+  test.each(startingMenus().map((menu) => [menu.name, menu] as const))("%s feeds a day as days are fed", (_, menu) => {
+    const { energyKcal, meals, shares } = dayMenu(menuFigures(menu, buildPantry(foods)), 3000);
+    const massG = meals.breakfast.massG + meals.way.massG + meals.dinner.massG;
+    expect(energyKcal).toBeCloseTo(3000, 6);
+    expect(energyKcal / massG).toBeGreaterThan(4);
+    expect(energyKcal / massG).toBeLessThan(5);
+    expect(shares.breakfast).toBeGreaterThan(0.12);
+    expect(shares.dinner).toBeGreaterThan(0.2);
+    expect(shares.way).toBeGreaterThan(0.35);
+  });
+});
+
+describe("mixes", () => {
+  test("are the sum of their parts, by the gram, and a mix of mixes as well", () => {
+    const foods = [
+      food("a", { energyKcal: 400, proteinG: 10, bulkKgPerL: 0.5, price: 1 }),
+      food("b", { energyKcal: 100, proteinG: 30, bulkKgPerL: 1, price: 3 }),
+      food("ab", {
+        parts: [
+          { foodId: "a", massG: 30 },
+          { foodId: "b", massG: 10 },
+        ],
+        eaten: "boiled",
+        waterL: 0.3,
+      }),
+      food("abb", {
+        parts: [
+          { foodId: "ab", massG: 40 },
+          { foodId: "b", massG: 40 },
+        ],
+      }),
+    ];
+    const pantry = buildPantry(foods);
+    const ab = pantry.get("ab")!;
+    expect(ab.energyKcal).toBeCloseTo((30 * 4 + 10 * 1) / 40, 12);
+    expect(ab.volumeL).toBeCloseTo((0.03 / 0.5 + 0.01 / 1) / 40, 12);
+    expect(ab.boiledL).toBeCloseTo(0.003, 12);
+    const abb = pantry.get("abb")!;
+    expect(80 * abb.proteinG).toBeCloseTo(30 * 0.1 + 50 * 0.3, 12);
+    expect(80 * abb.price).toBeCloseTo(0.3 + 1.5, 12);
+    // How its parts would be cooked is not how the mix is.
+    expect(abb.boiledL).toBe(0);
+  });
+
+  test("that hold themselves are named, and have figures all the same", () => {
+    const foods = [
+      food("x", { energyKcal: 400 }),
+      food("m", {
+        parts: [
+          { foodId: "n", massG: 10 },
+          { foodId: "x", massG: 10 },
+        ],
+      }),
+      food("n", {
+        parts: [
+          { foodId: "m", massG: 10 },
+          { foodId: "gone", massG: 5 },
+        ],
+      }),
+    ];
+    expect(selfHolding(foods)).toEqual(["m", "n"]);
+    expect(selfHolding(startingFoods())).toEqual([]);
+    for (const figures of buildPantry(foods).values())
+      for (const value of Object.values(figures)) expect(Number.isFinite(value)).toBe(true);
+  });
+});
+
+describe("a menu's day", () => {
+  const foods = [food("fat", { energyKcal: 800 }), food("bread", { energyKcal: 250 }), food("tea", {})];
+  const items = fc.array(
+    fc.record({
+      foodId: fc.constantFrom("fat", "bread", "tea", "gone"),
+      massG: fc.integer({ min: 0, max: 300 }),
+      grows: fc.boolean(),
+    }),
+    { maxLength: 4 },
+  );
+  const menus = fc.record({ breakfast: items, way: items, dinner: items, drinks: items });
+
+  test("meets the need where something grows and it is not far beyond, and its meals add up", () => {
+    fc.assert(
+      fc.property(menus, fc.integer({ min: 500, max: 6000 }), (meals, needKcal) => {
+        const figures = menuFigures({ id: "m", name: "m", meals }, buildPantry(foods));
+        const { energyKcal, scale, meals: eaten, shares } = dayMenu(figures, needKcal);
+        const { fixed, growing } = figures.all;
+        const least = fixed.energyKcal;
+        const most = fixed.energyKcal + MOST_SCALE * growing.energyKcal;
+        expect(energyKcal).toBeCloseTo(Math.min(most, Math.max(least, needKcal)), 6);
+        expect(scale).toBeGreaterThanOrEqual(0);
+        const sum = eaten.breakfast.massG + eaten.way.massG + eaten.dinner.massG;
+        expect(sum).toBeCloseTo(fixed.massG + scale * growing.massG, 6);
+        if (energyKcal > 0) expect(shares.breakfast + shares.way + shares.dinner).toBeCloseTo(1, 9);
+      }),
+    );
+  });
+
+  test("a day's own menu goes before its leg's, that before a cold day's, that before the usual one", () => {
+    const row = (id: string) => ({
+      id,
+      name: id,
+      meals: { breakfast: [], way: [{ foodId: "fat", massG: 100, grows: true }], dinner: [], drinks: [] },
+    });
+    const menus = ["u", "c", "l", "d"].map(row);
+    const plan = menuPlan(
+      {
+        usualId: "u",
+        coldId: "c",
+        coldBelowC: 3,
+        legs: [{ fromStopId: "s", menuId: "l" }],
+        days: [{ date: "2027-05-01", menuId: "d" }],
+      },
+      menus,
+      foods,
+    )!;
+    const may1 = 20_939;
+    expect(menuOn(plan, "s", may1, 0).id).toBe("d");
+    expect(menuOn(plan, "s", may1 + 1, 0).id).toBe("l");
+    expect(menuOn(plan, "t", may1 + 1, 3).id).toBe("c");
+    expect(menuOn(plan, "t", may1 + 1, 3.1).id).toBe("u");
+    // A menu that feeds nobody is none.
+    expect(menuPlan({ usualId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods)).toBeUndefined();
+  });
+});
