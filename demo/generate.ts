@@ -3,7 +3,16 @@
  * Places go into the plan where the application's own reader finds them on the recorded track.
  */
 import { writeFileSync } from "node:fs";
-import { buildProfile, locate, mendTracks, PLAN_VERSION, readGpx, readPlanFile } from "@gepack/core";
+import {
+  buildProfile,
+  locate,
+  mendTracks,
+  PLAN_VERSION,
+  readGpx,
+  readPlanFile,
+  startingFoods,
+  startingMenus,
+} from "@gepack/core";
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
@@ -80,6 +89,7 @@ const plan = {
         reserveFraction: 0.08,
         wrapperFraction: 0.03,
       },
+      menus: { usualId: "menu-cooked", coldId: "menu-cold" },
       water: { ratePerKmL: 0.11, dinnerL: 0.5, nightL: 0.3, breakfastL: 0.4, reserveFraction: 0.1 },
       stove: { fuel: "gas-canister", boilsPerDay: 2, boilL: 0.5, containerNetG: 110, containerEmptyG: 102 },
     },
@@ -101,6 +111,7 @@ const plan = {
         reserveFraction: 0.08,
         wrapperFraction: 0.03,
       },
+      menus: { usualId: "menu-soaked" },
       water: { ratePerKmL: 0.125, dinnerL: 0.4, nightL: 0.4, breakfastL: 0.3, reserveFraction: 0.1 },
       stove: { fuel: "none", boilsPerDay: 0, boilL: 0 },
     },
@@ -149,6 +160,8 @@ const plan = {
   },
   kit,
   devices: buildDevices(kit),
+  foods: startingFoods(),
+  menus: startingMenus(),
 };
 
 const { value, problems } = readPlanFile(plan);

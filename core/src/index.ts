@@ -15,13 +15,32 @@ export type { SleepKit } from "./warmth/sleep.ts";
 export { checkFigures, type Check, type CheckCode } from "./checks/index.ts";
 export type { FigureUnit, Severity } from "./checks/check.ts";
 export type { Carry } from "./provision/water.ts";
+export { buildPantry, NO_FOOD, plusFood, selfHolding, type FoodFigures, type Pantry } from "./food/figures.ts";
+export { DAY_MEALS, dayMenu, menuFigures, type DayMeal, type DayMenu } from "./food/menu.ts";
+export { fillBag, type Filled, type FillLimits, type Impossible, type Limit, type Portion } from "./food/fillBag.ts";
+export { startingFoods, startingMenus } from "./food/starting.ts";
+export {
+  isSold,
+  legBags,
+  shoppingLists,
+  supplierAt,
+  type BagItem,
+  type LegBag,
+  type ShoppingItem,
+  type ShoppingList,
+  type Supplier,
+} from "./bag/legBag.ts";
+export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
 export {
   ACCESS,
+  BOUGHT_IN,
   DEVICE_KINDS,
+  EATEN,
   FINISH_ID,
   FOOD_BY,
   FUELS,
   LACKS,
+  MEALS,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -52,9 +71,15 @@ export {
   type ClimateStation,
   type DayRules,
   type Device,
+  type FillSettings,
+  type Food,
   type Forecast,
   type ForecastDay,
   type Hiker,
+  type Meal,
+  type Menu,
+  type MenuChoice,
+  type MenuItem,
   type PaceSettings,
   type Piece,
   type Pin,

@@ -71,7 +71,6 @@ function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker): FillLimits 
     mealFractions: MEAL_FRACTIONS,
     mostFatFraction: fill.mostFatFraction,
     mostVolumeL: kit.canisterL > 0 ? kit.canisterL : undefined,
-    leastKinds: fill.leastKinds,
   };
 }
 

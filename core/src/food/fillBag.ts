@@ -1,10 +1,10 @@
 /**
  * The bag that fills itself: whole portions of foods, so that a target of energy is met at the least mass, money or
- * cooking within limits. An integer programme, solved exactly by branch and bound (Land & Doig 1960) on the simplex;
- * `proven` says whether the search came to its end.
+ * cooking within limits. An integer programme; `proven` says whether its search came to the end: then no bag is better
+ * by a gram, a hundredth of money or a tenth of a minute.
  */
-import { solve } from "yalps";
 import { NO_FOOD, plusFood, type FoodFigures } from "./figures.ts";
+import { solveWhole } from "./integerProgram.ts";
 import { DAY_MEALS, type DayMeal } from "./menu.ts";
 
 /** A portion of a food, and how many there may be. */
@@ -56,10 +56,11 @@ export interface Filled {
   items: { foodId: string; count: number }[];
   figures: FoodFigures;
   minutes: number;
-  /** Limits without which it would be better yet. */
+  /** Limits that cost something, by their dual prices where portions need not be whole. */
   binding: Limit[];
-  /** Nothing is better within the limits. */
+  /** Nothing is better within the limits, but for the grain; else by no more than the gap. */
   proven: boolean;
+  gap: number;
 }
 
 export interface Impossible {
@@ -71,9 +72,6 @@ export interface Impossible {
 
 // Atwater's factor, as on labels.
 const KCAL_PER_G_FAT = 9;
-const PATIENCE_MS = 2500;
-/** A gram, a hundredth of money or a tenth of a minute better is better. */
-const BETTER = 1e-3;
 
 /** A bound on a sum over portions. */
 interface Rule {
@@ -87,27 +85,13 @@ export function fillBag(portions: readonly Portion[], limits: FillLimits): Fille
   const rules = rulesOf(limits);
   const best = solved(portions, limits.least, rules);
   if (!best) return impossible(portions, limits.least, rules);
-  const binding = rules.filter((rule) => {
-    if (rule.limit === "energy" || slackOf(rule, best.counts, portions) > largestStep(rule, portions)) return false;
-    const without = solved(
-      portions,
-      limits.least,
-      rules.filter((other) => other !== rule),
-    );
-    return without !== undefined && without.cost < best.cost - BETTER;
-  });
-  const free = portions.map((portion) => ({ ...portion, most: Infinity }));
-  const capped = portions.some(({ most }, i) => best.counts[i]! >= most);
-  const uncapped = capped ? solved(free, limits.least, rules) : undefined;
   return {
     items: portions.flatMap(({ foodId }, i) => (best.counts[i]! > 0 ? [{ foodId, count: best.counts[i]! }] : [])),
     figures: portions.reduce((sum, { figures }, i) => plusFood(sum, figures, best.counts[i]), NO_FOOD),
     minutes: portions.reduce((sum, { minutes }, i) => sum + minutes * best.counts[i]!, 0),
-    binding: [
-      ...binding.map(({ limit }) => limit),
-      ...(uncapped && uncapped.cost < best.cost - BETTER ? (["portions"] as const) : []),
-    ],
-    proven: best.proven,
+    binding: best.binding,
+    proven: best.gap === 0,
+    gap: best.gap,
   };
 }
 
@@ -140,7 +124,8 @@ interface Solved {
   /** Parallel to the portions. */
   counts: number[];
   cost: number;
-  proven: boolean;
+  gap: number;
+  binding: Limit[];
 }
 
 /** Mass breaks ties of money and of cooking, so that nothing is carried for nothing. */
@@ -151,66 +136,56 @@ const COST: Readonly<Record<Least, (portion: Portion) => number>> = {
   cooking: ({ figures, minutes }) => minutes + 10 * figures.boiledL + TIE * figures.massG,
 };
 
+/** A gram, a hundredth of money, a tenth of a minute: what differs by less is equal. */
+const GRAIN: Readonly<Record<Least, number>> = { mass: 1, money: 0.01, cooking: 0.1 };
+const MOST_NODES = 2500;
+const DEAR = 1e-6;
+/** No bag of one food is larger. */
+const MOST_PORTIONS = 1000;
+
 /** Undefined where nothing keeps to the rules. */
 function solved(portions: readonly Portion[], least: Least, rules: readonly Rule[]): Solved | undefined {
-  const cost = COST[least];
-  const constraints = new Map<string, { min?: number; max?: number }>();
-  const variables = new Map<string, Map<string, number>>();
+  const cost = portions.map(COST[least]);
   const kinds = rules.find(({ limit }) => limit === "kinds");
-  for (const { limit, min, max } of rules)
-    constraints.set(limit, { ...(min === undefined ? {} : { min }), ...(max === undefined ? {} : { max }) });
-  const integers = new Set<string>();
-  const binaries = new Set<string>();
-  for (const [i, portion] of portions.entries()) {
-    const row = new Map([
-      ["cost", cost(portion)],
-      [`count ${i}`, 1],
-    ]);
-    for (const { limit, of } of rules) {
-      const value = of(portion);
-      if (value !== 0) row.set(limit, value);
-    }
-    const { least: from, most: to } = portion;
-    if (from > 0 || Number.isFinite(to))
-      constraints.set(`count ${i}`, { min: from, ...(Number.isFinite(to) ? { max: to } : {}) });
-    variables.set(`${i}`, row);
-    integers.add(`${i}`);
-    if (!kinds) continue;
-    // A kind counts where there is one of it.
-    row.set(`kind ${i}`, 1);
-    constraints.set(`kind ${i}`, { min: 0 });
-    variables.set(
-      `kind ${i}`,
-      new Map([
-        ["kinds", 1],
-        [`kind ${i}`, -1],
-      ]),
-    );
-    binaries.add(`kind ${i}`);
+  // A kind counts, by a column of its own, where there is one of it.
+  const wide = kinds ? 2 * portions.length : portions.length;
+  const row = (of: (i: number) => number): number[] => Array.from({ length: wide }, (_, i) => of(i));
+  const rows = rules
+    .filter((rule) => rule !== kinds)
+    .map(({ min, max, of }) => {
+      const sign = max === undefined ? 1 : -1;
+      const sums = row((i) => (i < portions.length ? sign * of(portions[i]!) : 0));
+      return { of: sums, atLeast: sign * (min ?? max!) };
+    });
+  if (kinds) {
+    rows.push({ of: row((i) => (i < portions.length ? 0 : 1)), atLeast: kinds.min! });
+    for (let k = 0; k < portions.length; k++)
+      rows.push({ of: row((i) => (i === k ? 1 : i === portions.length + k ? -1 : 0)), atLeast: 0 });
   }
-  const solution = solve(
-    { direction: "minimize", objective: "cost", constraints, variables, integers, binaries },
-    { tolerance: 0, timeout: PATIENCE_MS, maxIterations: Infinity },
-  );
-  if (Number.isNaN(solution.result)) return undefined;
-  const counts = portions.map(() => 0);
-  for (const [key, value] of solution.variables) if (!key.startsWith("kind")) counts[Number(key)] = Math.round(value);
-  const total = portions.reduce((sum, portion, i) => sum + counts[i]! * cost(portion), 0);
-  return { counts, cost: total, proven: solution.status === "optimal" };
+  const answer = solveWhole({
+    cost: row((i) => cost[i] ?? 0),
+    least: row((i) => portions[i]?.least ?? 0),
+    most: row((i) => (i < portions.length ? Math.min(portions[i]!.most, MOST_PORTIONS) : 1)),
+    rows: rows.map(normal),
+    grain: GRAIN[least],
+    mostNodes: MOST_NODES,
+  });
+  if (!answer) return undefined;
+  const named = [...rules.filter((rule) => rule !== kinds), ...(kinds ? [kinds] : [])];
+  const dear = named.flatMap(({ limit }, r) => (limit !== "energy" && answer.duals[r]! > DEAR ? [limit] : []));
+  const capped = portions.some((_, i) => answer.atMost[i]);
+  return {
+    counts: answer.values.slice(0, portions.length),
+    cost: answer.cost,
+    gap: answer.gap,
+    binding: capped ? [...dear, "portions"] : dear,
+  };
 }
 
-/** How far a sum is from its bound. */
-function slackOf({ limit, min, max, of }: Rule, counts: readonly number[], portions: readonly Portion[]): number {
-  const sum =
-    limit === "kinds"
-      ? counts.filter((count) => count > 0).length
-      : portions.reduce((all, portion, i) => all + counts[i]! * of(portion), 0);
-  return Math.min(min === undefined ? Infinity : sum - min, max === undefined ? Infinity : max - sum);
-}
-
-/** Further than one portion away a bound cannot hold anything back. */
-function largestStep({ limit, of }: Rule, portions: readonly Portion[]): number {
-  return limit === "kinds" ? 1 : Math.max(...portions.map((portion) => Math.abs(of(portion))));
+/** Sums of kilocalories beside sums of litres: each row by its largest number. */
+function normal({ of, atLeast }: { of: number[]; atLeast: number }): { of: number[]; atLeast: number } {
+  const largest = Math.max(...of.map(Math.abs)) || 1;
+  return { of: of.map((value) => value / largest), atLeast: atLeast / largest };
 }
 
 function impossible(portions: readonly Portion[], least: Least, rules: readonly Rule[]): Impossible {

@@ -86,7 +86,6 @@ export const fillSchema = z.looseObject({
   proteinGPerKg: amount("g/kg", 0, 4).default(1.2),
   /** Share of the energy that may come from fat. */
   mostFatFraction: fraction(0.1, 1).default(0.5),
-  leastKinds: z.number().int().min(1).max(40).meta({ unit: "" }).default(8),
   /** Portions of one food a day. */
   /** Tags of what one does not eat. */
   without: z.array(label).max(20).default([]),

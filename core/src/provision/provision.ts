@@ -13,6 +13,9 @@ import { restingKcalPerDay } from "./needs.ts";
 import type { HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
 import { drunkLitres, type Carry } from "./water.ts";
 
+/** Nobody boils less at once. */
+const LEAST_BOIL_L = 0.1;
+
 /** Grain of the state, see `SupplyState`: ten grams of body, a gram of fuel, a kilocalorie. */
 const GRAIN = { massKg: 0.01, fuelG: 1, energyKcal: 1 } as const;
 const grained = (value: number, grain: number): number => Math.round(value / grain) * grain;
@@ -272,7 +275,7 @@ class Tally {
     const { schools, stove } = needs;
     const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
     const wanted =
-      litres === undefined || stove.boilL === 0 ? (stove.boilsPerDay / 2) * halfDays : litres / stove.boilL;
+      litres === undefined ? (stove.boilsPerDay / 2) * halfDays : litres / Math.max(stove.boilL, LEAST_BOIL_L);
     const boils = stove.fuel === "none" ? 0 : wanted;
     const heightM = ground.profile.heightM[part.endNode]!;
     const fuelG =
