@@ -18,7 +18,7 @@ export type { Carry } from "./provision/water.ts";
 export { buildPantry, NO_FOOD, plusFood, selfHolding, type FoodFigures, type Pantry } from "./food/figures.ts";
 export { DAY_MEALS, dayMenu, menuFigures, type DayMeal, type DayMenu } from "./food/menu.ts";
 export { fillBag, type Filled, type FillLimits, type Impossible, type Limit, type Portion } from "./food/fillBag.ts";
-export { startingFoods, startingMenus } from "./food/starting.ts";
+export { pantryFoodOf, startingFoods, startingMenus } from "./food/starting.ts";
 export {
   isSold,
   legBags,
@@ -30,6 +30,7 @@ export {
   type ShoppingList,
   type Supplier,
 } from "./bag/legBag.ts";
+export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
 export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
 export {
   ACCESS,

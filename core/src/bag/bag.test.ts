@@ -67,7 +67,9 @@ describe("on a trail with a small shop, none, and a full one", () => {
 
   test("what a small shop does not have is named, and the box of another stop brings it all", () => {
     const missing = bags[1]!.items.filter(({ nowhereG }) => nowhereG > 0).map(({ food }) => food.id);
-    expect(missing).toContain("mix-porridge");
+    expect(missing).toContain("mix-lentil-rice");
+    // Its parts are all on the shelf.
+    expect(missing).not.toContain("mix-porridge");
     expect(missing).not.toContain("flat-bread");
     const posted = withMenus({
       stops: [stopOf("small", 70_000, { nights: 1, services: ["shop-small", "post", "bed"], foodBy: "drop" })],
@@ -77,13 +79,19 @@ describe("on a trail with a small shop, none, and a full one", () => {
   });
 
   test("lists sum over hikers, in whole packs, and cost what the items cost", () => {
-    const lists = shoppingLists([bags, bags]);
+    const lists = shoppingLists([bags, bags], foods);
     const [small] = lists.filter(({ stopId }) => stopId === "small");
     const bread = small!.bought.find(({ food }) => food.id === "flat-bread")!;
     const once = bags[1]!.items.find(({ food }) => food.id === "flat-bread")!;
     expect(bread.massG).toBeCloseTo(2 * once.boughtG, 9);
     expect(bread.packs).toBe(Math.ceil((2 * once.boughtG) / bread.food.packG!));
     expect(bread.price).toBeCloseTo((2 * once.boughtG * bread.food.price) / 100, 9);
+    // A mix is bought as its parts: as much in all.
+    const porridge = bags[1]!.items.find(({ food }) => food.id === "mix-porridge")!;
+    expect(small!.mixes).toContainEqual({ id: "mix-porridge", massG: expect.closeTo(2 * porridge.boughtG, 6) });
+    const boughtG = bags[1]!.items.reduce((sum, item) => sum + item.boughtG, 0);
+    expect(small!.bought.reduce((sum, item) => sum + item.massG, 0)).toBeCloseTo(2 * boughtG, 6);
+    expect(small!.bought.map(({ food }) => food.id)).not.toContain("mix-porridge");
   });
 
   test("a filled bag is met by the menu made of it", () => {

@@ -28,11 +28,12 @@ export function legFill(
   const hiker = plan.hikers[who]!;
   const row = legs[leg]!.hikers[who]!;
   const supplier = supplierAt(plan, legs[leg]!.fromStopId);
+  const foods = new Map(plan.foods.map((food) => [food.id, food]));
   const leftOut: LegFill["leftOut"] = [];
   const portions: Portion[] = [];
   const days = Math.max(1, row.food.mealDays);
   for (const food of plan.foods) {
-    const why = outOfReach(food, hiker, supplier);
+    const why = outOfReach(food, hiker, supplier, foods);
     if (why) leftOut.push({ food, why });
     else if (pantry.get(food.id)!.energyKcal > 0) portions.push(portionOf(food, hiker, days, pantry));
   }
@@ -43,10 +44,20 @@ function outOfReach(
   food: Food,
   { stove, fill }: Hiker,
   supplier: Supplier,
+  foods: ReadonlyMap<string, Food>,
 ): "not-sold" | "no-stove" | "tag" | undefined {
-  if (!isSold(food, supplier)) return "not-sold";
+  if (!isSold(food, supplier, foods)) return "not-sold";
   if (stove.fuel === "none" && food.eaten === "boiled") return "no-stove";
-  return food.tags.some((tag) => fill.without.includes(tag)) ? "tag" : undefined;
+  return tagsOf(food, foods, []).some((tag) => fill.without.includes(tag)) ? "tag" : undefined;
+}
+
+/** A mix has the tags of all its parts, but for those that say what it is free of: they hold for one part alone. */
+function tagsOf(food: Food, foods: ReadonlyMap<string, Food>, within: readonly Food[]): string[] {
+  const parts = food.parts.flatMap(({ foodId }) => {
+    const part = foods.get(foodId);
+    return part && !within.includes(part) ? tagsOf(part, foods, [...within, food]) : [];
+  });
+  return [...food.tags, ...parts];
 }
 
 function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): Portion {

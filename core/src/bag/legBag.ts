@@ -2,7 +2,7 @@
  * What lies in a hiker's food bag on leaving a stop, food by food: eaten on the leg, eaten on the legs after it where
  * no food comes before them, and the reserve; and where it comes from. Its grams are the plan's own.
  */
-import { NO_FOOD, plusFood, type FoodFigures, type Pantry } from "../food/figures.ts";
+import { buildPantry, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "../food/figures.ts";
 import type { DayMeal } from "../food/menu.ts";
 import { BOUGHT_IN, MEALS } from "../plan/ids.ts";
 import type { Food, Meal, MenuItem, Plan } from "../plan/schema.ts";
@@ -110,7 +110,7 @@ export function legBags(plan: Plan, { legs, days }: Told, who: number, pantry: P
       const freshG = inBagG - leftG;
       const fresh = (here: boolean): number => (here ? freshG : 0);
       const posted = supplier === "posted" || supplier === "home";
-      const sold = !posted && isSold(row, supplier);
+      const sold = !posted && isSold(row, supplier, foods);
       return [
         {
           food: row,
@@ -147,10 +147,23 @@ export function supplierAt(plan: Pick<Plan, "stops">, stopId: string): Supplier 
   return stop ? supplierOf(stop) : "home";
 }
 
-/** A small shop has what small shops have, a full one that and more; the rest comes in a box. */
-export function isSold({ boughtIn }: Pick<Food, "boughtIn">, supplier: Supplier): boolean {
+/**
+ * A small shop has what small shops have, a full one that and more; the rest comes in a box. A mix is to be had where
+ * all its parts are.
+ */
+export function isSold(
+  food: Pick<Food, "boughtIn" | "parts">,
+  supplier: Supplier,
+  foods: ReadonlyMap<string, Food>,
+  within: readonly unknown[] = [],
+): boolean {
+  if (food.parts.length > 0)
+    return food.parts.every(({ foodId }) => {
+      const part = foods.get(foodId);
+      return !part || within.includes(part) || isSold(part, supplier, foods, [...within, food]);
+    });
   const most = { smallShop: "shop-small", fullShop: "shop-full", posted: "home", home: "home" } as const;
-  return BOUGHT_IN.indexOf(boughtIn) <= BOUGHT_IN.indexOf(most[supplier]);
+  return BOUGHT_IN.indexOf(food.boughtIn) <= BOUGHT_IN.indexOf(most[supplier]);
 }
 
 export interface ShoppingItem {
@@ -164,38 +177,60 @@ export interface ShoppingItem {
 export interface ShoppingList {
   stopId: string;
   legIndex: number;
+  /** Made of what is bought there. */
+  mixes: { id: string; massG: number }[];
   bought: ShoppingItem[];
   box: ShoppingItem[];
   nowhere: ShoppingItem[];
 }
 
-/** For all hikers together: what is bought where each leg begins, and what the box there brings. */
-export function shoppingLists(bags: readonly (readonly LegBag[])[]): ShoppingList[] {
+/** For all hikers together: what is bought where each leg begins, mixes by their parts, and what the box there brings. */
+export function shoppingLists(bags: readonly (readonly LegBag[])[], foods: readonly Food[]): ShoppingList[] {
+  const known = new Map(foods.map((food) => [food.id, food]));
   const byLeg = new Map<number, LegBag[]>();
   for (const bag of bags.flat()) byLeg.set(bag.legIndex, [...(byLeg.get(bag.legIndex) ?? []), bag]);
   return [...byLeg.values()]
     .sort((a, b) => a[0]!.legIndex - b[0]!.legIndex)
-    .map((all) => ({
-      stopId: all[0]!.fromStopId,
-      legIndex: all[0]!.legIndex,
-      bought: summed(all, "boughtG"),
-      box: summed(all, "boxG"),
-      nowhere: summed(all, "nowhereG"),
-    }));
+    .map((all) => {
+      const grams = (from: "boughtG" | "boxG" | "nowhereG"): Grams => {
+        const sums: Grams = new Map();
+        for (const { items } of all) for (const item of items) if (item[from] > 0) add(sums, item.food.id, item[from]);
+        return sums;
+      };
+      const bought: Grams = new Map();
+      for (const [id, massG] of grams("boughtG")) addParts(bought, id, massG, known, []);
+      return {
+        stopId: all[0]!.fromStopId,
+        legIndex: all[0]!.legIndex,
+        mixes: [...grams("boughtG")].flatMap(([id, massG]) => (known.get(id)!.parts.length > 0 ? [{ id, massG }] : [])),
+        bought: listed(bought, known),
+        box: listed(grams("boxG"), known),
+        nowhere: listed(grams("nowhereG"), known),
+      };
+    });
 }
 
-function summed(bags: readonly LegBag[], from: "boughtG" | "boxG" | "nowhereG"): ShoppingItem[] {
-  const sums = new Map<string, ShoppingItem>();
-  for (const { items } of bags)
-    for (const item of items) {
-      const massG = item[from];
-      if (massG <= 0) continue;
-      const known = sums.get(item.food.id);
-      const allG = (known?.massG ?? 0) + massG;
-      const { packG } = item.food;
-      const packs = packG === undefined ? undefined : Math.ceil(allG / packG - 1e-9);
-      const price = (known?.price ?? 0) + (item.figures.price * massG) / item.massG;
-      sums.set(item.food.id, { food: item.food, massG: allG, packs, price });
-    }
-  return [...sums.values()].sort((a, b) => b.massG - a.massG);
+/** A mix is bought as what it is made of. */
+function addParts(
+  into: Grams,
+  id: string,
+  massG: number,
+  foods: ReadonlyMap<string, Food>,
+  within: readonly string[],
+): void {
+  const parts = (foods.get(id)?.parts ?? []).filter(({ foodId }) => foods.has(foodId) && !within.includes(foodId));
+  const all = parts.reduce((sum, part) => sum + part.massG, 0);
+  if (all <= 0) add(into, id, massG);
+  else for (const part of parts) addParts(into, part.foodId, (massG * part.massG) / all, foods, [...within, id]);
+}
+
+function listed(grams: Grams, foods: ReadonlyMap<string, Food>): ShoppingItem[] {
+  const pantry = buildPantry([...foods.values()]);
+  const items = [...grams].flatMap(([id, massG]): ShoppingItem[] => {
+    const food = foods.get(id);
+    if (!food) return [];
+    const packs = food.packG === undefined ? undefined : Math.ceil(massG / food.packG - 1e-9);
+    return [{ food, massG, packs, price: massG * pantry.get(id)!.price }];
+  });
+  return items.sort((a, b) => b.massG - a.massG);
 }

@@ -93,9 +93,7 @@ function explainFood({ hiker, row }: WhyContext): Derivation {
   const { food } = row;
   const covered = 1 - hiker.food.shortfallFraction;
   const byMenu = food.proteinG !== undefined && food.eatenKg > 0;
-  const ownKcalPerKg = byMenu
-    ? food.menuKcal / food.eatenKg / food.densityFactor
-    : hiker.food.densityKcalPerG * 1000;
+  const ownKcalPerKg = byMenu ? food.menuKcal / food.eatenKg / food.densityFactor : hiker.food.densityKcalPerG * 1000;
   const eaten = quotient(
     "food-eaten",
     food.eatenKg,

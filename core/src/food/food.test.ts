@@ -1,6 +1,7 @@
 /** Foods, mixes and menus: figures add up, whatever they are made of. */
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { MEALS } from "../plan/ids.ts";
 import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
 import { buildPantry, selfHolding } from "./figures.ts";
 import { dayMenu, menuFigures, menuOn, menuPlan, MOST_SCALE } from "./menu.ts";
@@ -19,9 +20,7 @@ describe("the pantry one begins with", () => {
     expect(ids.size).toBe(foods.length);
     const named = [
       ...foods.flatMap(({ parts }) => parts.map(({ foodId }) => foodId)),
-      ...startingMenus().flatMap(({ meals }) =>
-        Object.values(meals).flatMap((rows) => rows.map(({ foodId }) => foodId)),
-      ),
+      ...startingMenus().flatMap(({ meals }) => MEALS.flatMap((meal) => meals[meal].map(({ foodId }) => foodId))),
     ];
     expect(named.filter((id) => !ids.has(id))).toEqual([]);
   });

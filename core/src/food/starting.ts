@@ -209,6 +209,11 @@ function usualMeal(id: string): Meal {
   return "way";
 }
 
+/** A food with what is not given at its defaults. */
+export function pantryFoodOf(fields: Pick<Food, "id" | "name"> & Partial<Food>): Food {
+  return pantryFoodSchema.parse(fields);
+}
+
 /** A fresh copy, so that nobody edits what others begin with. */
 export function startingFoods(): Food[] {
   const foods = ROWS.map(

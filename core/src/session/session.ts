@@ -124,7 +124,11 @@ function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
   return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
 }
 
-function menusOf({ choice, menus, foods }: Pick<Plan, "menus" | "foods"> & { choice: MenuChoice }): MenuPlan | undefined {
+function menusOf({
+  choice,
+  menus,
+  foods,
+}: Pick<Plan, "menus" | "foods"> & { choice: MenuChoice }): MenuPlan | undefined {
   return menuPlan(choice, menus, foods);
 }
 
@@ -271,16 +275,7 @@ export class Session {
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
     const needs = hikers.map((hiker, h) =>
-      stage.needs(
-        needsOf(
-          hiker,
-          schools[h]!,
-          this.part(`body ${h}`, bodyOf(hiker)),
-          waters[h],
-          menus[h],
-        ),
-        h,
-      ),
+      stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker)), waters[h], menus[h]), h),
     );
     const sampled = stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace });
     return {

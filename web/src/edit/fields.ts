@@ -19,8 +19,19 @@ const KINDS: Record<string, QuantityKind> = { kg: "mass", g: "smallMass", L: "vo
 // prettier-ignore
 const DIGITS: Record<string, number> = {
   h: 1, days: 1, clock: 1, "km/h": 1, "L/km": 3, "L/h": 2, "kcal/g": 2, "g/boil": 1, "kg/L": 2, K: 1, R: 1, Wh: 1, "m/s": 2, "m deep": 2, "": 1,
+  "g/100 g": 1, "L/100 g": 2, "money/100 g": 2, "g/kg": 1, min: 0,
 };
-const SUFFIX: Record<string, string> = { fraction: "%", clock: "o’clock", R: "", "m deep": "m" };
+const SUFFIX: Record<string, string> = {
+  fraction: "%",
+  clock: "o’clock",
+  R: "",
+  "m deep": "m",
+  "g/100 g": "g",
+  "kcal/100 g": "kcal",
+  "mg/100 g": "mg",
+  "L/100 g": "L",
+  "money/100 g": "",
+};
 
 const known = new Map<string, Shown>();
 

@@ -7,7 +7,7 @@ export interface Station {
   name: string;
   href: string;
   /** Stations of one group stand together; a hairline parts the groups. The gear stands at the end, alone. */
-  group: "ground" | "walk" | "pack" | "gear";
+  group: "ground" | "walk" | "supply" | "pack" | "gear";
   /** Parts of a station, each with an address of its own: `?part=`. */
   parts?: readonly { id: string; name: string }[];
 }
@@ -17,6 +17,7 @@ export const STATIONS = [
   { id: "season", name: "Season", href: "/season/", group: "ground" },
   { id: "days", name: "Days", href: "/days/", group: "walk" },
   { id: "stops", name: "Stops", href: "/stops/", group: "walk" },
+  { id: "food", name: "Food", href: "/food/", group: "supply" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {
@@ -28,7 +29,7 @@ export const STATIONS = [
       { id: "trip", name: "Trip and people" },
       { id: "models", name: "Models" },
       { id: "units", name: "Units" },
-      { id: "food", name: "Food" },
+      { id: "need", name: "Need and stove" },
       { id: "water", name: "Water" },
       { id: "power", name: "Power" },
     ],

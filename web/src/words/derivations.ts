@@ -20,6 +20,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   covered: "Covered after the planned shortfall",
   density: "Energy density",
   "own-density": "Energy density of your food",
+  "menu-density": "Energy density of the menus’ items",
   "shop-density": "Of that, where the food comes from",
   water: "Water to the first source",
   fuel: "Fuel",
@@ -133,6 +134,7 @@ const RULES: Record<string, string> = {
   thermic: "10 % of the rest, once.",
   "cold-allowance": "Per 10 K that the day's mean is below freezing; a stated allowance, editable.",
   "own-setting": "Your setting.",
+  menus: "The menus eaten on the leg, scaled to each day’s need.",
   "snow-or-ice": "Taken at sources that are snow, or frozen on days without thaw.",
   "heat-rule": "As on the way: from 1 at 20 °C to 2 at 32 °C, by the middle of the day's high and the night's low.",
   "cautious-lapse":

@@ -68,6 +68,8 @@ export interface Calculator {
   sortPlaces: (args: JobArgs<"sortPlaces">) => Promise<JobAnswer<"sortPlaces">>;
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
   simulateOn: (args: JobArgs<"simulateOn">) => Promise<JobAnswer<"simulateOn">>;
+  readFoods: (args: JobArgs<"readFoods">) => Promise<JobAnswer<"readFoods">>;
+  fillBag: (args: JobArgs<"fillBag">) => Promise<JobAnswer<"fillBag">>;
   plane: (args: JobArgs<"plane">) => Promise<JobAnswer<"plane">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
   readStored: (args: JobArgs<"readStored">) => Promise<JobAnswer<"readStored">>;
@@ -181,6 +183,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     sortPlaces: (args) => side().job("sortPlaces", args),
     locateOn: (args) => side().job("locateOn", args),
     simulateOn: (args) => side().job("simulateOn", args),
+    readFoods: (args) => side().job("readFoods", args),
+    fillBag: (args) => side().job("fillBag", args),
     plane: (args) => side().job("plane", args),
     readPlan: (args) => side().job("readPlan", args),
     readStored: (args) => live.job("readStored", args),

@@ -7,8 +7,10 @@ import {
   buildProfile,
   compareSchools,
   computePlan,
+  fillBag,
   locate,
   mendTracks,
+  readFoodTable,
   refused,
   searchStops,
   Session,
@@ -16,9 +18,14 @@ import {
   stopChoices,
   sweepStarts,
   waysThere,
+  type Basis,
   type ClimateStation,
+  type Filled,
+  type FillLimits,
+  type FoodTable,
   type Goal,
   type Hiker,
+  type Impossible,
   type WayThere,
   type CoarseRow,
   type CoarseTrack,
@@ -29,6 +36,7 @@ import {
   type PartChoice,
   type Plan,
   type PlanFile,
+  type Portion,
   type Profile,
   type Question,
   type Reading,
@@ -246,6 +254,30 @@ export function createJobs(beat?: () => void) {
     }): Promise<SortedKind[][]> {
       const { sortWaypoint } = await import("./readers.ts");
       return places.map((words) => sortWaypoint(words, own));
+    },
+
+    /** Foods out of a table. */
+    async readFoods({ file, name, basis }: NamedFile & { basis?: Basis }): Promise<FoodTable> {
+      const { readTable } = await import("./readTable.ts");
+      const table = await readTable({ file, name });
+      if (!table?.value)
+        return {
+          foods: [],
+          basis: basis ?? "per-100",
+          problems: table?.problems ?? [
+            {
+              severity: "error",
+              place: name,
+              sentence: "This is no table: a CSV or a spreadsheet with a line of heads is read.",
+            },
+          ],
+        };
+      return readFoodTable(table.value.rows, () => `food-${crypto.randomUUID()}`, basis);
+    },
+
+    /** A bag filled within its limits. */
+    fillBag({ portions, limits }: { portions: readonly Portion[]; limits: FillLimits }): Filled | Impossible {
+      return fillBag(portions, limits);
     },
 
     /** Where places lie on a track that is not the plan's yet. */

@@ -5,7 +5,7 @@ import { CheckList } from "../../ui/CheckList.tsx";
 import { checkStation, distinct } from "../../words/checks/index.ts";
 import { stationOf } from "../registry.ts";
 import type { ScreenProps } from "../Screen.tsx";
-import { Food } from "./Food.tsx";
+import { Need } from "./Need.tsx";
 import { Models } from "./Models.tsx";
 import { People } from "./People.tsx";
 import { Power } from "./Power.tsx";
@@ -18,7 +18,7 @@ const SCREENS: Record<string, ComponentType<ScreenProps>> = {
   trip: TripAndPeople,
   models: Models,
   units: Units,
-  food: Food,
+  need: Need,
   water: Water,
   power: Power,
 };

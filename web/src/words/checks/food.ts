@@ -6,7 +6,7 @@ import { checkWords } from "./words.ts";
 export const foodWords = checkWords({
   "food-below-resting": {
     mark: "hungry",
-    station: "trip",
+    station: "food",
     sentence: (check, say) =>
       `The menu gives ${say.kcal(check.have)} a day, less than the ${say.kcal(check.limit)} a body needs at rest.`,
     mends: (check, on) =>
@@ -14,11 +14,11 @@ export const foodWords = checkWords({
   },
   "menu-below-need": {
     mark: "menu",
-    station: "trip",
+    station: "food",
     sentence: (check, say) =>
       `The menu of this leg covers ${say.percent(check.have)} of what is burned; under ${say.percent(check.limit)} it is felt, and over weeks it wears one down.`,
     mends: (check, on) =>
-      mends(noShortfall(on, check.hikerId), advice("Or let the appetite come at once, in Trip, Food.")),
+      mends(noShortfall(on, check.hikerId), advice("Or let the appetite come at once, in Trip, Need and stove.")),
   },
   "canister-missing": {
     mark: "canister",
@@ -27,9 +27,9 @@ export const foodWords = checkWords({
     mends: (check, on) => {
       if (check.legIndex === undefined || check.hikerId === undefined) return [];
       const who = on.plan.hikers.findIndex((hiker) => hiker.id === check.hikerId);
-      const foodKg = on.result.legs[check.legIndex]!.hikers[who]!.food.startKg;
+      const { startKg: foodKg, bulkKgPerL } = on.result.legs[check.legIndex]!.hikers[who]!.food;
       return mends(
-        addHardCanister(on, check.legIndex, check.hikerId, foodKg / on.plan.hikers[who]!.food.bulkKgPerL),
+        addHardCanister(on, check.legIndex, check.hikerId, foodKg / bulkKgPerL),
         advice("The land manager says which canisters are allowed."),
       );
     },
@@ -50,7 +50,7 @@ export const foodWords = checkWords({
   },
   "food-over-canister": {
     mark: "canister",
-    station: "legs",
+    station: "food",
     sentence: (check, say) =>
       `The food takes ${say.L(check.have)}; the hard canister holds ${say.L(check.limit)}. What does not fit has to be eaten on the first days or stored as the land manager says.`,
     mends: (check, on) =>

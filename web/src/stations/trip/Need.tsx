@@ -1,4 +1,4 @@
-/** What is eaten and what it is cooked with, until Food has a station of its own. */
+/** What is eaten and what it is cooked with, the menus apart. */
 import type { Hiker, Plan } from "@gepack/core";
 import { Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
 import { HikerChoice, HikerRows, useHiker } from "./hiker.tsx";
@@ -29,7 +29,7 @@ const FUELS: Record<Hiker["stove"]["fuel"], string> = {
 };
 const GROWING = [0.75, 0.85, 0.95, 1];
 
-export function Food({ plan }: { plan: Plan }) {
+export function Need({ plan }: { plan: Plan }) {
   const hiker = useHiker(plan);
   return (
     <>

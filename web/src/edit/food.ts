@@ -1,0 +1,124 @@
+/** Edits of foods, menus, and of who eats which menu when. */
+import {
+  menuOfBag,
+  pantryFoodOf,
+  startingFoods,
+  startingMenus,
+  type Filled,
+  type Food,
+  type Hiker,
+  type Meal,
+  type Menu,
+  type MenuItem,
+  type Plan,
+} from "@gepack/core";
+import { edit } from "../store/document.ts";
+import { firstName } from "../words/names.ts";
+import { addRow, editRow } from "./rows.ts";
+
+/** The pantry and the menus one begins with, for a plan that has none; everybody eats the one that their stove allows. */
+export function beginPantry(): void {
+  void edit("Food: the pantry to begin with", (draft) => {
+    const plan = draft as Plan;
+    plan.foods.push(...startingFoods().filter(({ id }) => !plan.foods.some((food) => food.id === id)));
+    plan.menus.push(...startingMenus().filter(({ id }) => !plan.menus.some((menu) => menu.id === id)));
+    for (const hiker of plan.hikers)
+      hiker.menus.usualId ??= hiker.stove.fuel === "none" ? "menu-soaked" : "menu-cooked";
+  });
+}
+
+export function addFood(name: string): string {
+  const food = pantryFoodOf({ id: `food-${crypto.randomUUID()}`, name, source: "own" });
+  addRow("foods", `Food: add ${name}`, food);
+  return food.id;
+}
+
+export function editFood({ id, name }: Pick<Food, "id" | "name">, label: string, recipe: (food: Food) => void): void {
+  editRow("foods", id, `${name}: ${label}`, recipe);
+}
+
+export function editMenu({ id, name }: Pick<Menu, "id" | "name">, label: string, recipe: (menu: Menu) => void): void {
+  editRow("menus", id, `${name}: ${label}`, recipe);
+}
+
+export function addItem(menu: Menu, meal: Meal, food: Food): void {
+  editMenu(menu, `add ${food.name}`, ({ meals }) => {
+    const there = meals[meal].find(({ foodId }) => foodId === food.id);
+    if (there) there.massG += food.portionG;
+    else meals[meal].push({ foodId: food.id, massG: food.portionG, grows: true });
+  });
+}
+
+export function changeItem(
+  menu: Menu,
+  meal: Meal,
+  foodId: string,
+  label: string,
+  recipe: (item: MenuItem) => void,
+): void {
+  editMenu(menu, label, ({ meals }) => {
+    const item = meals[meal].find((row) => row.foodId === foodId);
+    if (item) recipe(item);
+  });
+}
+
+export function removeItem(menu: Menu, meal: Meal, { id, name }: Food): void {
+  editMenu(menu, `without ${name}`, ({ meals }) => {
+    meals[meal] = meals[meal].filter(({ foodId }) => foodId !== id);
+  });
+}
+
+/** A menu like another, to change. */
+export function copyMenu(menu: Menu): string {
+  const id = `menu-${crypto.randomUUID()}`;
+  addRow("menus", `Menu: a copy of ${menu.name}`, { ...structuredClone(menu), id, name: `${menu.name}, changed` });
+  return id;
+}
+
+export function chooseMenu(hiker: Hiker, label: string, recipe: (menus: Hiker["menus"]) => void): void {
+  editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, ({ menus }) => recipe(menus));
+}
+
+export function menuForLeg(hiker: Hiker, fromStopId: string, menuId: string | undefined): void {
+  chooseMenu(hiker, "menu of the leg", (menus) => {
+    menus.legs = menus.legs.filter((row) => row.fromStopId !== fromStopId);
+    if (menuId !== undefined) menus.legs.push({ fromStopId, menuId });
+  });
+}
+
+export function menuForDay(hiker: Hiker, date: string, menuId: string | undefined): void {
+  chooseMenu(hiker, `menu of ${date}`, (menus) => {
+    menus.days = menus.days.filter((row) => row.date !== date);
+    if (menuId !== undefined) menus.days.push({ date, menuId });
+  });
+}
+
+export interface FilledLeg {
+  legIndex: number;
+  fromStopId: string;
+  /** The bag by its stop, for a name. */
+  name: string;
+  days: number;
+  filled: Filled;
+}
+
+/** Filled bags as menus of their legs, all in one step. */
+export function takeFilled(hiker: Hiker, legs: readonly FilledLeg[]): void {
+  const label = legs.length === 1 ? `Fill the bag of leg ${legs[0]!.legIndex + 1}` : `Fill ${legs.length} bags`;
+  void edit(`${firstName(hiker)}: ${label.toLowerCase()}`, (draft) => {
+    const plan = draft as Plan;
+    const eater = plan.hikers.find(({ id }) => id === hiker.id);
+    if (!eater) return;
+    for (const { fromStopId, name, days, filled } of legs) {
+      const id = `filled-${hiker.id}-${fromStopId}`.slice(0, 80);
+      const menu = menuOfBag(id, name, filled, plan.foods, days);
+      const at = plan.menus.findIndex((row) => row.id === id);
+      if (at < 0) plan.menus.push(menu);
+      else plan.menus[at] = menu;
+      eater.menus.legs = [
+        ...eater.menus.legs.filter((row) => row.fromStopId !== fromStopId),
+        { fromStopId, menuId: id },
+      ];
+    }
+  });
+}

@@ -1,0 +1,185 @@
+/** The bag of a leg: what is wanted of it and what it holds, how full canister and pack are, item by item. */
+import type { Hiker, LegBag, LegResult, Plan, PlanResult } from "@gepack/core";
+import { CheckList } from "../../ui/CheckList.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { checkStation } from "../../words/checks/index.ts";
+import { SUPPLIER_WORDS } from "../../words/food.ts";
+import { sayIn } from "../../words/say.ts";
+import { moneyOf } from "./MenuCard.tsx";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  hiker: Hiker;
+  who: number;
+  leg: LegResult;
+  from: string;
+  bag: LegBag | undefined;
+}
+
+interface Target {
+  id: string;
+  name: string;
+  wanted: string;
+  held: string;
+  says: string;
+  bad?: boolean;
+}
+
+export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
+  const say = sayIn(plan);
+  const row = leg.hikers[who]!;
+  const checks = result.checks.filter(
+    (check) =>
+      checkStation(check) === "food" &&
+      (check.legIndex === undefined || check.legIndex === leg.index) &&
+      (check.hikerId === undefined || check.hikerId === hiker.id),
+  );
+  return (
+    <section aria-label="The bag" className="min-w-0" data-testid="bag">
+      <h2 className="m-0 text-lg font-bold">
+        {leg.index + 1}. The bag out of {from}
+      </h2>
+      <p className="m-0 font-display text-[32px] leading-tight font-bold">{say.kg(row.food.startKg, 2)}</p>
+      {bag ? (
+        <>
+          <p className="mt-0 mb-2 text-sm text-muted">
+            {say.days(Math.round(bag.mealDays * 10) / 10)} of meals and a reserve of {say.kg(row.food.reserveKg, 2)}.
+            From {SUPPLIER_WORDS[bag.supplier]}: {sourcesOf(bag, say.g)}.
+          </p>
+          <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
+          <Fill label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
+          <Fill label="Pack, with the food and most water" heldL={row.volumeL} roomL={hiker.packVolumeL} />
+          <Items plan={plan} bag={bag} />
+        </>
+      ) : (
+        <p className="text-sm text-muted">
+          No menu says what is in it: it is counted at {say.number(hiker.food.densityKcalPerG, 2)} kcal/g. Choose a
+          usual menu to see it.
+        </p>
+      )}
+      <div className="mt-3">
+        <CheckList checks={checks} plan={plan} result={result} />
+      </div>
+      <p className="mt-2 mb-0 text-xs text-muted">
+        Fire bans, food storage rules and the land manager go first. Eat more if you lose weight fast; with an illness
+        or an allergy take medical advice, and read every label.
+      </p>
+    </section>
+  );
+}
+
+function sourcesOf({ items }: LegBag, g: (massG: number) => string): string {
+  const sums = { boughtG: 0, boxG: 0, leftG: 0, nowhereG: 0 };
+  for (const item of items) for (const key of Object.keys(sums) as (keyof typeof sums)[]) sums[key] += item[key];
+  const words = { boughtG: "bought", boxG: "packed", leftG: "left from before", nowhereG: "not to be had there" };
+  return (Object.keys(sums) as (keyof typeof sums)[])
+    .filter((key) => sums[key] >= 1)
+    .map((key) => `${g(sums[key])} ${words[key]}`)
+    .join(", ");
+}
+
+function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | "leg" | "who"> & { bag: LegBag }) {
+  const say = sayIn(plan);
+  const { food, kit } = leg.hikers[who]!;
+  const share = food.eatenKg > 0 ? food.startKg / food.eatenKg : 1;
+  const wantedKcal = (food.needKcal * share * (1 - hiker.food.shortfallFraction)) / food.densityFactor;
+  const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * food.mealDays * share;
+  const { figures } = bag;
+  const off = (held: number, wanted: number): string =>
+    wanted > 0 ? `${held >= wanted ? "+" : "−"}${say.number((100 * Math.abs(held - wanted)) / wanted)} %` : "";
+  const rows: Target[] = [
+    {
+      id: "energy",
+      name: "Energy",
+      wanted: say.kcal(wantedKcal),
+      held: say.kcal(figures.energyKcal),
+      says: off(figures.energyKcal, wantedKcal),
+      bad: figures.energyKcal < 0.9 * wantedKcal,
+    },
+    {
+      id: "protein",
+      name: "Protein",
+      wanted: say.g(wantedProteinG),
+      held: say.g(figures.proteinG),
+      says: off(figures.proteinG, wantedProteinG),
+      bad: figures.proteinG < 0.9 * wantedProteinG,
+    },
+    {
+      id: "density",
+      name: "Density",
+      wanted: "",
+      held: `${say.number(figures.energyKcal / Math.max(1, figures.massG), 2)} kcal/g`,
+      says: "",
+    },
+    {
+      id: "volume",
+      name: "Packed",
+      wanted: kit.canisterL > 0 ? `${say.L(kit.canisterL)} canister` : "",
+      held: say.L(figures.volumeL),
+      says: kit.canisterL === 0 ? "" : figures.volumeL <= kit.canisterL ? "fits" : "too much at the start",
+      bad: kit.canisterL > 0 && figures.volumeL > kit.canisterL,
+    },
+    { id: "salt", name: "Sodium", wanted: "", held: `${say.number(figures.sodiumMg / 1000, 1)} g`, says: "" },
+    { id: "water", name: "Cooking water", wanted: "", held: say.L(figures.waterL), says: "" },
+    { id: "money", name: "Money", wanted: "", held: moneyOf(figures.price, plan), says: "" },
+  ];
+  const columns: Column<Target>[] = [
+    { id: "name", head: "", names: true, cell: ({ name }) => name },
+    { id: "wanted", head: "wanted", right: true, cell: ({ wanted }) => wanted },
+    { id: "held", head: "in the bag", right: true, cell: ({ held }) => held },
+    {
+      id: "says",
+      head: "",
+      right: true,
+      cell: ({ says, bad }) => <span className={bad ? "font-semibold text-danger" : "text-pine"}>{says}</span>,
+    },
+  ];
+  return <Table<Target> label="The bag against its targets" columns={columns} rows={rows} idOf={({ id }) => id} />;
+}
+
+function Fill({ label, heldL, roomL }: { label: string; heldL: number; roomL: number }) {
+  if (roomL <= 0) return null;
+  const most = Math.max(heldL, roomL);
+  return (
+    <div className="my-2 text-xs text-muted">
+      {label}: {heldL.toFixed(1)} of {roomL.toFixed(1)} L
+      <div
+        className="relative h-[10px] border border-rule"
+        role="img"
+        aria-label={`${label}: ${heldL.toFixed(1)} of ${roomL.toFixed(1)} litres`}
+      >
+        <div
+          className="absolute inset-y-0 left-0"
+          style={{ width: `${(100 * heldL) / most}%`, background: heldL > roomL ? "var(--danger)" : "var(--food)" }}
+        />
+        <div
+          className="absolute inset-y-[-3px] w-[2px] bg-ink"
+          style={{ left: `calc(${(100 * roomL) / most}% - 2px)` }}
+        />
+      </div>
+    </div>
+  );
+}
+
+function Items({ plan, bag }: { plan: Plan; bag: LegBag }) {
+  const say = sayIn(plan);
+  const columns: Column<LegBag["items"][number]>[] = [
+    { id: "name", head: "in it", names: true, wide: true, cell: ({ food }) => food.name },
+    { id: "g", head: "", right: true, cell: ({ massG }) => say.g(massG) },
+    {
+      id: "from",
+      head: "of that",
+      cell: (item) => (
+        <span className={item.nowhereG >= 1 ? "text-danger" : "text-muted"}>
+          {item.nowhereG >= 1 ? "not sold there" : item.boughtG >= 1 ? "bought" : item.boxG >= 1 ? "packed" : "left"}
+        </span>
+      ),
+    },
+  ];
+  return (
+    <div className="mt-2">
+      <Table label="Items in the bag" columns={columns} rows={bag.items} idOf={({ food }) => food.id} />
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+/** Foods out of a CSV or a spreadsheet, and into one: what is read is shown, with what is not, before it is taken. */
+import { useRef, useState } from "react";
+import { FileDown, FileUp } from "lucide-react";
+import Papa from "papaparse";
+import { foodTableRows, type Basis, type FoodTable, type Plan } from "@gepack/core";
+import { addRows } from "../../edit/rows.ts";
+import { save } from "../../frame/files.ts";
+import { calculator } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
+import { Pick } from "../../ui/Pick.tsx";
+
+const BASES: readonly (readonly [Basis, string])[] = [
+  ["per-100", "per 100 g"],
+  ["per-serving", "per serving"],
+  ["per-pack", "per pack"],
+];
+
+export function FoodImport({ plan }: { plan: Plan }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File>();
+  const [table, setTable] = useState<FoodTable>();
+  const read = (from: File, basis?: Basis): void => {
+    setFile(from);
+    calculator()
+      .readFoods({ file: from, name: from.name, ...(basis ? { basis } : {}) })
+      .then(setTable, report);
+  };
+  const give = (): void => {
+    setTable(undefined);
+    setFile(undefined);
+  };
+  return (
+    <>
+      <button className="btn" onClick={() => input.current?.click()}>
+        <FileUp size={15} aria-hidden="true" /> Import
+      </button>
+      <button
+        className="btn"
+        onClick={() =>
+          save(
+            Papa.unparse(foodTableRows(plan.foods.filter(({ parts }) => parts.length === 0)), { escapeFormulae: true }),
+            "pantry",
+            "csv",
+            "text/csv",
+          )
+        }
+      >
+        <FileDown size={15} aria-hidden="true" /> CSV
+      </button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".csv,.tsv,.txt,.xlsx"
+        data-testid="food-file"
+        onChange={(event) => {
+          const [chosen] = event.target.files ?? [];
+          if (chosen) read(chosen);
+          event.target.value = "";
+        }}
+      />
+      {table && file && (
+        <div className="w-full rounded border border-rule bg-pine-wash p-2 text-sm" data-testid="food-preview">
+          <p className="m-0 mb-1">
+            <b>{file.name}</b>: {table.foods.length} foods
+            {table.foods.length > 0 &&
+              `, ${table.foods
+                .slice(0, 3)
+                .map(({ name, energyKcal }) => `${name} ${Math.round(energyKcal)} kcal`)
+                .join(", ")}${table.foods.length > 3 ? ", …" : ""} per 100 g`}
+            .
+          </p>
+          <ul className="m-0 mb-1 pl-5 text-danger">
+            {table.problems.map(({ place, sentence }) => (
+              <li key={`${place} ${sentence}`}>
+                {place}: {sentence}
+              </li>
+            ))}
+          </ul>
+          <div className="flex flex-wrap items-end gap-3">
+            <Pick label="Its figures are" value={table.basis} options={BASES} onPick={(basis) => read(file, basis)} />
+            <button
+              className="btn btn-strong"
+              disabled={table.foods.length === 0}
+              onClick={() => {
+                addRows("foods", `Import ${table.foods.length} foods`, table.foods);
+                give();
+              }}
+            >
+              Take {table.foods.length} foods
+            </button>
+            <button className="btn" onClick={give}>
+              Leave it
+            </button>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

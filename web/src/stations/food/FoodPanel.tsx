@@ -1,0 +1,144 @@
+/** One food whole: its figures, how it is eaten, what a mix is made of. */
+import { X } from "lucide-react";
+import { BOUGHT_IN, EATEN, MEALS, selfHolding, type Food, type Pantry, type Plan } from "@gepack/core";
+import { editFood } from "../../edit/food.ts";
+import { Fields, FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { TypedText } from "../../ui/TypedText.tsx";
+import { fixed } from "../../units/quantity.ts";
+import { BOUGHT_WORDS, EATEN_WORDS, MEAL_WORDS } from "../../words/food.ts";
+import { FoodPick } from "./FoodPick.tsx";
+
+const NUTRIENTS: FieldRow[] = [
+  ["energyKcal", "Energy, 100 g"],
+  ["proteinG", "Protein, 100 g"],
+  ["fatG", "Fat, 100 g"],
+  ["carbohydrateG", "Carbohydrate, 100 g"],
+  ["fibreG", "Fibre, 100 g"],
+  ["sodiumMg", "Sodium, 100 g"],
+  ["bulkKgPerL", "Packed bulk"],
+  ["price", "Price, 100 g"],
+];
+const USE: FieldRow[] = [
+  ["portionG", "A portion"],
+  ["waterL", "Made with water, 100 g"],
+  ["minutes", "Stove runs"],
+  ["soakH", "Soaks"],
+  ["keepsDays", "Keeps at 20 °C, open"],
+];
+
+interface Props {
+  plan: Plan;
+  food: Food;
+  pantry: Pantry;
+}
+
+export function FoodPanel({ plan, food, pantry }: Props) {
+  const { units } = plan.trip;
+  const isMix = food.parts.length > 0;
+  const record = {
+    of: "foods",
+    record: food,
+    units,
+    change: (label: string, recipe: (row: Food) => void) => editFood(food, label.toLowerCase(), recipe),
+  };
+  const holdsItself = isMix && selfHolding(plan.foods).includes(food.id);
+  return (
+    <div className="sticky top-2 self-start border-t border-rule pt-3" data-testid="food-panel">
+      <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <NameField
+          label="Name"
+          value={food.name}
+          onCommit={(name) => editFood(food, "name", (row) => void (row.name = name))}
+        />
+        <Pick
+          label="Eaten"
+          value={food.eaten}
+          options={EATEN.map((key) => [key, EATEN_WORDS[key]] as const)}
+          onPick={(eaten) => editFood(food, "how it is eaten", (row) => void (row.eaten = eaten))}
+        />
+        <Pick
+          label="Mostly for"
+          value={food.meal}
+          options={MEALS.map((key) => [key, MEAL_WORDS[key]] as const)}
+          onPick={(meal) => editFood(food, "meal", (row) => void (row.meal = meal))}
+        />
+        <Pick
+          label="To be had in"
+          value={food.boughtIn}
+          options={BOUGHT_IN.map((key) => [key, BOUGHT_WORDS[key]] as const)}
+          onPick={(boughtIn) => editFood(food, "where it is to be had", (row) => void (row.boughtIn = boughtIn))}
+        />
+        <TypedText
+          label="Tags"
+          shown={food.tags.join(", ")}
+          placeholder="nuts, milk, …"
+          read={readTags}
+          show={(tags) => tags.join(", ")}
+          onCommit={(tags) => editFood(food, "tags", (row) => void (row.tags = tags))}
+        />
+      </div>
+      <Fields title={isMix ? "How it is made" : "Figures"}>
+        <FieldRows id={food.id} {...record} list={isMix ? USE : [...NUTRIENTS, ...USE]} />
+      </Fields>
+      <section aria-label="Made of" className="mt-3">
+        <h3 className="m-0 mb-1 text-sm font-bold">{isMix ? "Made of" : "Make it a mix of other foods"}</h3>
+        {holdsItself && (
+          <p role="alert" className="m-0 mb-1 text-sm text-danger">
+            This mix holds itself, by itself or in one of its parts; what it holds of itself is left out. Take it out of
+            its parts.
+          </p>
+        )}
+        <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
+          {food.parts.map((part, i) => {
+            const name = plan.foods.find(({ id }) => id === part.foodId)?.name ?? "a food that is gone";
+            return (
+              <li key={part.foodId} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5 text-sm">
+                {name}
+                <NumberField
+                  bare
+                  className="w-[62px] text-right"
+                  label={`${name} in ${food.name}`}
+                  value={part.massG}
+                  units={units}
+                  kind="smallMass"
+                  min={0}
+                  max={20_000}
+                  onCommit={(massG) => editFood(food, name, (row) => void (row.parts[i]!.massG = massG))}
+                />
+                <button
+                  className="icon-btn"
+                  aria-label={`${food.name} without ${name}`}
+                  onClick={() => editFood(food, `without ${name}`, (row) => void row.parts.splice(i, 1))}
+                >
+                  <X size={13} aria-hidden="true" />
+                </button>
+              </li>
+            );
+          })}
+          <li>
+            <FoodPick
+              foods={plan.foods.filter(({ id }) => id !== food.id && !food.parts.some(({ foodId }) => foodId === id))}
+              label={`Add to ${food.name}`}
+              onPick={({ id, name, portionG }) =>
+                editFood(food, `with ${name}`, (row) => void row.parts.push({ foodId: id, massG: portionG }))
+              }
+            />
+          </li>
+        </ul>
+      </section>
+      <p className="mt-2 mb-0 text-xs text-muted">
+        {isMix && `100 g bring ${fixed(100 * (pantry.get(food.id)?.energyKcal ?? 0), 0)} kcal. `}
+        Source: {food.source === "" ? "own" : food.source}. The label on the packet goes first, above all for allergies.
+      </p>
+    </div>
+  );
+}
+
+function readTags(text: string): { value: string[] } | { error: string } {
+  const tags = [...new Set(text.split(",").flatMap((tag) => tag.trim() || []))];
+  if (tags.length > 12) return { error: "At most 12 tags, with commas between them." };
+  return tags.some((tag) => tag.length > 60) ? { error: "A tag is a word or two." } : { value: tags };
+}

@@ -1,0 +1,101 @@
+/** The days of a leg with the menu of each: chosen for the day, for the leg, for cold days, or the usual one. */
+import type { Hiker, Plan } from "@gepack/core";
+import { chooseMenu, menuForDay, menuForLeg } from "../../edit/food.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { unitSymbol } from "../../units/quantity.ts";
+import { sayIn } from "../../words/say.ts";
+import type { DayFood } from "./days.ts";
+
+interface Props {
+  plan: Plan;
+  hiker: Hiker;
+  fromStopId: string;
+  legName: string;
+  days: readonly DayFood[];
+  onChoose: (menuId: string) => void;
+}
+
+const SAME = ["", "as the leg"] as const;
+const USUAL = ["", "as usual"] as const;
+const NONE = ["", "one density for all"] as const;
+const NEVER = ["", "as usual"] as const;
+
+export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Props) {
+  const say = sayIn(plan);
+  const { menus } = hiker;
+  const names = plan.menus.map(({ id, name }): readonly [string, string] => [id, name]);
+  return (
+    <section aria-label="Who eats what when" className="mb-3">
+      <p className="m-0 mb-2 text-sm leading-[30px]">
+        Usually{" "}
+        <Pick
+          bare
+          label="Usual menu"
+          value={menus.usualId ?? ""}
+          options={[NONE, ...names]}
+          onPick={(id) =>
+            chooseMenu(hiker, "usual menu", (row) => {
+              if (id === "") delete row.usualId;
+              else row.usualId = id;
+            })
+          }
+        />
+        , on days with a mean of{" "}
+        <FieldNumber
+          bare
+          className="w-[48px] text-right"
+          path="hikers.menus.coldBelowC"
+          label="Cold: a mean of, at most"
+          value={menus.coldBelowC}
+          units={plan.trip.units}
+          onCommit={(coldBelowC) =>
+            chooseMenu(hiker, "what a cold day is", (row) => void (row.coldBelowC = coldBelowC))
+          }
+        />{" "}
+        {unitSymbol("temperature", plan.trip.units)} and less{" "}
+        <Pick
+          bare
+          label="Menu of cold days"
+          value={menus.coldId ?? ""}
+          options={[NEVER, ...names]}
+          onPick={(id) =>
+            chooseMenu(hiker, "menu of cold days", (row) => {
+              if (id === "") delete row.coldId;
+              else row.coldId = id;
+            })
+          }
+        />
+        , on {legName}{" "}
+        <Pick
+          bare
+          label={`Menu of ${legName}`}
+          value={menus.legs.find((row) => row.fromStopId === fromStopId)?.menuId ?? ""}
+          options={[USUAL, ...names]}
+          onPick={(id) => menuForLeg(hiker, fromStopId, id === "" ? undefined : id)}
+        />
+      </p>
+      <ol className="m-0 flex list-none flex-wrap gap-1.5 p-0">
+        {days.map((day) => (
+          <li key={day.index} className="w-[104px] rounded border border-rule bg-pine-wash px-2 py-1 text-xs">
+            <b>{say.date(day.date)}</b>
+            <span className="block text-muted">{say.kcal(day.menuKcal)}</span>
+            <button
+              className="block max-w-full cursor-pointer truncate underline decoration-dotted"
+              onClick={() => day.menu && onChoose(day.menu.id)}
+            >
+              {day.menu?.name ?? "no menu"}
+            </button>
+            <Pick
+              bare
+              label={`Menu of ${say.date(day.date)}`}
+              value={menus.days.find(({ date }) => date === day.date)?.menuId ?? ""}
+              options={[SAME, ...names]}
+              onPick={(id) => menuForDay(hiker, day.date, id === "" ? undefined : id)}
+            />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,128 @@
+/** One menu: its meals with grams to edit, and what a day of it brings at the leg's need. */
+import { Plus, TrendingUp, X } from "lucide-react";
+import { DAY_MEALS, MEALS, NO_FOOD, plusFood, type DayMenu, type Meal, type Menu, type Plan } from "@gepack/core";
+import { addItem, changeItem, copyMenu, editMenu, removeItem } from "../../edit/food.ts";
+import { removeRows } from "../../edit/rows.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { NameField } from "../../ui/NameField.tsx";
+import { sayIn } from "../../words/say.ts";
+import { MEAL_WORDS } from "../../words/food.ts";
+import { FoodPick } from "./FoodPick.tsx";
+import { byId } from "./pantry.ts";
+
+interface Props {
+  plan: Plan;
+  menu: Menu;
+  /** A day of it at the need that is looked at. */
+  day: DayMenu;
+  onChoose: (id: string) => void;
+}
+
+export function MenuCard({ plan, menu, day, onChoose }: Props) {
+  const say = sayIn(plan);
+  const all = DAY_MEALS.reduce((sum, meal) => plusFood(sum, day.meals[meal]), NO_FOOD);
+  const minutes = minutesOf(plan, menu);
+  return (
+    <div data-testid="menu">
+      <div className="mb-1 flex flex-wrap items-end gap-2">
+        <NameField
+          bare
+          label="Name of the menu"
+          value={menu.name}
+          onCommit={(name) => editMenu(menu, "name", (row) => void (row.name = name))}
+        />
+        <button className="btn" onClick={() => onChoose(copyMenu(menu))}>
+          <Plus size={14} aria-hidden="true" /> Another like it
+        </button>
+        {plan.menus.length > 1 && (
+          <button className="btn" onClick={() => removeRows("menus", [menu.id], `Remove the menu ${menu.name}`)}>
+            Remove
+          </button>
+        )}
+      </div>
+      <p className="m-0 text-sm text-muted" data-testid="menu-sum">
+        {say.kcal(all.energyKcal)}, {say.g(all.massG)}, {say.number(all.energyKcal / Math.max(1, all.massG), 2)} kcal/g;{" "}
+        {say.g(all.proteinG)} protein, {say.number(all.sodiumMg / 1000, 1)} g sodium; {say.L(all.volumeL)} packed;{" "}
+        {say.L(all.waterL)} water, {minutes} min of stove; {moneyOf(all.price, plan)}
+      </p>
+      {MEALS.map((meal) => (
+        <section key={meal} aria-label={MEAL_WORDS[meal]} className="border-t border-rule py-2">
+          <h4 className="m-0 mb-1 flex justify-between text-sm font-semibold">
+            {MEAL_WORDS[meal]}
+            {meal !== "drinks" && <span>{say.kcal(day.meals[meal].energyKcal)}</span>}
+          </h4>
+          <Items plan={plan} menu={menu} meal={meal} scale={day.scale} />
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal; scale: number }) {
+  const foods = byId(plan.foods);
+  return (
+    <ul className="m-0 flex list-none flex-wrap items-start gap-1.5 p-0">
+      {menu.meals[meal].map((item) => {
+        const food = foods.get(item.foodId);
+        if (!food) return null;
+        return (
+          <li key={item.foodId} className="flex items-center gap-1 rounded border border-rule px-1.5 py-px text-sm">
+            {food.name}
+            <FieldNumber
+              bare
+              className="w-[54px] text-right"
+              path="menus.meals.breakfast.massG"
+              label={`${food.name} at ${MEAL_WORDS[meal].toLowerCase()}`}
+              value={item.massG}
+              units={plan.trip.units}
+              onCommit={(massG) => changeItem(menu, meal, food.id, food.name, (row) => void (row.massG = massG))}
+            />
+            <button
+              className="cursor-pointer px-0.5"
+              aria-pressed={item.grows}
+              aria-label={`More of ${food.name} on days that need more`}
+              title={
+                item.grows
+                  ? `${Math.round(item.massG * scale)} g at this day’s need. Grows with the need; click to keep it.`
+                  : "The same every day; click to let it grow with the need."
+              }
+              onClick={() =>
+                changeItem(menu, meal, food.id, `${food.name} ${item.grows ? "stays" : "grows"}`, (row) => {
+                  row.grows = !row.grows;
+                })
+              }
+            >
+              <TrendingUp size={13} aria-hidden="true" className={item.grows ? "text-pine" : "text-muted opacity-40"} />
+            </button>
+            <button
+              className="cursor-pointer text-muted"
+              aria-label={`${menu.name} without ${food.name}`}
+              onClick={() => removeItem(menu, meal, food)}
+            >
+              <X size={13} aria-hidden="true" />
+            </button>
+          </li>
+        );
+      })}
+      <li>
+        <FoodPick
+          foods={plan.foods}
+          label={`Add to ${MEAL_WORDS[meal].toLowerCase()}`}
+          onPick={(food) => addItem(menu, meal, food)}
+        />
+      </li>
+    </ul>
+  );
+}
+
+/** Dishes one after the other on one stove. */
+function minutesOf(plan: Plan, menu: Menu): number {
+  const foods = byId(plan.foods);
+  let minutes = 0;
+  for (const meal of MEALS) for (const { foodId } of menu.meals[meal]) minutes += foods.get(foodId)?.minutes ?? 0;
+  return minutes;
+}
+
+export function moneyOf(price: number, { resupply }: Plan): string {
+  return `${price.toFixed(2)}${resupply.money === "" ? "" : ` ${resupply.money}`}`;
+}

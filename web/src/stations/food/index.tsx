@@ -1,0 +1,248 @@
+/** Food: what lies in the bag of every leg, by pantry and menus; filled by itself, bought by lists. */
+import { useDeferredValue, useMemo, useState } from "react";
+import { buildPantry, dayMenu, legBags, menuFigures, type Limit, type Plan } from "@gepack/core";
+import { beginPantry, chooseMenu } from "../../edit/food.ts";
+import { useLine } from "../../line/scale.ts";
+import { useSelection } from "../../store/selection.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { Fold } from "../../ui/Fold.tsx";
+import { Empty } from "../../ui/Panel.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { TypedText } from "../../ui/TypedText.tsx";
+import { editRow } from "../../edit/rows.ts";
+import { LEAST_WORDS, LIMIT_WORDS } from "../../words/food.ts";
+import { firstName, stopName } from "../../words/names.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import type { ScreenProps } from "../Screen.tsx";
+import { BagPanel } from "./BagPanel.tsx";
+import { foodDays } from "./days.ts";
+import { LegDays } from "./LegDays.tsx";
+import { MenuCard } from "./MenuCard.tsx";
+import { MenuTable } from "./MenuTable.tsx";
+import { NeedLane } from "./NeedLane.tsx";
+import { PantryTable } from "./PantryTable.tsx";
+import { Shopping } from "./Shopping.tsx";
+import { useFill, type FillAnswer } from "./useFill.ts";
+
+export default function Food({ plan, result: newest }: ScreenProps) {
+  const result = useDeferredValue(newest);
+  const line = useLine(result);
+  const say = sayIn(plan);
+  const legIndex = useSelection((state) => state.legIndex);
+  const who = Math.min(
+    useSelection((state) => state.hikerIndex),
+    plan.hikers.length - 1,
+  );
+  const hiker = plan.hikers[who]!;
+  const leg = result.legs[Math.min(legIndex, result.legs.length - 1)]!;
+  const [menuId, setMenuId] = useState<string>();
+  const pantry = useMemo(() => buildPantry(plan.foods), [plan.foods]);
+  const days = useMemo(() => foodDays(plan, result, who, pantry), [plan, result, who, pantry]);
+  const bags = useMemo(() => plan.hikers.map((_, h) => legBags(plan, result, h, pantry)), [plan, result, pantry]);
+  const { rows, fraction, fill, stop } = useFill(plan, result, hiker, who, pantry);
+  const legDays = days.filter((day) => day.legIndex === leg.index);
+  const looked =
+    plan.menus.find(({ id }) => id === menuId) ??
+    legDays.find(({ menu }) => menu)?.menu ??
+    plan.menus.find(({ id }) => id === hiker.menus.usualId) ??
+    plan.menus[0];
+  const needKcal = meanOf(legDays.map(({ menuKcal, needKcal: need }) => menuKcal || need));
+  const mostKcal = Math.max(0, ...days.map((day) => Math.max(day.needKcal, day.menuKcal)));
+  const legName = `leg ${leg.index + 1}`;
+  const bag = bags[who]!.find((one) => one.legIndex === leg.index);
+  if (plan.foods.length === 0 || plan.menus.length === 0)
+    return (
+      <div className="bg-sheet px-[18px] py-6">
+        <Empty
+          action={
+            <button className="btn btn-strong" onClick={beginPantry}>
+              Begin with a pantry
+            </button>
+          }
+        >
+          All food is counted at one density until menus say what is eaten. The pantry to begin with holds generic
+          foods, own mixes and four menus, all yours to change.
+        </Empty>
+      </div>
+    );
+  return (
+    <div className="bg-sheet pb-6">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule px-[18px] py-2 text-sm">
+        <button
+          className="btn btn-strong"
+          disabled={fraction !== undefined || hiker.menus.usualId === undefined}
+          onClick={() => fill([leg.index])}
+        >
+          Fill the bag of {legName}
+        </button>
+        <button
+          className="btn"
+          disabled={fraction !== undefined || hiker.menus.usualId === undefined}
+          onClick={() => fill(bags[who]!.map((one) => one.legIndex))}
+        >
+          Fill all of {firstName(hiker)}’s
+        </button>
+        <Pick
+          bare
+          label="Fill for"
+          value={hiker.fill.least}
+          options={(["mass", "money", "cooking"] as const).map((key) => [key, LEAST_WORDS[key]] as const)}
+          onPick={(least) =>
+            editRow("hikers", hiker.id, `${firstName(hiker)}: fill for ${LEAST_WORDS[least].toLowerCase()}`, (row) => {
+              row.fill.least = least;
+            })
+          }
+        />
+        {hiker.menus.legs.length > 0 && (
+          <button
+            className="btn"
+            onClick={() => chooseMenu(hiker, "the usual menu on all legs", (row) => void (row.legs = []))}
+          >
+            The usual menu everywhere
+          </button>
+        )}
+        {fraction !== undefined && <Progress label="Filling bags" fraction={fraction} onStop={stop} />}
+        <span className="text-muted" role="status" data-testid="fill-says">
+          {fraction === undefined && rows.length > 0 && fillWords(rows, plan, say)}
+        </span>
+      </div>
+      <NeedLane days={days} result={result} line={line} legIndex={leg.index} top={say.kcal(mostKcal)} />
+      <div className="px-[18px]">
+        <Fold
+          className="border-y border-rule py-1.5"
+          titleClass="text-sm font-semibold"
+          title="What a filled bag keeps to"
+        >
+          <FillLimits plan={plan} who={who} />
+        </Fold>
+      </div>
+      <div className="grid grid-cols-1 gap-x-8 gap-y-5 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,8fr)_minmax(0,5fr)]">
+        <section aria-label="Menus" className="min-w-0">
+          <h2 className="m-0 mb-1 text-lg font-bold">Menus of {legName}</h2>
+          <LegDays
+            plan={plan}
+            hiker={hiker}
+            fromStopId={leg.fromStopId}
+            legName={legName}
+            days={legDays}
+            onChoose={setMenuId}
+          />
+          <Pick
+            label="Menu"
+            value={looked!.id}
+            options={plan.menus.map(({ id, name }) => [id, name] as const)}
+            onPick={setMenuId}
+          />
+          <MenuCard
+            plan={plan}
+            menu={looked!}
+            day={dayMenu(menuFigures(looked!, pantry), needKcal)}
+            onChoose={setMenuId}
+          />
+        </section>
+        <BagPanel
+          plan={plan}
+          result={result}
+          hiker={hiker}
+          who={who}
+          leg={leg}
+          from={stopName(plan, leg.fromStopId)}
+          bag={bag}
+        />
+      </div>
+      <div className="px-[18px]">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Menus side by side">
+          <MenuTable plan={plan} pantry={pantry} needKcal={needKcal} chosen={looked!.id} onChoose={setMenuId} />
+        </Fold>
+        <Fold
+          className="border-t border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="Shopping, packing and mixing lists"
+        >
+          <Shopping plan={plan} bags={bags} legIndex={leg.index} />
+        </Fold>
+        <div className="border-t border-rule pt-3">
+          <PantryTable plan={plan} pantry={pantry} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function meanOf(values: readonly number[]): number {
+  const sum = values.reduce((all, value) => all + value, 0);
+  return values.length > 0 && sum > 0 ? sum / values.length : 2500;
+}
+
+function FillLimits({ plan, who }: { plan: Plan; who: number }) {
+  const hiker = plan.hikers[who]!;
+  const set = (label: string, recipe: (fill: (typeof hiker)["fill"]) => void): void =>
+    editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
+  const field = (key: "proteinGPerKg" | "mostFatFraction" | "mostOfOneADay", label: string) => (
+    <FieldNumber
+      path={`hikers.fill.${key}`}
+      label={label}
+      value={hiker.fill[key]}
+      units={plan.trip.units}
+      onCommit={(value) => set(label.toLowerCase(), (fill) => void (fill[key] = value))}
+    />
+  );
+  return (
+    <div className="flex flex-wrap items-start gap-x-5 gap-y-2 pt-2">
+      {field("proteinGPerKg", "Protein a day, per kg of body")}
+      {field("mostFatFraction", "Of the energy from fat, at most")}
+      {field("mostOfOneADay", "Portions of one food a day, at most")}
+      <TypedText
+        label="Never with the tags"
+        shown={hiker.fill.without.join(", ")}
+        placeholder="nuts, milk, …"
+        read={(text) => ({
+          value: text
+            .split(",")
+            .flatMap((tag) => tag.trim() || [])
+            .slice(0, 20),
+        })}
+        show={(tags) => tags.join(", ")}
+        onCommit={(without) => set("what is left out", (fill) => void (fill.without = without))}
+      />
+      <p className="m-0 max-w-[48ch] text-xs text-muted">
+        And what the stop sells, what the stove allows, the canister, a share of the energy for each meal. Tags are your
+        own words: for an allergy the label and medical advice go first.
+      </p>
+    </div>
+  );
+}
+
+function fillWords(rows: readonly FillAnswer[], plan: Plan, say: Say): string {
+  const [one] = rows;
+  if (rows.length === 1 && one) {
+    const { answer, legIndex, beforeG } = one;
+    const name = `Leg ${legIndex + 1}`;
+    if ("impossible" in answer) {
+      const most = `The most within the limits is ${say.kcal(answer.mostEnergyKcal)}.`;
+      return answer.impossible.length > 0
+        ? `${name}: nothing keeps to all limits; it would without ${listOf(answer.impossible, "or")}. ${most}`
+        : `${name}: nothing keeps to all limits, nor with any one of them given up. ${most}`;
+    }
+    const held = answer.binding.length > 0 ? ` Held back by ${listOf(answer.binding, "and")}.` : "";
+    const sure = answer.proven
+      ? "no bag is better"
+      : `no bag is better by more than ${say.number(answer.gap, 1)} ${plan.hikers[0] ? unitOf(plan) : ""}`;
+    return `${name}: ${say.g(answer.figures.massG)} in place of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${held}`;
+  }
+  const good = rows.filter(({ answer }) => !("impossible" in answer));
+  const massG = good.reduce((sum, { answer }) => sum + ("figures" in answer ? answer.figures.massG : 0), 0);
+  const beforeG = good.reduce((sum, row) => sum + row.beforeG, 0);
+  const not = rows.filter(({ answer }) => "impossible" in answer).map(({ legIndex }) => legIndex + 1);
+  const left =
+    not.length > 0 ? ` Not possible within the limits on leg ${not.join(", ")}: fill it alone to see why.` : "";
+  return `${good.length} bags: ${say.kg(massG / 1000)} in place of ${say.kg(beforeG / 1000)} in all.${left}`;
+}
+
+const unitOf = ({ hikers }: Plan): string => ({ mass: "g", money: "of money", cooking: "min" })[hikers[0]!.fill.least];
+
+function listOf(limits: readonly Limit[], word: "and" | "or"): string {
+  const words = limits.map((limit) => LIMIT_WORDS[limit]);
+  return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} ${word} ${words.at(-1)}`;
+}

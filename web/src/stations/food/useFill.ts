@@ -1,0 +1,49 @@
+/** Bags that are filled beside the page, one leg after the other, with progress and stop. */
+import {
+  legFill,
+  type Filled,
+  type Hiker,
+  type Impossible,
+  type Pantry,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
+import { takeFilled } from "../../edit/food.ts";
+import { calculator } from "../../store/document.ts";
+import { stopName } from "../../words/names.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
+
+export interface FillAnswer {
+  legIndex: number;
+  answer: Filled | Impossible;
+  /** Of the bag before it, for comparison. */
+  beforeG: number;
+}
+
+export function useFill(plan: Plan, result: PlanResult, hiker: Hiker, who: number, pantry: Pantry) {
+  const { rows, fraction, start, stop, clear } = useLongRun<FillAnswer>();
+  const fill = (legs: readonly number[]): void =>
+    start(legs.length, async (onRow, signal) => {
+      const found: FillAnswer[] = [];
+      for (const legIndex of legs) {
+        if (signal.aborted) return;
+        const { portions, limits } = legFill(plan, result, who, legIndex, pantry);
+        const answer = await calculator().fillBag({ portions, limits });
+        const row = { legIndex, answer, beforeG: 1000 * result.legs[legIndex]!.hikers[who]!.food.startKg };
+        found.push(row);
+        onRow(row);
+      }
+      if (signal.aborted) return;
+      const taken = found.flatMap(({ legIndex, answer }) => {
+        if ("impossible" in answer) return [];
+        const { fromStopId, hikers } = result.legs[legIndex]!;
+        const { food } = hikers[who]!;
+        // The reserve is in the bag, and a day of the menu is a day without it.
+        const days = Math.max(0.5, food.eatenKg > 0 ? (food.mealDays * food.startKg) / food.eatenKg : food.mealDays);
+        const name = `Out of ${stopName(plan, fromStopId)}, filled`;
+        return [{ legIndex, fromStopId, name, days, filled: answer }];
+      });
+      if (taken.length > 0) takeFilled(hiker, taken);
+    });
+  return { rows, fraction, fill, stop, clear };
+}
