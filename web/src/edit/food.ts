@@ -102,6 +102,19 @@ export interface FilledLeg {
   filled: Filled;
 }
 
+/** Filled bags are given up, and menus chosen for a leg. */
+export function usualEverywhere(hiker: Hiker): void {
+  void edit(`${firstName(hiker)}: the usual menu on all legs`, (draft) => {
+    const plan = draft as Plan;
+    for (const { id, menus } of plan.hikers) if (id === hiker.id) menus.legs = [];
+    const isEaten = (menuId: string): boolean =>
+      plan.hikers.some(({ menus }) => [...menus.legs, ...menus.days].some((row) => row.menuId === menuId));
+    plan.menus = plan.menus.filter(({ id }) => !id.startsWith(filledOf(hiker)) || isEaten(id));
+  });
+}
+
+const filledOf = ({ id }: Hiker): string => `filled-${id}-`;
+
 /** Filled bags as menus of their legs, all in one step. */
 export function takeFilled(hiker: Hiker, legs: readonly FilledLeg[]): void {
   const label = legs.length === 1 ? `Fill the bag of leg ${legs[0]!.legIndex + 1}` : `Fill ${legs.length} bags`;
@@ -110,7 +123,7 @@ export function takeFilled(hiker: Hiker, legs: readonly FilledLeg[]): void {
     const eater = plan.hikers.find(({ id }) => id === hiker.id);
     if (!eater) return;
     for (const { fromStopId, name, days, filled } of legs) {
-      const id = `filled-${hiker.id}-${fromStopId}`.slice(0, 80);
+      const id = `${filledOf(hiker)}${fromStopId}`.slice(0, 80);
       const menu = menuOfBag(id, name, filled, plan.foods, days);
       const at = plan.menus.findIndex((row) => row.id === id);
       if (at < 0) plan.menus.push(menu);

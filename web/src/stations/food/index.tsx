@@ -1,7 +1,7 @@
 /** Food: what lies in the bag of every leg, by pantry and menus; filled by itself, bought by lists. */
 import { useDeferredValue, useMemo, useState } from "react";
 import { buildPantry, dayMenu, legBags, menuFigures, type Limit, type Plan } from "@gepack/core";
-import { beginPantry, chooseMenu } from "../../edit/food.ts";
+import { beginPantry, usualEverywhere } from "../../edit/food.ts";
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -95,10 +95,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
           }
         />
         {hiker.menus.legs.length > 0 && (
-          <button
-            className="btn"
-            onClick={() => chooseMenu(hiker, "the usual menu on all legs", (row) => void (row.legs = []))}
-          >
+          <button className="btn" onClick={() => usualEverywhere(hiker)}>
             The usual menu everywhere
           </button>
         )}

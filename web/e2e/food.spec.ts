@@ -1,0 +1,122 @@
+/** Food: menus into the bag, the bag that fills itself, lists, tables, own mixes. */
+import type { Page } from "@playwright/test";
+import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+async function openFood(page: Page, leg = 9): Promise<void> {
+  await openDemo(page, `/food/?leg=${leg}`);
+  await expect(page.getByTestId("bag")).toBeVisible();
+}
+
+const bagKg = async (page: Page): Promise<number> =>
+  Number.parseFloat((await page.getByTestId("bag").locator("p").first().innerText()).replace(",", ""));
+
+test("a menu's grams are in the bag at once; a food is added by its name, and goes again", async ({ page }) => {
+  await openFood(page);
+  const before = await bagKg(page);
+  const items = page.getByRole("table", { name: "Items in the bag" });
+  await expect(items.getByRole("cell", { name: "Jam", exact: true })).toHaveCount(0);
+  const add = page.getByLabel("Add to on the way");
+  await add.fill("jam");
+  await expect(page.getByTitle(/^Undo: Cooked day: add/)).toHaveCount(0);
+  await add.press("Enter");
+  await expect(items.getByText("Jam", { exact: true })).toBeVisible();
+  // Less dense than the rest: the same energy weighs more.
+  await page.getByLabel("Jam at on the way").fill("200");
+  await page.getByLabel("Jam at on the way").press("Enter");
+  await expect.poll(() => bagKg(page)).toBeGreaterThan(before + 0.2);
+  await page.getByRole("button", { name: "Cooked day without Jam" }).click();
+  await expect(items.getByText("Jam", { exact: true })).toHaveCount(0);
+  await expect.poll(() => bagKg(page)).toBeCloseTo(before, 2);
+});
+
+test("a bag fills itself within its limits, fits the canister, says what holds it back, and is undone with one key", async ({
+  page,
+}) => {
+  await openFood(page, 10);
+  const targets = page.getByRole("table", { name: "The bag against its targets" });
+  await expect(targets).toContainText("too much at the start");
+  const before = await bagKg(page);
+  await page.getByRole("button", { name: "Fill the bag of leg 10" }).click();
+  const says = page.getByTestId("fill-says");
+  await expect(says).toContainText(/Leg 10: [\d,]+ g in place of/);
+  await expect(says).toContainText("Held back by");
+  await expect(targets).toContainText("fits");
+  await expect.poll(() => bagKg(page)).toBeLessThan(before - 0.3);
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => bagKg(page)).toBeCloseTo(before, 2);
+});
+
+test("what cannot be filled says which limit would have to give", async ({ page }) => {
+  await openFood(page);
+  await page.getByText("What a filled bag keeps to").click();
+  await page.getByLabel("Protein a day, per kg of body").fill("4");
+  await page.getByLabel("Protein a day, per kg of body").press("Enter");
+  await page.getByLabel("Of the energy from fat, at most").fill("10");
+  await page.getByLabel("Of the energy from fat, at most").press("Enter");
+  await page.getByLabel("Portions of one food a day, at most").fill("0.1");
+  await page.getByLabel("Portions of one food a day, at most").press("Enter");
+  await page.getByRole("button", { name: "Fill the bag of leg 9" }).click();
+  await expect(page.getByTestId("fill-says")).toContainText("nothing keeps to all limits");
+  await expect(page.getByTestId("fill-says")).toContainText("kcal");
+});
+
+test("a mix is built from the pantry, eaten, bought by its parts, and has its own label", async ({ page }) => {
+  await openFood(page, 1);
+  await page.getByRole("button", { name: "Food", exact: true }).click();
+  const panel = page.getByTestId("food-panel");
+  await panel.getByLabel("Name").fill("Nut bread");
+  await panel.getByLabel("Name").press("Enter");
+  await panel.getByLabel("Add to Nut bread").fill("crispbread");
+  await panel.getByLabel("Add to Nut bread").press("Enter");
+  await panel.getByLabel("Add to Nut bread").fill("almond butter");
+  await panel.getByLabel("Add to Nut bread").press("Enter");
+  await panel.getByLabel("Almond butter in Nut bread").fill("100");
+  await panel.getByLabel("Almond butter in Nut bread").press("Enter");
+  // (50 g of 350 and 100 g of 625) / 150 g.
+  await expect(panel).toContainText("100 g bring 533 kcal");
+  await page.getByLabel("Add to breakfast").fill("nut bread");
+  await page.getByLabel("Add to breakfast").press("Enter");
+  await page.getByText("Shopping, packing and mixing lists").click();
+  const lists = page.getByTestId("shopping");
+  await expect(lists.getByRole("region", { name: "Mixing" })).toContainText("Nut bread");
+  await expect(lists).toContainText(/Label: “Nut bread, \d+ g/);
+});
+
+test("a table of foods: its lines are read, what does not is told by its line, and nothing is taken unasked", async ({
+  page,
+}) => {
+  await openFood(page);
+  const rows = "name;energy kJ;protein\nHill cake;1 841;8,5\n;400;1\nSnow;abc;0\n";
+  await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", rows, "text/csv"));
+  const preview = page.getByTestId("food-preview");
+  await expect(preview).toContainText("1 foods, Hill cake 440 kcal per 100 g");
+  await expect(preview).toContainText("line 3: It has no name.");
+  await expect(preview).toContainText("line 4: Snow: “abc” under kJ is no number.");
+  await preview.getByRole("button", { name: "Take 1 foods" }).click();
+  await page.getByLabel("Find a food or a tag").fill("hill");
+  await expect(page.getByRole("table", { name: "Foods" })).toContainText("Hill cake");
+  await expect(page.getByLabel("Energy of Hill cake")).toHaveValue("440");
+});
+
+test("another menu for a day, a leg, and a packed one beside a cooked one", async ({ page }) => {
+  await openFood(page);
+  await page.getByLabel("Menu of leg 9").selectOption("Ready meals");
+  await expect(page.getByRole("table", { name: "Items in the bag" })).toContainText("Ready dinner, rice and curry");
+  await page.getByLabel("Menu of 10 May").selectOption("Soaked day");
+  await expect(page.getByRole("table", { name: "Items in the bag" })).toContainText("Overnight oats, soaked");
+  await page.getByText("Menus side by side").click();
+  await expect(page.getByRole("table", { name: "Menus side by side" })).toContainText("Ready meals");
+  await page.getByRole("button", { name: "The usual menu everywhere" }).click();
+  await expect(page.getByRole("table", { name: "Items in the bag" })).not.toContainText("Ready dinner, rice");
+});
+
+test("an own trail has menus from the first minute, on a phone as well", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await expect(page.getByTestId("line")).toBeVisible();
+  await station(page, "Food");
+  await expect(page.getByTestId("bag")).toContainText("Oat, nut and milk mix");
+  await page.getByRole("button", { name: "Fill the bag of leg 1" }).click();
+  await expect(page.getByTestId("fill-says")).toContainText("in place of");
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
