@@ -13,6 +13,7 @@ const SHOWING = {
   trail: { query: "leg=6" },
   season: { query: "leg=10" },
   days: { query: "leg=10&day=2027-05-19" },
+  food: { query: "leg=10", press: "Fill the bag of leg 10", wait: /in place of/ },
   stops: { query: "leg=10", press: "Find the best set", wait: /looked at/ },
   models: { wait: "All compared." },
 };

@@ -18,6 +18,7 @@ export type { Carry } from "./provision/water.ts";
 export { buildPantry, NO_FOOD, plusFood, selfHolding, type FoodFigures, type Pantry } from "./food/figures.ts";
 export { DAY_MEALS, dayMenu, menuFigures, type DayMeal, type DayMenu } from "./food/menu.ts";
 export { fillBag, type Filled, type FillLimits, type Impossible, type Limit, type Portion } from "./food/fillBag.ts";
+export { readFoods, readMenus } from "./food/read.ts";
 export { pantryFoodOf, startingFoods, startingMenus } from "./food/starting.ts";
 export {
   isSold,

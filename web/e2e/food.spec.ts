@@ -120,3 +120,17 @@ test("an own trail has menus from the first minute, on a phone as well", async (
   await expect(page.getByTestId("fill-says")).toContainText("in place of");
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test("foods of one trip are in the pantry of the next", async ({ page }) => {
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await expect(page.getByTestId("line")).toBeVisible();
+  await station(page, "Food");
+  await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", "name,kcal\nHill cake,440\n", "text/csv"));
+  await page.getByRole("button", { name: "Take 1 foods" }).click();
+  await expect(page.getByText("Kept on this device")).toBeVisible();
+  await beginTrip(page, asFile("other.gpx", gpxOf(700)));
+  await expect(page.getByTestId("line")).toBeVisible();
+  await station(page, "Food");
+  await page.getByLabel("Find a food or a tag").fill("hill");
+  await expect(page.getByRole("table", { name: "Foods" })).toContainText("Hill cake");
+});

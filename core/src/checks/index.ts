@@ -7,6 +7,7 @@ import { foodChecks } from "./food.ts";
 import { fordChecks } from "./fords.ts";
 import { kitChecks } from "./kit.ts";
 import { loadChecks } from "./load.ts";
+import { menuChecks } from "./menu.ts";
 import { modelChecks } from "./models.ts";
 import { pinChecks } from "./pins.ts";
 import { powerChecks } from "./power.ts";
@@ -20,6 +21,7 @@ export const CHECKS = [
   ...loadChecks,
   ...waterChecks,
   ...foodChecks,
+  ...menuChecks,
   ...coldChecks,
   ...kitChecks,
   ...daysChecks,

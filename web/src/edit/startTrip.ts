@@ -4,8 +4,6 @@ import {
   PLAN_VERSION,
   planSchema,
   START_ID,
-  startingFoods,
-  startingMenus,
   type Hiker,
   type PaceSettings,
   type Plan,
@@ -13,6 +11,7 @@ import {
   type Units,
 } from "@gepack/core";
 import { alternateOf, type AlternateWay } from "./route.ts";
+import { pantryHere } from "../data/pantry.ts";
 import { takePlan } from "../store/document.ts";
 
 export interface Start {
@@ -64,8 +63,7 @@ export async function startTrip(start: Start): Promise<void> {
         ...hiker,
       },
     ],
-    foods: startingFoods(),
-    menus: startingMenus(),
+    ...(await pantryHere()),
     ...parts,
     kit: STARTER_KIT,
   });

@@ -59,4 +59,33 @@ export const foodWords = checkWords({
         advice("Take a larger canister."),
       ),
   },
+  "food-melts": {
+    mark: "melts",
+    station: "food",
+    sentence: (check, say) =>
+      `${check.food}: soft from ${say.C(check.limit)} on, and days of ${say.C(check.have)} come on this leg.`,
+    mends: () => [advice("Pack it in the middle of the bag, in something tight, or eat another on hot legs.")],
+  },
+  "food-spoils": {
+    mark: "spoils",
+    station: "food",
+    sentence: (check, say) =>
+      `${check.food}: open, it keeps some ${say.days(Math.round(check.limit * 10) / 10)} in the warmth of this leg of ${say.days(Math.round(check.have))}.`,
+    mends: () => [
+      advice("Eat it on the first days and something dry after them; what smells or looks wrong is not eaten."),
+    ],
+  },
+  "cooked-without-stove": {
+    mark: "uncooked",
+    station: "food",
+    sentence: (check) => `${check.food}: made with boiling water, and no stove is carried.`,
+    mends: () => [advice("Choose a menu that is soaked or eaten as it is, or a stove in Trip, Need and stove.")],
+  },
+  "menu-not-sold": {
+    mark: "unsold",
+    station: "food",
+    sentence: (check, say) =>
+      `${check.food}: ${say.g(check.have)} that a shop like the one at this stop does not have.`,
+    mends: () => [advice("Send a box there, in Stops, or fill the bag from what is sold, in Food.")],
+  },
 });

@@ -1,0 +1,100 @@
+/** What the menus carry: what melts, spoils, cannot be cooked, or is not sold where it is to be bought. */
+import { keepsDaysAt } from "../food/keeping.ts";
+import { buildPantry, type Pantry } from "../food/figures.ts";
+import { legBags, type LegBag } from "../bag/legBag.ts";
+import type { Food } from "../plan/schema.ts";
+import type { LegResult } from "../result/result.ts";
+import { defineCheck, type CheckContext } from "./check.ts";
+
+/** Sun on the pack: warmer by so much than the air of the day, the mean of it [L]. */
+const PACK_K = 3;
+/** Less of a food than this is nobody's trouble, grams. */
+const LEAST_G = 20;
+
+interface InBag {
+  leg: LegResult;
+  bag: LegBag;
+  where: { legIndex: number; hikerId: string };
+}
+
+function* inBags({ plan, result }: CheckContext): Generator<InBag> {
+  if (plan.hikers.every(({ menus }) => menus.usualId === undefined)) return;
+  const pantry: Pantry = buildPantry(plan.foods);
+  for (const [who, { id: hikerId }] of plan.hikers.entries())
+    for (const bag of legBags(plan, result, who, pantry))
+      yield { leg: result.legs[bag.legIndex]!, bag, where: { legIndex: bag.legIndex, hikerId } };
+}
+
+/** Foods of a bag, mixes by their parts too. */
+function foodsIn({ plan }: CheckContext, { items }: LegBag): Food[] {
+  const foods = new Map(plan.foods.map((food) => [food.id, food]));
+  const found = new Set<Food>();
+  const take = (food: Food | undefined): void => {
+    if (!food || found.has(food)) return;
+    found.add(food);
+    for (const { foodId } of food.parts) take(foods.get(foodId));
+  };
+  for (const { food, massG } of items) if (massG >= LEAST_G) take(food);
+  return [...found];
+}
+
+const foodMelts = defineCheck({
+  code: "food-melts",
+  units: { food: "name", have: "C", limit: "C" },
+  *find(context) {
+    for (const { leg, bag, where } of inBags(context)) {
+      const soft = foodsIn(context, bag).filter(({ meltsC }) => meltsC !== undefined && meltsC < leg.hotDayC);
+      const [first] = soft.sort((a, b) => a.meltsC! - b.meltsC!);
+      if (first) yield { severity: "note", ...where, food: namesOf(soft), have: leg.hotDayC, limit: first.meltsC! };
+    }
+  },
+});
+
+const foodSpoils = defineCheck({
+  code: "food-spoils",
+  units: { food: "name", have: "days", limit: "days" },
+  *find(context) {
+    for (const { leg, bag, where } of inBags(context)) {
+      const meanC = (leg.lowC + leg.highC) / 2 + PACK_K;
+      const keeps = ({ keepsDays }: Food): number => keepsDaysAt(keepsDays, meanC);
+      // What keeps for no time is eaten when it is opened.
+      const bad = foodsIn(context, bag).filter((food) => food.keepsDays > 0 && keeps(food) < leg.dayCount - 1);
+      const [first] = bad.sort((a, b) => keeps(a) - keeps(b));
+      if (first) yield { severity: "caution", ...where, food: namesOf(bad), have: leg.dayCount, limit: keeps(first) };
+    }
+  },
+});
+
+const cookedWithoutStove = defineCheck({
+  code: "cooked-without-stove",
+  units: { food: "name" },
+  *find(context) {
+    for (const { bag, where } of inBags(context)) {
+      const hiker = context.plan.hikers.find(({ id }) => id === where.hikerId)!;
+      if (hiker.stove.fuel !== "none") continue;
+      const cooked = bag.items.filter(({ food, massG }) => food.eaten === "boiled" && massG >= LEAST_G);
+      if (cooked.length > 0) yield { severity: "caution", ...where, food: namesOf(cooked.map(({ food }) => food)) };
+    }
+  },
+});
+
+const foodNotSold = defineCheck({
+  code: "menu-not-sold",
+  units: { food: "name", have: "g" },
+  *find(context) {
+    for (const { bag, where } of inBags(context)) {
+      const missing = bag.items.filter(({ nowhereG }) => nowhereG >= LEAST_G);
+      const have = missing.reduce((sum, { nowhereG }) => sum + nowhereG, 0);
+      if (have > 0) yield { severity: "note", ...where, food: namesOf(missing.map(({ food }) => food)), have };
+    }
+  },
+});
+
+const MOST_NAMES = 3;
+
+function namesOf(foods: readonly Food[]): string {
+  const names = foods.slice(0, MOST_NAMES).map(({ name }) => name);
+  return foods.length > MOST_NAMES ? `${names.join(", ")} and ${foods.length - MOST_NAMES} more` : names.join(", ");
+}
+
+export const menuChecks = [foodMelts, foodSpoils, cookedWithoutStove, foodNotSold] as const;

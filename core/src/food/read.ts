@@ -1,0 +1,12 @@
+/** Foods and menus out of something stored: those that are whole, with their defaults. */
+import { menuSchema, pantryFoodSchema, type Food, type Menu } from "../plan/pantrySchema.ts";
+
+export function readFoods(stored: unknown): Food[] {
+  return rowsOf(stored).flatMap((row) => pantryFoodSchema.safeParse(row).data ?? []);
+}
+
+export function readMenus(stored: unknown): Menu[] {
+  return rowsOf(stored).flatMap((row) => menuSchema.safeParse(row).data ?? []);
+}
+
+const rowsOf = (stored: unknown): unknown[] => (Array.isArray(stored) ? stored : []);
