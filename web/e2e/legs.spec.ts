@@ -98,7 +98,7 @@ test("the Line zooms to a leg, follows the selection, and shows the whole trail 
 });
 
 /** In both themes; what a theme does not change is looked at once. */
-const AT_ONCE = 3;
+const AT_ONCE = 2;
 for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
   const some = ADDRESSES.slice(from, from + AT_ONCE);
   test(`no serious finding of axe: ${some.map(({ name }) => name).join(", ")}`, async ({ page }) => {

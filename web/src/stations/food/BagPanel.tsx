@@ -171,8 +171,8 @@ function Items({ plan, bag }: { plan: Plan; bag: LegBag }) {
       id: "from",
       head: "of that",
       cell: (item) => (
-        <span className={item.nowhereG >= 1 ? "text-danger" : "text-muted"}>
-          {item.nowhereG >= 1 ? "not sold there" : item.boughtG >= 1 ? "bought" : item.boxG >= 1 ? "packed" : "left"}
+        <span className={`whitespace-nowrap ${item.nowhereG >= 1 ? "text-danger" : "text-muted"}`}>
+          {item.nowhereG >= 1 ? "not sold" : item.boughtG >= 1 ? "bought" : item.boxG >= 1 ? "packed" : "left"}
         </span>
       ),
     },

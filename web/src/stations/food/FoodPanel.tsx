@@ -65,12 +65,14 @@ export function FoodPanel({ plan, food, pantry }: Props) {
           options={MEALS.map((key) => [key, MEAL_WORDS[key]] as const)}
           onPick={(meal) => editFood(food, "meal", (row) => void (row.meal = meal))}
         />
-        <Pick
-          label="To be had in"
-          value={food.boughtIn}
-          options={BOUGHT_IN.map((key) => [key, BOUGHT_WORDS[key]] as const)}
-          onPick={(boughtIn) => editFood(food, "where it is to be had", (row) => void (row.boughtIn = boughtIn))}
-        />
+        {!isMix && (
+          <Pick
+            label="To be had in"
+            value={food.boughtIn}
+            options={BOUGHT_IN.map((key) => [key, BOUGHT_WORDS[key]] as const)}
+            onPick={(boughtIn) => editFood(food, "where it is to be had", (row) => void (row.boughtIn = boughtIn))}
+          />
+        )}
         <TypedText
           label="Tags"
           shown={food.tags.join(", ")}
