@@ -81,15 +81,9 @@ function eatenGrams(plan: Plan, days: readonly DayResult[], who: number, row: Le
 /** The bags of all legs of a hiker; none where no menu says what is in them. */
 export function legBags(plan: Plan, { legs, days }: Told, who: number, pantry: Pantry): LegBag[] {
   const foods = new Map(plan.foods.map((food) => [food.id, food]));
-  const eaten = legs.map((leg) =>
-    eatenGrams(
-      plan,
-      days.filter(({ legIndex }) => legIndex === leg.index),
-      who,
-      leg.hikers[who]!,
-      pantry,
-    ),
-  );
+  const byLeg = legs.map((): DayResult[] => []);
+  for (const day of days) byLeg[day.legIndex]!.push(day);
+  const eaten = legs.map((leg) => eatenGrams(plan, byLeg[leg.index]!, who, leg.hikers[who]!, pantry));
   let reserve: Grams = new Map();
   return legs.flatMap((leg, index): LegBag[] => {
     if (eaten[index]!.size === 0) return [];

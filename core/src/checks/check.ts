@@ -2,6 +2,7 @@
  * What falls short, and by what figures: codes and values; the interface has the words. A check is a kind of
  * its own, with its figures and their units; a new one is written in one of the files beside this.
  */
+import type { LegBag } from "../bag/legBag.ts";
 import type { FordPassage } from "../conditions/fords.ts";
 import type { HikerSchools } from "../models/hiker.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
@@ -38,6 +39,8 @@ export interface CheckContext {
   sources: readonly PlacedSource[];
   climateAssumed: boolean;
   fords: readonly FordPassage[];
+  /** Of every hiker, where menus say what is in them. */
+  bags: readonly (readonly LegBag[])[];
 }
 
 export type Finding<U extends Units> = { severity: Severity } & Partial<Where> & Figures<U>;

@@ -1,7 +1,6 @@
 /** What the menus carry: what melts, spoils, cannot be cooked, or is not sold where it is to be bought. */
 import { keepsDaysAt } from "../food/keeping.ts";
-import { buildPantry, type Pantry } from "../food/figures.ts";
-import { legBags, type LegBag } from "../bag/legBag.ts";
+import type { LegBag } from "../bag/legBag.ts";
 import type { Food } from "../plan/schema.ts";
 import type { LegResult } from "../result/result.ts";
 import { defineCheck, type CheckContext } from "./check.ts";
@@ -17,11 +16,9 @@ interface InBag {
   where: { legIndex: number; hikerId: string };
 }
 
-function* inBags({ plan, result }: CheckContext): Generator<InBag> {
-  if (plan.hikers.every(({ menus }) => menus.usualId === undefined)) return;
-  const pantry: Pantry = buildPantry(plan.foods);
+function* inBags({ plan, result, bags }: CheckContext): Generator<InBag> {
   for (const [who, { id: hikerId }] of plan.hikers.entries())
-    for (const bag of legBags(plan, result, who, pantry))
+    for (const bag of bags[who]!)
       yield { leg: result.legs[bag.legIndex]!, bag, where: { legIndex: bag.legIndex, hikerId } };
 }
 

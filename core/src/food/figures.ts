@@ -33,13 +33,22 @@ export const NO_FOOD: Readonly<FoodFigures> = {
   waterL: 0,
   boiledL: 0,
 };
-const KEYS = Object.keys(NO_FOOD) as (keyof FoodFigures)[];
 
-/** `a` and so many times `b`. */
+/** `a` and so many times `b`; field by field, since every day of every round of a plan adds up its meals. */
 export function plusFood(a: FoodFigures, b: FoodFigures, times = 1): FoodFigures {
-  const sum = { ...a };
-  for (const key of KEYS) sum[key] += times * b[key];
-  return sum;
+  return {
+    massG: a.massG + times * b.massG,
+    energyKcal: a.energyKcal + times * b.energyKcal,
+    proteinG: a.proteinG + times * b.proteinG,
+    fatG: a.fatG + times * b.fatG,
+    carbohydrateG: a.carbohydrateG + times * b.carbohydrateG,
+    fibreG: a.fibreG + times * b.fibreG,
+    sodiumMg: a.sodiumMg + times * b.sodiumMg,
+    volumeL: a.volumeL + times * b.volumeL,
+    price: a.price + times * b.price,
+    waterL: a.waterL + times * b.waterL,
+    boiledL: a.boiledL + times * b.boiledL,
+  };
 }
 
 /** Figures of one gram of every food of a pantry, by id. */
