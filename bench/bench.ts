@@ -5,7 +5,10 @@
  */
 import { readFileSync } from "node:fs";
 import {
+  buildPantry,
   buildPlane,
+  fillLeg,
+  legBags,
   models,
   readGpx,
   readPlan,
@@ -195,6 +198,16 @@ stages.push(
   [
     `the plane, ${PLANE_COLUMNS} places and 366 days`,
     measure(() => void buildPlane(plan, ground.profile, PLANE_COLUMNS), 9),
+  ],
+);
+const eaters = plan.hikers.map((_, who) => who);
+const byMenus = session.compute(plan);
+const foodPantry = buildPantry(plan.foods);
+stages.push(
+  ["fill the bag of a leg", measure(() => void fillLeg(plan, byMenus, 0, 9, foodPantry), 3)],
+  [
+    "bags of all legs, every hiker",
+    measure(() => void eaters.map((who) => legBags(plan, byMenus, who, foodPantry)), 9),
   ],
 );
 /** So many places to choose from, evenly along the trail, each with a shop and a counter; limits as they come. */

@@ -15,13 +15,13 @@ export type { SleepKit } from "./warmth/sleep.ts";
 export { checkFigures, type Check, type CheckCode } from "./checks/index.ts";
 export type { FigureUnit, Severity } from "./checks/check.ts";
 export type { Carry } from "./provision/water.ts";
-export { buildPantry, NO_FOOD, plusFood, selfHolding, type FoodFigures, type Pantry } from "./food/figures.ts";
+export { buildPantry, holdsItself, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "./food/figures.ts";
 export { DAY_MEALS, dayMenu, menuFigures, type DayMeal, type DayMenu } from "./food/menu.ts";
 export { fillBag, type Filled, type FillLimits, type Impossible, type Limit, type Portion } from "./food/fillBag.ts";
 export { readFoods, readMenus } from "./food/read.ts";
+export type { Supplier } from "./food/mixes.ts";
 export { pantryFoodOf, startingFoods, startingMenus } from "./food/starting.ts";
 export {
-  isSold,
   legBags,
   shoppingLists,
   supplierAt,
@@ -29,7 +29,6 @@ export {
   type LegBag,
   type ShoppingItem,
   type ShoppingList,
-  type Supplier,
 } from "./bag/legBag.ts";
 export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
 export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";

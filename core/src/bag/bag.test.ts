@@ -148,3 +148,50 @@ test("bags add up on any plan", () => {
     { numRuns: runs(40) },
   );
 });
+
+const anyItems = fc.array(
+  fc.record({
+    foodId: fc.constantFrom("gone", ...foods.map(({ id }) => id)),
+    massG: fc.oneof(fc.integer({ min: 0, max: 400 }), fc.constantFrom(1e-6, 5000)),
+    grows: fc.boolean(),
+  }),
+  { maxLength: 4 },
+);
+const anyMenus = fc
+  .array(fc.record({ breakfast: anyItems, way: anyItems, dinner: anyItems, drinks: anyItems }), {
+    minLength: 1,
+    maxLength: 3,
+  })
+  .map((rows) => rows.map((meals, i) => ({ id: `m${i}`, name: `m${i}`, meals })));
+
+test("any menus at all give a plan with figures, and its bags add up", () => {
+  fc.assert(
+    fc.property(
+      arbitraryPlan,
+      anyMenus,
+      fc.integer({ min: -20, max: 20 }),
+      ({ plan: any, tracks }, own, coldBelowC) => {
+        const eats = {
+          usualId: "m0",
+          coldId: own.at(-1)!.id,
+          coldBelowC,
+          legs: [],
+          days: [{ date: "2027-03-30", menuId: "m0" }],
+        };
+        const plan: Plan = {
+          ...any,
+          foods,
+          menus: own,
+          hikers: any.hikers.map((hiker) => ({ ...hiker, menus: eats })),
+        };
+        const result = computePlan(plan, tracks);
+        for (const { hikers } of result.legs)
+          for (const { food, startKg, volumeL, fuel } of hikers)
+            for (const value of [food.startKg, food.bulkKgPerL, startKg, volumeL, fuel.needG])
+              expect(Number.isFinite(value) && value >= 0).toBe(true);
+        for (let who = 0; who < plan.hikers.length; who++) addsUp(plan, result, who);
+      },
+    ),
+    { numRuns: runs(40) },
+  );
+});

@@ -2,10 +2,11 @@
 import { fillBag, type Filled, type FillLimits, type Impossible, type Portion } from "../food/fillBag.ts";
 import { NO_FOOD, plusFood, type Pantry } from "../food/figures.ts";
 import type { DayMeal } from "../food/menu.ts";
+import { soldAt, tagsOf } from "../food/mixes.ts";
 import { MEALS } from "../plan/ids.ts";
 import type { Food, Hiker, Menu, Plan } from "../plan/schema.ts";
 import type { LegHiker, TripFigures } from "../result/result.ts";
-import { isSold, supplierAt, type Supplier } from "./legBag.ts";
+import { supplierAt } from "./legBag.ts";
 
 /** What a day is not to be without, as shares of its energy: judgement [L]. */
 const MEAL_FRACTIONS: Readonly<Record<DayMeal, number>> = { breakfast: 0.15, way: 0.35, dinner: 0.25 };
@@ -28,36 +29,22 @@ export function legFill(
   const hiker = plan.hikers[who]!;
   const row = legs[leg]!.hikers[who]!;
   const supplier = supplierAt(plan, legs[leg]!.fromStopId);
-  const foods = new Map(plan.foods.map((food) => [food.id, food]));
+  const shelf = soldAt(plan.foods, supplier);
+  const tags = tagsOf(plan.foods);
+  const outOfReach = (food: Food): LegFill["leftOut"][number]["why"] | undefined => {
+    if (!shelf.has(food.id)) return "not-sold";
+    if (hiker.stove.fuel === "none" && food.eaten === "boiled") return "no-stove";
+    return hiker.fill.without.some((tag) => tags.get(food.id)!.has(tag)) ? "tag" : undefined;
+  };
   const leftOut: LegFill["leftOut"] = [];
   const portions: Portion[] = [];
   const days = Math.max(1, row.food.mealDays);
   for (const food of plan.foods) {
-    const why = outOfReach(food, hiker, supplier, foods);
+    const why = outOfReach(food);
     if (why) leftOut.push({ food, why });
     else if (pantry.get(food.id)!.energyKcal > 0) portions.push(portionOf(food, hiker, days, pantry));
   }
   return { portions, leftOut, limits: limitsOf(hiker, row) };
-}
-
-function outOfReach(
-  food: Food,
-  { stove, fill }: Hiker,
-  supplier: Supplier,
-  foods: ReadonlyMap<string, Food>,
-): "not-sold" | "no-stove" | "tag" | undefined {
-  if (!isSold(food, supplier, foods)) return "not-sold";
-  if (stove.fuel === "none" && food.eaten === "boiled") return "no-stove";
-  return tagsOf(food, foods, []).some((tag) => fill.without.includes(tag)) ? "tag" : undefined;
-}
-
-/** A mix has the tags of all its parts, but for those that say what it is free of: they hold for one part alone. */
-function tagsOf(food: Food, foods: ReadonlyMap<string, Food>, within: readonly Food[]): string[] {
-  const parts = food.parts.flatMap(({ foodId }) => {
-    const part = foods.get(foodId);
-    return part && !within.includes(part) ? tagsOf(part, foods, [...within, food]) : [];
-  });
-  return [...food.tags, ...parts];
 }
 
 function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): Portion {

@@ -4,16 +4,14 @@
  */
 import { buildPantry, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "../food/figures.ts";
 import type { DayMeal } from "../food/menu.ts";
-import { BOUGHT_IN, MEALS } from "../plan/ids.ts";
+import { partsOfMixes, soldAt, type Supplier } from "../food/mixes.ts";
+import { MEALS } from "../plan/ids.ts";
 import type { Food, Meal, MenuItem, Plan } from "../plan/schema.ts";
 import type { PartMenu } from "../provision/supply.ts";
 import type { DayResult, LegHiker, TripFigures } from "../result/result.ts";
 import { supplierOf } from "../walk/halts.ts";
 
 type Told = Pick<TripFigures, "legs" | "days">;
-
-/** Where food comes from: a shop's shelf, a box, or what one has at home. */
-export type Supplier = "smallShop" | "fullShop" | "posted" | "home";
 
 export interface BagItem {
   food: Food;
@@ -85,6 +83,12 @@ export function legBags(plan: Plan, { legs, days }: Told, who: number, pantry: P
   for (const day of days) byLeg[day.legIndex]!.push(day);
   const eaten = legs.map((leg) => eatenGrams(plan, byLeg[leg.index]!, who, leg.hikers[who]!, pantry));
   let reserve: Grams = new Map();
+  const shelves = new Map<Supplier, ReadonlySet<string>>();
+  const onShelf = (supplier: Supplier): ReadonlySet<string> => {
+    let shelf = shelves.get(supplier);
+    if (!shelf) shelves.set(supplier, (shelf = soldAt(plan.foods, supplier)));
+    return shelf;
+  };
   return legs.flatMap((leg, index): LegBag[] => {
     if (eaten[index]!.size === 0) return [];
     const { food } = leg.hikers[who]!;
@@ -104,7 +108,7 @@ export function legBags(plan: Plan, { legs, days }: Told, who: number, pantry: P
       const freshG = inBagG - leftG;
       const fresh = (here: boolean): number => (here ? freshG : 0);
       const posted = supplier === "posted" || supplier === "home";
-      const sold = !posted && isSold(row, supplier, foods);
+      const sold = !posted && onShelf(supplier).has(id);
       return [
         {
           food: row,
@@ -141,25 +145,6 @@ export function supplierAt(plan: Pick<Plan, "stops">, stopId: string): Supplier 
   return stop ? supplierOf(stop) : "home";
 }
 
-/**
- * A small shop has what small shops have, a full one that and more; the rest comes in a box. A mix is to be had where
- * all its parts are.
- */
-export function isSold(
-  food: Pick<Food, "boughtIn" | "parts">,
-  supplier: Supplier,
-  foods: ReadonlyMap<string, Food>,
-  within: readonly unknown[] = [],
-): boolean {
-  if (food.parts.length > 0)
-    return food.parts.every(({ foodId }) => {
-      const part = foods.get(foodId);
-      return !part || within.includes(part) || isSold(part, supplier, foods, [...within, food]);
-    });
-  const most = { smallShop: "shop-small", fullShop: "shop-full", posted: "home", home: "home" } as const;
-  return BOUGHT_IN.indexOf(food.boughtIn) <= BOUGHT_IN.indexOf(most[supplier]);
-}
-
 export interface ShoppingItem {
   food: Food;
   massG: number;
@@ -181,6 +166,7 @@ export interface ShoppingList {
 /** For all hikers together: what is bought where each leg begins, mixes by their parts, and what the box there brings. */
 export function shoppingLists(bags: readonly (readonly LegBag[])[], foods: readonly Food[]): ShoppingList[] {
   const known = new Map(foods.map((food) => [food.id, food]));
+  const boughtAs = partsOfMixes(foods);
   const byLeg = new Map<number, LegBag[]>();
   for (const bag of bags.flat()) byLeg.set(bag.legIndex, [...(byLeg.get(bag.legIndex) ?? []), bag]);
   return [...byLeg.values()]
@@ -192,7 +178,8 @@ export function shoppingLists(bags: readonly (readonly LegBag[])[], foods: reado
         return sums;
       };
       const bought: Grams = new Map();
-      for (const [id, massG] of grams("boughtG")) addParts(bought, id, massG, known, []);
+      for (const [id, massG] of grams("boughtG"))
+        for (const [partId, share] of boughtAs.get(id)!) add(bought, partId, massG * share);
       return {
         stopId: all[0]!.fromStopId,
         legIndex: all[0]!.legIndex,
@@ -202,20 +189,6 @@ export function shoppingLists(bags: readonly (readonly LegBag[])[], foods: reado
         nowhere: listed(grams("nowhereG"), known),
       };
     });
-}
-
-/** A mix is bought as what it is made of. */
-function addParts(
-  into: Grams,
-  id: string,
-  massG: number,
-  foods: ReadonlyMap<string, Food>,
-  within: readonly string[],
-): void {
-  const parts = (foods.get(id)?.parts ?? []).filter(({ foodId }) => foods.has(foodId) && !within.includes(foodId));
-  const all = parts.reduce((sum, part) => sum + part.massG, 0);
-  if (all <= 0) add(into, id, massG);
-  else for (const part of parts) addParts(into, part.foodId, (massG * part.massG) / all, foods, [...within, id]);
 }
 
 function listed(grams: Grams, foods: ReadonlyMap<string, Food>): ShoppingItem[] {

@@ -54,10 +54,10 @@ export function plusFood(a: FoodFigures, b: FoodFigures, times = 1): FoodFigures
 /** Figures of one gram of every food of a pantry, by id. */
 export type Pantry = ReadonlyMap<string, FoodFigures>;
 
-/**
- * A mix that holds itself, directly or in a part of a part, has no figures of that part: it is left out, and
- * `selfHolding` names the mixes.
- */
+/** Mixes of mixes of mixes go no deeper: what lies below counts for nothing. */
+const MOST_DEEP = 50;
+
+/** A mix that holds itself, directly or in a part of a part, has no figures of that part: it is left out. */
 export function buildPantry(foods: readonly Food[]): Pantry {
   const rows = new Map(foods.map((food) => [food.id, food]));
   const known = new Map<string, FoodFigures>();
@@ -75,7 +75,7 @@ export function buildPantry(foods: readonly Food[]): Pantry {
     let sum: FoodFigures = NO_FOOD;
     for (const { foodId, massG } of food.parts) {
       const part = rows.get(foodId);
-      if (part && !open.has(foodId)) sum = plusFood(sum, of(part), massG);
+      if (part && !open.has(foodId) && open.size < MOST_DEEP) sum = plusFood(sum, of(part), massG);
     }
     const perGram = sum.massG > 0 ? plusFood(NO_FOOD, sum, 1 / sum.massG) : NO_FOOD;
     const waterL = food.waterL / 100;
@@ -103,15 +103,17 @@ function single(food: Food): FoodFigures {
   return plusFood(NO_FOOD, per100, 0.01);
 }
 
-/** Ids of mixes that hold themselves. */
-export function selfHolding(foods: readonly Food[]): string[] {
+/** Whether a mix is a part of itself, or of one of its parts. */
+export function holdsItself({ id }: Food, foods: readonly Food[]): boolean {
   const rows = new Map(foods.map((food) => [food.id, food]));
-  const holds = (id: string, wanted: string, seen: Set<string>): boolean =>
-    (rows.get(id)?.parts ?? []).some(({ foodId }) => {
-      if (foodId === wanted) return true;
-      if (seen.has(foodId)) return false;
+  const seen = new Set<string>();
+  const open = [id];
+  while (open.length > 0)
+    for (const { foodId } of rows.get(open.pop()!)?.parts ?? []) {
+      if (foodId === id) return true;
+      if (seen.has(foodId)) continue;
       seen.add(foodId);
-      return holds(foodId, wanted, seen);
-    });
-  return foods.filter(({ id }) => holds(id, id, new Set())).map(({ id }) => id);
+      open.push(foodId);
+    }
+  return false;
 }

@@ -3,7 +3,8 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { MEALS } from "../plan/ids.ts";
 import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
-import { buildPantry, selfHolding } from "./figures.ts";
+import { partsOfMixes, soldAt } from "./mixes.ts";
+import { buildPantry, holdsItself } from "./figures.ts";
 import { dayMenu, menuFigures, menuOn, menuPlan, MOST_SCALE } from "./menu.ts";
 import { startingFoods, startingMenus } from "./starting.ts";
 
@@ -93,11 +94,31 @@ describe("mixes", () => {
         ],
       }),
     ];
-    expect(selfHolding(foods)).toEqual(["m", "n"]);
-    expect(selfHolding(startingFoods())).toEqual([]);
+    expect(foods.filter((row) => holdsItself(row, foods)).map(({ id }) => id)).toEqual(["m", "n"]);
+    expect(startingFoods().filter((row) => holdsItself(row, startingFoods()))).toEqual([]);
     for (const figures of buildPantry(foods).values())
       for (const value of Object.values(figures)) expect(Number.isFinite(value)).toBe(true);
   });
+});
+
+test("thousands of mixes in one another, and mixes of forty mixes each, are worked out all the same", () => {
+  const chain = Array.from({ length: 5000 }, (_, i) =>
+    food(`c${i}`, i === 4999 ? { energyKcal: 400 } : { parts: [{ foodId: `c${i + 1}`, massG: 10 }] }),
+  );
+  expect(buildPantry(chain).get("c4990")!.energyKcal).toBeCloseTo(4, 9);
+  const wide = Array.from({ length: 8 }, (_, level) =>
+    Array.from({ length: 40 }, (_, i) =>
+      food(
+        `w${level}-${i}`,
+        level === 7
+          ? { energyKcal: 100 }
+          : { parts: Array.from({ length: 40 }, (_, k) => ({ foodId: `w${level + 1}-${k}`, massG: 5 })) },
+      ),
+    ),
+  ).flat();
+  expect(buildPantry(wide).get("w0-0")!.energyKcal).toBeCloseTo(1, 9);
+  expect(soldAt(wide, "smallShop").has("w0-0")).toBe(false);
+  expect(partsOfMixes(wide).get("w0-0")!.size).toBe(40);
 });
 
 describe("a menu's day", () => {

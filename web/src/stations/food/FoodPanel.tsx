@@ -1,6 +1,6 @@
 /** One food whole: its figures, how it is eaten, what a mix is made of. */
 import { X } from "lucide-react";
-import { BOUGHT_IN, EATEN, MEALS, selfHolding, type Food, type Pantry, type Plan } from "@gepack/core";
+import { BOUGHT_IN, EATEN, MEALS, holdsItself, type Food, type Pantry, type Plan } from "@gepack/core";
 import { editFood } from "../../edit/food.ts";
 import { Fields, FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
@@ -44,7 +44,7 @@ export function FoodPanel({ plan, food, pantry }: Props) {
     units,
     change: (label: string, recipe: (row: Food) => void) => editFood(food, label.toLowerCase(), recipe),
   };
-  const holdsItself = isMix && selfHolding(plan.foods).includes(food.id);
+  const inItself = isMix && holdsItself(food, plan.foods);
   return (
     <div className="sticky top-2 self-start border-t border-rule pt-3" data-testid="food-panel">
       <div className="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -87,7 +87,7 @@ export function FoodPanel({ plan, food, pantry }: Props) {
       </Fields>
       <section aria-label="Made of" className="mt-3">
         <h3 className="m-0 mb-1 text-sm font-bold">{isMix ? "Made of" : "Make it a mix of other foods"}</h3>
-        {holdsItself && (
+        {inItself && (
           <p role="alert" className="m-0 mb-1 text-sm text-danger">
             This mix holds itself, by itself or in one of its parts; what it holds of itself is left out. Take it out of
             its parts.

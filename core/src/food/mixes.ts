@@ -1,0 +1,71 @@
+/** What holds for a mix because it holds for its parts: where it is to be had, its tags, what it is bought as. */
+import { BOUGHT_IN } from "../plan/ids.ts";
+import type { Food } from "../plan/schema.ts";
+
+/** Where food comes from: a shop's shelf, a box, or what one has at home. */
+export type Supplier = "smallShop" | "fullShop" | "posted" | "home";
+
+const MOST_SOLD = { smallShop: "shop-small", fullShop: "shop-full", posted: "home", home: "home" } as const;
+
+/** Each food once, its parts before it; a part that is being worked out already counts as not there. */
+function fold<T>(foods: readonly Food[], single: (food: Food) => T, mixed: (food: Food, parts: [T, number][]) => T) {
+  const rows = new Map(foods.map((food) => [food.id, food]));
+  const known = new Map<string, T>();
+  const open = new Set<string>();
+  const of = (food: Food): T => {
+    const found = known.get(food.id);
+    if (found !== undefined) return found;
+    open.add(food.id);
+    const parts = food.parts.flatMap(({ foodId, massG }): [T, number][] => {
+      const part = rows.get(foodId);
+      return part && !open.has(foodId) && open.size < MOST_DEEP ? [[of(part), massG]] : [];
+    });
+    open.delete(food.id);
+    const value = parts.length > 0 ? mixed(food, parts) : single(food);
+    known.set(food.id, value);
+    return value;
+  };
+  for (const food of foods) of(food);
+  return known;
+}
+
+const MOST_DEEP = 50;
+
+/**
+ * Ids of what is to be had: a small shop has what small shops have, a full one that and more; the rest comes in a
+ * box. A mix is to be had where all its parts are.
+ */
+export function soldAt(foods: readonly Food[], supplier: Supplier): ReadonlySet<string> {
+  const most = BOUGHT_IN.indexOf(MOST_SOLD[supplier]);
+  const sold = fold<boolean>(
+    foods,
+    ({ boughtIn }) => BOUGHT_IN.indexOf(boughtIn) <= most,
+    (_, parts) => parts.every(([isSold]) => isSold),
+  );
+  return new Set([...sold].flatMap(([id, isSold]) => (isSold ? [id] : [])));
+}
+
+/** The tags of every food; a mix has those of all its parts. */
+export function tagsOf(foods: readonly Food[]): ReadonlyMap<string, ReadonlySet<string>> {
+  return fold<ReadonlySet<string>>(
+    foods,
+    ({ tags }) => new Set(tags),
+    ({ tags }, parts) => new Set([...tags, ...parts.flatMap(([ofPart]) => [...ofPart])]),
+  );
+}
+
+/** What a gram of every food is bought as: itself, or a mix its parts, by id. */
+export function partsOfMixes(foods: readonly Food[]): ReadonlyMap<string, ReadonlyMap<string, number>> {
+  return fold<ReadonlyMap<string, number>>(
+    foods,
+    ({ id }) => new Map([[id, 1]]),
+    ({ id }, parts) => {
+      const all = parts.reduce((sum, [, massG]) => sum + massG, 0);
+      if (all <= 0) return new Map([[id, 1]]);
+      const shares = new Map<string, number>();
+      for (const [ofPart, massG] of parts)
+        for (const [partId, share] of ofPart) shares.set(partId, (shares.get(partId) ?? 0) + (share * massG) / all);
+      return shares;
+    },
+  );
+}
