@@ -98,6 +98,22 @@ test("a table of foods: its lines are read, what does not is told by its line, a
   await expect(page.getByLabel("Energy of Hill cake")).toHaveValue("440");
 });
 
+test("rows of a spreadsheet are pasted as foods", async ({ page }) => {
+  await openFood(page);
+  await page.getByRole("table", { name: "Foods" }).getByText("Rolled oats").click();
+  await page.evaluate(() => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData("text/plain", "name\tserving g\tcalories\nRiver bar\t40\t208\n");
+    document.activeElement!.dispatchEvent(new ClipboardEvent("paste", { clipboardData, bubbles: true }));
+  });
+  const preview = page.getByTestId("food-preview");
+  await expect(preview).toContainText("River bar 520 kcal per 100 g");
+  await preview.getByLabel("Its figures are").selectOption("per 100 g");
+  await expect(preview).toContainText("River bar 208 kcal per 100 g");
+  await preview.getByRole("button", { name: "Leave it" }).click();
+  await expect(preview).toHaveCount(0);
+});
+
 test("another menu for a day, a leg, and a packed one beside a cooked one", async ({ page }) => {
   await openFood(page);
   await page.getByLabel("Menu of leg 9").selectOption("Ready meals");

@@ -1,5 +1,5 @@
 /** Foods out of a CSV or a spreadsheet, and into one: what is read is shown, with what is not, before it is taken. */
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { FileDown, FileUp } from "lucide-react";
 import Papa from "papaparse";
 import { foodTableRows, type Basis, type FoodTable, type Plan } from "@gepack/core";
@@ -15,19 +15,31 @@ const BASES: readonly (readonly [Basis, string])[] = [
   ["per-pack", "per pack"],
 ];
 
-export function FoodImport({ plan }: { plan: Plan }) {
+interface Props {
+  plan: Plan;
+  /** What is offered: a file, or rows that were pasted. */
+  file: File | undefined;
+  onFile: (file: File | undefined) => void;
+}
+
+export function FoodImport({ plan, file, onFile }: Props) {
   const input = useRef<HTMLInputElement>(null);
-  const [file, setFile] = useState<File>();
+  const [basis, setBasis] = useState<Basis>();
   const [table, setTable] = useState<FoodTable>();
-  const read = (from: File, basis?: Basis): void => {
-    setFile(from);
-    calculator()
-      .readFoods({ file: from, name: from.name, ...(basis ? { basis } : {}) })
-      .then(setTable, report);
-  };
-  const give = (): void => {
+  useEffect(() => {
     setTable(undefined);
-    setFile(undefined);
+    if (!file) return;
+    let isOver = false;
+    calculator()
+      .readFoods({ file, name: file.name, ...(basis ? { basis } : {}) })
+      .then((read) => void (isOver || setTable(read)), report);
+    return () => {
+      isOver = true;
+    };
+  }, [file, basis]);
+  const offer = (next: File | undefined): void => {
+    setBasis(undefined);
+    onFile(next);
   };
   return (
     <>
@@ -55,7 +67,7 @@ export function FoodImport({ plan }: { plan: Plan }) {
         data-testid="food-file"
         onChange={(event) => {
           const [chosen] = event.target.files ?? [];
-          if (chosen) read(chosen);
+          if (chosen) offer(chosen);
           event.target.value = "";
         }}
       />
@@ -78,18 +90,18 @@ export function FoodImport({ plan }: { plan: Plan }) {
             ))}
           </ul>
           <div className="flex flex-wrap items-end gap-3">
-            <Pick label="Its figures are" value={table.basis} options={BASES} onPick={(basis) => read(file, basis)} />
+            <Pick label="Its figures are" value={table.basis} options={BASES} onPick={setBasis} />
             <button
               className="btn btn-strong"
               disabled={table.foods.length === 0}
               onClick={() => {
                 addRows("foods", `Import ${table.foods.length} foods`, table.foods);
-                give();
+                offer(undefined);
               }}
             >
               Take {table.foods.length} foods
             </button>
-            <button className="btn" onClick={give}>
+            <button className="btn" onClick={() => offer(undefined)}>
               Leave it
             </button>
           </div>

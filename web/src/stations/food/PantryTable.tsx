@@ -1,6 +1,7 @@
 /** All foods and own mixes, per 100 g: found, sorted, edited in place; the chosen one whole below. */
 import { useMemo, useState } from "react";
 import { Plus } from "lucide-react";
+import Papa from "papaparse";
 import type { Food, Pantry, Plan } from "@gepack/core";
 import { addFood, editFood } from "../../edit/food.ts";
 import { removeRows } from "../../edit/rows.ts";
@@ -18,6 +19,7 @@ interface Props {
 
 export function PantryTable({ plan, pantry }: Props) {
   const [chosenId, setChosenId] = useState<string>();
+  const [offered, setOffered] = useState<File>();
   const { foods } = plan;
   const { units } = plan.trip;
   const columns = useMemo((): Column<Food>[] => {
@@ -94,13 +96,14 @@ export function PantryTable({ plan, pantry }: Props) {
           onRemove={(ids) =>
             removeRows("foods", ids, ids.length === 1 ? "Remove a food" : `Remove ${ids.length} foods`)
           }
+          onPaste={(cells) => setOffered(new File([Papa.unparse(cells, { delimiter: "\t" })], "Pasted rows"))}
           domId={domId}
           tools={
             <>
               <button className="btn" onClick={() => setChosenId(addFood("New food"))}>
                 <Plus size={15} aria-hidden="true" /> Food
               </button>
-              <FoodImport plan={plan} />
+              <FoodImport plan={plan} file={offered} onFile={setOffered} />
             </>
           }
           empty="No foods yet."
