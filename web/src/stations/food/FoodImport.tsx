@@ -25,14 +25,14 @@ interface Props {
 export function FoodImport({ plan, file, onFile }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [basis, setBasis] = useState<Basis>();
-  const [table, setTable] = useState<FoodTable>();
+  const [read, setRead] = useState<{ of: File; table: FoodTable }>();
+  const table = read !== undefined && read.of === file ? read.table : undefined;
   useEffect(() => {
-    setTable(undefined);
     if (!file) return;
     let isOver = false;
     calculator()
       .readFoods({ file, name: file.name, ...(basis ? { basis } : {}) })
-      .then((read) => void (isOver || setTable(read)), report);
+      .then((found) => void (isOver || setRead({ of: file, table: found })), report);
     return () => {
       isOver = true;
     };
