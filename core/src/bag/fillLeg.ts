@@ -1,7 +1,7 @@
 /** Fills the bag of a leg from the pantry within the hiker's limits, and makes the menu of it. */
 import { fillBag, type Filled, type FillLimits, type Impossible, type Portion } from "../food/fillBag.ts";
 import { NO_FOOD, plusFood, type Pantry } from "../food/figures.ts";
-import type { DayMeal } from "../food/menu.ts";
+import { dayMealOf, type DayMeal } from "../food/menu.ts";
 import { soldAt, tagsOf } from "../food/mixes.ts";
 import { MEALS } from "../plan/ids.ts";
 import type { Food, Hiker, Menu, Plan } from "../plan/schema.ts";
@@ -50,7 +50,7 @@ export function legFill(
 function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): Portion {
   return {
     foodId: food.id,
-    meal: food.meal === "drinks" ? "way" : food.meal,
+    meal: dayMealOf(food.meal),
     figures: plusFood(NO_FOOD, pantry.get(food.id)!, food.portionG),
     minutes: food.minutes,
     least: 0,

@@ -3,10 +3,10 @@
  * no food comes before them, and the reserve; and where it comes from. Its grams are the plan's own.
  */
 import { buildPantry, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "../food/figures.ts";
-import type { DayMeal } from "../food/menu.ts";
+import { dayMealOf, growsWithNeed } from "../food/menu.ts";
 import { partsOfMixes, soldAt, type Supplier } from "../food/mixes.ts";
 import { MEALS } from "../plan/ids.ts";
-import type { Food, Meal, MenuItem, Plan } from "../plan/schema.ts";
+import type { Food, MenuItem, Plan } from "../plan/schema.ts";
 import type { PartMenu } from "../provision/supply.ts";
 import type { DayResult, LegHiker, TripFigures } from "../result/result.ts";
 import { supplierOf } from "../walk/halts.ts";
@@ -41,10 +41,8 @@ export interface LegBag {
 /** Grams of every food; foods without any are left out. */
 type Grams = Map<string, number>;
 
-const dayMealOf = (meal: Meal): DayMeal => (meal === "drinks" ? "way" : meal);
-
 /** The menu's items that a part of a day takes, with their grams. */
-export function itemsOf(plan: Plan, taken: PartMenu, pantry: Pantry, times = 1): Grams {
+function itemsOf(plan: Plan, taken: PartMenu, pantry: Pantry, times = 1): Grams {
   const grams: Grams = new Map();
   const menu = plan.menus.find(({ id }) => id === taken.menuId);
   if (!menu) return grams;
@@ -59,7 +57,7 @@ export function itemsOf(plan: Plan, taken: PartMenu, pantry: Pantry, times = 1):
 function scaleOf({ foodId, grows }: MenuItem, { scale }: PartMenu, pantry: Pantry): number {
   const food = pantry.get(foodId);
   if (!food) return 0;
-  return grows && food.energyKcal > 0 ? scale : 1;
+  return growsWithNeed(grows, food) ? scale : 1;
 }
 
 function add(grams: Grams, foodId: string, massG: number): void {

@@ -25,13 +25,13 @@ function* inBags({ plan, result, bags }: CheckContext): Generator<InBag> {
 /** Foods of a bag, mixes by their parts too. */
 function foodsIn({ plan }: CheckContext, { items }: LegBag): Food[] {
   const foods = new Map(plan.foods.map((food) => [food.id, food]));
-  const found = new Set<Food>();
-  const take = (food: Food | undefined): void => {
-    if (!food || found.has(food)) return;
-    found.add(food);
-    for (const { foodId } of food.parts) take(foods.get(foodId));
-  };
-  for (const { food, massG } of items) if (massG >= LEAST_G) take(food);
+  const found = new Set(items.filter(({ massG }) => massG >= LEAST_G).map(({ food }) => food));
+  // A set that grows is walked to its new end.
+  for (const { parts } of found)
+    for (const { foodId } of parts) {
+      const part = foods.get(foodId);
+      if (part) found.add(part);
+    }
   return [...found];
 }
 

@@ -3,6 +3,7 @@
  * the sum of its parts; it is cooked as its own row says.
  */
 import type { Food } from "../plan/schema.ts";
+import { foldFoods } from "./foldFoods.ts";
 
 /** Sums over an amount of food. */
 export interface FoodFigures {
@@ -54,35 +55,14 @@ export function plusFood(a: FoodFigures, b: FoodFigures, times = 1): FoodFigures
 /** Figures of one gram of every food of a pantry, by id. */
 export type Pantry = ReadonlyMap<string, FoodFigures>;
 
-/** Mixes of mixes of mixes go no deeper: what lies below counts for nothing. */
-const MOST_DEEP = 50;
-
-/** A mix that holds itself, directly or in a part of a part, has no figures of that part: it is left out. */
 export function buildPantry(foods: readonly Food[]): Pantry {
-  const rows = new Map(foods.map((food) => [food.id, food]));
-  const known = new Map<string, FoodFigures>();
-  const open = new Set<string>();
-  const of = (food: Food): FoodFigures => {
-    let figures = known.get(food.id);
-    if (figures) return figures;
-    open.add(food.id);
-    figures = food.parts.length > 0 ? mixed(food) : single(food);
-    open.delete(food.id);
-    known.set(food.id, figures);
-    return figures;
-  };
-  const mixed = (food: Food): FoodFigures => {
+  return foldFoods<FoodFigures>(foods, single, (food, parts) => {
     let sum: FoodFigures = NO_FOOD;
-    for (const { foodId, massG } of food.parts) {
-      const part = rows.get(foodId);
-      if (part && !open.has(foodId) && open.size < MOST_DEEP) sum = plusFood(sum, of(part), massG);
-    }
+    for (const [part, massG] of parts) sum = plusFood(sum, part, massG);
     const perGram = sum.massG > 0 ? plusFood(NO_FOOD, sum, 1 / sum.massG) : NO_FOOD;
     const waterL = food.waterL / 100;
     return { ...perGram, waterL, boiledL: food.eaten === "boiled" ? waterL : 0 };
-  };
-  for (const food of foods) of(food);
-  return known;
+  });
 }
 
 function single(food: Food): FoodFigures {

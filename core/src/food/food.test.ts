@@ -157,8 +157,8 @@ describe("a menu's day", () => {
       meals: { breakfast: [], way: [{ foodId: "fat", massG: 100, grows: true }], dinner: [], drinks: [] },
     });
     const menus = ["u", "c", "l", "d"].map(row);
-    const plan = menuPlan(
-      {
+    const plan = menuPlan({
+      choice: {
         usualId: "u",
         coldId: "c",
         coldBelowC: 3,
@@ -167,13 +167,13 @@ describe("a menu's day", () => {
       },
       menus,
       foods,
-    )!;
+    })!;
     const may1 = 20_939;
     expect(menuOn(plan, "s", may1, 0).id).toBe("d");
     expect(menuOn(plan, "s", may1 + 1, 0).id).toBe("l");
     expect(menuOn(plan, "t", may1 + 1, 3).id).toBe("c");
     expect(menuOn(plan, "t", may1 + 1, 3.1).id).toBe("u");
     // A menu that feeds nobody is none.
-    expect(menuPlan({ usualId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods)).toBeUndefined();
+    expect(menuPlan({ choice: { usualId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods })).toBeUndefined();
   });
 });

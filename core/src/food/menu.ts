@@ -22,7 +22,13 @@ export interface MenuFigures {
   all: MealParts;
 }
 
-const dayMealOf = (meal: Meal): DayMeal => (meal === "drinks" ? "way" : meal);
+/** Drinks are taken on the way. */
+export const dayMealOf = (meal: Meal): DayMeal => (meal === "drinks" ? "way" : meal);
+
+/** What brings nothing to live on does not grow with the need. */
+export function growsWithNeed(grows: boolean, { energyKcal }: FoodFigures): boolean {
+  return grows && energyKcal > 0;
+}
 
 /** An item whose food is gone counts for nothing. */
 export function menuFigures(menu: Menu, pantry: Pantry): MenuFigures {
@@ -33,8 +39,7 @@ export function menuFigures(menu: Menu, pantry: Pantry): MenuFigures {
     for (const { foodId, massG, grows } of menu.meals[meal]) {
       const food = pantry.get(foodId);
       if (!food) continue;
-      // What brings nothing to live on does not grow with the need.
-      const part = grows && food.energyKcal > 0 ? "growing" : "fixed";
+      const part = growsWithNeed(grows, food) ? "growing" : "fixed";
       const into = meals[dayMealOf(meal)];
       into[part] = plusFood(into[part], food, massG);
       all[part] = plusFood(all[part], food, massG);
@@ -86,8 +91,14 @@ export interface MenuPlan {
   breakfastL: number;
 }
 
+export interface MenuPlanInput {
+  choice: MenuChoice;
+  menus: readonly Menu[];
+  foods: readonly Food[];
+}
+
 /** Undefined where a hiker has no usual menu, or one that feeds nobody. */
-export function menuPlan(choice: MenuChoice, menus: readonly Menu[], foods: readonly Food[]): MenuPlan | undefined {
+export function menuPlan({ choice, menus, foods }: MenuPlanInput): MenuPlan | undefined {
   if (choice.usualId === undefined) return undefined;
   const pantry = buildPantry(foods);
   const known = new Map<string, MenuFigures>();

@@ -1,35 +1,12 @@
 /** What holds for a mix because it holds for its parts: where it is to be had, its tags, what it is bought as. */
 import { BOUGHT_IN } from "../plan/ids.ts";
 import type { Food } from "../plan/schema.ts";
+import { foldFoods } from "./foldFoods.ts";
 
 /** Where food comes from: a shop's shelf, a box, or what one has at home. */
 export type Supplier = "smallShop" | "fullShop" | "posted" | "home";
 
 const MOST_SOLD = { smallShop: "shop-small", fullShop: "shop-full", posted: "home", home: "home" } as const;
-
-/** Each food once, its parts before it; a part that is being worked out already counts as not there. */
-function fold<T>(foods: readonly Food[], single: (food: Food) => T, mixed: (food: Food, parts: [T, number][]) => T) {
-  const rows = new Map(foods.map((food) => [food.id, food]));
-  const known = new Map<string, T>();
-  const open = new Set<string>();
-  const of = (food: Food): T => {
-    const found = known.get(food.id);
-    if (found !== undefined) return found;
-    open.add(food.id);
-    const parts = food.parts.flatMap(({ foodId, massG }): [T, number][] => {
-      const part = rows.get(foodId);
-      return part && !open.has(foodId) && open.size < MOST_DEEP ? [[of(part), massG]] : [];
-    });
-    open.delete(food.id);
-    const value = parts.length > 0 ? mixed(food, parts) : single(food);
-    known.set(food.id, value);
-    return value;
-  };
-  for (const food of foods) of(food);
-  return known;
-}
-
-const MOST_DEEP = 50;
 
 /**
  * Ids of what is to be had: a small shop has what small shops have, a full one that and more; the rest comes in a
@@ -37,7 +14,7 @@ const MOST_DEEP = 50;
  */
 export function soldAt(foods: readonly Food[], supplier: Supplier): ReadonlySet<string> {
   const most = BOUGHT_IN.indexOf(MOST_SOLD[supplier]);
-  const sold = fold<boolean>(
+  const sold = foldFoods<boolean>(
     foods,
     ({ boughtIn }) => BOUGHT_IN.indexOf(boughtIn) <= most,
     (_, parts) => parts.every(([isSold]) => isSold),
@@ -47,7 +24,7 @@ export function soldAt(foods: readonly Food[], supplier: Supplier): ReadonlySet<
 
 /** The tags of every food; a mix has those of all its parts. */
 export function tagsOf(foods: readonly Food[]): ReadonlyMap<string, ReadonlySet<string>> {
-  return fold<ReadonlySet<string>>(
+  return foldFoods<ReadonlySet<string>>(
     foods,
     ({ tags }) => new Set(tags),
     ({ tags }, parts) => new Set([...tags, ...parts.flatMap(([ofPart]) => [...ofPart])]),
@@ -56,7 +33,7 @@ export function tagsOf(foods: readonly Food[]): ReadonlyMap<string, ReadonlySet<
 
 /** What a gram of every food is bought as: itself, or a mix its parts, by id. */
 export function partsOfMixes(foods: readonly Food[]): ReadonlyMap<string, ReadonlyMap<string, number>> {
-  return fold<ReadonlyMap<string, number>>(
+  return foldFoods<ReadonlyMap<string, number>>(
     foods,
     ({ id }) => new Map([[id, 1]]),
     ({ id }, parts) => {

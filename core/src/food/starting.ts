@@ -10,21 +10,13 @@ import { pantryFoodSchema, type Food, type Meal, type Menu } from "../plan/pantr
 export const STARTING_SOURCE = "composition tables, from memory";
 
 /** kcal, protein, fat, carbohydrate without fibre, fibre in g, sodium in mg; then kg/L, portion g, pack g, price of 100 g. */
-type Row = readonly [
-  id: string,
-  name: string,
-  kcal: number,
-  proteinG: number,
-  fatG: number,
-  carbohydrateG: number,
-  fibreG: number,
-  sodiumMg: number,
-  bulkKgPerL: number,
-  portionG: number,
-  packG: number,
-  price: number,
-  more?: Partial<Food>,
-];
+type Row = readonly [id: string, name: string, ...Figures, more?: Partial<Food>];
+type Figures = [number, number, number, number, number, number, number, number, number, number];
+// prettier-ignore
+const FIELDS = [
+  "id", "name", "energyKcal", "proteinG", "fatG", "carbohydrateG", "fibreG", "sodiumMg", "bulkKgPerL", "portionG",
+  "packG", "price",
+] as const;
 
 const cooked = (waterL: number, minutes: number): Partial<Food> => ({ eaten: "boiled", waterL, minutes });
 const soaked = (waterL: number, soakH: number): Partial<Food> => ({ eaten: "soaked", waterL, soakH });
@@ -216,40 +208,10 @@ export function pantryFoodOf(fields: Pick<Food, "id" | "name"> & Partial<Food>):
 
 /** A fresh copy, so that nobody edits what others begin with. */
 export function startingFoods(): Food[] {
-  const foods = ROWS.map(
-    ([
-      id,
-      name,
-      energyKcal,
-      proteinG,
-      fatG,
-      carbohydrateG,
-      fibreG,
-      sodiumMg,
-      bulkKgPerL,
-      portionG,
-      packG,
-      price,
-      more,
-    ]) =>
-      pantryFoodSchema.parse({
-        id,
-        name,
-        energyKcal,
-        proteinG,
-        fatG,
-        carbohydrateG,
-        fibreG,
-        sodiumMg,
-        bulkKgPerL,
-        portionG,
-        packG,
-        price,
-        meal: usualMeal(id),
-        source: STARTING_SOURCE,
-        ...more,
-      }),
-  );
+  const foods = ROWS.map((row) => {
+    const figures = Object.fromEntries(FIELDS.map((field, i) => [field, row[i]]));
+    return pantryFoodSchema.parse({ ...figures, meal: usualMeal(row[0]), source: STARTING_SOURCE, ...row[12] });
+  });
   const mixes = MIXES.map(([id, name, parts, how]) =>
     pantryFoodSchema.parse({
       id,

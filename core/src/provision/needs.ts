@@ -23,6 +23,11 @@ export function bodyOf({ bodyKg, heightCm, ageY, sex, bodyFatFraction }: Hiker):
   return { bodyKg, heightCm, ageY, sex, bodyFatFraction };
 }
 
+/** What dinner and breakfast are made with is the menu's to say, where there is one. */
+export function waterByMenu({ water, menus }: Pick<HikerNeeds, "water" | "menus">): WaterSettings {
+  return menus ? { ...water, dinnerL: menus.dinnerL, breakfastL: menus.breakfastL } : water;
+}
+
 export function needsOf(
   hiker: Hiker,
   schools: HikerSchools,

@@ -6,10 +6,11 @@
 import { findChecks, type Check } from "../checks/index.ts";
 import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
 import { buildKit, pieceFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
+import { menuPlan } from "../food/menu.ts";
 import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
-import type { MenuChoice, Plan, WaterSettings } from "../plan/schema.ts";
+import type { Plan } from "../plan/schema.ts";
 import { devicesCarried, powerOf } from "../power/power.ts";
-import { bodyOf, needsOf, type HikerNeeds } from "../provision/needs.ts";
+import { bodyOf, needsOf, waterByMenu, type HikerNeeds } from "../provision/needs.ts";
 import { assemble, assembleCells } from "../result/assemble.ts";
 import { blockFigures } from "../result/block.ts";
 import type { PlanFigures } from "../result/result.ts";
@@ -28,7 +29,6 @@ import { dayNumber } from "../units/day.ts";
 import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
 import { buildCamps, placeSources } from "../walk/camps.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
-import { menuPlan, type MenuPlan } from "../food/menu.ts";
 import { buildHalts, densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
 import { pinFacts, placePins, type PlacedPin } from "../walk/pins.ts";
 import { buildTerrain, type Terrain } from "../walk/terrain.ts";
@@ -93,8 +93,8 @@ function rememberedStages() {
     sampledWorkspace: memo(workspaceOf),
     sampled: memo(sampleGround),
     sampledSources: memo(sampleSources),
-    menus: memoEach(menusOf),
-    water: memoEach(waterOf),
+    menus: memoEach(menuPlan),
+    water: memoEach(waterByMenu),
     needs: memoEach((needs: HikerNeeds) => needs),
     kit: memoEqual(buildKit),
     sleep: memoEqual(sleepKits),
@@ -122,19 +122,6 @@ function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
     return track ? [[id, mendTracks([track])]] : [];
   });
   return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
-}
-
-function menusOf({
-  choice,
-  menus,
-  foods,
-}: Pick<Plan, "menus" | "foods"> & { choice: MenuChoice }): MenuPlan | undefined {
-  return menuPlan(choice, menus, foods);
-}
-
-/** What dinner and breakfast are made with is the menu's to say, where there is one. */
-function waterOf({ water, menus }: { water: WaterSettings; menus: MenuPlan | undefined }): WaterSettings {
-  return menus ? { ...water, dinnerL: menus.dinnerL, breakfastL: menus.breakfastL } : water;
 }
 
 function laidOf({ lines, route }: { lines: Lines; route: RouteFacts }): LaidTrack {
