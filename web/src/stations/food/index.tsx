@@ -1,6 +1,6 @@
 /** Food: what lies in the bag of every leg, by pantry and menus; filled by itself, bought by lists. */
 import { useDeferredValue, useMemo, useState } from "react";
-import { buildPantry, dayMenu, legBags, menuFigures, type Limit, type Plan } from "@gepack/core";
+import { buildPantry, dayMenu, legBags, menuFigures, type Hiker, type Limit, type Plan } from "@gepack/core";
 import { beginPantry, usualEverywhere } from "../../edit/food.ts";
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
@@ -101,7 +101,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
         )}
         {fraction !== undefined && <Progress label="Filling bags" fraction={fraction} onStop={stop} />}
         <span className="text-muted" role="status" data-testid="fill-says">
-          {fraction === undefined && rows.length > 0 && fillWords(rows, plan, say)}
+          {fraction === undefined && rows.length > 0 && fillWords(rows, hiker, say)}
         </span>
       </div>
       <NeedLane days={days} result={result} line={line} legIndex={leg.index} top={say.kcal(mostKcal)} />
@@ -211,7 +211,7 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   );
 }
 
-function fillWords(rows: readonly FillAnswer[], plan: Plan, say: Say): string {
+function fillWords(rows: readonly FillAnswer[], { fill }: Hiker, say: Say): string {
   const [one] = rows;
   if (rows.length === 1 && one) {
     const { answer, legIndex, beforeG } = one;
@@ -225,7 +225,7 @@ function fillWords(rows: readonly FillAnswer[], plan: Plan, say: Say): string {
     const held = answer.binding.length > 0 ? ` Held back by ${listOf(answer.binding, "and")}.` : "";
     const sure = answer.proven
       ? "no bag is better"
-      : `no bag is better by more than ${say.number(answer.gap, 1)} ${plan.hikers[0] ? unitOf(plan) : ""}`;
+      : `no bag is better by more than ${say.number(answer.gap, 1)} ${GAP_UNITS[fill.least]}`;
     return `${name}: ${say.g(answer.figures.massG)} in place of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${held}`;
   }
   const good = rows.filter(({ answer }) => !("impossible" in answer));
@@ -237,7 +237,7 @@ function fillWords(rows: readonly FillAnswer[], plan: Plan, say: Say): string {
   return `${good.length} bags: ${say.kg(massG / 1000)} in place of ${say.kg(beforeG / 1000)} in all.${left}`;
 }
 
-const unitOf = ({ hikers }: Plan): string => ({ mass: "g", money: "of money", cooking: "min" })[hikers[0]!.fill.least];
+const GAP_UNITS = { mass: "g", money: "of money", cooking: "min" } as const;
 
 function listOf(limits: readonly Limit[], word: "and" | "or"): string {
   const words = limits.map((limit) => LIMIT_WORDS[limit]);
