@@ -1,6 +1,8 @@
+import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
 const common = {
+  setupFiles: [fileURLToPath(new URL("core/test/seed.ts", import.meta.url))],
   testTimeout: 60_000,
   // The demo is computed before its tests begin.
   hookTimeout: 60_000,

@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { check } from "./check.mjs";
 import { build, chromium, install, ROOT, run } from "./lib.mjs";
 
+const SEED = process.env.SEED ?? "20261129";
 const REPORTS = join(ROOT, "test-results");
 
 await install();
@@ -27,11 +28,12 @@ const add = (passed, failed) => {
 };
 
 const unitReport = join(REPORTS, "unit.json");
-// Every property is tried so often at most; `RUNS=1000 npm test` tries each as often as it says itself.
+// Every property is tried so often at most, and with the same random plans each time, so that the same code has the
+// same answer. `RUNS=1000 SEED= npm test` tries each as often as it says itself, with plans never seen before.
 const unit = await run(
   "npx",
   ["vitest", "run", "--reporter=dot", "--reporter=json", `--outputFile.json=${unitReport}`],
-  { env: { RUNS: process.env.RUNS ?? "100" } },
+  { env: { RUNS: process.env.RUNS ?? "100", SEED } },
 );
 if (existsSync(unitReport)) {
   const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(unitReport, "utf8"));
@@ -50,7 +52,8 @@ if (existsSync(endReport)) {
 } else add(0, 1);
 
 const attackReport = join(REPORTS, "attack.json");
-const attack = await run("node", ["--import", "tsx", "web/attack/attack.ts", "--short", `--output=${attackReport}`]);
+const attackOptions = ["--short", `--output=${attackReport}`, ...(SEED === "" ? [] : [`--seed=${SEED}`])];
+const attack = await run("node", ["--import", "tsx", "web/attack/attack.ts", ...attackOptions]);
 if (existsSync(attackReport)) {
   const { passed, failed } = JSON.parse(readFileSync(attackReport, "utf8"));
   add(passed, Math.max(failed, attack === 0 ? 0 : 1));

@@ -29,6 +29,7 @@ const PATIENCE_MS = 15_000;
 /** So long may what cannot be kept stand on the screen as done, before it is said. */
 const SETTLED_MS = 3000;
 const KEPT = "Kept on this device";
+const NOT_KEPT = "Kept in this page alone";
 
 export async function* attackBrowser(strength: Strength): AsyncGenerator<Report> {
   const server = await served(PORT);
@@ -214,9 +215,18 @@ async function writeOnFull(
   const openedAnother = name === "an own trip" || name === "a plan file";
   const shownAsDone = said && openedAnother && (await isDone(page));
   disk.clear();
-  await openKit(page, url);
+  await openAgain(page, url);
   const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
   return { said, fault: faultOf({ said, shownAsDone, before, after }) };
+}
+
+/** A browser whose disk was full may refuse its storage once more, and the page says so: then it is loaded anew. */
+async function openAgain(page: Page, url: string): Promise<void> {
+  for (let tries = 0; tries < 3; tries++) {
+    await openKit(page, url);
+    if (!(await page.getByText(NOT_KEPT).first().isVisible())) return;
+    await page.waitForTimeout(SETTLED_MS);
+  }
 }
 
 /** Whether the page says that it is not kept: asked for until it does, or has long shown the work as done. */

@@ -66,6 +66,7 @@ function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker): FillLimits 
     least: fill.least,
     energyKcal: menuKcal * share,
     proteinG: fill.proteinGPerKg * bodyKg * mealDays * share,
+    sodiumMg: fill.sodiumMgADay * mealDays * share,
     mealFractions: MEAL_FRACTIONS,
     mostFatFraction: fill.mostFatFraction,
     mostVolumeL: kit.canisterL > 0 ? kit.canisterL : undefined,

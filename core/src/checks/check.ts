@@ -15,7 +15,7 @@ export type Severity = "blocker" | "caution" | "note";
 
 // prettier-ignore
 export type FigureUnit =
-  | "kg" | "g" | "L" | "m" | "C" | "R" | "kcal/day" | "kcal" | "kcal/kg" | "kcal/g" | "g/kg" | "days" | "Wh" | "min"
+  | "kg" | "g" | "L" | "m" | "C" | "R" | "kcal/day" | "kcal" | "g/day" | "kcal/kg" | "kcal/g" | "g/kg" | "days" | "Wh" | "min"
   | "h" | "clock" | "m/s" | "W"
   | "%" | "count" | "date" | "name";
 

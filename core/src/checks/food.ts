@@ -1,9 +1,10 @@
 /** Food on a leg: too little to live on, and where rules ask for a hard canister. */
+import { FORBIDDEN_BY_BANS } from "../models/fuel.ts";
 import type { Plan, Stretch } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
-import { firstNode, holdsOn, sleepsIn, touches } from "./stretches.ts";
+import { firstNode, holdsOn, meetsDay, sleepsIn, touches } from "./stretches.ts";
 
 const foodBelowResting = defineCheck({
   code: "food-below-resting",
@@ -72,19 +73,17 @@ const foodOverCanister = defineCheck({
   },
 });
 
-/** Without a valve nobody can shut them: most fire bans forbid them. */
-const FORBIDDEN_BY_BANS: readonly string[] = ["alcohol", "tablets"];
-
 const fireBan = defineCheck({
   code: "fire-ban",
   units: { fuel: "name", stretch: "name" },
   *find(context) {
     const { plan, result } = context;
-    for (const { hiker, leg, row, where } of onLegs(context)) {
+    for (const { hiker, who, leg, where } of onLegs(context)) {
       const { fuel } = hiker.stove;
-      if (row.fuel.boils === 0 || !FORBIDDEN_BY_BANS.includes(fuel)) continue;
+      if (!FORBIDDEN_BY_BANS.includes(fuel)) continue;
+      const cooked = result.days.filter((day) => day.legIndex === leg.index && day.fuelKg[who]! > 0);
       const ban = plan.stretches.find(
-        (stretch) => stretch.rule === "fire-ban" && touches(stretch, leg, result) && holdsOn(stretch, leg),
+        (stretch) => stretch.rule === "fire-ban" && cooked.some((day) => meetsDay(stretch, day, result)),
       );
       if (ban) yield { severity: "blocker", ...where, atM: leg.fromM, fuel, stretch: ban.name };
     }

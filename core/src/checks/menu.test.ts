@@ -4,6 +4,7 @@ import { hikerOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtu
 import { keepsDaysAt } from "../food/keeping.ts";
 import { startingFoods, startingMenus } from "../food/starting.ts";
 import { computePlan } from "../session/session.ts";
+import type { Menu, Plan } from "../plan/schema.ts";
 import type { Check, CheckCode } from "./index.ts";
 
 // Table of the keeping rule: days at 20 °C, mean in °C, days.
@@ -17,15 +18,26 @@ test.each([
   [20, -10, 40],
 ])("%d days at 20 °C are at %d °C %d", (days, meanC, kept) => expect(keepsDaysAt(days, meanC)).toBeCloseTo(kept, 3));
 
-function found(code: CheckCode, [lowC, highC]: [number, number], hiker: Record<string, unknown>): Check[] {
-  const plan = planOf({
+const tracks = [trackNorth({ lengthM: 300_000 })];
+
+function planFor(
+  [lowC, highC]: [number, number],
+  hiker: Record<string, unknown>,
+  menus: readonly Menu[] = startingMenus(),
+  over: Record<string, unknown> = {},
+): Plan {
+  return planOf({
     foods: startingFoods(),
-    menus: startingMenus(),
+    menus,
+    ...over,
     hikers: [hikerOf({ menus: { usualId: "menu-cooked" }, ...hiker })],
     climate: { stations: [stationOf(lowC, highC)] },
     stops: [stopOf("shop", 150_000, { nights: 1, services: ["shop-small", "bed", "meals"] })],
   });
-  return computePlan(plan, [trackNorth({ lengthM: 300_000 })]).checks.filter((check) => check.code === code);
+}
+
+function found(code: CheckCode, ...given: Parameters<typeof planFor>): Check[] {
+  return computePlan(planFor(...given), tracks).checks.filter((check) => check.code === code);
 }
 
 test("chocolate in the heat, and not in the cool", () => {
@@ -48,6 +60,58 @@ test("what is boiled without a stove", () => {
   const [cold] = found("cooked-without-stove", [5, 15], { stove: { fuel: "none" } });
   expect(cold).toMatchObject({ severity: "caution", food: expect.stringContaining("Oat, nut and milk mix") });
   expect(found("cooked-without-stove", [5, 15], {})).toEqual([]);
+});
+
+test("less salt than the sweat of a warm leg takes, and nothing is said in the cool or of a salty menu", () => {
+  const plain = startingFoods().find(
+    ({ sodiumMg, energyKcal, parts }) => parts.length + sodiumMg < 5 && energyKcal > 0,
+  )!;
+  const menuOf = (drinks: Menu["meals"]["drinks"]): Menu[] => [
+    {
+      id: "menu-cooked",
+      name: "Plain",
+      meals: { breakfast: [], way: [{ foodId: plain.id, massG: 500, grows: true }], dinner: [], drinks },
+    },
+  ];
+  const [warm] = found("salt-low", [18, 34], {}, menuOf([]));
+  expect(warm).toMatchObject({ severity: "note", legIndex: 0 });
+  if (warm?.code !== "salt-low") return;
+  expect(warm.have).toBeLessThan(0.3);
+  // 40 mmol of 22.99 mg a litre, four fifths of what is drunk walking.
+  const leg = computePlan(planFor([18, 34], {}, menuOf([])), tracks).legs[0]!;
+  const walkingL = leg.hikers[0]!.carries.reduce((sum, carry) => sum + carry.walkingL, 0);
+  expect(warm.limit).toBeCloseTo((0.04 * 22.99 * 0.8 * walkingL) / leg.dayCount, 1);
+  expect(found("salt-low", [-2, 12], {}, menuOf([]))).toEqual([]);
+  expect(found("salt-low", [18, 34], {}, menuOf([{ foodId: "salt", massG: 40, grows: false }]))).toEqual([]);
+});
+
+test("a fire ban is no trouble for a stove without a valve that stays unlit on its days", () => {
+  const ban = { id: "ban", name: "Dry forest", fromM: 60_000, toM: 90_000, kind: "rule", rule: "fire-ban" };
+  const hiker = { stove: { fuel: "alcohol" } };
+  const over = { stretches: [ban] };
+  const [lit] = found("fire-ban", [5, 15], hiker, startingMenus(), over);
+  expect(lit).toMatchObject({ severity: "blocker", stretch: "Dry forest" });
+  const menus = { usualId: "menu-cooked", noFlameId: "menu-soaked" };
+  expect(found("fire-ban", [5, 15], { ...hiker, menus }, startingMenus(), over)).toEqual([]);
+  const { days, profile } = computePlan(planFor([5, 15], { ...hiker, menus }, startingMenus(), over), tracks);
+  const eaten = days.filter(({ menus: [menu] }) => menu?.menuId === "menu-soaked");
+  // Sixty kilometres from the start, 30 km long.
+  expect(eaten.length).toBeGreaterThan(0);
+  for (const { fromNode, toNode } of eaten)
+    expect([fromNode * profile.cellM < 90_000, toNode * profile.cellM > 60_000]).toEqual([true, true]);
+});
+
+test("a menu of dry camps takes less water there", () => {
+  const cooked = computePlan(planFor([5, 15], {}), tracks);
+  const menus = { usualId: "menu-cooked", dryCampId: "menu-soaked" };
+  const dry = computePlan(planFor([5, 15], { menus }), tracks);
+  // Not a source on the way: every camp is dry.
+  expect(dry.days.filter(({ night }) => night === "camp").map(({ menus: [menu] }) => menu?.menuId)).toEqual(
+    dry.days.filter(({ night }) => night === "camp").map(() => "menu-soaked"),
+  );
+  const litres = (result: typeof dry): number =>
+    Math.max(...result.legs[0]!.hikers[0]!.carries.map((one) => one.campL));
+  expect(litres(dry)).not.toBeCloseTo(litres(cooked), 1);
 });
 
 test("what a small shop does not have, only on the leg that leaves it", () => {

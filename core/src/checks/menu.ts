@@ -87,6 +87,28 @@ const foodNotSold = defineCheck({
   },
 });
 
+/** A litre of sweat takes so much with it in the mean of people, 40 mmol [M-H]; nearly all that is drunk walking is sweat [L]. */
+const SODIUM_G_PER_L = 0.92;
+const SWEAT_OF_DRINK = 0.8;
+
+/** Told on warm legs: in the cool, meals bring what is lost. */
+const WARM_DAY_C = 25;
+
+const saltLow = defineCheck({
+  code: "salt-low",
+  units: { have: "g/day", limit: "g/day" },
+  *find(context) {
+    for (const { leg, bag, where } of inBags(context)) {
+      const row = leg.hikers.find(({ hikerId }) => hikerId === where.hikerId)!;
+      if (leg.hotDayC < WARM_DAY_C || bag.mealDays <= 0 || leg.dayCount <= 0) continue;
+      const walkingL = row.carries.reduce((sum, carry) => sum + carry.walkingL, 0);
+      const limit = (SODIUM_G_PER_L * SWEAT_OF_DRINK * walkingL) / leg.dayCount;
+      const have = bag.eaten.sodiumMg / 1000 / bag.mealDays;
+      if (have < limit) yield { severity: "note", ...where, have, limit };
+    }
+  },
+});
+
 const MOST_NAMES = 3;
 
 function namesOf(foods: readonly Food[]): string {
@@ -94,4 +116,4 @@ function namesOf(foods: readonly Food[]): string {
   return foods.length > MOST_NAMES ? `${names.join(", ")} and ${foods.length - MOST_NAMES} more` : names.join(", ");
 }
 
-export const menuChecks = [foodMelts, foodSpoils, cookedWithoutStove, foodNotSold] as const;
+export const menuChecks = [foodMelts, foodSpoils, cookedWithoutStove, foodNotSold, saltLow] as const;

@@ -1,9 +1,9 @@
 /** Stretches of the trail: which legs and days they meet, and what is told before them. */
 import type { Stretch } from "../plan/schema.ts";
-import type { LegResult, TripFigures } from "../result/result.ts";
+import type { DayResult, LegResult, TripFigures } from "../result/result.ts";
 import { nodesOn, walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
-import { monthDayIndex, seasonHolds } from "../walk/terrain.ts";
+import { holdsOn as holdsOnDay, monthDayIndex, seasonHolds } from "../walk/terrain.ts";
 import { defineCheck } from "./check.ts";
 
 export function touches(stretch: Stretch, leg: LegResult, { profile }: TripFigures): boolean {
@@ -18,6 +18,14 @@ export function holdsOn({ fromMonthDay, toMonthDay }: Stretch, { startDate, endD
   const last = dayNumber(endDate) ?? first;
   for (let day = first; day <= last; day++) if (seasonHolds(from, to, dayOfYear(day))) return true;
   return false;
+}
+
+/** Is the stretch walked on that day, in its season? */
+export function meetsDay(stretch: Stretch, { date, fromNode, toNode }: DayResult, { profile }: TripFigures): boolean {
+  return (
+    holdsOnDay(stretch, dayOfYear(dayNumber(date)!)) &&
+    nodesOn(profile, stretch).some(([from, to]) => from < toNode && to > fromNode)
+  );
 }
 
 /** Does a night of the leg fall inside, in camp or in a bed on the way? */

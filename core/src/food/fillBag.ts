@@ -26,6 +26,7 @@ export interface FillLimits {
   least: Least;
   energyKcal: number;
   proteinG?: number | undefined;
+  sodiumMg?: number | undefined;
   /** Shares of the energy that each meal brings at the least. */
   mealFractions?: Partial<Record<DayMeal, number>> | undefined;
   mostFatFraction?: number | undefined;
@@ -39,6 +40,7 @@ export interface FillLimits {
 export const LIMITS = [
   "energy",
   "protein",
+  "sodium",
   "breakfast",
   "way",
   "dinner",
@@ -104,6 +106,7 @@ function rulesOf(limits: FillLimits): Rule[] {
     void (max !== undefined && rules.push({ limit, max, of }));
   least("energy", limits.energyKcal, ({ figures }) => figures.energyKcal);
   least("protein", limits.proteinG, ({ figures }) => figures.proteinG);
+  least("sodium", limits.sodiumMg, ({ figures }) => figures.sodiumMg);
   for (const meal of DAY_MEALS)
     least(meal, (limits.mealFractions?.[meal] ?? 0) * limits.energyKcal, (portion) =>
       portion.meal === meal ? portion.figures.energyKcal : 0,

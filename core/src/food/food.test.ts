@@ -150,18 +150,20 @@ describe("a menu's day", () => {
     );
   });
 
-  test("a day's own menu goes before its leg's, that before a cold day's, that before the usual one", () => {
+  test("a day's own menu goes before its leg's, then one without a flame, of a dry camp, of a cold day, and the usual one", () => {
     const row = (id: string) => ({
       id,
       name: id,
       meals: { breakfast: [], way: [{ foodId: "fat", massG: 100, grows: true }], dinner: [], drinks: [] },
     });
-    const menus = ["u", "c", "l", "d"].map(row);
+    const menus = ["u", "c", "l", "d", "n", "y"].map(row);
     const plan = menuPlan({
       choice: {
         usualId: "u",
         coldId: "c",
         coldBelowC: 3,
+        noFlameId: "n",
+        dryCampId: "y",
         legs: [{ fromStopId: "s", menuId: "l" }],
         days: [{ date: "2027-05-01", menuId: "d" }],
       },
@@ -169,10 +171,14 @@ describe("a menu's day", () => {
       foods,
     })!;
     const may1 = 20_939;
-    expect(menuOn(plan, "s", may1, 0).id).toBe("d");
-    expect(menuOn(plan, "s", may1 + 1, 0).id).toBe("l");
-    expect(menuOn(plan, "t", may1 + 1, 3).id).toBe("c");
-    expect(menuOn(plan, "t", may1 + 1, 3.1).id).toBe("u");
+    const on = (fromStopId: string, day: number, meanC: number, noFlame = false, dryCamp = false): string =>
+      menuOn(plan, { fromStopId, day, meanC, noFlame, dryCamp }).id;
+    expect(on("s", may1, 0, true, true)).toBe("d");
+    expect(on("s", may1 + 1, 0, true, true)).toBe("l");
+    expect(on("t", may1 + 1, 0, true, true)).toBe("n");
+    expect(on("t", may1 + 1, 0, false, true)).toBe("y");
+    expect(on("t", may1 + 1, 3)).toBe("c");
+    expect(on("t", may1 + 1, 3.1)).toBe("u");
     // A menu that feeds nobody is none.
     expect(menuPlan({ choice: { usualId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods })).toBeUndefined();
   });

@@ -82,11 +82,13 @@ export interface MenuPlan {
   usual: MenuFigures;
   cold: MenuFigures | undefined;
   coldBelowC: number;
+  noFlame: MenuFigures | undefined;
+  dryCamp: MenuFigures | undefined;
   byStop: ReadonlyMap<string, MenuFigures>;
   byDay: ReadonlyMap<number, MenuFigures>;
   /** Of anything that may be eaten. */
   leastKcalPerG: number;
-  /** Water that the usual menu's dinner and breakfast are made with, growing items taken once. */
+  /** Water that the dinner of a dry camp and the usual breakfast are made with, growing items taken once. */
   dinnerL: number;
   breakfastL: number;
 }
@@ -115,14 +117,18 @@ export function menuPlan({ choice, menus, foods }: MenuPlanInput): MenuPlan | un
         return figures ? [[key, figures] as const] : [];
       }),
     );
+  const of = (id: string | undefined): MenuFigures | undefined => (id === undefined ? undefined : known.get(id));
+  const dryCamp = of(choice.dryCampId);
   return {
     usual,
-    cold: choice.coldId === undefined ? undefined : known.get(choice.coldId),
+    cold: of(choice.coldId),
     coldBelowC: choice.coldBelowC,
+    noFlame: of(choice.noFlameId),
+    dryCamp,
     byStop: pick(choice.legs.map(({ fromStopId, menuId }) => [fromStopId, menuId])),
     byDay: pick(choice.days.map(({ date, menuId }) => [dayNumber(date)!, menuId])),
     leastKcalPerG: Math.min(...[...known.values()].map(leastDensity)),
-    dinnerL: waterOf(usual.meals.dinner),
+    dinnerL: waterOf((dryCamp ?? usual).meals.dinner),
     breakfastL: waterOf(usual.meals.breakfast),
   };
 }
@@ -137,11 +143,24 @@ function leastDensity({ all: { fixed, growing } }: MenuFigures): number {
   return Math.min(...densities);
 }
 
-/** The menu of a day: its own before the leg's, before that of a cold day, before the usual one. */
-export function menuOn(plan: MenuPlan, fromStopId: string, day: number, meanC: number): MenuFigures {
+/** What is known of a day before it is said what one eats on it. */
+export interface MenuDay {
+  fromStopId: string;
+  day: number;
+  meanC: number;
+  /** A fire ban forbids the stove on its way. */
+  noFlame: boolean;
+  dryCamp: boolean;
+}
+
+/** The menu of a day, by the order of `menuChoiceSchema`. */
+export function menuOn(plan: MenuPlan, { fromStopId, day, meanC, noFlame, dryCamp }: MenuDay): MenuFigures {
   return (
     plan.byDay.get(day) ??
     plan.byStop.get(fromStopId) ??
-    (plan.cold && meanC <= plan.coldBelowC ? plan.cold : plan.usual)
+    (noFlame ? plan.noFlame : undefined) ??
+    (dryCamp ? plan.dryCamp : undefined) ??
+    (meanC <= plan.coldBelowC ? plan.cold : undefined) ??
+    plan.usual
   );
 }

@@ -79,6 +79,9 @@ function burning({ words, ...fuel }: Fuel): FuelSchool {
   });
 }
 
+/** Without a valve nobody can shut them: most fire bans forbid them. */
+export const FORBIDDEN_BY_BANS: readonly string[] = ["alcohol", "tablets"];
+
 const IN_THE_FIELD = { heightM: [0, 5500], volumeL: [0.2, 3] } as const;
 
 export const fuel = registryOf<FuelSchool>("fuel", [

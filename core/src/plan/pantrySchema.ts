@@ -62,13 +62,20 @@ export const menuSchema = z.looseObject({
     .prefault({}),
 });
 
-/** Which menu a hiker eats when: a day's own before a leg's, before that of a cold day, before the usual one. */
+/**
+ * Which menu a hiker eats when: a day's own before a leg's, before that of a day without a flame, of a dry camp, of a
+ * cold day, and the usual one at last.
+ */
 export const menuChoiceSchema = z.looseObject({
   /** One density for all food where missing. */
   usualId: id.optional(),
   coldId: id.optional(),
   /** Mean of the day at or below which it is cold. */
   coldBelowC: amount("C", -60, 40).default(3),
+  /** Where a fire ban forbids the hiker's stove on the day's way. */
+  noFlameId: id.optional(),
+  /** On days that end at a camp to which most of its water is carried. */
+  dryCampId: id.optional(),
   legs: z
     .array(z.looseObject({ fromStopId: stopId, menuId: id }))
     .max(2000)
@@ -86,9 +93,11 @@ export const fillSchema = z.looseObject({
   proteinGPerKg: amount("g/kg", 0, 4).default(1.2),
   /** Share of the energy that may come from fat. */
   mostFatFraction: fraction(0.1, 1).default(0.5),
-  /** Portions of one food a day. */
+  /** What a body loses at rest, the adequate intake (National Academies 2019); sweat is told beside it. */
+  sodiumMgADay: amount("mg/day", 0, 20_000).default(1500),
   /** Tags of what one does not eat. */
   without: z.array(label).max(20).default([]),
+  /** Portions of one food a day. */
   mostOfOneADay: amount("", 0.1, 50).default(2),
 });
 

@@ -217,7 +217,7 @@ export const REFERENCES: readonly Reference[] = [
     onRemove: "clear",
     links: (plan) =>
       plan.hikers.flatMap(({ name: holder, menus }, i) => [
-        ...(["usualId", "coldId"] as const).flatMap((key) =>
+        ...(["usualId", "coldId", "noFlameId", "dryCampId"] as const).flatMap((key) =>
           menus[key] === undefined
             ? []
             : [

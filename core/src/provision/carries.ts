@@ -58,6 +58,16 @@ export function waterCarries(input: ProvisionInput, drinkL: Float64Array): Carri
   };
 }
 
+/** By part of the walk: does it end at a camp that is called dry, whatever is eaten there? */
+export function dryCampsAhead(input: ProvisionInput): boolean[] {
+  const dry = input.walk.parts.map(() => false);
+  const made = new Set(input.walkedTo.map((source) => source.id));
+  for (const { part, waterM } of campsOf(input, waterPoints(input), made)) dry[part] = isDry(waterM);
+  return dry;
+}
+
+const isDry = (waterM: number): boolean => carriedToCamp(waterM) >= DRY_FROM;
+
 function carriesBetween(
   { needs, ground, walk }: ProvisionInput,
   points: readonly WaterPoint[],
@@ -84,7 +94,7 @@ function carriesBetween(
       const share = carriedToCamp(waterM);
       told[p] = {
         campL: dryCamps > 0 ? (need.campL * share * times * heat) / (dryCamps * campHeat) : 0,
-        dry: share >= DRY_FROM,
+        dry: isDry(waterM),
       };
     }
     const walkH = hoursBetween(walk.parts, part, from.node, to.node);

@@ -1,10 +1,13 @@
 /** Everything one hiker uses up on a block of legs: energy, food, water and fuel, from the days walked. */
 import { NO_FOOD, plusFood } from "../food/figures.ts";
-import { DAY_MEALS, dayMenu, menuOn, type DayMenu } from "../food/menu.ts";
+import { DAY_MEALS, dayMenu, menuOn, type DayMenu, type MenuDay } from "../food/menu.ts";
 import type { MassState } from "../models/bodyMass.ts";
+import { FORBIDDEN_BY_BANS } from "../models/fuel.ts";
 import type { FoodSettings } from "../plan/schema.ts";
+import { dayOfYear } from "../units/day.ts";
+import { isBanned } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
-import { onlyIceAt, waterCarries } from "./carries.ts";
+import { dryCampsAhead, onlyIceAt, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, foodKg, MEAL_SHARES, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
 import { boilGrams, burntG, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
@@ -118,6 +121,8 @@ class Tally {
   readonly burnt: Burnt[];
   /** Litres eaten, by leg of the block, where menus tell them. */
   private readonly eatenL: number[];
+  /** By part of the walk; undefined where nobody asks. */
+  private readonly dryCamps: readonly boolean[] | undefined;
   deficitKcal = 0;
 
   constructor(
@@ -127,6 +132,7 @@ class Tally {
   ) {
     this.burnt = supply.food.map(() => cooked(0, 0));
     this.eatenL = supply.food.map(() => 0);
+    if (input.needs.menus?.dryCamp) this.dryCamps = dryCampsAhead(input);
     const { halts } = input.ground;
     let from = input.block.firstLeg;
     for (const [leg, food] of supply.food.entries()) {
@@ -159,8 +165,7 @@ class Tally {
     this.supply.energies.push(energy);
     const wanted = appetite(food, day - ground.startDay) * (1 - food.shortfallFraction);
     const menu =
-      needs.menus &&
-      dayMenu(menuOn(needs.menus, ground.halts[legIndex]!.stopId, day, meanC), energy.totalKcal * wanted);
+      needs.menus && dayMenu(menuOn(needs.menus, this.menuDay(first, end, meanC)), energy.totalKcal * wanted);
     const menuFactor = menu ? menu.energyKcal / energy.totalKcal : wanted;
     const shares = menu?.shares ?? MEAL_SHARES;
     let share = 0;
@@ -185,6 +190,19 @@ class Tally {
     this.deficitKcal += missingKcal - madeUpKcal;
     this.mass = schools.bodyMass.step(this.mass, madeUpKcal - missingKcal);
     return this.feedsAfter(walk.parts[end - 1]!);
+  }
+
+  private menuDay(first: number, end: number, meanC: number): MenuDay {
+    const { needs, ground, walk } = this.input;
+    const { day, legIndex, startNode } = walk.parts[first]!;
+    const forbidden = FORBIDDEN_BY_BANS.includes(needs.stove.fuel);
+    return {
+      fromStopId: ground.halts[legIndex]!.stopId,
+      day,
+      meanC,
+      noFlame: forbidden && isBanned(ground.camps, startNode, walk.parts[end - 1]!.endNode, dayOfYear(day)),
+      dryCamp: this.dryCamps?.[end - 1] ?? false,
+    };
   }
 
   /** Eaten beyond the need in town after a part, until nothing is missing; what is eaten after the finish is nobody's business. */

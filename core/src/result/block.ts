@@ -185,6 +185,7 @@ function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): D
       cloud: weather.sky.cloud,
       outside: sleepsOutside(part, halts),
       menus: block.supplies.map((supply) => supply.parts[p]!.menu),
+      fuelKg: block.supplies.map((supply) => supply.parts[p]!.fuelKg),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
         sleepsOutside(part, halts)

@@ -152,6 +152,8 @@ export interface DayResult {
   energyKcal: number[];
   /** What of which menu comes out of the bag, per hiker; undefined without menus. */
   menus: (PartMenu | undefined)[];
+  /** Burnt for cooking, per hiker. */
+  fuelKg: number[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */
   outside: boolean;
   /** Kelvin to spare in the bag, per hiker; undefined without a camp or a bag. */

@@ -16,10 +16,10 @@ export type SourceFacts = Pick<Source, "id" | "kind" | "offTrailM" | "reliable" 
 export interface PlacedSource extends SourceFacts {
   node: number;
   /** Seasons in which a stretch of the plan says that it is dry there: days of the year, inclusive. */
-  drySeasons: readonly DrySeason[];
+  drySeasons: readonly DaySeason[];
 }
 
-export interface DrySeason {
+export interface DaySeason {
   fromDay: number;
   toDay: number;
 }
@@ -33,7 +33,24 @@ export interface CampGround {
   beds: ReadonlyMap<number, Bed>;
   /** Camps where cold air pools. */
   hollow: ReadonlySet<number>;
+  /** Where and when a fire ban holds. */
+  bans: readonly FireBan[];
   wet: WetTable;
+}
+
+/** Between two nodes, in a season of days of the year, inclusive. */
+export interface FireBan {
+  fromNode: number;
+  toNode: number;
+  season: DaySeason;
+}
+
+/** Does a fire ban hold anywhere between two nodes on a day of the year? */
+export function isBanned({ bans }: CampGround, fromNode: number, toNode: number, yearDay: number): boolean {
+  return bans.some(
+    (ban) =>
+      ban.fromNode < toNode && ban.toNode > fromNode && seasonHolds(ban.season.fromDay, ban.season.toDay, yearDay),
+  );
 }
 
 /** Beds further off the trail than this are no night on the way. */
@@ -97,7 +114,7 @@ export interface Bed {
 }
 
 export interface CampInput {
-  stretches: readonly Pick<Stretch, "fromM" | "toM" | "alternateId" | "rule">[];
+  stretches: readonly Pick<Stretch, "fromM" | "toM" | "alternateId" | "rule" | "fromMonthDay" | "toMonthDay">[];
   camps: readonly Pick<Camp, "trackM" | "alternateId" | "hollow">[];
   stops: readonly Pick<Stop, "trackM" | "alternateId" | "services" | "offTrailM" | "use" | "nights">[];
   sleepAt: DayRules["sleepAt"];
@@ -124,6 +141,11 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
       sleepAt === "beds" ? beds.map((stop) => [nodeOf(profile, stop), { feeds: offers(stop, SELLS_FOOD) }]) : [],
     ),
     hollow: new Set(nodes(camps.filter((camp) => camp.hollow))),
+    bans: stretches.flatMap((stretch): FireBan[] => {
+      if (stretch.rule !== "fire-ban") return [];
+      const season = daysOfSeason(stretch);
+      return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, season }));
+    }),
     wet: new WetTable(sources, waters),
   };
 }
@@ -133,7 +155,7 @@ export function placeSources({ sources, stretches, profile, wetness = "usual" }:
   const odds = FLOW_ODDS[wetness];
   const dry = stretches
     .filter(({ kind }) => kind === "dry")
-    .map(({ fromM, toM, alternateId, ...season }) => ({ fromM, toM, alternateId, season: drySeason(season) }));
+    .map(({ fromM, toM, alternateId, ...season }) => ({ fromM, toM, alternateId, season: daysOfSeason(season) }));
   return sources
     .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM, alternateId: line }) => ({
       id,
@@ -171,7 +193,7 @@ function byOdds(chance: number, factor: number): number {
 const DRY_EDGE_M = 200;
 
 /** All year where the stretch names no season. */
-function drySeason({ fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | "toMonthDay">): DrySeason {
+function daysOfSeason({ fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | "toMonthDay">): DaySeason {
   return {
     fromDay: fromMonthDay === undefined ? 0 : monthDayIndex(fromMonthDay),
     toDay: toMonthDay === undefined ? 365 : monthDayIndex(toMonthDay),

@@ -40,6 +40,7 @@ import {
 } from "../data/plans.ts";
 import { startCalculator, type Calculator } from "../worker/calculator.ts";
 import { notify, report, sentenceOf } from "./notices.ts";
+import { answered } from "./patience.ts";
 import { keepWithin, readLocation, useSelection } from "./selection.ts";
 import { reloadBetweenEdits, watchVersion } from "./reload.ts";
 import { readSettings } from "./settings.ts";
@@ -135,25 +136,9 @@ function takeFieldInHand(): void {
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
 }
 
-/** A browser's storage may never answer: another tab holds it, or it is broken. */
-const STORAGE_PATIENCE_MS = 5000;
-
-function answered<T>(work: Promise<T>): Promise<T> {
-  return new Promise((resolve, reject) => {
-    const silent = (): void =>
-      reject(
-        new StorageProblem(
-          "The browser’s storage does not answer. Close other tabs of Gepack and reload, or export the plan before you close the page.",
-        ),
-      );
-    const timer = setTimeout(silent, STORAGE_PATIENCE_MS);
-    work.then(resolve, reject).finally(() => clearTimeout(timer));
-  });
-}
-
 async function open(): Promise<void> {
   try {
-    await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
+    await answered(() => Promise.all([readSettings(), storeNotes().then(migrateStored)]));
     watchPlan(
       (opened) => {
         following = following.then(() => (opened ? follow(opened) : openDemo())).catch(fail);

@@ -31,6 +31,7 @@ export const SUPPLIER_WORDS: Readonly<Record<Supplier, string>> = {
 export const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
   energy: "the energy",
   protein: "protein",
+  sodium: "salt",
   breakfast: "enough for breakfast",
   way: "enough to eat on the way",
   dinner: "enough for dinner",

@@ -43,6 +43,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "food-melts": { food: "Milk chocolate", have: 33, limit: 28 },
   "food-spoils": { food: "Flat bread", have: 6, limit: 2.1 },
   "cooked-without-stove": { food: "Rolled oats" },
+  "salt-low": { have: 2.1, limit: 3.4 },
   "menu-not-sold": { food: "Rice, lentil and onion", have: 870 },
   "night-below-bag": { have: 1, limit: -3 },
   "pad-too-thin": { have: 2, limit: 4.4 },

@@ -81,6 +81,16 @@ export const foodWords = checkWords({
     sentence: (check) => `${check.food}: made with boiling water, and no stove is carried.`,
     mends: () => [advice("Choose a menu that is soaked or eaten as it is, or a stove in Trip, Need and stove.")],
   },
+  "salt-low": {
+    mark: "salt",
+    station: "food",
+    sentence: (check, say) =>
+      `The menu brings ${say.number(check.have, 1)} g of sodium a day; sweat in this warmth may take ${say.number(check.limit, 1)} g in the mean of people.`,
+    mends: () => [
+      advice("Take something salty on the way. Salt does not make up for drinking too much: drink to thirst."),
+      advice("Who was told to eat little salt asks a doctor first."),
+    ],
+  },
   "menu-not-sold": {
     mark: "unsold",
     station: "food",
