@@ -136,6 +136,8 @@ export { encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
 export { comesOn, makeChange, waysThere, type Change, type Goal, type Way, type WayThere } from "./compare/finishBy.ts";
+export { FORBIDDEN_BY_BANS } from "./models/fuel.ts";
+export { compareMenus, type MenuOnHike } from "./compare/menus.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
 export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";

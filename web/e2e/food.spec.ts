@@ -1,5 +1,7 @@
 /** Food: menus into the bag, the bag that fills itself, lists, tables, own mixes. */
+import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
+import readXlsxFile from "read-excel-file/node";
 import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 async function openFood(page: Page, leg = 9): Promise<void> {
@@ -80,6 +82,19 @@ test("a mix is built from the pantry, eaten, bought by its parts, and has its ow
   const lists = page.getByTestId("shopping");
   await expect(lists.getByRole("region", { name: "Mixing" })).toContainText("Nut bread");
   await expect(lists).toContainText(/Label: “Nut bread, \d+ g/);
+  // A tick stays on the device, and the list leaves as a spreadsheet of numbers.
+  await lists.getByRole("listitem").getByRole("checkbox").first().check();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    lists.getByRole("button", { name: "XLSX" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/shopping\.xlsx$/);
+  const [head, first] = (await readXlsxFile(await readFile(await download.path())))[0]!.data;
+  expect(head).toContain("food");
+  expect(typeof first![4]).toBe("number");
+  await page.reload();
+  await page.getByText("Shopping, packing and mixing lists").click();
+  await expect(page.getByTestId("shopping").getByRole("listitem").getByRole("checkbox").first()).toBeChecked();
 });
 
 test("a table of foods: its lines are read, what does not is told by its line, and nothing is taken unasked", async ({
@@ -89,10 +104,10 @@ test("a table of foods: its lines are read, what does not is told by its line, a
   const rows = "name;energy kJ;protein\nHill cake;1 841;8,5\n;400;1\nSnow;abc;0\n";
   await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", rows, "text/csv"));
   const preview = page.getByTestId("food-preview");
-  await expect(preview).toContainText("1 foods, Hill cake 440 kcal per 100 g");
+  await expect(preview).toContainText("1 food, Hill cake 440 kcal per 100 g");
   await expect(preview).toContainText("line 3: It has no name.");
   await expect(preview).toContainText("line 4: Snow: “abc” under kJ is no number.");
-  await preview.getByRole("button", { name: "Take 1 foods" }).click();
+  await preview.getByRole("button", { name: "Take 1 food" }).click();
   await page.getByLabel("Find a food or a tag").fill("hill");
   await expect(page.getByRole("table", { name: "Foods" })).toContainText("Hill cake");
   await expect(page.getByLabel("Energy of Hill cake")).toHaveValue("440");
@@ -121,8 +136,35 @@ test("another menu for a day, a leg, and a packed one beside a cooked one", asyn
   await expect(page.getByRole("table", { name: "Items in the bag" })).toContainText("Overnight oats, soaked");
   await page.getByText("Menus side by side").click();
   await expect(page.getByRole("table", { name: "Menus side by side" })).toContainText("Ready meals");
+  await page.getByRole("button", { name: "Each on the whole hike" }).click();
+  const hike = page.getByRole("table", { name: "Menus over the whole hike" });
+  await expect(hike.getByRole("row", { name: /Soaked day/ })).toContainText(/\d kg/);
   await page.getByRole("button", { name: "The usual menu everywhere" }).click();
   await expect(page.getByRole("table", { name: "Items in the bag" })).not.toContainText("Ready dinner, rice");
+});
+
+test("a menu for dry camps; a reserve; a food moved to another meal by keys", async ({ page }) => {
+  await openFood(page);
+  const before = await bagKg(page);
+  await page.getByLabel("Menu of dry camps").selectOption("Soaked day");
+  await expect(page.getByRole("region", { name: "Who eats what when" })).toContainText("Soaked day");
+  await page.getByLabel("Menu of dry camps").selectOption("as usual");
+  await expect.poll(() => bagKg(page)).toBeCloseTo(before, 2);
+  await page.getByLabel("Reserve").selectOption("without a reserve");
+  await expect.poll(() => bagKg(page)).toBeLessThan(before - 0.1);
+  const breakfast = page.getByRole("region", { name: "Breakfast" });
+  await page.getByRole("combobox", { name: "Menu", exact: true }).selectOption("Cooked day");
+  const grip = breakfast.getByRole("button", { name: "Move Oat, nut and milk mix to another meal" });
+  await grip.focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByText("Oat, nut and milk mix over Breakfast.")).toBeAttached();
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByText("Oat, nut and milk mix over On the way.")).toBeAttached();
+  await page.keyboard.press("Space");
+  await expect(
+    page.getByRole("region", { name: "On the way" }).getByLabel("Oat, nut and milk mix at on the way"),
+  ).toBeVisible();
+  await expect(breakfast.getByLabel("Oat, nut and milk mix at breakfast")).toHaveCount(0);
 });
 
 test("an own trail has menus from the first minute, on a phone as well", async ({ page }) => {
@@ -141,7 +183,7 @@ test("foods of one trip are in the pantry of the next", async ({ page }) => {
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Food");
   await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", "name,kcal\nHill cake,440\n", "text/csv"));
-  await page.getByRole("button", { name: "Take 1 foods" }).click();
+  await page.getByRole("button", { name: "Take 1 food" }).click();
   await expect(page.getByText("Kept on this device")).toBeVisible();
   await beginTrip(page, asFile("other.gpx", gpxOf(700)));
   await expect(page.getByTestId("line")).toBeVisible();

@@ -62,6 +62,19 @@ export function changeItem(
   });
 }
 
+/** To another meal of the day; what is there already grows by it. */
+export function moveItem(menu: Menu, from: Meal, to: Meal, { id, name }: Food): void {
+  if (from === to) return;
+  editMenu(menu, `move ${name}`, ({ meals }) => {
+    const item = meals[from].find(({ foodId }) => foodId === id);
+    if (!item) return;
+    meals[from] = meals[from].filter((row) => row !== item);
+    const there = meals[to].find(({ foodId }) => foodId === id);
+    if (there) there.massG += item.massG;
+    else meals[to].push(item);
+  });
+}
+
 export function removeItem(menu: Menu, meal: Meal, { id, name }: Food): void {
   editMenu(menu, `without ${name}`, ({ meals }) => {
     meals[meal] = meals[meal].filter(({ foodId }) => foodId !== id);

@@ -15,7 +15,11 @@ export async function saveRawPlan({ id, name }: { id: string; name: string }): P
 }
 
 export function save(text: string, name: string, ending = "gepack.json", type = "application/json"): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+  saveBlob(new Blob([text], { type }), name, ending);
+}
+
+export function saveBlob(blob: Blob, name: string, ending: string): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement("a");
   link.href = url;
   link.download = `${

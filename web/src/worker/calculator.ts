@@ -14,6 +14,7 @@ import type {
   StopChoice,
   TrackPoints,
   Goal,
+  MenuOnHike,
   WayThere,
 } from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
@@ -48,6 +49,11 @@ export interface Calculator {
   sweepStarts: (
     asked: { plan: Plan; dates: readonly string[] },
     onFigures: (figures: StartFigures) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  compareMenus: (
+    asked: { plan: Plan; hikerId: string },
+    onFigures: (figures: MenuOnHike) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   waysThere: (
@@ -170,6 +176,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("compareSchools", { ...asked, key }, options), onFigures, signal),
     sweepStarts: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
+    compareMenus: (asked, onFigures, signal) =>
+      longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
     waysThere: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("waysThere", { ...asked, key }, options), onFigures, signal),
     searchStops: (asked, onEvent, signal) =>

@@ -5,6 +5,7 @@
 import {
   buildPlane,
   buildProfile,
+  compareMenus,
   compareSchools,
   computePlan,
   fillBag,
@@ -30,6 +31,7 @@ import {
   type CoarseRow,
   type CoarseTrack,
   type Located,
+  type MenuOnHike,
   type OwnWord,
   type Plane,
   type PlanePlan,
@@ -167,6 +169,20 @@ export function createJobs(beat?: () => void) {
       let done = 0;
       for (const figures of sweepStarts(given, dates, (other) => session.compute(other))) {
         progress(++done / dates.length, figures satisfies StartFigures);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** The plan with each menu eaten everywhere; figures come one by one as detail of the progress. */
+    async compareMenus(
+      { plan: given, key, hikerId }: { plan: Plan; key: string; hikerId: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      for (const figures of compareMenus(given, hikerId, (other) => session.compute(other))) {
+        progress(++done / given.menus.length, figures satisfies MenuOnHike);
         await breathe();
       }
       return "done";

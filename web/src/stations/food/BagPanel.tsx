@@ -45,7 +45,9 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
         <>
           <p className="mt-0 mb-2 text-sm text-muted">
             {say.days(Math.round(bag.mealDays * 10) / 10)} of meals and a reserve of {say.kg(row.food.reserveKg, 2)}.
-            From {SUPPLIER_WORDS[bag.supplier]}: {sourcesOf(bag, say.g)}.
+            From {SUPPLIER_WORDS[bag.supplier]}: {sourcesOf(bag, say.g)}.{" "}
+            {say.kcal(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays))} a day,{" "}
+            {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal/kg of body.
           </p>
           <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
           <Fill label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
@@ -85,9 +87,13 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
   const share = food.eatenKg > 0 ? food.startKg / food.eatenKg : 1;
   const wantedKcal = (food.needKcal * share * (1 - hiker.food.shortfallFraction)) / food.densityFactor;
   const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * food.mealDays * share;
+  const wantedSodiumMg = hiker.fill.sodiumMgADay * food.mealDays * share;
   const { figures } = bag;
-  const off = (held: number, wanted: number): string =>
-    wanted > 0 ? `${held >= wanted ? "+" : "−"}${say.number((100 * Math.abs(held - wanted)) / wanted)} %` : "";
+  const off = (held: number, wanted: number): string => {
+    if (wanted <= 0) return "";
+    const percent = say.number((100 * Math.abs(held - wanted)) / wanted);
+    return percent === "0" ? "met" : `${held >= wanted ? "+" : "−"}${percent} %`;
+  };
   const rows: Target[] = [
     {
       id: "energy",
@@ -120,7 +126,14 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       says: kit.canisterL === 0 ? "" : figures.volumeL <= kit.canisterL ? "fits" : "too much at the start",
       bad: kit.canisterL > 0 && figures.volumeL > kit.canisterL,
     },
-    { id: "salt", name: "Sodium", wanted: "", held: `${say.number(figures.sodiumMg / 1000, 1)} g`, says: "" },
+    {
+      id: "salt",
+      name: "Sodium",
+      wanted: `${say.number(wantedSodiumMg / 1000, 1)} g`,
+      held: `${say.number(figures.sodiumMg / 1000, 1)} g`,
+      says: off(figures.sodiumMg, wantedSodiumMg),
+      bad: figures.sodiumMg < 0.9 * wantedSodiumMg,
+    },
     { id: "water", name: "Cooking water", wanted: "", held: say.L(figures.waterL), says: "" },
     { id: "money", name: "Money", wanted: "", held: moneyOf(figures.price, plan), says: "" },
   ];

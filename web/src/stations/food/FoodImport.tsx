@@ -1,10 +1,9 @@
 /** Foods out of a CSV or a spreadsheet, and into one: what is read is shown, with what is not, before it is taken. */
 import { useEffect, useRef, useState } from "react";
 import { FileDown, FileUp } from "lucide-react";
-import Papa from "papaparse";
-import { foodTableRows, type Basis, type FoodTable, type Plan } from "@gepack/core";
+import { foodTableRows, type Basis, type Food, type FoodTable, type Plan } from "@gepack/core";
 import { addRows } from "../../edit/rows.ts";
-import { save } from "../../frame/files.ts";
+import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
 import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { Pick } from "../../ui/Pick.tsx";
@@ -46,18 +45,11 @@ export function FoodImport({ plan, file, onFile }: Props) {
       <button className="btn" onClick={() => input.current?.click()}>
         <FileUp size={15} aria-hidden="true" /> Import
       </button>
-      <button
-        className="btn"
-        onClick={() =>
-          save(
-            Papa.unparse(foodTableRows(plan.foods.filter(({ parts }) => parts.length === 0)), { escapeFormulae: true }),
-            "pantry",
-            "csv",
-            "text/csv",
-          )
-        }
-      >
+      <button className="btn" onClick={() => saveCsv("pantry", sheetOf(plan))}>
         <FileDown size={15} aria-hidden="true" /> CSV
+      </button>
+      <button className="btn" onClick={() => void saveXlsx("pantry", [sheetOf(plan)])}>
+        <FileDown size={15} aria-hidden="true" /> XLSX
       </button>
       <input
         ref={input}
@@ -74,7 +66,7 @@ export function FoodImport({ plan, file, onFile }: Props) {
       {table && file && (
         <div className="w-full rounded border border-rule bg-pine-wash p-2 text-sm" data-testid="food-preview">
           <p className="m-0 mb-1">
-            <b>{file.name}</b>: {table.foods.length} foods
+            <b>{file.name}</b>: {countOf(table.foods)}
             {table.foods.length > 0 &&
               `, ${table.foods
                 .slice(0, 3)
@@ -95,11 +87,11 @@ export function FoodImport({ plan, file, onFile }: Props) {
               className="btn btn-strong"
               disabled={table.foods.length === 0}
               onClick={() => {
-                addRows("foods", `Import ${table.foods.length} foods`, table.foods);
+                addRows("foods", `Import ${countOf(table.foods)}`, table.foods);
                 offer(undefined);
               }}
             >
-              Take {table.foods.length} foods
+              Take {countOf(table.foods)}
             </button>
             <button className="btn" onClick={() => offer(undefined)}>
               Leave it
@@ -109,4 +101,16 @@ export function FoodImport({ plan, file, onFile }: Props) {
       )}
     </>
   );
+}
+
+const countOf = ({ length }: readonly Food[]): string => (length === 1 ? "1 food" : `${length} foods`);
+
+/** Figures as a spreadsheet counts with them. */
+function sheetOf({ foods }: Plan): Sheet {
+  const [heads, ...rows] = foodTableRows(foods.filter(({ parts }) => parts.length === 0));
+  return { name: "Foods", heads: heads!, rows: rows.map((row) => row.map(asNumber)) };
+}
+
+function asNumber(cell: string): string | number {
+  return cell !== "" && Number.isFinite(Number(cell)) ? Number(cell) : cell;
 }

@@ -1,5 +1,5 @@
 /** The days of a leg with the menu of each: chosen for the day, for the leg, for cold days, or the usual one. */
-import type { Hiker, Plan } from "@gepack/core";
+import { FORBIDDEN_BY_BANS, type Hiker, type Plan } from "@gepack/core";
 import { chooseMenu, menuForDay, menuForLeg } from "../../edit/food.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { Pick } from "../../ui/Pick.tsx";
@@ -24,24 +24,16 @@ const NEVER = ["", "as usual"] as const;
 export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Props) {
   const say = sayIn(plan);
   const { menus } = hiker;
+  // A stove with a valve may be lit under most of them.
+  const bansMatter =
+    menus.noFlameId !== undefined ||
+    (FORBIDDEN_BY_BANS.includes(hiker.stove.fuel) && plan.stretches.some(({ rule }) => rule === "fire-ban"));
   const names = plan.menus.map(({ id, name }): readonly [string, string] => [id, name]);
   return (
     <section aria-label="Who eats what when" className="mb-3">
       <p className="m-0 mb-2 text-sm leading-[30px]">
-        Usually{" "}
-        <Pick
-          bare
-          label="Usual menu"
-          value={menus.usualId ?? ""}
-          options={[NONE, ...names]}
-          onPick={(id) =>
-            chooseMenu(hiker, "usual menu", (row) => {
-              if (id === "") delete row.usualId;
-              else row.usualId = id;
-            })
-          }
-        />
-        , on days with a mean of{" "}
+        Usually <Condition hiker={hiker} of="usualId" label="Usual menu" options={[NONE, ...names]} />, on days with a
+        mean of{" "}
         <FieldNumber
           bare
           className="w-[48px] text-right"
@@ -54,18 +46,14 @@ export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Pr
           }
         />{" "}
         {unitSymbol("temperature", plan.trip.units)} and less{" "}
-        <Pick
-          bare
-          label="Menu of cold days"
-          value={menus.coldId ?? ""}
-          options={[NEVER, ...names]}
-          onPick={(id) =>
-            chooseMenu(hiker, "menu of cold days", (row) => {
-              if (id === "") delete row.coldId;
-              else row.coldId = id;
-            })
-          }
-        />
+        <Condition hiker={hiker} of="coldId" label="Menu of cold days" options={[NEVER, ...names]} />, on days that end
+        at a dry camp <Condition hiker={hiker} of="dryCampId" label="Menu of dry camps" options={[NEVER, ...names]} />
+        {bansMatter && (
+          <>
+            , where a fire ban holds{" "}
+            <Condition hiker={hiker} of="noFlameId" label="Menu of fire bans" options={[NEVER, ...names]} />
+          </>
+        )}
         , on {legName}{" "}
         <Pick
           bare
@@ -97,5 +85,30 @@ export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Pr
         ))}
       </ol>
     </section>
+  );
+}
+
+interface ConditionProps {
+  hiker: Hiker;
+  of: "usualId" | "coldId" | "dryCampId" | "noFlameId";
+  label: string;
+  options: readonly (readonly [string, string])[];
+}
+
+/** Which menu is eaten under a condition; the first option is none. */
+function Condition({ hiker, of, label, options }: ConditionProps) {
+  return (
+    <Pick
+      bare
+      label={label}
+      value={hiker.menus[of] ?? ""}
+      options={options}
+      onPick={(id) =>
+        chooseMenu(hiker, label.toLowerCase(), (row) => {
+          if (id === "") delete row[of];
+          else row[of] = id;
+        })
+      }
+    />
   );
 }

@@ -1,7 +1,32 @@
 /** One menu: its meals with grams to edit, and what a day of it brings at the leg's need. */
-import { Plus, TrendingUp, X } from "lucide-react";
-import { DAY_MEALS, MEALS, NO_FOOD, plusFood, type DayMenu, type Meal, type Menu, type Plan } from "@gepack/core";
-import { addItem, changeItem, copyMenu, editMenu, removeItem } from "../../edit/food.ts";
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type Active,
+  type Announcements,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+  type Over,
+} from "@dnd-kit/core";
+import { GripVertical, Plus, TrendingUp, X } from "lucide-react";
+import type { ReactNode } from "react";
+import {
+  DAY_MEALS,
+  MEALS,
+  NO_FOOD,
+  plusFood,
+  type DayMenu,
+  type Food,
+  type Meal,
+  type Menu,
+  type Plan,
+} from "@gepack/core";
+import { addItem, changeItem, copyMenu, editMenu, moveItem, removeItem } from "../../edit/food.ts";
 import { removeRows } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
@@ -22,9 +47,14 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
   const say = sayIn(plan);
   const all = DAY_MEALS.reduce((sum, meal) => plusFood(sum, day.meals[meal]), NO_FOOD);
   const minutes = minutesOf(plan, menu);
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
+  const drop = ({ active, over }: DragEndEvent): void => {
+    const held = active.data.current as Held | undefined;
+    if (held && over) moveItem(menu, held.meal, over.id as Meal, held.food);
+  };
   return (
     <div data-testid="menu">
-      <div className="mb-1 flex flex-wrap items-end gap-2">
+      <div className="mt-2 mb-1 flex flex-wrap items-end gap-2">
         <NameField
           bare
           label="Name of the menu"
@@ -45,16 +75,83 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
         {say.g(all.proteinG)} protein, {say.number(all.sodiumMg / 1000, 1)} g sodium; {say.L(all.volumeL)} packed;{" "}
         {say.L(all.waterL)} water, {minutes} min of stove; {moneyOf(all.price, plan)}
       </p>
-      {MEALS.map((meal) => (
-        <section key={meal} aria-label={MEAL_WORDS[meal]} className="border-t border-rule py-2">
-          <h4 className="m-0 mb-1 flex justify-between text-sm font-semibold">
-            {MEAL_WORDS[meal]}
-            {meal !== "drinks" && <span>{say.kcal(day.meals[meal].energyKcal)}</span>}
-          </h4>
-          <Items plan={plan} menu={menu} meal={meal} scale={day.scale} />
-        </section>
-      ))}
+      <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ announcements: SAID }}>
+        {MEALS.map((meal) => (
+          <MealPlace key={meal} meal={meal}>
+            <h4 className="m-0 mb-1 flex justify-between text-sm font-semibold">
+              {MEAL_WORDS[meal]}
+              {meal !== "drinks" && <span>{say.kcal(day.meals[meal].energyKcal)}</span>}
+            </h4>
+            <Items plan={plan} menu={menu} meal={meal} scale={day.scale} />
+          </MealPlace>
+        ))}
+      </DndContext>
     </div>
+  );
+}
+
+/** What is being dragged, and out of which meal. */
+interface Held {
+  meal: Meal;
+  food: Food;
+}
+
+/** Up and down go from meal to meal. */
+const nextMeal: KeyboardCoordinateGetter = (
+  { code },
+  { currentCoordinates, context: { active, over, droppableRects } },
+) => {
+  const by = code === "ArrowDown" ? 1 : code === "ArrowUp" ? -1 : 0;
+  if (by === 0) return undefined;
+  const at = MEALS.indexOf((over?.id ?? (active?.data.current as Held | undefined)?.meal) as Meal);
+  const next = MEALS[at + by];
+  const rect = next && droppableRects.get(next);
+  return rect ? { x: currentCoordinates.x, y: rect.top + 4 } : undefined;
+};
+const nameOf = ({ data }: Active): string => (data.current as Held).food.name;
+const over = (target: Over | null): string =>
+  target ? `over ${MEAL_WORDS[target.id as Meal]}` : "outside of the meals";
+/** For who hears what happens. */
+const SAID: Announcements = {
+  onDragStart: ({ active }) => `${nameOf(active)} is held.`,
+  onDragOver: ({ active, over: target }) => `${nameOf(active)} ${over(target)}.`,
+  onDragEnd: ({ active, over: target }) => `${nameOf(active)} let go ${over(target)}.`,
+  onDragCancel: ({ active }) => `${nameOf(active)} stays.`,
+};
+
+const BY_KEYS = { coordinateGetter: nextMeal };
+const BY_POINTER = { activationConstraint: { distance: 3 } };
+
+function MealPlace({ meal, children }: { meal: Meal; children: ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id: meal });
+  return (
+    <section
+      ref={setNodeRef}
+      aria-label={MEAL_WORDS[meal]}
+      className={`border-t border-rule py-2 ${isOver ? "bg-pine-wash" : ""}`}
+    >
+      {children}
+    </section>
+  );
+}
+
+/** Takes a food by the handle to another meal: dragged, or Space, arrow keys and Space. */
+function Grip({ meal, food }: Held) {
+  const { setNodeRef, listeners, attributes, transform } = useDraggable({
+    id: `${meal} ${food.id}`,
+    data: { meal, food } satisfies Held,
+  });
+  return (
+    <button
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      className="cursor-grab touch-none text-muted"
+      style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+      aria-label={`Move ${food.name} to another meal`}
+    >
+      <GripVertical size={13} aria-hidden="true" />
+    </button>
   );
 }
 
@@ -67,6 +164,7 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
         if (!food) return null;
         return (
           <li key={item.foodId} className="flex items-center gap-1 rounded border border-rule px-1.5 py-px text-sm">
+            <Grip meal={meal} food={food} />
             {food.name}
             <FieldNumber
               bare

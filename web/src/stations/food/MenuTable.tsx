@@ -1,4 +1,5 @@
-/** All menus at the same need: what each weighs, takes of water, stove and money. Cooked, soaked, ready or one's own. */
+/** All menus at the same need, by the day and over the whole hike: what each weighs, takes of water, stove and money. */
+import { useState } from "react";
 import {
   DAY_MEALS,
   dayMenu,
@@ -6,56 +7,104 @@ import {
   NO_FOOD,
   plusFood,
   type FoodFigures,
+  type Hiker,
   type Menu,
+  type MenuOnHike,
   type Pantry,
   type Plan,
 } from "@gepack/core";
+import { calculator } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
+import { firstName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
 import { moneyOf } from "./MenuCard.tsx";
 
 interface Props {
   plan: Plan;
+  hiker: Hiker;
   pantry: Pantry;
   needKcal: number;
   chosen: string;
   onChoose: (id: string) => void;
 }
 
-export function MenuTable({ plan, pantry, needKcal, chosen, onChoose }: Props) {
+export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: Props) {
   const say = sayIn(plan);
-  const figures = new Map(
+  const { rows, fraction, start, stop } = useLongRun<MenuOnHike>();
+  const [of, setOf] = useState<{ plan: Plan; hikerId: string }>();
+  const days = new Map(
     plan.menus.map((menu): [string, FoodFigures] => {
       const { meals } = dayMenu(menuFigures(menu, pantry), needKcal);
       return [menu.id, DAY_MEALS.reduce((sum, meal) => plusFood(sum, meals[meal]), NO_FOOD)];
     }),
   );
-  const of = (head: string, show: (of: FoodFigures) => string): Column<Menu> => ({
+  const holds = of?.plan === plan && of.hikerId === hiker.id;
+  const hikes = new Map(holds ? rows.map((row) => [row.menuId, row]) : []);
+  const ofDay = (head: string, show: (of: FoodFigures) => string): Column<Menu> => ({
     id: head,
     head,
     right: true,
-    cell: ({ id }) => show(figures.get(id)!),
+    cell: ({ id }) => show(days.get(id)!),
   });
+  const ofHike = (head: string, show: (of: MenuOnHike) => string): Column<Menu> => ({
+    id: `hike ${head}`,
+    head,
+    right: true,
+    cell: ({ id }) => {
+      const row = hikes.get(id);
+      return row ? show(row) : "";
+    },
+  });
+  const name: Column<Menu> = { id: "name", head: "menu", names: true, cell: (menu) => menu.name };
+  const table = (label: string, columns: Column<Menu>[]) => (
+    <Table<Menu>
+      label={label}
+      columns={[name, ...columns]}
+      rows={plan.menus}
+      idOf={({ id }) => id}
+      chosen={[chosen]}
+      onChoose={onChoose}
+    />
+  );
+  const compare = (): void => {
+    setOf({ plan, hikerId: hiker.id });
+    start(plan.menus.length, (onRow, signal) => calculator().compareMenus({ plan, hikerId: hiker.id }, onRow, signal));
+  };
   return (
     <>
       <p className="my-1 text-sm text-muted">A day of {say.kcal(needKcal)} by each menu.</p>
-      <Table<Menu>
-        label="Menus side by side"
-        columns={[
-          { id: "name", head: "menu", names: true, cell: ({ name }) => name },
-          of("weighs", ({ massG }) => say.g(massG)),
-          of("kcal/g", ({ energyKcal, massG }) => say.number(energyKcal / Math.max(1, massG), 2)),
-          of("packed", ({ volumeL }) => say.L(volumeL)),
-          of("protein", ({ proteinG }) => say.g(proteinG)),
-          of("water", ({ waterL }) => say.L(waterL)),
-          of("boiled", ({ boiledL }) => say.L(boiledL)),
-          of("money", ({ price }) => moneyOf(price, plan)),
-        ]}
-        rows={plan.menus}
-        idOf={({ id }) => id}
-        chosen={[chosen]}
-        onChoose={onChoose}
-      />
+      {table("Menus side by side", [
+        ofDay("weighs", ({ massG }) => say.g(massG)),
+        ofDay("kcal/g", ({ energyKcal, massG }) => say.number(energyKcal / Math.max(1, massG), 2)),
+        ofDay("packed", ({ volumeL }) => say.L(volumeL)),
+        ofDay("protein", ({ proteinG }) => say.g(proteinG)),
+        ofDay("water", ({ waterL }) => say.L(waterL)),
+        ofDay("boiled", ({ boiledL }) => say.L(boiledL)),
+        ofDay("money", ({ price }) => moneyOf(price, plan)),
+      ])}
+      <div className="mt-3 mb-1 flex flex-wrap items-center gap-3 text-sm">
+        <button className="btn" onClick={compare} disabled={fraction !== undefined}>
+          Each on the whole hike
+        </button>
+        {fraction !== undefined && <Progress label="Working out each menu" fraction={fraction} onStop={stop} />}
+        <span className="text-muted">
+          {hikes.size > 0
+            ? `Were ${firstName(hiker)} to eat it on every day, other menus left out; the stove is still carried.`
+            : "Food, fuel and the pack, were one menu eaten on every day."}
+        </span>
+      </div>
+      {hikes.size > 0 &&
+        table("Menus over the whole hike", [
+          ofHike("food", ({ foodKg }) => say.kg(foodKg)),
+          ofHike("fullest bag", ({ mostL }) => say.L(mostL)),
+          ofHike("fuel", ({ fuelKg }) => say.kg(fuelKg, 2)),
+          ofHike("water to camps", ({ campL }) => say.L(campL)),
+          ofHike("money", ({ money }) => moneyOf(money, plan)),
+          ofHike("heaviest", ({ heaviestKg }) => say.kg(heaviestKg)),
+          ofHike("kg·km", ({ kgKm }) => say.number(kgKm)),
+        ])}
     </>
   );
 }

@@ -1,9 +1,9 @@
 /** What is bought at every stop, what each box brings, and how the own mixes are made: to tick off, to print, to save. */
 import { useState } from "react";
-import Papa from "papaparse";
 import type { LegBag, Plan, ShoppingItem, ShoppingList } from "@gepack/core";
 import { shoppingLists } from "@gepack/core";
-import { save } from "../../frame/files.ts";
+import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
+import { useTicks, type TickList } from "../../store/ticks.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { moneyOf } from "./MenuCard.tsx";
@@ -16,6 +16,9 @@ interface Props {
   legIndex: number;
 }
 
+/** Ticks of what is bought and packed begin so. */
+const BUYING = "buy ";
+
 const PARTS = [
   ["bought", "Buy"],
   ["box", "Pack"],
@@ -27,39 +30,9 @@ export function Shopping({ plan, bags, legIndex }: Props) {
   const lists = shoppingLists(bags, plan.foods);
   const shown = all ? lists : lists.filter((list) => list.legIndex === legIndex);
   const name = (stopId: string): string => stopName(plan, stopId);
-  const csv = (): void =>
-    save(
-      Papa.unparse(
-        [
-          [
-            "stop",
-            "leg",
-            "what to do",
-            "food",
-            "g",
-            "packs",
-            `price${plan.resupply.money && `, ${plan.resupply.money}`}`,
-          ],
-          ...lists.flatMap((list) =>
-            PARTS.flatMap(([part, word]) =>
-              list[part].map(({ food, massG, packs, price }) => [
-                name(list.stopId),
-                String(list.legIndex + 1),
-                word,
-                food.name,
-                String(Math.round(massG)),
-                packs === undefined ? "" : String(packs),
-                price.toFixed(2),
-              ]),
-            ),
-          ),
-        ],
-        { escapeFormulae: true },
-      ),
-      `${plan.trip.name} shopping`,
-      "csv",
-      "text/csv",
-    );
+  const ticks = useTicks(plan.id);
+  const fileName = `${plan.trip.name} shopping`;
+  const sheet = sheetOf(plan, lists);
   return (
     <div data-testid="shopping">
       <div className="my-2 flex flex-wrap items-center gap-3 text-sm">
@@ -69,14 +42,20 @@ export function Shopping({ plan, bags, legIndex }: Props) {
         <button className="btn" onClick={() => window.print()}>
           Print
         </button>
-        <button className="btn" onClick={csv}>
+        <button className="btn" onClick={() => saveCsv(fileName, sheet)}>
           CSV
         </button>
-        <span className="text-muted">For the whole party, in whole packs.</span>
+        <button className="btn" onClick={() => void saveXlsx(fileName, [sheet])}>
+          XLSX
+        </button>
+        <button className="btn" onClick={() => ticks.clear(BUYING)}>
+          Untick all
+        </button>
+        <span className="text-muted">For the whole party, in whole packs. Ticks stay on this device.</span>
       </div>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-x-6 gap-y-3">
         {shown.map((list) => (
-          <List key={list.legIndex} plan={plan} list={list} name={name(list.stopId)} />
+          <List key={list.legIndex} plan={plan} list={list} name={name(list.stopId)} ticks={ticks} />
         ))}
       </div>
       {shown.length === 0 && <p className="text-sm text-muted">Nothing by a menu on this leg.</p>}
@@ -85,7 +64,7 @@ export function Shopping({ plan, bags, legIndex }: Props) {
   );
 }
 
-function List({ plan, list, name }: { plan: Plan; list: ShoppingList; name: string }) {
+function List({ plan, list, name, ticks }: { plan: Plan; list: ShoppingList; name: string; ticks: TickList }) {
   const say = sayIn(plan);
   return (
     <section aria-label={`Lists for ${name}`} className="break-inside-avoid">
@@ -102,22 +81,59 @@ function List({ plan, list, name }: { plan: Plan; list: ShoppingList; name: stri
               {word}, {moneyOf(price, plan)}
             </h4>
             <ul className="m-0 list-none p-0 text-sm">
-              {items.map((item) => (
-                <li key={item.food.id}>
-                  <label className="flex items-baseline gap-2">
-                    <input type="checkbox" />
-                    <span className="flex-1">{item.food.name}</span>
-                    <span className="text-muted">{packsOf(item)}</span>
-                    {say.g(item.massG)}
-                  </label>
-                </li>
-              ))}
+              {items.map((item) => {
+                const key = `${BUYING}${list.stopId} ${item.food.id}`;
+                return (
+                  <li key={item.food.id}>
+                    <label className="flex items-baseline gap-2">
+                      <input
+                        type="checkbox"
+                        checked={ticks.isTicked(key)}
+                        onChange={(event) => ticks.tick(key, event.target.checked)}
+                      />
+                      <span className={`flex-1 ${ticks.isTicked(key) ? "line-through opacity-60" : ""}`}>
+                        {item.food.name}
+                      </span>
+                      <span className="text-muted">{packsOf(item)}</span>
+                      {say.g(item.massG)}
+                    </label>
+                  </li>
+                );
+              })}
             </ul>
           </div>
         );
       })}
     </section>
   );
+}
+
+function sheetOf(plan: Plan, lists: readonly ShoppingList[]): Sheet {
+  return {
+    name: "Shopping",
+    heads: [
+      "stop",
+      "leg",
+      "what to do",
+      "food",
+      "g",
+      "packs",
+      `price${plan.resupply.money && `, ${plan.resupply.money}`}`,
+    ],
+    rows: lists.flatMap((list) =>
+      PARTS.flatMap(([part, word]) =>
+        list[part].map(({ food, massG, packs, price }) => [
+          stopName(plan, list.stopId),
+          list.legIndex + 1,
+          word,
+          food.name,
+          Math.round(massG),
+          packs,
+          Math.round(100 * price) / 100,
+        ]),
+      ),
+    ),
+  };
 }
 
 function packsOf({ packs, food }: ShoppingItem): string {

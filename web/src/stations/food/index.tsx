@@ -94,6 +94,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
             })
           }
         />
+        <Reserve hiker={hiker} />
         {hiker.menus.legs.length > 0 && (
           <button className="btn" onClick={() => usualEverywhere(hiker)}>
             The usual menu everywhere
@@ -150,7 +151,14 @@ export default function Food({ plan, result: newest }: ScreenProps) {
       </div>
       <div className="px-[18px]">
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Menus side by side">
-          <MenuTable plan={plan} pantry={pantry} needKcal={needKcal} chosen={looked!.id} onChoose={setMenuId} />
+          <MenuTable
+            plan={plan}
+            hiker={hiker}
+            pantry={pantry}
+            needKcal={needKcal}
+            chosen={looked!.id}
+            onChoose={setMenuId}
+          />
         </Fold>
         <Fold
           className="border-t border-rule py-2"
@@ -172,11 +180,49 @@ function meanOf(values: readonly number[]): number {
   return values.length > 0 && sum > 0 ? sum / values.length : 2500;
 }
 
+const RESERVES = [
+  ["none", "without a reserve"],
+  ["half", "half a day in reserve"],
+  ["day", "a day in reserve"],
+  ["share", "a tenth in reserve"],
+] as const;
+type ReserveWay = (typeof RESERVES)[number][0];
+const RESERVE_OF: Readonly<Record<ReserveWay, Pick<Hiker["food"], "reserveDays" | "reserveFraction">>> = {
+  none: { reserveDays: 0, reserveFraction: 0 },
+  half: { reserveDays: 0.5, reserveFraction: 0 },
+  day: { reserveDays: 1, reserveFraction: 0 },
+  share: { reserveDays: 0, reserveFraction: 0.1 },
+};
+
+/** The usual ways; its figures by themselves are in Trip, Need and stove. */
+function Reserve({ hiker }: { hiker: Hiker }) {
+  const { reserveDays, reserveFraction } = hiker.food;
+  const now = RESERVES.find(([way]) => {
+    const of = RESERVE_OF[way];
+    return of.reserveDays === reserveDays && of.reserveFraction === reserveFraction;
+  })?.[0];
+  const own = `${Math.round(100 * reserveFraction)} % in reserve, at least ${reserveDays} days`;
+  return (
+    <Pick<ReserveWay | "own">
+      bare
+      label="Reserve"
+      value={now ?? "own"}
+      options={now ? RESERVES : [["own", own], ...RESERVES]}
+      onPick={(way) => {
+        if (way === "own") return;
+        editRow("hikers", hiker.id, `${firstName(hiker)}: food reserve`, (row) => {
+          Object.assign(row.food, RESERVE_OF[way]);
+        });
+      }}
+    />
+  );
+}
+
 function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   const hiker = plan.hikers[who]!;
   const set = (label: string, recipe: (fill: (typeof hiker)["fill"]) => void): void =>
     editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
-  const field = (key: "proteinGPerKg" | "mostFatFraction" | "mostOfOneADay", label: string) => (
+  const field = (key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay", label: string) => (
     <FieldNumber
       path={`hikers.fill.${key}`}
       label={label}
@@ -188,6 +234,7 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-2 pt-2">
       {field("proteinGPerKg", "Protein a day, per kg of body")}
+      {field("sodiumMgADay", "Sodium a day, at least")}
       {field("mostFatFraction", "Of the energy from fat, at most")}
       {field("mostOfOneADay", "Portions of one food a day, at most")}
       <TypedText
