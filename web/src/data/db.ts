@@ -3,9 +3,19 @@ import type { Plan, Profile, TrackPoints } from "@gepack/core";
 import Dexie, { type EntityTable } from "dexie";
 import type { Patch } from "immer";
 
+/**
+ * Written beside what must not be lost. A browser that finds no room in the middle of its own database may throw the
+ * whole of it away; a row over 64 KiB lies in a file of its own, which is written first, and where that finds no room
+ * nothing of the rest is begun. Random, so that it cannot be packed smaller.
+ */
+export const BALLAST = new Uint8Array(80 * 1024);
+for (let from = 0; from < BALLAST.length; from += 40 * 1024)
+  crypto.getRandomValues(BALLAST.subarray(from, from + 40 * 1024));
+
 export interface PlanRow {
   id: string;
   doc: Plan;
+  ballast?: Uint8Array;
   updatedAt: number;
   /** Grows with every write: who has seen a later one need not look at an earlier. */
   revision: number;
@@ -26,6 +36,7 @@ export interface HistoryRow {
 export interface SettingRow {
   key: string;
   value: string;
+  ballast?: Uint8Array;
 }
 
 /** A trail measured once, so that opening a plan does not mend its tracks again. */
@@ -37,6 +48,7 @@ export interface ProfileRow {
   /** How it was measured; see `PROFILE_VERSION`. */
   version: number;
   profile: Profile;
+  ballast?: Uint8Array;
 }
 
 /** A file of map tiles, as it was opened. */

@@ -10,7 +10,7 @@ import {
 } from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
-import { db, type HistoryRow, type PlanRow } from "./db.ts";
+import { BALLAST, db, type HistoryRow, type PlanRow } from "./db.ts";
 import { clearNote, pendingNotes } from "./note.ts";
 
 enablePatches();
@@ -80,7 +80,7 @@ export function change(planId: string, label: string, recipe: Recipe, noteId?: s
 
 async function put(doc: Plan, after: number | undefined): Promise<number> {
   const revision = (after ?? 0) + 1;
-  await db.plans.put({ id: doc.id, doc, updatedAt: Date.now(), revision });
+  await db.plans.put({ id: doc.id, doc, updatedAt: Date.now(), revision, ballast: BALLAST });
   return revision;
 }
 
@@ -216,7 +216,7 @@ export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<n
       await db.tracks.bulkPut([...tracks]);
       await db.history.where("[planId+undone]").between([plan.id, 0], [plan.id, 1], true, true).delete();
       const revision = await put(plan, (await db.plans.get(plan.id))?.revision);
-      await db.settings.put({ key: CURRENT, value: plan.id });
+      await db.settings.put({ key: CURRENT, value: plan.id, ballast: BALLAST });
       return revision;
     }),
   );
@@ -279,7 +279,7 @@ export function keepProfile(key: string, profile: Profile): Promise<void> {
       await db.profiles.where({ key }).delete();
       const others = await db.profiles.orderBy("seq").primaryKeys();
       await db.profiles.bulkDelete(others.slice(0, Math.max(0, others.length - MOST_PROFILES + 1)));
-      await db.profiles.add({ key, version: PROFILE_VERSION, profile });
+      await db.profiles.add({ key, version: PROFILE_VERSION, profile, ballast: BALLAST });
     }),
   );
 }
@@ -301,7 +301,7 @@ export function nameOf(doc: Plan | undefined): string {
 }
 
 export function openPlan(id: string): Promise<void> {
-  return guarded(async () => void (await db.settings.put({ key: CURRENT, value: id })));
+  return guarded(async () => void (await db.settings.put({ key: CURRENT, value: id, ballast: BALLAST })));
 }
 
 export function readSetting(key: string): Promise<string | undefined> {
@@ -309,7 +309,7 @@ export function readSetting(key: string): Promise<string | undefined> {
 }
 
 export function writeSetting(key: string, value: string): Promise<void> {
-  return guarded(async () => void (await db.settings.put({ key, value })));
+  return guarded(async () => void (await db.settings.put({ key, value, ballast: BALLAST })));
 }
 
 /** Asks the browser not to clear the data on its own. */
