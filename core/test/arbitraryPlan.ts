@@ -9,6 +9,7 @@ import {
   PLAN_VERSION,
   planSchema,
   SERVICES,
+  REPORTS,
   SOURCE_KINDS,
   STRETCH_KINDS,
   SURFACES,
@@ -84,6 +85,8 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       breakfastL: amount(0, 4),
       trust: fc.constantFrom("reliable", "chance", "all"),
       leastChance: share,
+      past: fc.constantFrom("none", "none", "one", "chance"),
+      dryChance: share,
     }),
     stove: fc.record({
       fuel: fc.constantFrom(...models.fuel.ids),
@@ -227,6 +230,15 @@ const sources = rows("w", 12, () =>
     reliable: fc.boolean(),
     counted: rarely(fc.boolean()),
     chanceByMonth: fc.option(fc.array(share, { minLength: 12, maxLength: 12 }), { nil: undefined }),
+    reports: fc.array(
+      fc.record({
+        date: fc.constantFrom("2026-03-01", "2027-01-01", "2027-03-30", "2027-06-23"),
+        said: fc.constantFrom(...REPORTS),
+      }),
+      { maxLength: 2 },
+    ),
+    placedOn: rarely(fc.constantFrom("2026-01-01", "2027-03-31")),
+    litres: rarely(amount(0, 500)),
   }),
 );
 const stretches = rows("x", 5, () =>

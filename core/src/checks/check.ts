@@ -9,7 +9,7 @@ import type { Hiker, Plan } from "../plan/schema.ts";
 import type { LegHiker, LegResult, TripFigures } from "../result/result.ts";
 import { walkedOf } from "../track/place.ts";
 import type { WalkedM } from "../units/lengths.ts";
-import type { PlacedSource } from "../walk/camps.ts";
+import type { PlacedSource } from "../walk/sources.ts";
 
 export type Severity = "blocker" | "caution" | "note";
 

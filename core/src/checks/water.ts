@@ -1,7 +1,7 @@
 /** Water: more than the bottles hold, more than a body should drink, and water passed by. */
 import { nodeOf, walkedOf } from "../track/place.ts";
-import { dayNumber, dayOfYear } from "../units/day.ts";
-import { flowChance, trusted, type PlacedSource } from "../walk/camps.ts";
+import { dayNumber } from "../units/day.ts";
+import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const SLACK_L = 0.05;
@@ -53,10 +53,10 @@ const untrustedWater = defineCheck({
     for (const { hiker, leg, row, where } of onLegs(context)) {
       const longest = row.carries.reduce((a, b) => (b.distanceM > a.distanceM ? b : a), row.carries[0]!);
       if (!longest || longest.distanceM < LONG_DRY_M) continue;
-      const yearDay = dayOfYear(dayNumber(leg.startDate) ?? 0);
+      const day = dayNumber(leg.startDate) ?? 0;
       const passed = sources.find(
         (source) =>
-          source.node > longest.fromNode && source.node < longest.toNode && !trusted(source, hiker.water, yearDay),
+          source.node > longest.fromNode && source.node < longest.toNode && !trusted(source, hiker.water, day),
       );
       const source = plan.sources.find((candidate) => candidate.id === passed?.id);
       if (!source) continue;
@@ -78,7 +78,7 @@ const sourceDecides = defineCheck({
     const { plan, result, sources } = context;
     const byId = new Map(sources.map((source) => [source.id, source]));
     for (const leg of result.legs) {
-      const yearDay = dayOfYear(dayNumber(leg.startDate) ?? 0);
+      const day = dayNumber(leg.startDate) ?? 0;
       // One source a leg, for whoever it means most to.
       let most = { have: DECIDES_L, chance: 1, hikerId: "", source: undefined as PlacedSource | undefined };
       for (const { hikerId, carries } of leg.hikers)
@@ -86,7 +86,7 @@ const sourceDecides = defineCheck({
           const source = carry.toSourceId === undefined ? undefined : byId.get(carry.toSourceId);
           const beyond = carries[i + 1];
           if (!source || !beyond) continue;
-          const chance = flowChance(source, yearDay);
+          const chance = flowChance(source, day);
           // Without it the way beyond is walked on what was carried to it, and nothing is drunk there.
           const have = beyond.litres + beyond.drunkL;
           if (chance < SURE_CHANCE && have > most.have) most = { have, chance, hikerId, source };

@@ -5,7 +5,7 @@ import type { WalkedM } from "../units/lengths.ts";
 import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
 import { meltIndex } from "../models/ford.ts";
 import { dayOfYear } from "../units/day.ts";
-import { flowChance, type PlacedSource } from "../walk/camps.ts";
+import { monthlyChance, type PlacedSource } from "../walk/sources.ts";
 import { seasonHolds } from "../walk/terrain.ts";
 import { wetWithKnown, withKnown } from "../season/known.ts";
 import { meltBetween, type MeltSums } from "../season/melt.ts";
@@ -154,5 +154,5 @@ function flowing(sources: readonly PlacedSource[]): Float32Array {
 function chanceOn(source: PlacedSource, yearDay: number): number {
   if (source.counted !== undefined) return Number(source.counted);
   const dry = source.drySeasons.some(({ fromDay, toDay }) => seasonHolds(fromDay, toDay, yearDay));
-  return dry ? 0 : flowChance(source, yearDay);
+  return dry ? 0 : monthlyChance(source, yearDay);
 }

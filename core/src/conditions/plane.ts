@@ -7,7 +7,7 @@ import { buildSnow, type Snow } from "../season/snow.ts";
 import { isWalked, walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { indexAbove } from "../units/sorted.ts";
-import { placeSources } from "../walk/camps.ts";
+import { placeSources } from "../walk/sources.ts";
 
 export interface Plane {
   columns: number;

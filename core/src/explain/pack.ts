@@ -134,6 +134,7 @@ function explainCarry({ hiker, row, schools }: WhyContext, index: number): Deriv
     leaf("carry-reserve", carry.reserveL, "L", "own-setting"),
     leaf("drunk-at-source", -carry.drunkL, "L", "own-setting"),
     leaf("carry-in-hand", carry.handL, "L", "own-setting"),
+    ...(carry.pastL > 0 ? [leaf("carry-past", carry.pastL, "L", "own-setting")] : []),
   ]);
 }
 

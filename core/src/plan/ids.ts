@@ -29,6 +29,7 @@ export const BOUGHT_IN = ["shop-small", "shop-full", "home"] as const;
 export const MEALS = ["breakfast", "way", "dinner", "drinks"] as const;
 export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
+export const REPORTS = ["flowing", "trickle", "dry"] as const;
 export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;
 export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;
 export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;

@@ -1,6 +1,17 @@
 /** What lies along the trail in the document: stops, water, stretches, camps. */
 import { z } from "zod";
-import { ACCESS, FOOD_BY, LACKS, RULES, SERVICES, SOURCE_KINDS, STRETCH_KINDS, SURFACES, WEEKDAYS } from "./ids.ts";
+import {
+  ACCESS,
+  FOOD_BY,
+  LACKS,
+  REPORTS,
+  RULES,
+  SERVICES,
+  SOURCE_KINDS,
+  STRETCH_KINDS,
+  SURFACES,
+  WEEKDAYS,
+} from "./ids.ts";
 import {
   amount,
   distance,
@@ -94,6 +105,14 @@ export const sourceSchema = z.looseObject({
   /** One's own judgement, over every school of trust: counted on, or struck out. */
   counted: z.boolean().optional(),
   offTrailM: distance(20_000).default(0),
+  /** What was seen there, and by whom it was told. */
+  reports: z
+    .array(z.looseObject({ date: isoDate, said: z.enum(REPORTS), note: label.default("") }))
+    .max(500)
+    .default([]),
+  /** A cache: from when on it is there, and how much is in it. */
+  placedOn: isoDate.optional(),
+  litres: amount("L", 0, 500).optional(),
 });
 
 export const stretchSchema = z.looseObject({
@@ -152,5 +171,6 @@ export const pinSchema = z.looseObject({
 export type Pin = z.infer<typeof pinSchema>;
 export type Stop = z.infer<typeof stopSchema>;
 export type Source = z.infer<typeof sourceSchema>;
+export type ReportWord = Source["reports"][number]["said"];
 export type Stretch = z.infer<typeof stretchSchema>;
 export type Camp = z.infer<typeof campSchema>;

@@ -111,6 +111,10 @@ export const waterSchema = z.looseObject({
   trust: z.enum(["reliable", "chance", "all"]).default("chance"),
   /** With trust `chance`: the least chance of flow in the month that still counts. */
   leastChance: fraction().default(0.7),
+  /** What is carried past a source that may be dry: nothing, to the one after it, or until all are hardly ever dry. */
+  past: z.enum(["none", "one", "chance"]).default("none"),
+  /** With `chance`: that all the sources one counts on may be dry; a fifth of it on hot days. */
+  dryChance: fraction().default(0.05),
 });
 
 export const stoveSchema = z.looseObject({
@@ -268,7 +272,7 @@ export const planSchema = z.looseObject({
 });
 
 export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
-export type { Camp, Pin, Source, Stop, Stretch } from "./placesSchema.ts";
+export type { Camp, Pin, ReportWord, Source, Stop, Stretch } from "./placesSchema.ts";
 export type { FillSettings, Food, Meal, Menu, MenuChoice, MenuItem } from "./pantrySchema.ts";
 export type { Resupply } from "./resupplySchema.ts";
 export type { Alternate, Closure, Section } from "./routeSchema.ts";

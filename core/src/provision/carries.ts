@@ -2,19 +2,18 @@
  * The block's carries: from water to water, stops' taps among them, with what its camps take. Water off the
  * trail is one of the points only where the party walks to it.
  */
-import { indexAbove } from "../units/sorted.ts";
 import { heatFactor } from "../models/water.ts";
+import { allDry } from "../models/waterReports.ts";
+import type { WaterSettings } from "../plan/schema.ts";
 import { walkedOf } from "../track/place.ts";
-import { dayOfYear } from "../units/day.ts";
 import { SNOW_ID } from "../plan/ids.ts";
-import { CAMP_FAR_M, carriedToCamp, trusted, type PlacedSource } from "../walk/camps.ts";
+import { CAMP_FAR_M, carriedToCamp } from "../walk/camps.ts";
 import type { DetourSources } from "../walk/detours.ts";
-import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { payingPoints, weighed, type DetourChoice, type Hauled, type PayingInput } from "./payingWater.ts";
-import { MELTED_EACH, SNOW_EVERY_M, type SnowWater } from "./snowWater.ts";
 import type { ProvisionInput } from "./supply.ts";
-import { carryLitres, isIce, mostLitres, type Carry, type WaterPoint } from "./water.ts";
+import { carryLitres, mostLitres, type Carry, type CarryNeed, type DryCarry, type WaterPoint } from "./water.ts";
+import { firstBeyond, waterPoints } from "./waterPoints.ts";
 
 /** A rest day at a dry camp takes as much as two further camps: its meals are dinner and breakfast again. */
 const CAMPS_PER_ZERO = 2;
@@ -40,6 +39,8 @@ interface Camp {
   part: number;
   node: number;
   waterM: number;
+  /** Snow at the tent is water enough. */
+  melts: boolean;
   /** Nights' worth of water, and what the heat of its evening makes of it. */
   times: number;
   heat: number;
@@ -69,35 +70,45 @@ export function dryCampsAhead(input: ProvisionInput): boolean[] {
 const isDry = (waterM: number): boolean => carriedToCamp(waterM) >= DRY_FROM;
 
 function carriesBetween(
-  { needs, ground, walk }: ProvisionInput,
+  input: ProvisionInput,
   points: readonly WaterPoint[],
   camps: readonly Camp[],
   drinkL: Float64Array,
   told: CampWater[],
 ): Carry[] {
+  const { needs, ground, walk, conditions } = input;
   const { profile } = ground;
   const carries: Carry[] = [];
   let part = 0;
-  let camp = 0;
+  /** All points between the two taken for dry. */
+  const wayTo = (i: number, j: number): Way => {
+    const [from, to] = [points[i]!, points[j]!];
+    const between = campsWithin(camps, from.node, to.node);
+    const dry = j === i + 1 ? between : between.map((camp) => withoutWater(camp, from, to, profile.cellM));
+    return {
+      camps: dry,
+      distanceM: walkedOf(profile, to.node - from.node) + from.offTrailM + to.offTrailM,
+      walkH: hoursBetween(walk.parts, part, from.node, to.node),
+      ...dryCampsOf(dry),
+      walkingL: litresBetween(drinkL, profile.cellM, from, to),
+    };
+  };
+  const needOf = (way: Way): CarryNeed => carryLitres(needs.water, way.walkingL, way.dryCamps, way.campHeat);
   for (let i = 0; i + 1 < points.length; i++) {
     const from = points[i]!;
     const to = points[i + 1]!;
     if (to.node === from.node) continue;
     while (walk.parts[part]!.endNode <= from.node) part++;
-    while (camp < camps.length && camps[camp]!.node <= from.node) camp++;
-    const first = camp;
-    while (camp < camps.length && camps[camp]!.node < to.node) camp++;
-    const { dryCamps, campHeat } = dryCampsOf(camps.slice(first, camp));
-    const walkingL = litresBetween(drinkL, profile.cellM, from, to);
-    const need = carryLitres(needs.water, walkingL, dryCamps, campHeat);
-    for (const { part: p, waterM, times, heat } of camps.slice(first, camp)) {
-      const share = carriedToCamp(waterM);
+    const way = wayTo(i, i + 1);
+    const { dryCamps, campHeat, walkH } = way;
+    const need = needOf(way);
+    for (const { part: p, waterM, times, heat } of way.camps)
       told[p] = {
-        campL: dryCamps > 0 ? (need.campL * share * times * heat) / (dryCamps * campHeat) : 0,
+        campL: dryCamps > 0 ? (need.campL * carriedToCamp(waterM) * times * heat) / (dryCamps * campHeat) : 0,
         dry: isDry(waterM),
       };
-    }
-    const walkH = hoursBetween(walk.parts, part, from.node, to.node);
+    const beyond = pastPoint(needs.water, points, i, conditions[part]!.walking.highC);
+    const pastL = beyond > i + 1 ? Math.max(0, needOf(wayTo(i, beyond)).litres - need.litres) : 0;
     carries.push({
       legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
@@ -105,16 +116,70 @@ function carriesBetween(
       fromSourceId: from.sourceId,
       toSourceId: to.sourceId,
       isIce: from.isIce,
-      distanceM: walkedOf(profile, to.node - from.node) + from.offTrailM + to.offTrailM,
+      distanceM: way.distanceM,
       walkH,
       approachL: approachLitres(drinkL, profile.cellM, from),
       dryCamps,
       campHeat,
       ...need,
+      pastL,
+      litres: need.litres + pastL,
+      ifDry: isSource(to) && i + 2 < points.length ? dryCarry(wayTo(i, i + 2), needOf, points[i + 2]!) : undefined,
       mostL: mostLitres(needs.body.bodyKg, walkH, dryCamps),
     });
   }
   return carries;
+}
+
+/** What a way from water to water takes. */
+interface Way {
+  camps: readonly Camp[];
+  dryCamps: number;
+  campHeat: number;
+  distanceM: number;
+  walkH: number;
+  walkingL: number;
+}
+
+function dryCarry(way: Way, needOf: (way: Way) => CarryNeed, to: WaterPoint): DryCarry {
+  const { distanceM, walkH } = way;
+  return { litres: needOf(way).litres, toNode: to.node, toSourceId: to.sourceId, distanceM, walkH };
+}
+
+const isSource = ({ sourceId }: WaterPoint): boolean => sourceId !== undefined && sourceId !== SNOW_ID;
+
+/** On a day as hot as this a fifth of the chance is allowed that all water is dry. */
+const HOT_DAY_C = 30;
+const IN_HEAT = 0.2;
+
+/** Index of the point up to which water is carried from point `i`, by the hiker's way of carrying past what may fail. */
+function pastPoint(
+  { past, dryChance }: WaterSettings,
+  points: readonly WaterPoint[],
+  i: number,
+  highC: number,
+): number {
+  let j = i + 1;
+  const last = points.length - 1;
+  if (past === "none") return j;
+  if (past === "one") return isSource(points[j]!) ? Math.min(j + 1, last) : j;
+  const allowed = dryChance * (highC >= HOT_DAY_C ? IN_HEAT : 1);
+  const chances = [points[j]!.chance];
+  // A stop's tap is sure, so that this ends there.
+  while (j < last && allDry(chances) >= allowed - 1e-9) chances.push(points[++j]!.chance);
+  return j;
+}
+
+/** Camps beyond one node and before another. */
+function campsWithin(camps: readonly Camp[], fromNode: number, toNode: number): readonly Camp[] {
+  return camps.slice(firstBeyond(camps, fromNode), firstBeyond(camps, toNode - 1));
+}
+
+/** A camp with no water but at the two ends of its way. */
+function withoutWater(camp: Camp, from: WaterPoint, to: WaterPoint, cellM: number): Camp {
+  if (camp.melts) return camp;
+  const waterM = Math.min(CAMP_FAR_M, (camp.node - from.node) * cellM, (to.node - camp.node) * cellM);
+  return { ...camp, waterM };
 }
 
 function dryCampsOf(camps: readonly Camp[]): { dryCamps: number; campHeat: number } {
@@ -171,10 +236,11 @@ function campsOf(
       const offM = optional && !made.has(sourceId!) ? offTrailM : 0;
       waterM = Math.min(waterM, Math.abs(node - endNode) * cellM + offM);
     }
-    const melts = needs.stove.fuel !== "none" || snow?.runs(walk.parts[part]!, conditions[part]!);
-    if (melts && snow?.liesAt(endNode)) waterM = 0;
+    const usable = needs.stove.fuel !== "none" || snow?.runs(walk.parts[part]!, conditions[part]!);
+    const melts = usable === true && snow?.liesAt(endNode) === true;
+    if (melts) waterM = 0;
     const times = 1 + CAMPS_PER_ZERO * zeroDays;
-    camps.push({ part, node: endNode, waterM, times, heat: heatFactor(conditions[part]!.eveningC) });
+    camps.push({ part, node: endNode, waterM, melts, times, heat: heatFactor(conditions[part]!.eveningC) });
   }
   return camps;
 }
@@ -255,107 +321,4 @@ function legsOf({ ground, block }: ProvisionInput, points: readonly WaterPoint[]
     while (leg + 1 < block.endLeg && ground.halts[leg + 1]!.node <= node) leg++;
     return leg;
   });
-}
-
-/** Stops and the sources this hiker trusts on the day of passage, in walking order, on the block; snow between. */
-function waterPoints(input: ProvisionInput): WaterPoint[] {
-  const points = placedPoints(input);
-  return input.snow ? withSnow(input, input.snow, points) : points;
-}
-
-/**
- * Snow between waters, at marks that lie still, so that nothing steps when a source moves: every so often where it
- * runs; where it takes a stove only far from other water.
- */
-function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: SnowWater, points: WaterPoint[]) {
-  const { cellM } = ground.profile;
-  const all: WaterPoint[] = [];
-  let part = 0;
-  for (const [i, point] of points.entries()) {
-    all.push(point);
-    const next = points[i + 1];
-    if (!next) break;
-    for (let mark = Math.floor((point.node * cellM) / SNOW_EVERY_M) + 1; ; mark++) {
-      const node = Math.round((mark * SNOW_EVERY_M) / cellM);
-      if (node >= next.node) break;
-      if (node <= point.node || !snow.liesAt(node)) continue;
-      while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
-      const runs = snow.runs(walk.parts[part]!, conditions[part]!);
-      const awayM = Math.min(node - point.node, next.node - node) * cellM;
-      const melted = needs.stove.fuel !== "none" && mark % MELTED_EACH === 0 && awayM >= SNOW_EVERY_M;
-      if (runs || melted) all.push({ node, sourceId: SNOW_ID, offTrailM: 0, optional: false, isIce: !runs });
-    }
-  }
-  return all;
-}
-
-function placedPoints(input: ProvisionInput): WaterPoint[] {
-  const { walk, needs, ground, block, sources, snow, conditions } = input;
-  const { halts } = ground;
-  const lastNode = halts[block.endLeg]!.node;
-  const points: WaterPoint[] = [];
-  let halt = block.firstLeg;
-  let part = 0;
-  const takeHalts = (before: number): void => {
-    while (halt <= block.endLeg && halts[halt]!.node <= before) points.push(tap(halts[halt++]!));
-  };
-  for (let s = firstBeyond(sources, halts[block.firstLeg]!.node); s < sources.length; s++) {
-    const source = sources[s]!;
-    const { node } = source;
-    if (node >= lastNode) break;
-    takeHalts(node);
-    while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
-    if (points.at(-1)?.node === node) continue;
-    if (trusted(source, needs.water, dayOfYear(walk.parts[part]!.day)))
-      points.push({
-        node,
-        sourceId: source.id,
-        offTrailM: source.offTrailM,
-        optional: source.offTrailM > 0,
-        isIce:
-          isIce(source.kind, conditions[part]!.walking.highC) ||
-          (underSnow(source, snow) && !snow!.runs(walk.parts[part]!, conditions[part]!)),
-      });
-  }
-  takeHalts(Infinity);
-  return points;
-}
-
-/** Open water lies under a closed cover; what flows in frost keeps itself open, and a cache stands out of it. */
-function underSnow({ kind, node }: PlacedSource, snow: SnowWater | undefined): boolean {
-  return (kind === "creek" || kind === "lake" || kind === "tank") && (snow?.closedAt(node) ?? false);
-}
-
-const tap = (halt: Halt): WaterPoint => ({
-  node: halt.node,
-  sourceId: undefined,
-  offTrailM: halt.footM,
-  optional: false,
-  isIce: false,
-});
-
-/** Is snow or ice all the water near this camp? Water that was carried there is none. */
-export function onlyIceAt({ sources, needs, ground, conditions, walk, snow }: ProvisionInput, camp: DayPart): boolean {
-  const weather = conditions[walk.parts.indexOf(camp)]!;
-  const { highC } = weather.walking;
-  const frozen = snow !== undefined && !snow.runs(camp, weather);
-  const yearDay = dayOfYear(camp.day);
-  const { cellM } = ground.profile;
-  let any = frozen && snow.liesAt(camp.endNode);
-  // Meltwater at the tent.
-  if (!frozen && snow?.liesAt(camp.endNode)) return false;
-  for (let s = firstBeyond(sources, camp.endNode - Math.ceil(CAMP_FAR_M / cellM)); s < sources.length; s++) {
-    const source = sources[s]!;
-    if ((source.node - camp.endNode) * cellM >= CAMP_FAR_M) break;
-    if (Math.abs(source.node - camp.endNode) * cellM + source.offTrailM >= CAMP_FAR_M) continue;
-    if (!trusted(source, needs.water, yearDay)) continue;
-    if (!isIce(source.kind, highC) && !(frozen && underSnow(source, snow))) return false;
-    any = true;
-  }
-  return any;
-}
-
-/** Index of the first place beyond a node. */
-function firstBeyond(places: readonly Pick<PlacedSource, "node">[], node: number): number {
-  return indexAbove(places.length, (i) => places[i]!.node, node);
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan } from "../session/session.ts";
-import { trusted } from "../walk/camps.ts";
+import { trusted } from "../walk/sources.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import { dayEnergy as energyOf } from "./energy.ts";

@@ -7,7 +7,7 @@ import type { FoodSettings } from "../plan/schema.ts";
 import { dayOfYear } from "../units/day.ts";
 import { isBanned } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
-import { dryCampsAhead, onlyIceAt, waterCarries } from "./carries.ts";
+import { dryCampsAhead, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, foodKg, MEAL_SHARES, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
 import { boilGrams, burntG, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
@@ -15,6 +15,7 @@ import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
 import type { HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
 import { drunkLitres, type Carry } from "./water.ts";
+import { onlyIceAt } from "./waterPoints.ts";
 
 /** Nobody boils less at once. */
 const LEAST_BOIL_L = 0.1;

@@ -1,6 +1,6 @@
 /** What a hiker uses up on a block of legs, and all that it is worked out from. */
 import type { MassState } from "../models/bodyMass.ts";
-import type { PlacedSource } from "../walk/camps.ts";
+import type { PlacedSource } from "../walk/sources.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";

@@ -107,6 +107,8 @@ export interface WaterPoint {
   sourceId: string | undefined;
   /** On foot one way. */
   offTrailM: number;
+  /** That there is water; a stop's tap runs. */
+  chance: number;
   /** Water off the trail that is fetched only where it pays: not a stop's, which is walked to anyway. */
   optional: boolean;
   /** Snow, or frozen: what is taken has to be melted first. */
@@ -146,9 +148,22 @@ export interface Carry {
   drunkL: number;
   /** Added so that never less than the hiker's least is in hand. */
   handL: number;
+  /** Carried past the next water, or more of them, that may be dry. */
+  pastL: number;
   litres: number;
+  /** What it would be, were the next source dry; undefined where the next water is a stop's, or snow. */
+  ifDry: DryCarry | undefined;
   /** The most to drink on the way in those hours: more is dangerous too. */
   mostL: number;
+}
+
+/** Carried to the water beyond the next. */
+export interface DryCarry {
+  litres: number;
+  toNode: number;
+  toSourceId: string | undefined;
+  distanceM: number;
+  walkH: number;
 }
 
 export interface CarryNeed {

@@ -164,7 +164,7 @@ describe("laws of every plan", () => {
           for (const [i, carry] of carries.entries()) {
             if (i > 0) expect(carry.fromNode).toBe(carries[i - 1]!.toNode);
             expect(carry.litres).toBeCloseTo(
-              carry.walkingL + carry.campL + carry.reserveL - carry.drunkL + carry.handL,
+              carry.walkingL + carry.campL + carry.reserveL - carry.drunkL + carry.handL + carry.pastL,
               9,
             );
           }

@@ -5,7 +5,7 @@
  */
 import type { Profile } from "../track/profile.ts";
 import { clamp } from "../units/constants.ts";
-import type { PlacedSource } from "../walk/camps.ts";
+import type { PlacedSource } from "../walk/sources.ts";
 import type { Ground } from "../walk/ground.ts";
 import { Workspace } from "../walk/workspace.ts";
 

@@ -17,7 +17,7 @@ import type { HikerNeeds } from "../provision/needs.ts";
 import { provision } from "../provision/provision.ts";
 import { SnowWater } from "../provision/snowWater.ts";
 import type { HikerSupply, SupplyState } from "../provision/supply.ts";
-import type { PlacedSource } from "../walk/camps.ts";
+import type { PlacedSource } from "../walk/sources.ts";
 import { partConditions, type PartConditions } from "../walk/conditions.ts";
 import { allDetours, sameDetours, type DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";

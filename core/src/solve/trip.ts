@@ -11,7 +11,7 @@ import type { LegLoad } from "../load/load.ts";
 import { estimatedFatFraction } from "../models/resting.ts";
 import type { HikerNeeds } from "../provision/needs.ts";
 import type { HikerSupply, LegFood } from "../provision/supply.ts";
-import type { PlacedSource } from "../walk/camps.ts";
+import type { PlacedSource } from "../walk/sources.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";

@@ -1,28 +1,12 @@
 /** Where a day may end: listed camps and beds, water that all trust, and stretches without camping. */
-import type { Camp, DayRules, Source, Stop, Stretch, WaterSettings } from "../plan/schema.ts";
+import type { Camp, DayRules, Stop, Stretch, WaterSettings } from "../plan/schema.ts";
 import { nodeOf, nodesOn, type Placed } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { throughYear } from "../season/months.ts";
-import type { WetnessWord } from "../season/season.ts";
 import { clamp } from "../units/constants.ts";
 import { indexAbove } from "../units/sorted.ts";
 import { offers, SELLS_FOOD } from "./halts.ts";
-import { monthDayIndex, seasonHolds } from "./terrain.ts";
-
-/** What a plan has to know of a source: its name may change without consequence. */
-export type SourceFacts = Pick<Source, "id" | "kind" | "offTrailM" | "reliable" | "chanceByMonth" | "counted">;
-
-/** A source with its place in walking order. */
-export interface PlacedSource extends SourceFacts {
-  node: number;
-  /** Seasons in which a stretch of the plan says that it is dry there: days of the year, inclusive. */
-  drySeasons: readonly DaySeason[];
-}
-
-export interface DaySeason {
-  fromDay: number;
-  toDay: number;
-}
+import { daysOfSeason, trusted, type DaySeason, type PlacedSource } from "./sources.ts";
+import { seasonHolds } from "./terrain.ts";
 
 export interface CampGround {
   /** 1 on every node where a camp is forbidden. */
@@ -65,24 +49,6 @@ export function carriedToCamp(waterM: number): number {
   return clamp((waterM - CAMP_NEAR_M) / (CAMP_FAR_M - CAMP_NEAR_M), 0, 1);
 }
 
-/** The chance that a source flows on a day of the year. */
-export function flowChance({ chanceByMonth, reliable }: SourceFacts, yearDay: number): number {
-  return chanceByMonth ? throughYear(chanceByMonth, yearDay) : reliable ? 1 : 0;
-}
-
-/** Does this hiker count on the source on a day of the year? One's own judgement of a source comes first. */
-export function trusted(
-  source: SourceFacts & Partial<Pick<PlacedSource, "drySeasons">>,
-  water: Pick<WaterSettings, "trust" | "leastChance">,
-  yearDay: number,
-): boolean {
-  if (source.counted !== undefined) return source.counted;
-  if (source.drySeasons?.some(({ fromDay, toDay }) => seasonHolds(fromDay, toDay, yearDay))) return false;
-  if (water.trust === "all") return true;
-  if (water.trust === "reliable") return source.reliable;
-  return flowChance(source, yearDay) >= (source.chanceByMonth ? water.leastChance : 1);
-}
-
 /** Nodes of the water near the trail that every hiker trusts, in order; remembers the days it was asked for. */
 export class WetTable {
   private readonly known = new Map<number, Int32Array>();
@@ -92,13 +58,13 @@ export class WetTable {
     private readonly waters: readonly WaterSettings[],
   ) {}
 
-  on(yearDay: number): Int32Array {
-    let found = this.known.get(yearDay);
+  on(day: number): Int32Array {
+    let found = this.known.get(day);
     if (!found) {
       const near = this.sources.filter(
-        (source) => source.offTrailM <= CAMP_NEAR_M && this.waters.every((water) => trusted(source, water, yearDay)),
+        (source) => source.offTrailM <= CAMP_NEAR_M && this.waters.every((water) => trusted(source, water, day)),
       );
-      this.known.set(yearDay, (found = Int32Array.from(near, (source) => source.node)));
+      this.known.set(day, (found = Int32Array.from(near, (source) => source.node)));
     }
     return found;
   }
@@ -147,56 +113,6 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
       return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, season }));
     }),
     wet: new WetTable(sources, waters),
-  };
-}
-
-/** The sources in walking order, the nearest first where several lie on one node, with what a plan has to know of them. */
-export function placeSources({ sources, stretches, profile, wetness = "usual" }: SourceInput): PlacedSource[] {
-  const odds = FLOW_ODDS[wetness];
-  const dry = stretches
-    .filter(({ kind }) => kind === "dry")
-    .map(({ fromM, toM, alternateId, ...season }) => ({ fromM, toM, alternateId, season: daysOfSeason(season) }));
-  return sources
-    .map(({ id, kind, offTrailM, reliable, chanceByMonth, counted, trackM, alternateId: line }) => ({
-      id,
-      kind,
-      offTrailM,
-      reliable,
-      chanceByMonth: odds === 1 ? chanceByMonth : chanceByMonth?.map((chance) => byOdds(chance, odds)),
-      counted,
-      node: nodeOf(profile, { trackM, alternateId: line }),
-      drySeasons: dry
-        .filter(
-          ({ fromM, toM, alternateId }) =>
-            alternateId === line && trackM > fromM + DRY_EDGE_M && trackM < toM - DRY_EDGE_M,
-        )
-        .map(({ season }) => season),
-    }))
-    .sort((a, b) => a.node - b.node || a.offTrailM - b.offTrailM);
-}
-
-export interface SourceInput {
-  sources: readonly Source[];
-  stretches: readonly Stretch[];
-  profile: Profile;
-  wetness?: WetnessWord;
-}
-
-/** What the odds that a source flows are in a dry and a wet year, of the usual one's [L]. */
-const FLOW_ODDS = { dry: 0.5, usual: 1, wet: 2 } as const;
-
-function byOdds(chance: number, factor: number): number {
-  return (chance * factor) / (1 - chance + chance * factor);
-}
-
-/** Water this near an end of a dry stretch is what it lies between. */
-const DRY_EDGE_M = 200;
-
-/** All year where the stretch names no season. */
-function daysOfSeason({ fromMonthDay, toMonthDay }: Pick<Stretch, "fromMonthDay" | "toMonthDay">): DaySeason {
-  return {
-    fromDay: fromMonthDay === undefined ? 0 : monthDayIndex(fromMonthDay),
-    toDay: toMonthDay === undefined ? 365 : monthDayIndex(toMonthDay),
   };
 }
 

@@ -2,7 +2,7 @@
  * Ways off the trail to water, there and back: made by the whole party where the water is fetched, and part
  * of its day. Which of them pay is decided with the water (see `provision/payingWater.ts`).
  */
-import type { PlacedSource } from "./camps.ts";
+import type { PlacedSource } from "./sources.ts";
 
 /** One detour as it was walked. */
 export interface Detour {

@@ -12,6 +12,8 @@ import { heightSlowPerM } from "./slow.ts";
 const LEAST_LIGHT_H = 4;
 
 export interface Today {
+  /** Day number since 1970-01-01. */
+  day: number;
   yearDay: number;
   month: number;
   sunriseH: number;
@@ -84,6 +86,7 @@ export function beginDay(
   const lightH = (sun.sunsetH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
   const budgetH = Math.min(wantedH, Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
   return {
+    day,
     yearDay: dayOfYear(day),
     month: monthOfDay(day),
     ...sun,

@@ -53,6 +53,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   "carry-reserve": "Reserve",
   "drunk-at-source": "Drunk before leaving",
   "carry-in-hand": "Up to the least in hand",
+  "carry-past": "Past water that may be dry",
   "camp-heat": "For the heat of the evenings",
   energy: "Burned per day",
   walking: "Walking",

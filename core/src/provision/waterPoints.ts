@@ -1,0 +1,121 @@
+/** Where a hiker can have water, in walking order: stops, the sources that they count on, and snow between. */
+import { SNOW_ID } from "../plan/ids.ts";
+import type { WaterSettings } from "../plan/schema.ts";
+import { indexAbove } from "../units/sorted.ts";
+import { CAMP_FAR_M } from "../walk/camps.ts";
+import type { Halt } from "../walk/halts.ts";
+import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
+import type { DayPart } from "../walk/walk.ts";
+import { MELTED_EACH, SNOW_EVERY_M, type SnowWater } from "./snowWater.ts";
+import type { ProvisionInput } from "./supply.ts";
+import { isIce, type WaterPoint } from "./water.ts";
+
+/** Stops and the sources this hiker trusts on the day of passage, in walking order, on the block; snow between. */
+export function waterPoints(input: ProvisionInput): WaterPoint[] {
+  const points = placedPoints(input);
+  return input.snow ? withSnow(input, input.snow, points) : points;
+}
+
+/**
+ * Snow between waters, at marks that lie still, so that nothing steps when a source moves: every so often where it
+ * runs; where it takes a stove only far from other water.
+ */
+function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: SnowWater, points: WaterPoint[]) {
+  const { cellM } = ground.profile;
+  const all: WaterPoint[] = [];
+  let part = 0;
+  for (const [i, point] of points.entries()) {
+    all.push(point);
+    const next = points[i + 1];
+    if (!next) break;
+    for (let mark = Math.floor((point.node * cellM) / SNOW_EVERY_M) + 1; ; mark++) {
+      const node = Math.round((mark * SNOW_EVERY_M) / cellM);
+      if (node >= next.node) break;
+      if (node <= point.node || !snow.liesAt(node)) continue;
+      while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
+      const runs = snow.runs(walk.parts[part]!, conditions[part]!);
+      const awayM = Math.min(node - point.node, next.node - node) * cellM;
+      const melted = needs.stove.fuel !== "none" && mark % MELTED_EACH === 0 && awayM >= SNOW_EVERY_M;
+      if (runs || melted) all.push({ node, sourceId: SNOW_ID, offTrailM: 0, chance: 1, optional: false, isIce: !runs });
+    }
+  }
+  return all;
+}
+
+function placedPoints(input: ProvisionInput): WaterPoint[] {
+  const { walk, needs, ground, block, sources, snow, conditions } = input;
+  const { halts } = ground;
+  const lastNode = halts[block.endLeg]!.node;
+  const points: WaterPoint[] = [];
+  let halt = block.firstLeg;
+  let part = 0;
+  const takeHalts = (before: number): void => {
+    while (halt <= block.endLeg && halts[halt]!.node <= before) points.push(tap(halts[halt++]!));
+  };
+  for (let s = firstBeyond(sources, halts[block.firstLeg]!.node); s < sources.length; s++) {
+    const source = sources[s]!;
+    const { node } = source;
+    if (node >= lastNode) break;
+    takeHalts(node);
+    while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
+    if (points.at(-1)?.node === node) continue;
+    if (trusted(source, needs.water, walk.parts[part]!.day))
+      points.push({
+        node,
+        sourceId: source.id,
+        offTrailM: source.offTrailM,
+        chance: chanceOf(source, needs.water, walk.parts[part]!.day),
+        optional: source.offTrailM > 0,
+        isIce:
+          isIce(source.kind, conditions[part]!.walking.highC) ||
+          (underSnow(source, snow) && !snow!.runs(walk.parts[part]!, conditions[part]!)),
+      });
+  }
+  takeHalts(Infinity);
+  return points;
+}
+
+/** Who counts on a source by hand takes it for as likely as what they trust. */
+function chanceOf(source: PlacedSource, { leastChance }: WaterSettings, day: number): number {
+  const chance = flowChance(source, day);
+  return source.counted === true ? Math.max(leastChance, chance) : chance;
+}
+
+/** Open water lies under a closed cover; what flows in frost keeps itself open, and a cache stands out of it. */
+function underSnow({ kind, node }: PlacedSource, snow: SnowWater | undefined): boolean {
+  return (kind === "creek" || kind === "lake" || kind === "tank") && (snow?.closedAt(node) ?? false);
+}
+
+const tap = (halt: Halt): WaterPoint => ({
+  node: halt.node,
+  sourceId: undefined,
+  offTrailM: halt.footM,
+  chance: 1,
+  optional: false,
+  isIce: false,
+});
+
+/** Is snow or ice all the water near this camp? Water that was carried there is none. */
+export function onlyIceAt({ sources, needs, ground, conditions, walk, snow }: ProvisionInput, camp: DayPart): boolean {
+  const weather = conditions[walk.parts.indexOf(camp)]!;
+  const { highC } = weather.walking;
+  const frozen = snow !== undefined && !snow.runs(camp, weather);
+  const { cellM } = ground.profile;
+  let any = frozen && snow.liesAt(camp.endNode);
+  // Meltwater at the tent.
+  if (!frozen && snow?.liesAt(camp.endNode)) return false;
+  for (let s = firstBeyond(sources, camp.endNode - Math.ceil(CAMP_FAR_M / cellM)); s < sources.length; s++) {
+    const source = sources[s]!;
+    if ((source.node - camp.endNode) * cellM >= CAMP_FAR_M) break;
+    if (Math.abs(source.node - camp.endNode) * cellM + source.offTrailM >= CAMP_FAR_M) continue;
+    if (!trusted(source, needs.water, camp.day)) continue;
+    if (!isIce(source.kind, highC) && !(frozen && underSnow(source, snow))) return false;
+    any = true;
+  }
+  return any;
+}
+
+/** Index of the first place beyond a node. */
+export function firstBeyond(places: readonly Pick<PlacedSource, "node">[], node: number): number {
+  return indexAbove(places.length, (i) => places[i]!.node, node);
+}
