@@ -15,6 +15,7 @@ const STAGES = [
   "power",
   "result",
   "bag",
+  "water",
   "stops",
   "checks",
   "explain",

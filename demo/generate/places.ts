@@ -140,6 +140,9 @@ export interface SourceRow {
   reliable: boolean;
   chanceByMonth: number[];
   offTrailM: number;
+  reports?: { date: string; said: "flowing" | "trickle" | "dry"; note: string }[];
+  placedOn?: string;
+  litres?: number;
 }
 
 type Kind = SourceRow["kind"];
@@ -210,6 +213,7 @@ export function buildSources(random: Random): SourceRow[] {
       reliable: true,
       chanceByMonth: Array<number>(12).fill(0.92),
       offTrailM: 0,
+      reports: [{ date: "2027-04-19", said: "flowing", note: "half full, asked at Hask Tank" }],
     },
     {
       id: "halfway-cache",
@@ -219,6 +223,9 @@ export function buildSources(random: Random): SourceRow[] {
       reliable: false,
       chanceByMonth: CHANCE["cache"]!,
       offTrailM: 0,
+      placedOn: "2027-04-02",
+      litres: 12,
+      reports: [{ date: "2027-04-18", said: "dry", note: "two empty cans" }],
     },
     {
       id: "fork-spring",
@@ -228,6 +235,10 @@ export function buildSources(random: Random): SourceRow[] {
       reliable: true,
       chanceByMonth: CHANCE["spring"]!,
       offTrailM: 150,
+      reports: [
+        { date: "2026-05-02", said: "flowing", note: "last year" },
+        { date: "2027-04-15", said: "trickle", note: "a litre in three minutes" },
+      ],
     },
   ];
   return [...rows, ...dry].sort((a, b) => a.km - b.km);

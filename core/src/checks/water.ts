@@ -2,6 +2,7 @@
 import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
 import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
+import { treatedLegs } from "../water/treat.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const SLACK_L = 0.05;
@@ -100,4 +101,67 @@ const sourceDecides = defineCheck({
   },
 });
 
-export const waterChecks = [carryOverBottles, drinkLimit, untrustedWater, sourceDecides] as const;
+const cacheShort = defineCheck({
+  code: "cache-short",
+  units: { have: "L", limit: "L", source: "name" },
+  *find(context) {
+    const { plan, result } = context;
+    for (const { id, name, kind, litres: limit } of plan.sources) {
+      if (kind !== "cache" || limit === undefined) continue;
+      for (const leg of result.legs) {
+        const taken = leg.hikers.flatMap(({ carries }) => carries.filter(({ fromSourceId }) => fromSourceId === id));
+        const have = taken.reduce((sum, { litres, drunkL }) => sum + litres + drunkL, 0);
+        if (have <= limit + SLACK_L) continue;
+        const atM = atNode(context, taken[0]!.fromNode);
+        yield { severity: "caution", legIndex: leg.index, atM, have, limit, source: name };
+      }
+    }
+  },
+});
+
+/** A wet filter that froze may be broken without a sign. */
+const filterFrost = defineCheck({
+  code: "filter-frost",
+  units: { nights: "count", have: "C" },
+  *find(context) {
+    for (const { hiker, leg, where } of onLegs(context)) {
+      if (hiker.water.treatment.way !== "filter") continue;
+      const cold = context.result.days.filter((day) => day.legIndex === leg.index && day.outside && day.coldNightC < 0);
+      if (cold.length === 0) continue;
+      yield {
+        severity: "note",
+        ...where,
+        nights: cold.length,
+        have: Math.min(...cold.map(({ coldNightC }) => coldNightC)),
+      };
+    }
+  },
+});
+
+const treatmentUsedUp = defineCheck({
+  code: "treatment-used-up",
+  units: { limit: "L", way: "name" },
+  *find({ plan, result }) {
+    for (const [who, { id: hikerId, water }] of plan.hikers.entries())
+      for (const { legIndex, renewed } of treatedLegs(plan, result, who))
+        if (renewed)
+          yield {
+            severity: "caution",
+            legIndex,
+            hikerId,
+            atM: result.legs[legIndex]!.fromM,
+            limit: water.treatment.lifeL,
+            way: water.treatment.way,
+          };
+  },
+});
+
+export const waterChecks = [
+  carryOverBottles,
+  drinkLimit,
+  untrustedWater,
+  sourceDecides,
+  cacheShort,
+  filterFrost,
+  treatmentUsedUp,
+] as const;

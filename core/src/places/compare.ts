@@ -2,6 +2,7 @@
  * A later file against the places a plan has: which are new, which have changed, which the file no longer
  * names. The same place is one of the same kind and name not far off, or of the same kind on the spot.
  */
+import { plainName } from "../units/text.ts";
 export interface KnownPlace {
   id: string;
   /** Stop, source, camp: compared among themselves. */
@@ -29,22 +30,14 @@ const SAME_SPOT_M = 60;
 /** A place that has moved by more has changed. */
 const MOVED_M = 100;
 
-const plain = (name: string): string =>
-  name
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, " ")
-    .trim();
-
 export function comparePlaces(known: readonly KnownPlace[], found: readonly FoundPlace[]): PlaceComparison {
-  const names = new Map(known.map((place) => [place, plain(place.name)]));
+  const names = new Map(known.map((place) => [place, plainName(place.name)]));
   const left = new Set(known);
   const matches: (KnownPlace | undefined)[] = found.map(() => undefined);
   const match = (fits: (place: KnownPlace, one: FoundPlace, name: string) => boolean): void => {
     for (const [i, one] of found.entries()) {
       if (matches[i]) continue;
-      const name = plain(one.name);
+      const name = plainName(one.name);
       let best: KnownPlace | undefined;
       for (const place of left)
         if (place.list === one.list && fits(place, one, name) && (!best || apart(place, one) < apart(best, one)))

@@ -11,6 +11,9 @@ import { climateSchema } from "./climateSchema.ts";
 import {
   DEVICE_KINDS,
   FUELS,
+  MURKS,
+  TARGETS,
+  TREATMENTS,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -115,6 +118,19 @@ export const waterSchema = z.looseObject({
   past: z.enum(["none", "one", "chance"]).default("none"),
   /** With `chance`: that all the sources one counts on may be dry; a fifth of it on hot days. */
   dryChance: fraction().default(0.05),
+  treatment: z
+    .looseObject({
+      way: z.enum(TREATMENTS).default("filter"),
+      /** Of a clean filter. */
+      flowLpm: amount("L/min", 0.05, 20).default(1.5),
+      murk: z.enum(MURKS).default("clear"),
+      /** What chemicals are to stop. */
+      target: z.enum(TARGETS).default("giardia"),
+      /** Litres that the filter, the lamp or the bottle of drops lasts, and those before this hike. */
+      lifeL: amount("L", 1, 100_000).default(1000),
+      usedL: amount("L", 0, 100_000).default(0),
+    })
+    .prefault({}),
 });
 
 export const stoveSchema = z.looseObject({

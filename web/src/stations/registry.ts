@@ -18,6 +18,7 @@ export const STATIONS = [
   { id: "days", name: "Days", href: "/days/", group: "walk" },
   { id: "stops", name: "Stops", href: "/stops/", group: "walk" },
   { id: "food", name: "Food", href: "/food/", group: "supply" },
+  { id: "water", name: "Water", href: "/water/", group: "supply" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {
@@ -30,7 +31,6 @@ export const STATIONS = [
       { id: "models", name: "Models" },
       { id: "units", name: "Units" },
       { id: "need", name: "Need and stove" },
-      { id: "water", name: "Water" },
       { id: "power", name: "Power" },
     ],
   },

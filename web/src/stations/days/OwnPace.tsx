@@ -10,7 +10,7 @@ import { firstName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { JobStopped } from "../../worker/client.ts";
 import type { PastReading } from "../../worker/readPast.ts";
-import { changeHiker } from "../trip/hiker.tsx";
+import { changeHiker } from "../../ui/HikerFields.tsx";
 
 /** What the document allows of them. */
 const FACTOR = [0.3, 2] as const;

@@ -12,7 +12,7 @@ import { fixed } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { OwnPace } from "./OwnPace.tsx";
 import { RampCurve, type RampPoint } from "./RampCurve.tsx";
-import { changeHiker } from "../trip/hiker.tsx";
+import { changeHiker } from "../../ui/HikerFields.tsx";
 
 const LIGHT: Sentence[] = [
   { text: "Of the day’s hours at most {darkFraction} may be dark.", labels: { darkFraction: "In the dark, at most" } },

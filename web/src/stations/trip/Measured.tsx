@@ -1,7 +1,7 @@
 /** Where a hiker's own measured figures of a question are given and taken back. */
 import type { Hiker, Question, SchoolFigures, Units } from "@gepack/core";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
-import { changeHiker } from "./hiker.tsx";
+import { changeHiker } from "../../ui/HikerFields.tsx";
 import { MEASURED, measuredValue, setMeasured } from "./measuredFields.ts";
 
 interface Props {

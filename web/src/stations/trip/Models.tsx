@@ -16,7 +16,7 @@ import { dayMonth, fixed, quantity } from "../../units/quantity.ts";
 import { Panel } from "../../ui/Panel.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { changeHiker, useHiker } from "./hiker.tsx";
+import { changeHiker, useHiker } from "../../ui/HikerFields.tsx";
 import { LeavingStops } from "./LeavingStops.tsx";
 import { Measured } from "./Measured.tsx";
 import { replacedBy } from "./measuredFields.ts";

@@ -1,7 +1,7 @@
 /** What is eaten and what it is cooked with, the menus apart. */
 import type { Hiker, Plan } from "@gepack/core";
 import { Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
-import { HikerChoice, HikerRows, useHiker } from "./hiker.tsx";
+import { HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
 
 const FOOD: FieldRow[] = [
   ["food.densityKcalPerG", "Energy density"],

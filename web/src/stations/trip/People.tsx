@@ -6,7 +6,7 @@ import { select } from "../../store/selection.ts";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import type { FieldRow } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
-import { changeHiker, HikerChoice, HikerRows, useHiker } from "./hiker.tsx";
+import { changeHiker, HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
 
 const BODY: FieldRow[] = [
   ["ageY", "Age"],

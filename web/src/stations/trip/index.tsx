@@ -11,7 +11,6 @@ import { People } from "./People.tsx";
 import { Power } from "./Power.tsx";
 import { Trip } from "./Trip.tsx";
 import { Units } from "./Units.tsx";
-import { Water } from "./Water.tsx";
 
 const PARTS = stationOf("trip").parts ?? [];
 const SCREENS: Record<string, ComponentType<ScreenProps>> = {
@@ -19,7 +18,6 @@ const SCREENS: Record<string, ComponentType<ScreenProps>> = {
   models: Models,
   units: Units,
   need: Need,
-  water: Water,
   power: Power,
 };
 

@@ -1,11 +1,11 @@
 /** The hiker that the bar at the top has chosen: their settings as rows and choices, each edit one step. */
 import type { ReactNode } from "react";
 import type { Hiker, Plan } from "@gepack/core";
-import { editRow } from "../../edit/rows.ts";
-import { useSelection } from "../../store/selection.ts";
-import { FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
-import { Pick } from "../../ui/Pick.tsx";
-import { firstName } from "../../words/names.ts";
+import { editRow } from "../edit/rows.ts";
+import { useSelection } from "../store/selection.ts";
+import { FieldRows, type FieldRow } from "./FieldNumber.tsx";
+import { Pick } from "./Pick.tsx";
+import { firstName } from "../words/names.ts";
 
 export type ChangeHiker = (label: string, recipe: (hiker: Hiker) => void) => void;
 

@@ -1,0 +1,92 @@
+/** What is made safe to drink, leg by leg: litres, minutes, doses, and what is left of the filter. */
+import {
+  boilMinutes,
+  chlorineMinutes,
+  dioxideMinutes,
+  filterMinutes,
+  LAMP_MIN_PER_L,
+  type Filtered,
+} from "../models/treatment.ts";
+import { SNOW_ID } from "../plan/ids.ts";
+import type { Hiker, Plan } from "../plan/schema.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
+import type { Carry } from "../provision/water.ts";
+
+export type Treatment = Hiker["water"]["treatment"];
+
+export interface TreatedFill extends Filtered {
+  litres: number;
+  /** Of the water, taken as the mean of the leg's air, never frozen [L]. */
+  waterC: number;
+}
+
+export interface TreatedLeg {
+  legIndex: number;
+  litres: number;
+  minutes: number;
+  flushes: number;
+  /** Treated since the start, or since the filter or the drops were new. */
+  litresSoFar: number;
+  /** New ones are wanted at the stop it leaves, since the old would not last the leg. */
+  renewed: boolean;
+}
+
+/** Water of a tap, and snow that was brought to the boil, need no treating. */
+export function isTreated(carry: Carry, plan: Pick<Plan, "sources">): boolean {
+  if (carry.fromSourceId === undefined || carry.fromSourceId === SNOW_ID || carry.isIce) return false;
+  const source = plan.sources.find(({ id }) => id === carry.fromSourceId);
+  return source !== undefined && source.kind !== "tap" && source.kind !== "cache";
+}
+
+/** What is drunk and cooked on the way from a water; what is in reserve was treated before. */
+export function treatFill(carry: Carry, leg: LegResult, treatment: Treatment, heightM: number): TreatedFill {
+  const litres = carry.walkingL + carry.campL;
+  const waterC = Math.max(1, (leg.lowC + leg.highC) / 2);
+  return { litres, waterC, ...timeOf(litres, waterC, treatment, heightM) };
+}
+
+/** Minutes at the water, or until it may be drunk. */
+function timeOf(litres: number, waterC: number, { way, flowLpm, murk, target }: Treatment, heightM: number): Filtered {
+  const wait = (minutes: number): Filtered => ({ minutes: litres > 0 ? minutes : 0, flushes: 0 });
+  switch (way) {
+    case "none":
+      return wait(0);
+    case "filter":
+      return filterMinutes(litres, flowLpm, murk);
+    case "dioxide":
+      return wait(dioxideMinutes(waterC, target) * (murk === "clear" ? 1 : 2));
+    case "chlorine":
+      return wait(chlorineMinutes(waterC) * (murk === "clear" ? 1 : 2));
+    case "lamp":
+      return wait(litres * LAMP_MIN_PER_L);
+    case "boil":
+      return wait(boilMinutes(heightM));
+  }
+}
+
+/** Ways that are used up by the litre. */
+const USED_UP: readonly Treatment["way"][] = ["filter", "dioxide", "chlorine", "lamp"];
+
+/** Litres, time and wear of a hiker's treatment; new ones come at stops only. */
+export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: number): TreatedLeg[] {
+  const { treatment } = plan.hikers[who]!.water;
+  let soFar = treatment.usedL;
+  return legs.map((leg) => {
+    const fills = leg.hikers[who]!.carries.filter((carry) => isTreated(carry, plan)).map((carry) =>
+      treatFill(carry, leg, treatment, profile.heightM[carry.fromNode]!),
+    );
+    const sum = (of: (fill: TreatedFill) => number): number => fills.reduce((all, fill) => all + of(fill), 0);
+    const litres = treatment.way === "none" ? 0 : sum((fill) => fill.litres);
+    const wears = USED_UP.includes(treatment.way);
+    const renewed = wears && litres > 0 && soFar + litres > treatment.lifeL;
+    soFar = (renewed ? 0 : soFar) + litres;
+    return {
+      legIndex: leg.index,
+      litres,
+      minutes: sum((fill) => fill.minutes),
+      flushes: sum((fill) => fill.flushes),
+      litresSoFar: soFar,
+      renewed,
+    };
+  });
+}

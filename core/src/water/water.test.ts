@@ -1,0 +1,80 @@
+import { describe, expect, test } from "vitest";
+import { hikerOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
+import { filterMinutes } from "../models/treatment.ts";
+import { computePlan } from "../session/session.ts";
+import { passages } from "./passage.ts";
+import { isTreated, treatedLegs } from "./treat.ts";
+
+const tracks = [trackNorth({ lengthM: 90_000 })];
+const planWith = (water: Record<string, unknown>, overrides: Record<string, unknown> = {}) =>
+  planOf({
+    trip: { name: "t", startDate: "2027-05-01" },
+    sources: [10, 30, 55, 80].map((km) => sourceOf(`w${km}`, km * 1000)),
+    hikers: [hikerOf({ water })],
+    climate: { stations: [stationOf(6, 18)] },
+    ...overrides,
+  });
+
+describe("treating", () => {
+  test("litres are what is drunk and cooked from untreated water, and minutes the filter's", () => {
+    const plan = planWith({ treatment: { way: "filter", flowLpm: 1, murk: "silty" } });
+    const result = computePlan(plan, tracks);
+    const carries = result.legs[0]!.hikers[0]!.carries.filter((carry) => isTreated(carry, plan));
+    expect(carries).toHaveLength(4);
+    const litres = carries.map(({ walkingL, campL }) => walkingL + campL);
+    const [leg] = treatedLegs(plan, result, 0);
+    expect(leg!.litres).toBeCloseTo(litres.reduce((a, b) => a + b));
+    expect(leg!.minutes).toBeCloseTo(litres.reduce((sum, one) => sum + filterMinutes(one, 1, "silty").minutes, 0));
+    expect(leg).toMatchObject({ renewed: false, litresSoFar: leg!.litres });
+  });
+
+  test("taps and what came in a cache are not treated, and nothing is without a way", () => {
+    const sources = [sourceOf("t", 10_000, { kind: "tap" }), sourceOf("c", 40_000, { kind: "cache" })];
+    const plan = planWith({}, { sources });
+    expect(treatedLegs(plan, computePlan(plan, tracks), 0)[0]).toMatchObject({ litres: 0, minutes: 0 });
+    const none = planWith({ treatment: { way: "none" } });
+    expect(treatedLegs(none, computePlan(none, tracks), 0)[0]).toMatchObject({ litres: 0, minutes: 0 });
+  });
+
+  test("what would not last the leg is renewed where it begins, and said", () => {
+    const plan = planWith({ treatment: { lifeL: 50, usedL: 48 } });
+    const result = computePlan(plan, tracks);
+    const [leg] = treatedLegs(plan, result, 0);
+    expect(leg!.renewed).toBe(true);
+    expect(leg!.litresSoFar).toBeCloseTo(leg!.litres);
+    expect(result.checks.find(({ code }) => code === "treatment-used-up")).toMatchObject({ legIndex: 0, limit: 50 });
+    const fresh = planWith({ treatment: { lifeL: 50, usedL: 0 } });
+    expect(computePlan(fresh, tracks).checks.some(({ code }) => code === "treatment-used-up")).toBe(false);
+  });
+
+  test("a wet filter in frost is told, other ways are not", () => {
+    const cold = { climate: { stations: [stationOf(-6, 8)] } };
+    const frost = (way: string) =>
+      computePlan(planWith({ treatment: { way } }, cold), tracks).checks.find(({ code }) => code === "filter-frost");
+    expect(frost("filter")).toMatchObject({ severity: "note", legIndex: 0 });
+    expect(frost("lamp")).toBeUndefined();
+  });
+});
+
+test("a cache that holds less than is taken from it is told", () => {
+  const withLitres = (litres: number) =>
+    computePlan(planWith({}, { sources: [sourceOf("c", 20_000, { kind: "cache", litres })] }), tracks).checks.find(
+      ({ code }) => code === "cache-short",
+    );
+  expect(withLitres(1)).toMatchObject({ severity: "caution", limit: 1, source: "c" });
+  expect(withLitres(100)).toBeUndefined();
+});
+
+test("sources are told on the day that one comes to them, with the last that was seen by then", () => {
+  const reports = [
+    { date: "2027-04-30", said: "dry" },
+    { date: "2027-06-01", said: "flowing" },
+  ];
+  const plan = planWith({}, { sources: [sourceOf("b", 80_000), sourceOf("a", 10_000, { kind: "creek", reports })] });
+  const rows = passages(plan, computePlan(plan, tracks));
+  expect(rows.map(({ source }) => source.id)).toEqual(["a", "b"]);
+  expect(rows[0]).toMatchObject({ date: "2027-05-01", seen: { said: "dry" } });
+  expect(rows[0]!.chance).toBeLessThan(0.6);
+  expect(rows[1]).toMatchObject({ chance: 1, seen: undefined });
+  expect(rows[1]!.date > rows[0]!.date).toBe(true);
+});

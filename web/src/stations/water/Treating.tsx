@@ -1,0 +1,110 @@
+/** How water is made safe: the way, what it takes of every leg, and how long it lasts. */
+import { treatedLegs, type Hiker, type Plan, type PlanResult, type TreatedLeg } from "@gepack/core";
+import { FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
+import { changeHiker, HikerChoice } from "../../ui/HikerFields.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
+import { MURK_WORDS, TARGET_WORDS, WAY_NOTES, WAY_WORDS } from "../../words/water.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  hiker: Hiker;
+  who: number;
+}
+
+const FLOW: FieldRow[] = [["water.treatment.flowLpm", "Flow when clean"]];
+const LIFE: FieldRow[] = [
+  ["water.treatment.lifeL", "It lasts"],
+  ["water.treatment.usedL", "Treated with it before"],
+];
+
+export function Treating({ plan, result, hiker, who }: Props) {
+  const say = sayIn(plan);
+  const { treatment } = hiker.water;
+  const rows = treatedLegs(plan, result, who);
+  const wears = treatment.way !== "none" && treatment.way !== "boil";
+  const isChemical = treatment.way === "dioxide" || treatment.way === "chlorine";
+  const fields = (list: readonly FieldRow[]) => (
+    <FieldRows
+      of="hikers"
+      id={hiker.id}
+      record={hiker}
+      list={list}
+      units={plan.trip.units}
+      change={changeHiker(hiker)}
+    />
+  );
+  return (
+    <div className="py-2">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(172px,1fr))] items-start gap-x-5 gap-y-3">
+        <HikerChoice
+          hiker={hiker}
+          label="Treats water with"
+          value={treatment.way}
+          options={WAY_WORDS}
+          set={(target, way) => void (target.water.treatment.way = way)}
+        />
+        {treatment.way === "filter" && fields(FLOW)}
+        {treatment.way !== "none" && treatment.way !== "boil" && (
+          <HikerChoice
+            hiker={hiker}
+            label="The water is mostly"
+            value={treatment.murk}
+            options={MURK_WORDS}
+            set={(target, murk) => void (target.water.treatment.murk = murk)}
+          />
+        )}
+        {isChemical && treatment.way === "dioxide" && (
+          <HikerChoice
+            hiker={hiker}
+            label="Against"
+            value={treatment.target}
+            options={TARGET_WORDS}
+            set={(target, against) => void (target.water.treatment.target = against)}
+          />
+        )}
+        {wears && fields(LIFE)}
+      </div>
+      <p className="my-2 max-w-[72ch] text-sm text-muted">
+        {WAY_NOTES[treatment.way]} None of them removes chemicals, salt or the poisons of algae.
+        {isChemical && " Minutes are those of waiting, at each fill-up."}
+      </p>
+      {treatment.way !== "none" && (
+        <Table<TreatedLeg>
+          label="Treating by leg"
+          columns={[
+            {
+              id: "leg",
+              head: "leg",
+              names: true,
+              cell: ({ legIndex }) => `${legIndex + 1}. ${stopName(plan, result.legs[legIndex]!.fromStopId)}`,
+            },
+            { id: "litres", head: "treated", right: true, cell: ({ litres }) => say.L(litres) },
+            {
+              id: "minutes",
+              head: "min a day",
+              right: true,
+              cell: ({ legIndex, minutes }) => say.number(minutes / Math.max(1, result.legs[legIndex]!.dayCount)),
+            },
+            { id: "flushes", head: "flushes", right: true, from: 561, cell: ({ flushes }) => flushes || "" },
+            ...(wears
+              ? [
+                  {
+                    id: "far",
+                    head: "so far",
+                    right: true,
+                    cell: ({ litresSoFar, renewed }: TreatedLeg) =>
+                      `${renewed ? "new: " : ""}${say.L(litresSoFar)} of ${say.L(treatment.lifeL)}`,
+                  },
+                ]
+              : []),
+          ]}
+          rows={rows}
+          idOf={({ legIndex }) => String(legIndex)}
+        />
+      )}
+    </div>
+  );
+}
