@@ -14,6 +14,7 @@ const SHOWING = {
   season: { query: "leg=10" },
   days: { query: "leg=10&day=2027-05-19" },
   food: { query: "leg=10", press: "Fill the bag of leg 10", wait: /in place of/ },
+  water: { query: "leg=6" },
   stops: { query: "leg=10", press: "Find the best set", wait: /looked at/ },
   models: { wait: "All compared." },
 };

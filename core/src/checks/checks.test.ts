@@ -199,7 +199,10 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   test("no stations, no heights", () => {
     const blind = trackNorth({ lengthM: 60_000, heightM: () => NaN });
     const codes = computePlan(
-      planOf({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ packComfortKg: 20, food: fed })] }),
+      planOf({
+        kit: [bottles, ...sleepKit],
+        hikers: [hikerOf({ packComfortKg: 20, food: fed, water: { treatment: { way: "lamp" } } })],
+      }),
       [blind],
     ).checks.map((check) => check.code);
     expect(codes).toEqual(["climate-assumed", "heights-missing"]);

@@ -59,7 +59,10 @@ export function reportedChance({ prior: month, reports, day, tauDays }: ReportIn
     const both = before * water + (1 - before) * none;
     chance = (before * water) / both;
     at = report.day;
-    tau = report.said === "trickle" ? tauDays * TRICKLE_FADES : tauDays;
+    const own = report.said === "trickle" ? tauDays * TRICKLE_FADES : tauDays;
+    // What a report could not turn to its side of the month's chance fades no slower than it did.
+    const unturned = report.said === "dry" ? chance > prior(at) : report.said === "flowing" && chance < prior(at);
+    tau = unturned ? Math.min(tau, own) : own;
   }
   return chance === undefined ? prior(day) : faded(chance, prior, at, day, tau);
 }

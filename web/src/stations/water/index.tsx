@@ -95,7 +95,7 @@ export default function Water({ plan, result: newest }: ScreenProps) {
             rows={rows}
             idOf={({ id }) => id}
             chosen={row ? [row.id] : []}
-            onChoose={setChosenId}
+            onChoose={(id) => setChosenId(rows.find((one) => one.id === id)?.passage?.source.id ?? id)}
           />
           {plan.sources.length === 0 && (
             <Empty>No water is known between the stops: add sources in Trail, by hand or from a file.</Empty>
