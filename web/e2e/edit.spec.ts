@@ -89,7 +89,7 @@ test("a number that can be read in two ways is asked about, unless the field kno
   await expect(page.getByRole("alert").filter({ hasText: "can be read in two ways" })).toBeVisible();
   await page.getByRole("button", { name: "1.5 km" }).click();
   await expect(at).toHaveValue("1.5");
-  await page.goto("/trip/?part=power");
+  await page.goto("/power/");
   const cells = page.getByLabel(/^Cells, mAh/).first();
   await cells.fill("10,000 mAh");
   await cells.press("Enter");

@@ -70,7 +70,7 @@ test("the rules of a day: rest days, hours by stage, a slower surface", async ({
 });
 
 test("power: without the bank more legs run flat, and undo brings it back", async ({ page }) => {
-  await openDemo(page, "/trip/?part=power");
+  await openDemo(page, "/power/");
   const legs = page.getByRole("region", { name: "Batteries by leg" }).getByRole("row");
   const flat = async (): Promise<number> => legs.filter({ hasNotText: "–" }).count();
   await expect(legs).toHaveCount(23);

@@ -106,6 +106,28 @@ export function leavingG({ container, hardwareG, gramsPerBoil }: Packed, boils: 
   return hardwareG + 1000 * (burn.containerKg + burn.startKg);
 }
 
+/** Mass leaving a stop by the number of boils until the next, grams, of every way to cook. */
+export interface FuelLine {
+  id: string;
+  /** By boils, from 0 on. */
+  leavingG: number[];
+}
+
+/** At the height of the leg's camps, everything bought where it begins. */
+export function fuelLines(plan: Plan, result: PlanFigures, hikerId: string, legIndex: number): FuelLine[] {
+  const hiker = plan.hikers.find(({ id }) => id === hikerId);
+  if (!hiker) return [];
+  const campM = meanCampM(result, result.legs[legIndex]!);
+  return models.fuel.all
+    .filter(({ id }) => id !== "none")
+    .map((school) => {
+      const stove = stoveOf(hiker, school.id as FuelId);
+      const container = containerOf(school, stove);
+      const packed = { container, hardwareG: school.hardwareG, gramsPerBoil: boilGrams(school, stove, campM) };
+      return { id: school.id, leavingG: Array.from({ length: MOST_BOILS + 1 }, (_, boils) => leavingG(packed, boils)) };
+    });
+}
+
 /** From where on it stays heavier, or lighter: canisters come in steps, so the two may cross more than once. */
 function crossing(school: Packed, own: Packed): FuelComparison["crossing"] {
   const heavier = (boils: number): boolean => leavingG(school, boils) > leavingG(own, boils);

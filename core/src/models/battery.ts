@@ -52,3 +52,19 @@ export function solarWh(ratedW: number, daylightH: number, cloudCover: number): 
   const CLOUD_TAKES = 0.7;
   return ratedW * daylightH * MEAN_AIM * (1 - CLOUD_TAKES * cloudCover) * DELIVERED;
 }
+
+/** Normal deviates of the certainties offered. */
+const Z = { mean: 0, "95": 1.645, "99": 2.326 } as const;
+/** Use of single days about their mean, and how alike days are to one another [L]. */
+const DAY_CV = 0.3;
+const ALIKE = 0.3;
+
+/**
+ * Sets of cells, that in the device among them, for so many days: n days take n µ in the mean, with a spread of
+ * µ CV √(n (1 + (n − 1) ρ)); µ is a set over the days that it lasts.
+ */
+export function setsFor(days: number, daysPerSet: number, certainty: keyof typeof Z): number {
+  if (days <= 0) return 0;
+  const spread = DAY_CV * Math.sqrt(days * (1 + Math.max(0, days - 1) * ALIKE));
+  return Math.ceil((days + Z[certainty] * spread) / daysPerSet - 1e-9);
+}

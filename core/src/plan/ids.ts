@@ -36,6 +36,7 @@ export const TARGETS = ["giardia", "cryptosporidium"] as const;
 export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;
 export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;
 export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
+export const CERTAINTIES = ["mean", "95", "99"] as const;
 export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;

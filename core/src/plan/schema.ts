@@ -9,6 +9,7 @@
 import { z } from "zod";
 import { climateSchema } from "./climateSchema.ts";
 import {
+  CERTAINTIES,
   DEVICE_KINDS,
   FUELS,
   MURKS,
@@ -226,6 +227,10 @@ export const deviceSchema = z.looseObject({
   /** Spare cells: days one set lasts, and sets carried from each stop. */
   daysPerSet: amount("days", 0.1, 1000).default(10),
   spareSets: whole("", 0, 50).default(0),
+  /** That the spare sets last: in the mean of days, or more surely. */
+  spareCertainty: z.enum(CERTAINTIES).default("mean"),
+  /** When charge runs short: 1 is switched off first. Who has no rank stays on where others have one. */
+  offRank: whole("", 1, 20).optional(),
   /** Bank: what it takes from the wall. Solar: rated panel. */
   watts: amount("W", 0, 200).default(0),
 });

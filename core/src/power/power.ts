@@ -3,7 +3,15 @@
  * and the banks are one store: use, less what the sun gives, filled again wherever a stop has a socket.
  * Cold takes from what can be drawn, and gives it back on warming; below freezing nothing is charged.
  */
-import { bankWh, coldCapacity, DELIVERED, DEVICE_ACCEPTS, LEAST_CHARGING_C, solarWh } from "../models/battery.ts";
+import {
+  bankWh,
+  coldCapacity,
+  DELIVERED,
+  DEVICE_ACCEPTS,
+  LEAST_CHARGING_C,
+  setsFor,
+  solarWh,
+} from "../models/battery.ts";
 import type { Device, Piece } from "../plan/schema.ts";
 import { skyAt, type Season } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
@@ -184,7 +192,7 @@ export function powerOf(input: PowerInput): Power | undefined {
   for (const [index, leg] of legs.entries())
     leg.spare = devices.flatMap((device) => {
       if (device.kind !== "spare-cells" || !carried(device, index)) return [];
-      const neededSets = Math.max(0, Math.ceil(daysOnLeg[index]! / device.daysPerSet) - 1);
+      const neededSets = Math.max(0, setsFor(daysOnLeg[index]!, device.daysPerSet, device.spareCertainty) - 1);
       return neededSets > device.spareSets ? [{ deviceId: device.id, neededSets, haveSets: device.spareSets }] : [];
     });
   return { days, legs };

@@ -94,6 +94,30 @@ describe("carrying past what may fail", () => {
     expect(row([at(8, cache("2027-05-01"))]).carries).toHaveLength(1);
   });
 
+  test("more trust carries no more, and a source more raises neither the most nor the worst that one dry source does", () => {
+    const places = fc.array(fc.record({ km: fc.integer({ min: 1, max: 15 }), reliable: fc.boolean() }), {
+      minLength: 1,
+      maxLength: 6,
+    });
+    fc.assert(
+      fc.property(places, fc.integer({ min: 1, max: 15 }), (rows, km) => {
+        const sources = [...new Map(rows.map((one) => [one.km, one])).values()].map(({ km: at_, reliable }) =>
+          at(at_, { reliable }),
+        );
+        const most = (of: LegHiker): number => Math.max(...litresFrom(of));
+        const worst = (of: LegHiker): number =>
+          Math.max(...of.carries.map(({ ifDry, litres }) => Math.max(litres, ifDry?.litres ?? 0)));
+        expect(most(row(sources, { trust: "all" }))).toBeLessThanOrEqual(
+          most(row(sources, { trust: "reliable" })) + 0.01,
+        );
+        const more = [...sources.filter(({ id }) => id !== `w${km}`), at(km)];
+        expect(most(row(more))).toBeLessThanOrEqual(most(row(sources)) + 0.01);
+        expect(worst(row(more))).toBeLessThanOrEqual(worst(row(sources)) + 0.01);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
+
   test("a report of “dry” lowers no carry, at any plan without camps", () => {
     fc.assert(
       fc.property(

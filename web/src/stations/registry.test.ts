@@ -13,6 +13,6 @@ test("every station has a screen in a folder of its name, and every folder a sta
 test("addresses are paths, and none stands twice", () => {
   expect(new Set(ADDRESSES.map(({ path }) => path)).size).toBe(ADDRESSES.length);
   for (const { path } of ADDRESSES) expect(path).toMatch(/^\/([a-z]+\/)?(\?part=[a-z]+)?$/);
-  expect(ADDRESSES).toContainEqual({ name: "power", path: "/trip/?part=power" });
+  expect(ADDRESSES).toContainEqual({ name: "units", path: "/trip/?part=units" });
   expect(stationOf("legs").href).toBe("/");
 });

@@ -19,6 +19,7 @@ export const STATIONS = [
   { id: "stops", name: "Stops", href: "/stops/", group: "walk" },
   { id: "food", name: "Food", href: "/food/", group: "supply" },
   { id: "water", name: "Water", href: "/water/", group: "supply" },
+  { id: "power", name: "Power", href: "/power/", group: "supply" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   {
@@ -30,8 +31,7 @@ export const STATIONS = [
       { id: "trip", name: "Trip and people" },
       { id: "models", name: "Models" },
       { id: "units", name: "Units" },
-      { id: "need", name: "Need and stove" },
-      { id: "power", name: "Power" },
+      { id: "need", name: "Need" },
     ],
   },
 ] as const satisfies readonly Station[];

@@ -12,6 +12,7 @@ import type {
   SearchEvent,
   StartFigures,
   StopChoice,
+  SwitchedOff,
   TrackPoints,
   Goal,
   MenuOnHike,
@@ -56,6 +57,7 @@ export interface Calculator {
     onFigures: (figures: MenuOnHike) => void,
     signal: AbortSignal,
   ) => Promise<void>;
+  switchOffs: (asked: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
   waysThere: (
     asked: { plan: Plan; goal: Goal },
     onFigures: (way: WayThere) => void,
@@ -178,6 +180,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
     compareMenus: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
+    switchOffs: (asked, onStep, signal) =>
+      longRun((key, options) => side().job("switchOffs", { ...asked, key }, options), onStep, signal),
     waysThere: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("waysThere", { ...asked, key }, options), onFigures, signal),
     searchStops: (asked, onEvent, signal) =>

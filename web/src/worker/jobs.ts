@@ -18,6 +18,7 @@ import {
   simulatedStations,
   stopChoices,
   sweepStarts,
+  switchOffs,
   waysThere,
   type Basis,
   type ClimateStation,
@@ -48,6 +49,7 @@ import {
   type SortedKind,
   type StartFigures,
   type StopChoice,
+  type SwitchedOff,
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
@@ -183,6 +185,20 @@ export function createJobs(beat?: () => void) {
       let done = 0;
       for (const figures of compareMenus(given, hikerId, (other) => session.compute(other))) {
         progress(++done / given.menus.length, figures satisfies MenuOnHike);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** Devices given up one after the other; steps come one by one as detail of the progress. */
+    async switchOffs(
+      { plan: given, key }: { plan: Plan; key: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      for (const step of switchOffs(given, (other) => session.compute(other))) {
+        progress(++done / (given.devices.length + 1), step satisfies SwitchedOff);
         await breathe();
       }
       return "done";

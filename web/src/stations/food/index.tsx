@@ -194,7 +194,7 @@ const RESERVE_OF: Readonly<Record<ReserveWay, Pick<Hiker["food"], "reserveDays" 
   share: { reserveDays: 0, reserveFraction: 0.1 },
 };
 
-/** The usual ways; its figures by themselves are in Trip, Need and stove. */
+/** The usual ways; its figures by themselves are in Trip, Need. */
 function Reserve({ hiker }: { hiker: Hiker }) {
   const { reserveDays, reserveFraction } = hiker.food;
   const now = RESERVES.find(([way]) => {

@@ -8,7 +8,6 @@ import type { ScreenProps } from "../Screen.tsx";
 import { Need } from "./Need.tsx";
 import { Models } from "./Models.tsx";
 import { People } from "./People.tsx";
-import { Power } from "./Power.tsx";
 import { Trip } from "./Trip.tsx";
 import { Units } from "./Units.tsx";
 
@@ -18,7 +17,6 @@ const SCREENS: Record<string, ComponentType<ScreenProps>> = {
   models: Models,
   units: Units,
   need: Need,
-  power: Power,
 };
 
 function TripAndPeople({ plan, result }: ScreenProps) {

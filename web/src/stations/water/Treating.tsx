@@ -96,7 +96,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
                     head: "so far",
                     right: true,
                     cell: ({ litresSoFar, renewed }: TreatedLeg) =>
-                      `${renewed ? "new: " : ""}${say.L(litresSoFar)} of ${say.L(treatment.lifeL)}`,
+                      `${renewed ? "new: " : ""}${say.L(litresSoFar, 0)} of ${say.L(treatment.lifeL, 0)}`,
                   },
                 ]
               : []),

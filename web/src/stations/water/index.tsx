@@ -18,7 +18,8 @@ import { sayIn, type Say } from "../../words/say.ts";
 import { PAST_WORDS, REPORT_WORDS, TRUST_WORDS } from "../../words/water.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { Reports } from "./Reports.tsx";
-import { fillRows, worstOf, type FillRow } from "./rows.ts";
+import { capacityWords } from "./capacity.ts";
+import { fillRows, type FillRow } from "./rows.ts";
 import { SourcePanel } from "./SourcePanel.tsx";
 import { Treating } from "./Treating.tsx";
 import { WaterLanes } from "./WaterLanes.tsx";
@@ -88,7 +89,7 @@ export default function Water({ plan, result: newest }: ScreenProps) {
           <h2 className="m-0 mb-1 text-lg font-bold">
             Fill-ups of leg {leg.index + 1}, {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
           </h2>
-          <p className="mt-0 mb-2 text-sm text-muted">{capacityWords(plan, result.legs, leg, who, say)}</p>
+          <p className="mt-0 mb-2 text-sm text-muted">{capacityWords({ plan, result, leg, who, say })}</p>
           <Table<FillRow>
             label="Fill-ups"
             columns={columnsOf(plan, leg, result.profile.cellM, say, leg.hikers[who]!.kit.bottleL)}
@@ -160,21 +161,6 @@ function Trust({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
       )}
     </div>
   );
-}
-
-/** What the bottles have to hold, on this leg and ever, and what one dry source would want. */
-function capacityWords(plan: Plan, legs: readonly LegResult[], leg: LegResult, who: number, say: Say): string {
-  const mostOf = ({ hikers }: LegResult): number => Math.max(0, ...hikers[who]!.carries.map(({ litres }) => litres));
-  const ever = legs.reduce((a, b) => (mostOf(b) > mostOf(a) ? b : a), leg);
-  const worst = worstOf(leg.hikers[who]!.carries);
-  const { bottleL } = leg.hikers[who]!.kit;
-  const here = `The bottles hold ${say.L(bottleL)}; this leg wants ${say.L(mostOf(leg))} at most`;
-  const all =
-    ever === leg ? ", as much as the hike ever does" : `, the hike ${say.L(mostOf(ever))} on leg ${ever.index + 1}`;
-  const dry = worst?.ifDry
-    ? ` The worst that one dry source does here: without ${waterName(worst.toSourceId, plan)}, ${say.L(worst.ifDry.litres)}.`
-    : "";
-  return `${here}${all}.${dry}`;
 }
 
 function columnsOf(plan: Plan, leg: LegResult, cellM: number, say: Say, bottleL: number): Column<FillRow>[] {

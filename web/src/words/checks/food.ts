@@ -18,7 +18,7 @@ export const foodWords = checkWords({
     sentence: (check, say) =>
       `The menu of this leg covers ${say.percent(check.have)} of what is burned; under ${say.percent(check.limit)} it is felt, and over weeks it wears one down.`,
     mends: (check, on) =>
-      mends(noShortfall(on, check.hikerId), advice("Or let the appetite come at once, in Trip, Need and stove.")),
+      mends(noShortfall(on, check.hikerId), advice("Or let the appetite come at once, in Trip, Need.")),
   },
   "canister-missing": {
     mark: "canister",
@@ -79,7 +79,7 @@ export const foodWords = checkWords({
     mark: "uncooked",
     station: "food",
     sentence: (check) => `${check.food}: made with boiling water, and no stove is carried.`,
-    mends: () => [advice("Choose a menu that is soaked or eaten as it is, or a stove in Trip, Need and stove.")],
+    mends: () => [advice("Choose a menu that is soaked or eaten as it is, or a stove in Power.")],
   },
   "salt-low": {
     mark: "salt",

@@ -8,8 +8,12 @@ import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, fixed } from "../../units/quantity.ts";
+import { CERTAINTY_WORDS } from "../../words/power.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
+
+/** Who has no rank stays on, where any has one. */
+const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
 
 const KIND_NAME: Record<Device["kind"], string> = {
   rechargeable: "charged device",
@@ -33,7 +37,7 @@ const AMOUNTS: Amount[] = [
   { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
 ];
 
-export function Power({ plan, result }: ScreenProps) {
+export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   const add = (): void => {
     const row = { id: crypto.randomUUID(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
     addRow("devices", "Add device", deviceSchema.parse({ ...row, mAh: 4000, whPerDay: 4 }));
@@ -53,7 +57,6 @@ export function Power({ plan, result }: ScreenProps) {
           </div>
         )}
       </Panel>
-      {result.power && <Standing plan={plan} result={result} power={result.power} />}
     </>
   );
 }
@@ -123,6 +126,37 @@ function deviceColumns(plan: Plan): Column<Device>[] {
         ),
     })),
     {
+      id: "off",
+      head: "Switched off",
+      right: true,
+      cell: (device) =>
+        device.kind === "rechargeable" && (
+          <Pick
+            bare
+            label={`When ${device.name} is switched off`}
+            value={String(device.offRank ?? "")}
+            options={OFF_RANKS}
+            onPick={(rank) =>
+              set(device, "when it is switched off", { offRank: rank === "" ? undefined : Number(rank) })
+            }
+          />
+        ),
+    },
+    {
+      id: "sure",
+      head: "Sets last",
+      cell: (device) =>
+        device.kind === "spare-cells" && (
+          <Pick
+            bare
+            label={`How surely the sets of ${device.name} last`}
+            value={device.spareCertainty}
+            options={Object.entries(CERTAINTY_WORDS) as [Device["spareCertainty"], string][]}
+            onPick={(spareCertainty) => set(device, "how surely its sets last", { spareCertainty })}
+          />
+        ),
+    },
+    {
       id: "remove",
       head: <span className="sr-only">Remove</span>,
       cell: ({ id, name }) => (
@@ -146,7 +180,7 @@ function ownerName(plan: Plan, ownerId: string): string {
 
 type Store = NonNullable<PlanResult["power"]>;
 
-function Standing({ plan, result, power }: ScreenProps & { power: Store }) {
+export function Standing({ plan, result, power }: ScreenProps & { power: Store }) {
   const columns: Column<{ i: number; leg: Store["legs"][number] }>[] = [
     {
       id: "leg",

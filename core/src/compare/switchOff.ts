@@ -1,0 +1,34 @@
+/** What to switch off so that the charge lasts: devices given up one after the other, each step by the true model. */
+import type { Device, Plan } from "../plan/schema.ts";
+import type { TripFigures } from "../result/result.ts";
+
+export interface SwitchedOff {
+  /** In the order in which they are given up; none in the first row. */
+  deviceIds: string[];
+  /** Legs on which something is missing still, and how much in all. */
+  flatLegs: number[];
+  shortWh: number;
+}
+
+/**
+ * In the order of their ranks, where any has one: the others stay on. Without ranks those that take most go first.
+ */
+export function givenUp(devices: readonly Device[]): Device[] {
+  const using = devices.filter(({ kind, whPerDay }) => kind === "rechargeable" && whPerDay > 0);
+  const ranked = using.filter(({ offRank }) => offRank !== undefined);
+  if (ranked.length > 0) return ranked.sort((a, b) => a.offRank! - b.offRank!);
+  return using.sort((a, b) => b.count * b.whPerDay - a.count * a.whPerDay);
+}
+
+/** Until nothing is missing, or nothing is left to be given up. */
+export function* switchOffs(plan: Plan, compute: (plan: Plan) => TripFigures): Generator<SwitchedOff> {
+  const order = givenUp(plan.devices);
+  for (let k = 0; k <= order.length; k++) {
+    const off = new Set(order.slice(0, k).map(({ id }) => id));
+    const devices = plan.devices.map((device) => (off.has(device.id) ? { ...device, whPerDay: 0 } : device));
+    const legs = compute({ ...plan, devices }).power?.legs ?? [];
+    const flatLegs = legs.flatMap(({ shortWh }, leg) => (shortWh > 0 ? [leg] : []));
+    yield { deviceIds: [...off], flatLegs, shortWh: legs.reduce((sum, { shortWh }) => sum + shortWh, 0) };
+    if (flatLegs.length === 0) return;
+  }
+}

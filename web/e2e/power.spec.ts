@@ -1,0 +1,43 @@
+/** Power: fuel by leg, ways to cook, devices, what to switch off. */
+import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+test("fuel by leg follows the stove, ways to cook stand side by side, and what to switch off is found", async ({
+  page,
+}) => {
+  await openDemo(page, "/power/?leg=9");
+  const fuel = page.getByRole("table", { name: "Fuel by leg" });
+  const row = fuel.getByRole("row", { name: /9\. Ivory Gate/ });
+  await expect(row).toContainText(/\d+ g/);
+  await page.getByText("Ways to cook side by side").click();
+  await expect(page.getByTestId("system-chart")).toBeVisible();
+  await expect(page.getByRole("table", { name: "Ways to cook" }).getByRole("row")).toHaveCount(7);
+  await page.getByText("Stove", { exact: true }).first().click();
+  await page.getByLabel("Cooks with").selectOption("no stove");
+  await expect(page.getByText("No stove, and nothing to burn.")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(row).toContainText(/\d+ g/);
+
+  await page.getByRole("button", { name: "What to switch off to last" }).click();
+  const steps = page.getByRole("list", { name: "Switched off" });
+  await expect(steps).toContainText("As it is:");
+  await expect(steps).toContainText("everything else lasts.");
+  // One that has a rank goes first, and the others stay on.
+  await page.getByLabel("When Camera is switched off").selectOption("1.");
+  await page.getByRole("button", { name: "What to switch off to last" }).click();
+  await expect(steps.getByRole("listitem").nth(1)).toContainText("Without Camera:");
+  await expect(steps.getByRole("listitem")).toHaveCount(2);
+});
+
+test("spare sets to a certainty, on an own trail, on a phone", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await expect(page.getByTestId("line")).toBeVisible();
+  await station(page, "Power");
+  await page.getByRole("button", { name: "Add device" }).click();
+  await page.getByLabel("Kind of Device", { exact: true }).last().selectOption("device on cells");
+  await page.getByLabel("Days a set of Device", { exact: true }).last().fill("4");
+  await page.getByLabel("Days a set of Device", { exact: true }).last().press("Enter");
+  await page.getByLabel("How surely the sets of Device last").last().selectOption("in 99 of 100");
+  await expect(page.getByText(/“Device” wants \d spare sets? on this leg and has 0\./)).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

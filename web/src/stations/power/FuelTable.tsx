@@ -1,0 +1,65 @@
+/** Fuel by leg: boils, grams, what is left from before, what is bought, and whether the open one lasts. */
+import type { Hiker, LegResult, Plan, PlanResult } from "@gepack/core";
+import { select } from "../../store/selection.ts";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  hiker: Hiker;
+  who: number;
+  legIndex: number;
+}
+
+export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
+  const say = sayIn(plan);
+  if (hiker.stove.fuel === "none") return <p className="text-sm text-muted">No stove, and nothing to burn.</p>;
+  const of = (leg: LegResult) => leg.hikers[who]!.fuel;
+  const column = (id: string, head: string, show: (leg: LegResult) => string, from?: 561 | 861): Column<LegResult> => ({
+    id,
+    head,
+    right: true,
+    cell: show,
+    ...(from === undefined ? {} : { from }),
+  });
+  const columns: Column<LegResult>[] = [
+    {
+      id: "leg",
+      head: "out of",
+      names: true,
+      cell: (leg) => `${leg.index + 1}. ${stopName(plan, leg.fromStopId)}`,
+    },
+    column("boils", "boils", (leg) => say.number(of(leg).boils, 1)),
+    column("melt", "snow melted", (leg) => (of(leg).meltL > 0.05 ? say.L(of(leg).meltL) : ""), 861),
+    column("need", "burnt", (leg) => say.g(of(leg).needG)),
+    column("later", "for later legs", (leg) => (of(leg).laterG > 0 ? say.g(of(leg).laterG) : ""), 861),
+    column("open", "left from before", (leg) => (of(leg).openG > 0 ? say.g(of(leg).openG) : ""), 561),
+    column("bought", "new", (leg) => (of(leg).bought > 0 ? String(of(leg).bought) : "")),
+    column("leave", "leave with", (leg) => say.kg(of(leg).startKg + of(leg).containerKg, 2)),
+    {
+      id: "lasts",
+      head: "does the open one last?",
+      from: 561,
+      cell: (leg) => lasts(leg, of(leg)),
+    },
+  ];
+  return (
+    <Table<LegResult>
+      label="Fuel by leg"
+      columns={columns}
+      rows={result.legs}
+      idOf={({ index }) => String(index)}
+      chosen={[String(legIndex)]}
+      onChoose={(id) => select({ legIndex: Number(id) })}
+    />
+  );
+}
+
+function lasts(leg: LegResult, { needG, openLasts, bought }: LegResult["hikers"][number]["fuel"]): string {
+  if (needG === 0) return "nothing is burnt";
+  if (openLasts) return "yes";
+  if (!leg.fuelSold) return bought === 0 ? "carried past: none is sold here" : "none is sold here";
+  return "no";
+}

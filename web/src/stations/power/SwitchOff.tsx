@@ -1,0 +1,40 @@
+/** What to switch off so that the charge lasts: step by step, by the plan itself. */
+import { useState } from "react";
+import type { Plan, SwitchedOff } from "@gepack/core";
+import { calculator } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { sayIn } from "../../words/say.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
+
+export function SwitchOff({ plan }: { plan: Plan }) {
+  const say = sayIn(plan);
+  const { rows, fraction, start, stop } = useLongRun<SwitchedOff>();
+  const [of, setOf] = useState<Plan>();
+  const find = (): void => {
+    setOf(plan);
+    start(plan.devices.length + 1, (onRow, signal) => calculator().switchOffs({ plan }, onRow, signal));
+  };
+  const name = (id: string): string => plan.devices.find((device) => device.id === id)?.name ?? id;
+  return (
+    <div className="my-2 text-sm">
+      <button className="btn" onClick={find} disabled={fraction !== undefined || plan.devices.length === 0}>
+        What to switch off to last
+      </button>
+      {fraction !== undefined && <Progress label="Switching off" fraction={fraction} onStop={stop} />}
+      {of === plan && rows.length > 0 && (
+        <ol aria-label="Switched off" className="my-2 pl-6">
+          {rows.map(({ deviceIds, flatLegs, shortWh }) => (
+            <li key={deviceIds.length}>
+              {deviceIds.length === 0 ? "As it is" : `Without ${deviceIds.map(name).join(", ")}`}:{" "}
+              {flatLegs.length === 0 ? (
+                <b className="text-pine">everything else lasts.</b>
+              ) : (
+                `${say.number(shortWh)} Wh are missing, on leg ${flatLegs.map((leg) => leg + 1).join(", ")}.`
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}

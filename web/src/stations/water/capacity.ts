@@ -1,0 +1,50 @@
+/** What the bottles have to hold, on a leg and ever; the lightest that do; what one dry source would want. */
+import { bottlesOf, leastBottles, litreKgKm, type LegResult, type Plan, type PlanResult } from "@gepack/core";
+import { waterName } from "../../words/names.ts";
+import type { Say } from "../../words/say.ts";
+import { worstOf } from "./rows.ts";
+
+interface Given {
+  plan: Plan;
+  result: PlanResult;
+  leg: LegResult;
+  who: number;
+  say: Say;
+}
+
+export function capacityWords(given: Given): string {
+  const { plan, result, leg, who, say } = given;
+  const ever = result.legs.reduce((a, b) => (mostOf(b, who) > mostOf(a, who) ? b : a), leg);
+  const worst = worstOf(leg.hikers[who]!.carries);
+  const { bottleL } = leg.hikers[who]!.kit;
+  const here = `The bottles hold ${say.L(bottleL)}; this leg wants ${say.L(mostOf(leg, who))} at most`;
+  const all =
+    ever === leg
+      ? ", as much as the hike ever does"
+      : `, the hike ${say.L(mostOf(ever, who))} on leg ${ever.index + 1}`;
+  const dry = worst?.ifDry
+    ? ` The worst that one dry source does here: without ${waterName(worst.toSourceId, plan)}, ${say.L(worst.ifDry.litres)}.`
+    : "";
+  return `${here}${all}.${dry}${bottleWords(given)}`;
+}
+
+function mostOf({ hikers }: LegResult, who: number): number {
+  return Math.max(0, ...hikers[who]!.carries.map(({ litres }) => litres));
+}
+
+/** Of all bottles that the hiker lists, on this leg or not. */
+function bottleWords({ plan, result, leg, who, say }: Given): string {
+  const hiker = plan.hikers[who]!;
+  const own = bottlesOf(plan, hiker.id);
+  const litre = litreKgKm(plan, result, hiker.id);
+  if (litre === undefined) return "";
+  const perLitre = ` A litre of bottles carried over the whole hike is ${say.carried(litre)}.`;
+  const least = leastBottles(own, mostOf(leg, who));
+  if (!least) return ` All of them together hold less than that.${perLitre}`;
+  const names = [...new Set(least.pieceIds)].map((id) => {
+    const times = least.pieceIds.filter((other) => other === id).length;
+    const name = own.find((piece) => piece.id === id)!.name;
+    return times > 1 ? `${times} × ${name}` : name;
+  });
+  return ` The lightest that hold it: ${names.join(", ")}, ${say.g(least.massG)}.${perLitre}`;
+}

@@ -1,0 +1,17 @@
+/** Words for stoves, fuel and batteries. */
+import type { Device, Hiker } from "@gepack/core";
+
+export const FUEL_WORDS: Readonly<Record<Hiker["stove"]["fuel"], string>> = {
+  "gas-canister": "gas",
+  "gas-heat-exchanger": "gas, heat-exchanger pot",
+  alcohol: "alcohol",
+  tablets: "tablets",
+  "liquid-fuel": "white gas",
+  none: "no stove",
+};
+
+export const CERTAINTY_WORDS: Readonly<Record<Device["spareCertainty"], string>> = {
+  mean: "in the mean",
+  "95": "in 95 of 100",
+  "99": "in 99 of 100",
+};
