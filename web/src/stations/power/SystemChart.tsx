@@ -23,7 +23,7 @@ interface Props {
 
 const STROKES = ["var(--fuel)", "var(--kit)", "var(--food)", "var(--pine)", "var(--water)"];
 const DASHES = ["", "6 3", "2 3", "8 3 2 3", "1 4"];
-const MARGIN = { top: 8, right: 12, bottom: 4, left: 0 };
+const MARGIN = { top: 8, right: 40, bottom: 4, left: 0 };
 
 export default function SystemChart({ lines, units, boils }: Props) {
   const unit = unitSymbol("smallMass", units);
@@ -50,6 +50,7 @@ export default function SystemChart({ lines, units, boils }: Props) {
             <Line
               key={id}
               dataKey={id}
+              type="stepAfter"
               name={`${FUEL_WORDS[id as Hiker["stove"]["fuel"]]}, ${unit}`}
               stroke={STROKES[i % STROKES.length]!}
               strokeDasharray={DASHES[i % DASHES.length]!}

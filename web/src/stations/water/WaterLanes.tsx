@@ -18,7 +18,7 @@ interface Props {
 }
 
 const LITRES_PX = 110;
-const SOURCES_PX = 34;
+const SOURCES_PX = 42;
 const NIGHTS_PX = 22;
 /** Marks nearer than this are one blur. */
 const LEAST_APART_PX = 7;
@@ -54,7 +54,7 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
           ({ passage, leftPx }) => (
             <button
               key={passage.source.id}
-              className={`absolute top-[5px] h-[22px] w-[10px] -translate-x-1/2 cursor-pointer border ${passage.source.id === chosenId ? "border-2 border-ink" : "border-water"} ${passage.source.counted === false ? "opacity-40" : ""}`}
+              className={`absolute top-[8px] h-[22px] w-[10px] -translate-x-1/2 cursor-pointer border ${passage.source.id === chosenId ? "border-2 border-ink" : "border-water"} ${passage.source.counted === false ? "opacity-40" : ""}`}
               style={{
                 left: leftPx,
                 background: `linear-gradient(to top, var(--water) ${100 * passage.chance}%, transparent ${100 * passage.chance}%)`,
