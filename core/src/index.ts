@@ -145,6 +145,7 @@ export { readReports, type ReadReport, type ReportReading } from "./file/reports
 export type { DryCarry } from "./provision/water.ts";
 export type { ReportWord } from "./plan/schema.ts";
 export { fuelLines, type FuelLine } from "./compare/fuels.ts";
+export { bankLegs, type BankLegs } from "./compare/banks.ts";
 export { givenUp, switchOffs, type SwitchedOff } from "./compare/switchOff.ts";
 export { compareMenus, type MenuOnHike } from "./compare/menus.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";

@@ -248,6 +248,7 @@ const stretches = rows("x", 5, () =>
     fromM: anywhere,
     toM: anywhere,
     kind: fc.constantFrom(...STRETCH_KINDS),
+    past: rarely(fc.constantFrom("none", "one", "chance")),
     depthM: rarely(amount(0, 5)),
     speedMps: rarely(amount(0, 6)),
     refClockH: rarely(amount(0, 24)),

@@ -21,6 +21,8 @@ test("fuel by leg follows the stove, ways to cook stand side by side, and what t
   const steps = page.getByRole("list", { name: "Switched off" });
   await expect(steps).toContainText("As it is:");
   await expect(steps).toContainText("everything else lasts.");
+  await page.getByRole("button", { name: "Which legs want the banks" }).click();
+  await expect(page.getByRole("list", { name: "Banks by leg" })).toContainText("Power bank, 10 000 mAh: wanted on leg");
   // One that has a rank goes first, and the others stay on.
   await page.getByLabel("When Camera is switched off").selectOption("1.");
   await page.getByRole("button", { name: "What to switch off to last" }).click();

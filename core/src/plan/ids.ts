@@ -30,6 +30,7 @@ export const MEALS = ["breakfast", "way", "dinner", "drinks"] as const;
 export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
 export const REPORTS = ["flowing", "trickle", "dry"] as const;
+export const PAST = ["none", "one", "chance"] as const;
 export const TREATMENTS = ["none", "filter", "dioxide", "chlorine", "lamp", "boil"] as const;
 export const MURKS = ["clear", "cloudy", "silty", "glacial"] as const;
 export const TARGETS = ["giardia", "cryptosporidium"] as const;

@@ -4,6 +4,7 @@ import {
   ACCESS,
   FOOD_BY,
   LACKS,
+  PAST,
   REPORTS,
   RULES,
   SERVICES,
@@ -128,6 +129,8 @@ export const stretchSchema = z.looseObject({
   fromMonthDay: monthDay.optional(),
   toMonthDay: monthDay.optional(),
   rule: z.enum(RULES).optional(),
+  /** Of a dry stretch: what is carried past water that may be dry, for all; each hiker's own way without. */
+  past: z.enum(PAST).optional(),
   /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
   heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
   /** A ford, measured: how deep and how fast it was on a day of the year at an hour. */

@@ -13,6 +13,7 @@ import {
   DEVICE_KINDS,
   FUELS,
   MURKS,
+  PAST,
   TARGETS,
   TREATMENTS,
   MOST_HIKERS,
@@ -116,7 +117,7 @@ export const waterSchema = z.looseObject({
   /** With trust `chance`: the least chance of flow in the month that still counts. */
   leastChance: fraction().default(0.7),
   /** What is carried past a source that may be dry: nothing, to the one after it, or until all are hardly ever dry. */
-  past: z.enum(["none", "one", "chance"]).default("none"),
+  past: z.enum(PAST).default("none"),
   /** With `chance`: that all the sources one counts on may be dry; a fifth of it on hot days. */
   dryChance: fraction().default(0.05),
   treatment: z

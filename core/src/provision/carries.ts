@@ -107,7 +107,9 @@ function carriesBetween(
         campL: dryCamps > 0 ? (need.campL * carriedToCamp(waterM) * times * heat) / (dryCamps * campHeat) : 0,
         dry: isDry(waterM),
       };
-    const beyond = pastPoint(needs.water, points, i, conditions[part]!.walking.highC);
+    const said = ground.camps.carryPast.find(({ fromNode, toNode }) => fromNode < to.node && toNode > from.node);
+    const past = said?.past ?? needs.water.past;
+    const beyond = pastPoint({ ...needs.water, past }, points, i, conditions[part]!.walking.highC);
     const pastL = beyond > i + 1 ? Math.max(0, needOf(wayTo(i, beyond)).litres - need.litres) : 0;
     carries.push({
       legIndex: walk.parts[part]!.legIndex,

@@ -60,6 +60,22 @@ describe("carrying past what may fail", () => {
       expect(past.carries[i]!.litres).toBeCloseTo(ifDry?.litres ?? litres, 1);
   });
 
+  test("a dry stretch says it for all, on what is walked to or through it", () => {
+    const plan = (past?: string) =>
+      computePlan(
+        planOf({
+          sources: [at(4), at(7), at(12)],
+          hikers: [hikerOf({ water: WATER })],
+          stretches: [{ id: "x", name: "Pan", fromM: 8000, toM: 11_000, kind: "rule", ...(past ? { past } : {}) }],
+          climate: { stations: [stationOf(8, 18)] },
+        }),
+        flat,
+      ).legs[0]!.hikers[0]!.carries.map(({ pastL }) => pastL > 0.1);
+    expect(plan()).toEqual([false, false, false, false]);
+    // Only from km 7, on the way through the stretch.
+    expect(plan("one")).toEqual([false, false, true, false]);
+  });
+
   test("by chance: past those that together are dry too often, and not past one that is sure", () => {
     const likely = (chance: number): Input => ({ chanceByMonth: Array.from({ length: 12 }, () => chance) });
     const to = (chances: number[], dryChance: number): number => {

@@ -91,6 +91,11 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
       beds: new Map([...camps.beds].map(([node, bed]) => [nodeOf(node), bed])),
       hollow: new Set([...camps.hollow].map(nodeOf)),
       bans: camps.bans.map((ban) => ({ ...ban, fromNode: nodeOf(ban.fromNode), toNode: nodeOf(ban.toNode) })),
+      carryPast: camps.carryPast.map((row) => ({
+        ...row,
+        fromNode: nodeOf(row.fromNode),
+        toNode: nodeOf(row.toNode),
+      })),
       wet: camps.wet.moved(sources),
     },
     baseH: ground.baseH.map((hours) => picked(hours, new Float64Array(count), cells).map((h) => h * ratio)),

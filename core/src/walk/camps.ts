@@ -19,6 +19,8 @@ export interface CampGround {
   hollow: ReadonlySet<number>;
   /** Where and when a fire ban holds. */
   bans: readonly FireBan[];
+  /** Where the plan says for all what is carried past water that may be dry. */
+  carryPast: readonly CarryPast[];
   wet: WetTable;
 }
 
@@ -27,6 +29,12 @@ export interface FireBan {
   fromNode: number;
   toNode: number;
   season: DaySeason;
+}
+
+export interface CarryPast {
+  fromNode: number;
+  toNode: number;
+  past: WaterSettings["past"];
 }
 
 /** Does a fire ban hold anywhere between two nodes on a day of the year? */
@@ -80,7 +88,10 @@ export interface Bed {
 }
 
 export interface CampInput {
-  stretches: readonly Pick<Stretch, "fromM" | "toM" | "alternateId" | "rule" | "fromMonthDay" | "toMonthDay">[];
+  stretches: readonly Pick<
+    Stretch,
+    "fromM" | "toM" | "alternateId" | "rule" | "past" | "fromMonthDay" | "toMonthDay"
+  >[];
   camps: readonly Pick<Camp, "trackM" | "alternateId" | "hollow">[];
   stops: readonly Pick<Stop, "trackM" | "alternateId" | "services" | "offTrailM" | "use" | "nights">[];
   sleepAt: DayRules["sleepAt"];
@@ -111,6 +122,11 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
       if (stretch.rule !== "fire-ban") return [];
       const season = daysOfSeason(stretch);
       return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, season }));
+    }),
+    carryPast: stretches.flatMap((stretch): CarryPast[] => {
+      const { past } = stretch;
+      if (past === undefined) return [];
+      return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, past }));
     }),
     wet: new WetTable(sources, waters),
   };

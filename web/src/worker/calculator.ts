@@ -4,6 +4,7 @@
  * plans that come faster than answers only the newest is computed.
  */
 import type {
+  BankLegs,
   Plan,
   PlanResult,
   Profile,
@@ -57,6 +58,7 @@ export interface Calculator {
     onFigures: (figures: MenuOnHike) => void,
     signal: AbortSignal,
   ) => Promise<void>;
+  bankLegs: (asked: { plan: Plan }, onRow: (row: BankLegs) => void, signal: AbortSignal) => Promise<void>;
   switchOffs: (asked: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
   waysThere: (
     asked: { plan: Plan; goal: Goal },
@@ -180,6 +182,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
     compareMenus: (asked, onFigures, signal) =>
       longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
+    bankLegs: (asked, onRow, signal) =>
+      longRun((key, options) => side().job("bankLegs", { ...asked, key }, options), onRow, signal),
     switchOffs: (asked, onStep, signal) =>
       longRun((key, options) => side().job("switchOffs", { ...asked, key }, options), onStep, signal),
     waysThere: (asked, onFigures, signal) =>

@@ -3,6 +3,7 @@
  * is, and stops where it is asked to; it answers once, with plain data.
  */
 import {
+  bankLegs,
   buildPlane,
   buildProfile,
   compareMenus,
@@ -20,6 +21,7 @@ import {
   sweepStarts,
   switchOffs,
   waysThere,
+  type BankLegs,
   type Basis,
   type ClimateStation,
   type Filled,
@@ -185,6 +187,20 @@ export function createJobs(beat?: () => void) {
       let done = 0;
       for (const figures of compareMenus(given, hikerId, (other) => session.compute(other))) {
         progress(++done / given.menus.length, figures satisfies MenuOnHike);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** Each bank left at home; what is missing then comes one by one as detail of the progress. */
+    async bankLegs(
+      { plan: given, key }: { plan: Plan; key: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      for (const row of bankLegs(given, session.compute(given), (other) => session.compute(other))) {
+        progress(++done / (given.devices.length + 1), row satisfies BankLegs);
         await breathe();
       }
       return "done";

@@ -11,6 +11,7 @@ import { firstName } from "../../words/names.ts";
 import { FUEL_WORDS } from "../../words/power.ts";
 import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { Banks } from "./Banks.tsx";
 import { Devices, Standing } from "./Devices.tsx";
 import { FuelTable } from "./FuelTable.tsx";
 import { PowerLanes } from "./PowerLanes.tsx";
@@ -60,6 +61,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
             <p className="text-sm text-muted">No devices yet: add them below to see whether their charge lasts.</p>
           )}
           <SwitchOff plan={plan} />
+          <Banks plan={plan} result={result} />
         </section>
       </div>
       <div className="px-[18px]">

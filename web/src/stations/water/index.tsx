@@ -2,6 +2,7 @@
 import { useDeferredValue, useMemo, useState, type KeyboardEvent } from "react";
 import { Plus } from "lucide-react";
 import { passages as passagesOf, placeAt, walkedOf, type Hiker, type LegResult, type Plan } from "@gepack/core";
+import { setRow } from "../../edit/rows.ts";
 import { addCache, judge } from "../../edit/water.ts";
 import { useLine } from "../../line/scale.ts";
 import { select, useSelection } from "../../store/selection.ts";
@@ -156,6 +157,24 @@ function Trust({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
         options={Object.entries(PAST_WORDS) as [keyof typeof PAST_WORDS, string][]}
         onPick={(past) => change("carries past dry water", (target) => void (target.water.past = past))}
       />
+      {plan.stretches
+        .filter(({ kind }) => kind === "dry")
+        .map((stretch) => (
+          <Pick
+            key={stretch.id}
+            label={`in ${stretch.name}, all`}
+            value={stretch.past ?? ""}
+            options={[
+              ["", "as each does elsewhere"],
+              ...(Object.entries(PAST_WORDS) as [keyof typeof PAST_WORDS, string][]),
+            ]}
+            onPick={(past) =>
+              setRow("stretches", stretch.id, `${stretch.name}: carried past dry water`, {
+                past: past === "" ? undefined : past,
+              })
+            }
+          />
+        ))}
       {water.past === "chance" && (
         <HikerRows plan={plan} hiker={hiker} list={[["water.dryChance", "All may be dry in"]]} />
       )}

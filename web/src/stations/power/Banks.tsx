@@ -1,0 +1,46 @@
+/** Which legs want each bank, by the plan without it: where it could stay at home, or be posted from and to. */
+import { useState } from "react";
+import type { BankLegs, Plan, PlanResult } from "@gepack/core";
+import { calculator } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { stopName } from "../../words/names.ts";
+import { useLongRun } from "../../worker/useLongRun.ts";
+
+export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
+  const { rows, fraction, start, stop } = useLongRun<BankLegs>();
+  const [of, setOf] = useState<Plan>();
+  const banks = plan.devices.filter(({ kind }) => kind === "bank");
+  if (banks.length === 0) return null;
+  const find = (): void => {
+    setOf(plan);
+    start(banks.length, (onRow, signal) => calculator().bankLegs({ plan }, onRow, signal));
+  };
+  const name = (id: string): string => banks.find((device) => device.id === id)?.name ?? id;
+  return (
+    <div className="my-2 text-sm">
+      <button className="btn" onClick={find} disabled={fraction !== undefined}>
+        Which legs want the {banks.length === 1 ? "bank" : "banks"}
+      </button>
+      {fraction !== undefined && <Progress label="Leaving banks at home" fraction={fraction} onStop={stop} />}
+      {of === plan && rows.length > 0 && (
+        <ul aria-label="Banks by leg" className="my-2 list-none p-0">
+          {rows.map((row) => (
+            <li key={row.deviceId}>
+              <b>{name(row.deviceId)}</b>: {wordsOf(row, plan, result)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function wordsOf({ wantedOn, missingStill, idleOn }: BankLegs, plan: Plan, { legs }: PlanResult): string {
+  const list = (of: readonly number[]): string => of.map((leg) => leg + 1).join(", ");
+  const still = missingStill.length > 0 ? ` Even with it something is missing on leg ${list(missingStill)}.` : "";
+  if (wantedOn.length === 0) return `no leg lasts for it alone that would not without.${still}`;
+  const from = stopName(plan, legs[wantedOn[0]!]!.fromStopId);
+  const to = stopName(plan, legs[wantedOn.at(-1)!]!.toStopId);
+  const idle = idleOn.length > 0 ? ` It could come by post to ${from} and go back from ${to}.` : "";
+  return `wanted on leg ${list(wantedOn)}.${idle}${still}`;
+}
