@@ -101,7 +101,7 @@ test("a fire ban is no trouble for a stove without a valve that stays unlit on i
     expect([fromNode * profile.cellM < 90_000, toNode * profile.cellM > 60_000]).toEqual([true, true]);
 });
 
-test("a menu of dry camps takes less water there", () => {
+test("a menu of dry camps is eaten there, and its water is what is carried", () => {
   const cooked = computePlan(planFor([5, 15], {}), tracks);
   const menus = { usualId: "menu-cooked", dryCampId: "menu-soaked" };
   const dry = computePlan(planFor([5, 15], { menus }), tracks);
