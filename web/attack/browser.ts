@@ -2,20 +2,17 @@
  * The application in Debian's Chromium: killed in the middle, in two tabs at once, without room on the disk, and
  * while a newer version takes its place. What it said was kept is there, and nothing is ever half there.
  */
-import { spawn, spawnSync, type ChildProcess } from "node:child_process";
+import { spawn, type ChildProcess } from "node:child_process";
 import {
-  closeSync,
   cpSync,
   existsSync,
   mkdtempSync,
   readdirSync,
-  openSync,
   readFileSync,
   renameSync,
   rmSync,
   symlinkSync,
   writeFileSync,
-  writeSync,
 } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -23,13 +20,13 @@ import { chromium, type Browser, type BrowserContext, type Page } from "@playwri
 import { seededRandom } from "../../demo/generate/random.ts";
 import { browse, CHROMIUM, CHROMIUM_ARGS, ROOT, served } from "../../scripts/lib.mjs";
 import { drawFrom, type Report, type Strength } from "./report.ts";
+import { smallDisk, type SmallDisk } from "./smallDisk.ts";
 
 const PORT = 4396;
 const PATIENCE_MS = 15_000;
 /** So long may what cannot be kept stand on the screen as done, before it is said. */
 const SETTLED_MS = 3000;
 const KEPT = "Kept on this device";
-const NOT_KEPT = "Kept in this page alone";
 
 export async function* attackBrowser(strength: Strength): AsyncGenerator<Report> {
   const server = await served(PORT);
@@ -215,18 +212,9 @@ async function writeOnFull(
   const openedAnother = name === "an own trip" || name === "a plan file";
   const shownAsDone = said && openedAnother && (await isDone(page));
   disk.clear();
-  await openAgain(page, url);
+  await openKit(page, url);
   const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
   return { said, fault: faultOf({ said, shownAsDone, before, after }) };
-}
-
-/** A browser whose disk was full may refuse its storage once more, and the page says so: then it is loaded anew. */
-async function openAgain(page: Page, url: string): Promise<void> {
-  for (let tries = 0; tries < 3; tries++) {
-    await openKit(page, url);
-    if (!(await page.getByText(NOT_KEPT).first().isVisible())) return;
-    await page.waitForTimeout(SETTLED_MS);
-  }
 }
 
 /** Whether the page says that it is not kept: asked for until it does, or has long shown the work as done. */
@@ -255,54 +243,6 @@ function faultOf({ said, shownAsDone, before, after }: Outcome): string | undefi
   if (shownAsDone) return "shown as done, though it was not kept";
   if (before || after) return !said && !after ? "nothing was said, and it was not kept" : undefined;
   return "the plan of before is not whole";
-}
-
-interface SmallDisk {
-  folder: string;
-  /** False where the machine lets nobody mount one. */
-  real: boolean;
-  fill: () => void;
-  clear: () => void;
-  remove: () => void;
-}
-
-/** A disk in memory, small enough to be filled. */
-function smallDisk(): SmallDisk {
-  const folder = mkdtempSync(join(tmpdir(), "gepack-disk-"));
-  const real = spawnSync("mount", ["-t", "tmpfs", "-o", "size=200m", "tmpfs", folder]).status === 0;
-  const filler = join(folder, "filler");
-  let toppingUp: ReturnType<typeof setInterval> | undefined;
-  return {
-    folder,
-    real,
-    fill: () => {
-      if (!real) return;
-      fillUp(filler);
-      // The browser clears away things of its own when it finds no room.
-      toppingUp = setInterval(() => fillUp(filler), 20);
-    },
-    clear: () => {
-      clearInterval(toppingUp);
-      rmSync(filler, { force: true });
-    },
-    remove: () => {
-      clearInterval(toppingUp);
-      if (real) spawnSync("umount", ["-l", folder]);
-      rmSync(folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
-    },
-  };
-}
-
-function fillUp(path: string): void {
-  const file = openSync(path, "a");
-  const block = Buffer.alloc(4096);
-  try {
-    for (;;) writeSync(file, block);
-  } catch (error) {
-    if ((error as { code?: string }).code !== "ENOSPC") throw error;
-  } finally {
-    closeSync(file);
-  }
 }
 
 function refuseWrites(page: Page): Promise<void> {

@@ -138,7 +138,7 @@ function takeFieldInHand(): void {
 
 async function open(): Promise<void> {
   try {
-    await answered(() => Promise.all([readSettings(), storeNotes().then(migrateStored)]));
+    await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
     watchPlan(
       (opened) => {
         following = following.then(() => (opened ? follow(opened) : openDemo())).catch(fail);

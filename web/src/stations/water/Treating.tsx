@@ -1,7 +1,7 @@
 /** How water is made safe: the way, what it takes of every leg, and how long it lasts. */
 import { treatedLegs, type Hiker, type Plan, type PlanResult, type TreatedLeg } from "@gepack/core";
-import { FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
-import { changeHiker, HikerChoice } from "../../ui/HikerFields.tsx";
+import type { FieldRow } from "../../ui/FieldNumber.tsx";
+import { HikerChoice, HikerRows } from "../../ui/HikerFields.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
@@ -26,16 +26,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
   const rows = treatedLegs(plan, result, who);
   const wears = treatment.way !== "none" && treatment.way !== "boil";
   const isChemical = treatment.way === "dioxide" || treatment.way === "chlorine";
-  const fields = (list: readonly FieldRow[]) => (
-    <FieldRows
-      of="hikers"
-      id={hiker.id}
-      record={hiker}
-      list={list}
-      units={plan.trip.units}
-      change={changeHiker(hiker)}
-    />
-  );
+  const fields = (list: readonly FieldRow[]) => <HikerRows plan={plan} hiker={hiker} list={list} />;
   return (
     <div className="py-2">
       <div className="grid grid-cols-[repeat(auto-fill,minmax(172px,1fr))] items-start gap-x-5 gap-y-3">
@@ -47,7 +38,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
           set={(target, way) => void (target.water.treatment.way = way)}
         />
         {treatment.way === "filter" && fields(FLOW)}
-        {treatment.way !== "none" && treatment.way !== "boil" && (
+        {wears && (
           <HikerChoice
             hiker={hiker}
             label="The water is mostly"
@@ -56,7 +47,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
             set={(target, murk) => void (target.water.treatment.murk = murk)}
           />
         )}
-        {isChemical && treatment.way === "dioxide" && (
+        {treatment.way === "dioxide" && (
           <HikerChoice
             hiker={hiker}
             label="Against"
