@@ -9,12 +9,15 @@ import {
   buildPlane,
   fillLeg,
   legBags,
+  computePlan,
   models,
+  passages,
   readGpx,
   readPlan,
   searchStops,
   seasonOf,
   Session,
+  treatedLegs,
   type Plan,
   type TrackM,
   type TrackPoints,
@@ -209,6 +212,16 @@ stages.push(
     "bags of all legs, every hiker",
     measure(() => void eaters.map((who) => legBags(plan, byMenus, who, foodPantry)), 9),
   ],
+);
+const demo = readPlan(JSON.parse(readFileSync("demo/corvane.gepack.json", "utf8"))).value!;
+const demoTrack = readGpx(readFileSync("demo/corvane.gpx", "utf8"), "corvane", "corvane").value!.track;
+stages.push(
+  [
+    "treating and its time on all legs, every hiker",
+    measure(() => void eaters.map((who) => treatedLegs(plan, byMenus, who)), 9),
+  ],
+  ["chance of every source on its day", measure(() => void passages(plan, byMenus), 9)],
+  ["the demo anew, if dry at every source, charge and fuel", measure(() => void computePlan(demo, [demoTrack]), 5)],
 );
 /** So many places to choose from, evenly along the trail, each with a shop and a counter; limits as they come. */
 function searchPlan(count: number): Plan {

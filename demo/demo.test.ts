@@ -145,7 +145,7 @@ test("docs/models.md holds the registry and the comparison as they are computed 
 
 test("the demo's batteries, fuel and warmth have something to say", () => {
   expect(plan.devices).toHaveLength(8);
-  expect(result.power!.legs.some((leg) => leg.shortWh > 0)).toBe(true);
+  expect(result.power!.stores[0]!.legs.some((leg) => leg.shortWh > 0)).toBe(true);
   const tamsin = result.legs.map((leg) => leg.hikers[0]!);
   // Some legs are walked on the open canister alone, others want a new one.
   expect(new Set(tamsin.map((row) => row.fuel.containers)).size).toBeGreaterThan(1);

@@ -7,7 +7,7 @@ export { models, type Question } from "./models/index.ts";
 export type { Confidence, Reason, School, Validity } from "./models/school.ts";
 export { compareFuels, type FuelComparison } from "./compare/fuels.ts";
 export { compareSchools, stoveOf, type SchoolFigures } from "./compare/schools.ts";
-export type { Power, PowerDay, PowerLeg } from "./power/power.ts";
+export { storeOf, type Power, type PowerDay, type PowerLeg, type Store } from "./power/power.ts";
 export type { DayResult, LegEnergy, LegHiker, LegResult, PlanFigures, Schools } from "./result/result.ts";
 export type { PackCells } from "./solve/trip.ts";
 export type { NightWarmth } from "./warmth/night.ts";
@@ -33,6 +33,7 @@ export {
 export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
 export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
 export {
+  CAN_SIZES,
   ACCESS,
   BOUGHT_IN,
   DEVICE_KINDS,
@@ -139,8 +140,8 @@ export { gpxReader, readGpx } from "./track/gpx.ts";
 export { comesOn, makeChange, waysThere, type Change, type Goal, type Way, type WayThere } from "./compare/finishBy.ts";
 export { FORBIDDEN_BY_BANS } from "./models/fuel.ts";
 export { passages, type Passage } from "./water/passage.ts";
-export { bottlesOf, leastBottles, litreKgKm } from "./water/bottles.ts";
-export { isTreated, treatedLegs, treatFill, type TreatedLeg, type Treatment } from "./water/treat.ts";
+export { bottlesOf, bottlesLess, leastBottles, litreKgKm } from "./water/bottles.ts";
+export { isTreated, treatedLegs, treatFill, waysFor, type TreatedLeg, type Treatment } from "./water/treat.ts";
 export { readReports, type ReadReport, type ReportReading } from "./file/reports.ts";
 export type { DryCarry } from "./provision/water.ts";
 export type { ReportWord } from "./plan/schema.ts";

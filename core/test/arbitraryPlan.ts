@@ -94,6 +94,9 @@ const hiker = (id: string): fc.Arbitrary<unknown> =>
       boilL: amount(0, 5),
       windExposure: share,
       containerNetG: rarely(amount(20, 2000)),
+      sizes: fc.constantFrom(["middle"], ["small", "middle", "large"], ["large"], []),
+      exchange: fc.boolean(),
+      simmerMinPerDay: rarely(amount(0, 240)),
     }),
     bodyFatFraction: rarely(amount(0.03, 0.6)),
     schools: fc.record({

@@ -2,7 +2,7 @@
 import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
 import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
-import { treatedLegs } from "../water/treat.ts";
+import { treatedLegs, waysFor } from "../water/treat.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const SLACK_L = 0.05;
@@ -156,6 +156,50 @@ const treatmentUsedUp = defineCheck({
   },
 });
 
+/** What is filled below camps, houses or cattle and treated one way only. */
+const foulWater = defineCheck({
+  code: "foul-water",
+  units: { source: "name", way: "name" },
+  *find(context) {
+    const { plan } = context;
+    for (const { hiker, row, where } of onLegs(context)) {
+      const { treatment } = hiker.water;
+      const carry = row.carries.find(
+        (one) =>
+          waysFor(one, plan, treatment).length < 2 &&
+          plan.sources.some(({ id, foul }) => foul && id === one.fromSourceId),
+      );
+      const source = plan.sources.find(({ id }) => id === carry?.fromSourceId);
+      if (!carry || !source) continue;
+      yield {
+        severity: "caution",
+        ...where,
+        atM: atNode(context, carry.fromNode),
+        source: source.name,
+        way: treatment.way,
+      };
+    }
+  },
+});
+
+/** Standing at the water longer than the breaks that are planned. */
+const treatingLong = defineCheck({
+  code: "treating-long",
+  units: { have: "min", limit: "min" },
+  *find(context) {
+    const { plan, result } = context;
+    for (const [who, { id: hikerId, pace }] of plan.hikers.entries())
+      for (const { legIndex, handsOnMinutes } of treatedLegs(plan, result, who)) {
+        const days = result.days.filter((day) => day.legIndex === legIndex);
+        const breaks = 60 * pace.breakFraction * days.reduce((sum, { walkH }) => sum + walkH, 0);
+        const perDay = Math.max(1, result.legs[legIndex]!.dayCount);
+        if (handsOnMinutes <= breaks) continue;
+        const atM = result.legs[legIndex]!.fromM;
+        yield { severity: "note", legIndex, hikerId, atM, have: handsOnMinutes / perDay, limit: breaks / perDay };
+      }
+  },
+});
+
 export const waterChecks = [
   carryOverBottles,
   drinkLimit,
@@ -164,4 +208,6 @@ export const waterChecks = [
   cacheShort,
   filterFrost,
   treatmentUsedUp,
+  foulWater,
+  treatingLong,
 ] as const;

@@ -23,5 +23,5 @@ test("a bank is wanted on the long leg, and idle on the short ones", () => {
   expect(row).toMatchObject({ deviceId: "bank", wantedOn: [1], missingStill: [], idleOn: [0, 2] });
   // What is said is what there is without it.
   const without = compute({ ...plan, devices: plan.devices.slice(0, 1) });
-  expect(without.power!.legs.map(({ shortWh }) => shortWh > 0)).toEqual([false, true, false]);
+  expect(without.power!.stores[0]!.legs.map(({ shortWh }) => shortWh > 0)).toEqual([false, true, false]);
 });

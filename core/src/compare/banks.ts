@@ -1,6 +1,7 @@
 /** Which legs want each bank: those that run flat without it, by the true model. */
 import type { Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
+import { shortByLeg } from "./switchOff.ts";
 
 export interface BankLegs {
   deviceId: string;
@@ -13,8 +14,8 @@ export interface BankLegs {
 
 /** Of banks that are pieces of kit the legs on which they are carried; others are always there. */
 export function* bankLegs(plan: Plan, now: TripFigures, compute: (plan: Plan) => TripFigures): Generator<BankLegs> {
-  const flat = ({ power }: TripFigures): Set<number> =>
-    new Set((power?.legs ?? []).flatMap(({ shortWh }, leg) => (shortWh > 0 ? [leg] : [])));
+  const flat = (figures: TripFigures): Set<number> =>
+    new Set(shortByLeg(figures).flatMap((shortWh, leg) => (shortWh > 0 ? [leg] : [])));
   const flatNow = flat(now);
   for (const { id: deviceId, kind, pieceId } of plan.devices) {
     if (kind !== "bank") continue;

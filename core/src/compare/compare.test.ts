@@ -1,5 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, planOf, pieceOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { containerOf } from "../provision/fuel.ts";
+import { hikerSchema } from "../plan/schema.ts";
 import { compareFuels, compareSchools, computePlan, models, Session, type Question } from "../index.ts";
 import { models as registry } from "../models/index.ts";
 import { leavingG } from "./fuels.ts";
@@ -77,7 +79,8 @@ describe("stoves side by side", () => {
     const { crossing } = of("alcohol");
     expect(crossing?.heavierBeyond).toBe(true);
     const weigh = (id: string) => {
-      const { container, hardwareG, ...school } = registry.fuel.get(id);
+      const school = registry.fuel.get(id);
+      const container = containerOf(school, hikerSchema.parse(hikerOf()).stove);
       const gramsPerBoil = school.gramsPerBoil({
         volumeL: 0.5,
         startC: 10,
@@ -85,7 +88,7 @@ describe("stoves side by side", () => {
         windExposure: 0.2,
         snow: false,
       });
-      return (boils: number): number => leavingG({ container, hardwareG, gramsPerBoil }, boils);
+      return (boils: number): number => leavingG({ container, hardwareG: school.hardwareG, gramsPerBoil }, boils);
     };
     const [alcohol, gas] = [weigh("alcohol"), weigh("gas-canister")];
     expect(alcohol(2)).toBeLessThan(gas(2));

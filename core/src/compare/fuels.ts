@@ -12,6 +12,8 @@ import {
   type Container,
   cooked,
   meltGramsPerL,
+  NOTHING_HELD,
+  simmerGrams,
 } from "../provision/fuel.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { stoveOf } from "./schools.ts";
@@ -55,21 +57,22 @@ export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): 
         halfDays,
         boils,
         boilG: boils * boilGrams(school, stove, campM[index]!),
+        simmerG: simmerGrams(school, stove, boils === 0 ? 0 : halfDays),
         meltL,
         meltG: school.id === "none" ? 0 : meltL * meltGramsPerL(school, stove, campM[index]!),
       };
     });
     const sold = result.legs.map(({ fuelSold }) => fuelSold);
     const laterG = forLater(burnts.map(burntG), sold);
-    let openG = 0;
+    let held = NOTHING_HELD;
     let fuelG = 0;
     let containers = 0;
     let kgDays = 0;
     let days = 0;
     const startKg = result.legs.map((leg, index) => {
-      const burn = legFuel(container, burnts[index]!, openG, { laterG: laterG[index]!, sold: sold[index]! });
+      const burn = legFuel(container, burnts[index]!, held, { laterG: laterG[index]!, sold: sold[index]! });
       const { needG } = burn;
-      openG = burn.endG;
+      held = { fuelG: burn.endG, cans: burn.endCans };
       fuelG += needG;
       containers += burn.bought;
       const leavingKg = school.hardwareG / 1000 + burn.containerKg + burn.startKg;
@@ -102,7 +105,7 @@ export interface Packed {
 
 /** Mass leaving a stop for a number of boils, everything bought there. */
 export function leavingG({ container, hardwareG, gramsPerBoil }: Packed, boils: number): number {
-  const burn = legFuel(container, cooked(boils, boils * gramsPerBoil), 0);
+  const burn = legFuel(container, cooked(boils, boils * gramsPerBoil));
   return hardwareG + 1000 * (burn.containerKg + burn.startKg);
 }
 

@@ -1,6 +1,7 @@
 /** Why a night is warm enough or not, what pad it wants, and where the battery stands. */
 import { ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
 import { CLEAR_TAIL_K } from "../models/coldNight.ts";
+import { storeOf } from "../power/power.ts";
 import type { LegResult } from "../result/result.ts";
 import { padNeed } from "../warmth/night.ts";
 import { leaf, product, quotient, sum, type Derivation } from "./derivation.ts";
@@ -72,12 +73,12 @@ function negated(tree: Derivation): Derivation {
   return { ...tree, value: -tree.value, parts };
 }
 
-/** The lowest that the party's store stands on the leg, as a share that the cold lets out. */
-function explainBattery({ result, leg: { index } }: WhyContext): Derivation | undefined {
-  const { power } = result;
-  const leg = power?.legs[index];
-  if (!power || !leg) return undefined;
-  const day = power.days.find((row) => row.legIndex === index && row.usableFraction === leg.lowestFraction);
+/** The lowest that the store stands on the leg, as a share that the cold lets out. */
+function explainBattery({ result, hiker, leg: { index } }: WhyContext): Derivation | undefined {
+  const store = result.power && storeOf(result.power, hiker.id);
+  const leg = store?.legs[index];
+  if (!store || !leg) return undefined;
+  const day = store.days.find((row) => row.legIndex === index && row.usableFraction === leg.lowestFraction);
   if (!day || leg.capacityWh === 0) return leaf("battery", leg.lowestFraction, "fraction", "batteries");
   const stored = quotient(
     "battery-stored",

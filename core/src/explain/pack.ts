@@ -59,7 +59,7 @@ function explainStart(context: WhyContext): Derivation {
 
 function explainFuel(context: WhyContext): Derivation {
   const { fuel } = context.row;
-  const cooking = product("fuel-cooking", (fuel.needG - fuel.meltG) / 1000, "kg", [
+  const cooking = product("fuel-cooking", (fuel.needG - fuel.simmerG - fuel.meltG) / 1000, "kg", [
     leaf("boils", fuel.boils, "count", "own-setting"),
     explainBoil(context, fuel.gramsPerBoil),
     leaf("kg-per-g", KG_PER_G, "fraction", "gram"),
@@ -70,6 +70,7 @@ function explainFuel(context: WhyContext): Derivation {
   ]);
   return sum("fuel", fuel.startKg, "kg", [
     cooking,
+    ...(fuel.simmerG > 0 ? [leaf("fuel-simmering", fuel.simmerG / 1000, "kg", "burner-least")] : []),
     ...(fuel.meltG > 0 ? [melting] : []),
     ...(fuel.laterG > 0 ? [leaf("fuel-for-later", fuel.laterG / 1000, "kg", "not-sold")] : []),
     leaf("fuel-beyond", fuel.startKg - (fuel.needG + fuel.laterG) / 1000, "kg", "whole-containers"),

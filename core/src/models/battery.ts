@@ -1,4 +1,5 @@
-/** Electrical energy from cells, in watt hours. */
+/** Electrical energy from cells and from the sun, in watt hours. */
+import type { SOLAR_PLACES, SOLAR_TREES } from "../plan/ids.ts";
 
 /** Nominal lithium cell; the 5 V of the socket is not the cell's. */
 export const CELL_V = 3.7;
@@ -51,6 +52,46 @@ export function solarWh(ratedW: number, daylightH: number, cloudCover: number): 
   const MEAN_AIM = 0.3;
   const CLOUD_TAKES = 0.7;
   return ratedW * daylightH * MEAN_AIM * (1 - CLOUD_TAKES * cloudCover) * DELIVERED;
+}
+
+const RAD = Math.PI / 180;
+/** MJ/m² a minute, outside the air. */
+const SOLAR_CONSTANT = 0.082;
+const MJ_PER_KWH = 3.6;
+
+/** Sun on a level square metre outside the air, MJ a day: FAO Irrigation and Drainage Paper 56, eq. 21 to 25. */
+export function extraterrestrialMJ(latDeg: number, yearDay: number): number {
+  const angle = (2 * Math.PI * yearDay) / 365;
+  const distance = 1 + 0.033 * Math.cos(angle);
+  const declination = 0.409 * Math.sin(angle - 1.39);
+  const latitude = latDeg * RAD;
+  const sunset = Math.acos(Math.max(-1, Math.min(1, -Math.tan(latitude) * Math.tan(declination))));
+  const height =
+    sunset * Math.sin(latitude) * Math.sin(declination) + Math.cos(latitude) * Math.cos(declination) * Math.sin(sunset);
+  return Math.max(0, ((24 * 60) / Math.PI) * SOLAR_CONSTANT * distance * height);
+}
+
+/** Share of what a level panel would give, by where it lies, and of that what trees let through [L]. */
+const LYING: Readonly<Record<SolarPlace, number>> = { pack: 0.4, camp: 0.85 };
+const UNDER: Readonly<Record<SolarTrees, number>> = { open: 1, scattered: 0.6, forest: 0.15 };
+
+export type SolarPlace = (typeof SOLAR_PLACES)[number];
+export type SolarTrees = (typeof SOLAR_TREES)[number];
+
+export interface SolarPanel {
+  ratedW: number;
+  place: SolarPlace;
+  trees: SolarTrees;
+}
+
+/** Hours of full sun (1 kW/m²) on level ground under the day's cloud: Ångström's a 0.25 and b 0.50 (FAO-56, eq. 35). */
+export function sunHours(latDeg: number, yearDay: number, cloudCover: number): number {
+  return (extraterrestrialMJ(latDeg, yearDay) * (0.25 + 0.5 * (1 - cloudCover))) / MJ_PER_KWH;
+}
+
+/** Wh a panel gives in a day by the sun's radiation, where it lies and what stands over it, charging counted. */
+export function radiationWh({ ratedW, place, trees }: SolarPanel, sunH: number): number {
+  return ratedW * sunH * LYING[place] * UNDER[trees] * DELIVERED;
 }
 
 /** Normal deviates of the certainties offered. */

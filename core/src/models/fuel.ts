@@ -21,10 +21,18 @@ export interface FuelSchool extends School {
   lowerHeatingMJPerKg: number;
   /** Lowest to highest seen in the field, and what is planned with. */
   efficiency: { low: number; planned: number; high: number };
-  /** What the fuel comes in: net and empty mass; `exact` is filled by need, `netG` 0 comes in no container. */
-  container: { netG: number; emptyG: number; exact: boolean };
+  /** What the fuel comes in, the usual size: net and empty mass; `exact` is filled by need, `netG` 0 comes in no container. */
+  container: CanSize & { exact: boolean };
+  /** Of what is bought whole, what else it comes in. */
+  otherSizes?: Readonly<Record<"small" | "large", CanSize>>;
   /** Stove, pot and stand. */
   hardwareG: number;
+}
+
+/** Grams of fuel, and of what it is in. */
+export interface CanSize {
+  netG: number;
+  emptyG: number;
 }
 
 const WATER_KJ_PER_KG_K = 4.19;
@@ -64,8 +72,20 @@ interface Fuel {
   lowerHeatingMJPerKg: number;
   efficiency: FuelSchool["efficiency"];
   container: FuelSchool["container"];
+  otherSizes?: NonNullable<FuelSchool["otherSizes"]>;
   hardwareG: number;
 }
+
+/** Threaded canisters as they are sold nearly everywhere; what they weigh empty differs by some grams [L]. */
+const CANISTERS = {
+  small: { netG: 100, emptyG: 95 },
+  middle: { netG: 230, emptyG: 150 },
+  large: { netG: 450, emptyG: 210 },
+} as const;
+const GAS = {
+  container: { ...CANISTERS.middle, exact: false },
+  otherSizes: { small: CANISTERS.small, large: CANISTERS.large },
+} as const;
 
 function burning({ words, ...fuel }: Fuel): FuelSchool {
   return defineSchool({
@@ -77,6 +97,24 @@ function burning({ words, ...fuel }: Fuel): FuelSchool {
       (boilHeatKJ(input) / (fuel.lowerHeatingMJPerKg * fuel.efficiency.planned)) *
       (1 + clamp(input.windExposure, 0, 1)),
   });
+}
+
+/** Heat lost by a pot kept at the boil, W: with a lid in still air, in wind, and without one [L]. */
+const SIMMER_LOSS_W = { sheltered: 90, windy: 250 } as const;
+/** No burner goes lower and stays alight, W [L]. */
+const LEAST_BURNER_W: Readonly<Record<string, number>> = {
+  "gas-canister": 600,
+  "gas-heat-exchanger": 600,
+  alcohol: 350,
+  tablets: 350,
+  "liquid-fuel": 600,
+};
+
+/** Grams a minute to keep a lidded pot just boiling: what it loses by the efficiency, or the least that the burner burns. */
+export function simmerGramsPerMin(school: FuelSchool, stoveId: string, windExposure: number): number {
+  const lossW = SIMMER_LOSS_W.sheltered + (SIMMER_LOSS_W.windy - SIMMER_LOSS_W.sheltered) * clamp(windExposure, 0, 1);
+  const burntW = Math.max(lossW / school.efficiency.planned, LEAST_BURNER_W[stoveId] ?? 0);
+  return stoveId === "none" ? 0 : (burntW * 60) / (school.lowerHeatingMJPerKg * 1000);
 }
 
 /** Without a valve nobody can shut them: most fire bans forbid them. */
@@ -91,7 +129,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
     words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
     lowerHeatingMJPerKg: 45.73,
     efficiency: { low: 0.4, planned: 0.5, high: 0.6 },
-    container: { netG: 230, emptyG: 150, exact: false },
+    ...GAS,
     hardwareG: 85,
   }),
   burning({
@@ -100,7 +138,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
     words: "The pot weighs more and holds better in wind.",
     lowerHeatingMJPerKg: 45.73,
     efficiency: { low: 0.6, planned: 0.65, high: 0.75 },
-    container: { netG: 230, emptyG: 150, exact: false },
+    ...GAS,
     hardwareG: 370,
   }),
   burning({
@@ -146,11 +184,12 @@ export const fuel = registryOf<FuelSchool>("fuel", [
 
 /** The grams for a boil of so many litres that a hiker has weighed with a stove of one of the schools. */
 export function ownFuel(stove: FuelSchool, gramsPerBoil: number, boilL: number): FuelSchool {
-  const { lowerHeatingMJPerKg, efficiency, container, hardwareG } = stove;
+  const { lowerHeatingMJPerKg, efficiency, container, otherSizes, hardwareG } = stove;
   return measuredSchool("own-grams", "Own measured grams", {
     lowerHeatingMJPerKg,
     efficiency,
     container,
+    ...(otherSizes ? { otherSizes } : {}),
     hardwareG,
     // What was weighed is a boil of water; of snow it takes as much more as by the heat.
     gramsPerBoil: (input: FuelInput) =>

@@ -2,7 +2,16 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { FOUR_FIGURES, relative } from "../../test/published.ts";
-import { bankWh, coldCapacity, deliveredWh, intoDeviceWh, solarWh } from "./battery.ts";
+import {
+  bankWh,
+  coldCapacity,
+  deliveredWh,
+  extraterrestrialMJ,
+  intoDeviceWh,
+  radiationWh,
+  solarWh,
+  sunHours,
+} from "./battery.ts";
 import { coldestInTenC, coldLowAtC, lowAtC, padRFor, windChillC } from "./cold.ts";
 import { boilHeatKJ, boilingPointC, canisterKPa, coldestCanisterC, fuel, pressureKPa } from "./fuel.ts";
 import {
@@ -324,5 +333,25 @@ describe("batteries", () => {
       ),
     );
     expect(solarWh(10, 12, 1)).toBeLessThan(0.4 * solarWh(10, 12, 0));
+  });
+
+  test("radiation outside the air, worked out in FAO-56: 20° S on 3 September", () =>
+    expect(extraterrestrialMJ(-20, 246)).toBeCloseTo(32.2, 1));
+
+  test.each([
+    [40, 172, 0.2, "pack", "open", 7.56, 25.71],
+    [40, 172, 0.2, "pack", "forest", 7.56, 3.856],
+    [40, 172, 0.7, "pack", "scattered", 4.653, 9.491],
+    [40, 172, 0.2, "camp", "open", 7.56, 54.62],
+    [55, 265, 0.6, "pack", "open", 2.607, 8.865],
+  ] as const)("10 W at %d° on day %d, cloud %f, %s, %s", (latDeg, yearDay, cloud, place, trees, hours, wh) => {
+    const sunH = sunHours(latDeg, yearDay, cloud);
+    near(sunH, hours);
+    near(radiationWh({ ratedW: 10, place, trees }, sunH), wh);
+  });
+
+  test("no sun in the polar night, and never less than none", () => {
+    expect(extraterrestrialMJ(80, 355)).toBe(0);
+    expect(sunHours(80, 172, 0)).toBeGreaterThan(8);
   });
 });

@@ -106,6 +106,8 @@ export const sourceSchema = z.looseObject({
   /** One's own judgement, over every school of trust: counted on, or struck out. */
   counted: z.boolean().optional(),
   offTrailM: distance(20_000).default(0),
+  /** Below camps, houses or cattle: it is treated a second way as well. */
+  foul: z.boolean().default(false),
   /** What was seen there, and by whom it was told. */
   reports: z
     .array(z.looseObject({ date: isoDate, said: z.enum(REPORTS), note: label.default("") }))

@@ -9,6 +9,7 @@
 import { z } from "zod";
 import { climateSchema } from "./climateSchema.ts";
 import {
+  CAN_SIZES,
   CERTAINTIES,
   DEVICE_KINDS,
   FUELS,
@@ -20,6 +21,8 @@ import {
   PLAN_FORMAT,
   PLAN_VERSION,
   ROLES,
+  SOLAR_PLACES,
+  SOLAR_TREES,
   SPAN_BEGINS,
   SPAN_ENDS,
   SURFACES,
@@ -123,6 +126,8 @@ export const waterSchema = z.looseObject({
   treatment: z
     .looseObject({
       way: z.enum(TREATMENTS).default("filter"),
+      /** And foul water like this as well. */
+      second: z.enum(TREATMENTS).default("none"),
       /** Of a clean filter. */
       flowLpm: amount("L/min", 0.05, 20).default(1.5),
       murk: z.enum(MURKS).default("clear"),
@@ -144,6 +149,12 @@ export const stoveSchema = z.looseObject({
   waterC: amount("C", 0, 40).default(10),
   /** Own measured figure; replaces the model when given. */
   gramsPerBoil: amount("g/boil", 0, 500).optional(),
+  /** Kept boiling so long on a day on which is cooked. */
+  simmerMinPerDay: amount("min", 0, 240).default(0),
+  /** Canisters that are sold on the way; of own sizes below there is one. */
+  sizes: z.array(z.enum(CAN_SIZES)).max(3).default(["middle"]),
+  /** A part-full canister is left behind where new ones alone are lighter. */
+  exchange: z.boolean().default(false),
   /** What the fuel is carried in, net and empty; the model's own where missing. */
   containerNetG: amount("g", 20, 2000).optional(),
   containerEmptyG: amount("g", 0, 1000).optional(),
@@ -223,6 +234,8 @@ export const deviceSchema = z.looseObject({
   count: whole("", 1, 20).default(1),
   /** Rechargeable: what it takes, a day. */
   whPerDay: amount("Wh", 0, 500).default(0),
+  /** And beside that for every hour walked. */
+  whPerWalkH: amount("Wh/h", 0, 100).default(0),
   /** Rechargeable and bank: cells. */
   mAh: amount("mAh", 0, 200_000).default(0),
   /** Spare cells: days one set lasts, and sets carried from each stop. */
@@ -234,6 +247,17 @@ export const deviceSchema = z.looseObject({
   offRank: whole("", 1, 20).optional(),
   /** Bank: what it takes from the wall. Solar: rated panel. */
   watts: amount("W", 0, 200).default(0),
+  /** Solar: on the pack all day or laid out at camp, and what mostly stands over it. */
+  place: z.enum(SOLAR_PLACES).default("pack"),
+  trees: z.enum(SOLAR_TREES).default("open"),
+});
+
+/** How the party's charge is counted. */
+export const chargeSchema = z.looseObject({
+  /** One store for all, or each hiker lives out of the own devices and banks. */
+  stores: z.enum(["shared", "own"]).default("shared"),
+  /** `daylight` gives a share of the daylight hours, wherever the panel lies. */
+  solar: z.enum(["radiation", "daylight"]).default("radiation"),
 });
 
 export const spanSchema = z.looseObject({
@@ -288,6 +312,7 @@ export const planSchema = z.looseObject({
   dayRules: dayRulesSchema.prefault({}),
   resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
+  charge: chargeSchema.prefault({}),
   /** What the menus are made of, copied from the pantry. */
   foods: z.array(pantryFoodSchema).max(5000).default([]),
   menus: z.array(menuSchema).max(200).default([]),

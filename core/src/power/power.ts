@@ -1,6 +1,6 @@
 /**
- * Electricity of the party, day by day, in watt hours as they reach the devices. Devices' own batteries
- * and the banks are one store: use, less what the sun gives, filled again wherever a stop has a socket.
+ * Electricity, day by day, in watt hours as they reach the devices. Devices' own batteries and the banks are
+ * one store, of the party or of each hiker: use, less what the sun gives, filled again wherever a stop has a socket.
  * Cold takes from what can be drawn, and gives it back on warming; below freezing nothing is charged.
  */
 import {
@@ -9,13 +9,17 @@ import {
   DELIVERED,
   DEVICE_ACCEPTS,
   LEAST_CHARGING_C,
+  radiationWh,
   setsFor,
   solarWh,
+  sunHours,
+  type SolarPanel,
 } from "../models/battery.ts";
-import type { Device, Piece } from "../plan/schema.ts";
+import type { Device, Piece, Plan } from "../plan/schema.ts";
 import { skyAt, type Season } from "../season/season.ts";
 import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
+import { dayOfYear } from "../units/day.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
@@ -55,9 +59,21 @@ export interface PowerLeg {
   spare: SpareCells[];
 }
 
-export interface Power {
+export interface Store {
+  /** Whose it is; undefined for that of the party. */
+  hikerId: string | undefined;
+  /** Parallel to the days of the plan. */
   days: PowerDay[];
   legs: PowerLeg[];
+}
+
+export interface Power {
+  stores: Store[];
+}
+
+/** The store that a hiker lives out of; undefined where the hiker has no device. */
+export function storeOf({ stores }: Power, hikerId: string): Store | undefined {
+  return stores.find((store) => store.hikerId === undefined || store.hikerId === hikerId);
 }
 
 const NIGHT_AT_SOCKET_H = 10;
@@ -74,6 +90,8 @@ export function storeWh(device: Device): number {
 
 export interface PowerInput {
   devices: readonly Device[];
+  charge: Plan["charge"];
+  hikerIds: readonly string[];
   /** Is this device carried on the leg? */
   carried: (device: Device, legIndex: number) => boolean;
   profile: Profile;
@@ -103,7 +121,8 @@ export function devicesCarried({ pieces, carrier, legCount }: CarriedInput): Pow
 interface Bag {
   capacityWh: number;
   usePerDayWh: number;
-  panelW: number;
+  usePerWalkHWh: number;
+  panels: SolarPanel[];
   wallW: number;
 }
 
@@ -112,7 +131,10 @@ function bagOf(devices: readonly Device[]): Bag {
   return {
     capacityWh: sum(storeWh),
     usePerDayWh: sum((device) => (device.kind === "rechargeable" ? device.count * device.whPerDay : 0)),
-    panelW: sum((device) => (device.kind === "solar" ? device.count * device.watts : 0)),
+    usePerWalkHWh: sum((device) => (device.kind === "rechargeable" ? device.count * device.whPerWalkH : 0)),
+    panels: devices
+      .filter(({ kind }) => kind === "solar")
+      .map(({ count, watts, place, trees }) => ({ ratedW: count * watts, place, trees })),
     wallW: sum((device) => {
       if (device.kind === "bank") return device.count * (device.watts || 2 * DEVICE_W);
       return device.kind === "rechargeable" ? device.count * (device.watts || DEVICE_W) : 0;
@@ -122,8 +144,18 @@ function bagOf(devices: readonly Device[]): Bag {
 
 /** Undefined when the plan has no devices. */
 export function powerOf(input: PowerInput): Power | undefined {
-  const { devices, carried, profile, season, halts, parts, conditions } = input;
+  const { devices, charge, hikerIds } = input;
   if (devices.length === 0) return undefined;
+  if (charge.stores === "shared") return { stores: [storeOver(input, undefined)] };
+  const stores = hikerIds.flatMap((hikerId) => {
+    const own = devices.filter(({ ownerId }) => ownerId === hikerId);
+    return own.length > 0 ? [storeOver({ ...input, devices: own }, hikerId)] : [];
+  });
+  return { stores };
+}
+
+function storeOver(input: PowerInput, hikerId: string | undefined): Store {
+  const { devices, charge, carried, profile, season, halts, parts, conditions } = input;
   const bags = Array.from({ length: halts.length - 1 }, (_, leg) =>
     bagOf(devices.filter((device) => carried(device, leg))),
   );
@@ -147,10 +179,14 @@ export function powerOf(input: PowerInput): Power | undefined {
     const share = part.night === "none" ? Math.min(1, part.walkH / part.budgetH) : 1 - passedFraction(parts, p);
     const daysHere = share + (part.night === "stop" ? 0 : part.zeroDays);
     daysOnLeg[part.legIndex]! += daysHere;
-    const wantedWh = bag.usePerDayWh * daysHere;
-    const sky = skyAt(season, walkedOf(profile, part.startNode), part.day);
-    const offeredWh =
-      meanC < LEAST_CHARGING_C ? 0 : solarWh(bag.panelW, part.daylightH, sky.cloud) * DEVICE_ACCEPTS * daysHere;
+    const wantedWh = bag.usePerDayWh * daysHere + bag.usePerWalkHWh * part.walkH;
+    const { cloud } = skyAt(season, walkedOf(profile, part.startNode), part.day);
+    const sunH =
+      charge.solar === "daylight" ? 0 : sunHours(profile.latDeg[part.startNode]!, dayOfYear(part.day), cloud);
+    const panelWh = (panel: SolarPanel): number =>
+      charge.solar === "daylight" ? solarWh(panel.ratedW, part.daylightH, cloud) : radiationWh(panel, sunH);
+    const perDayWh = bag.panels.reduce((sum, panel) => sum + panelWh(panel), 0);
+    const offeredWh = meanC < LEAST_CHARGING_C ? 0 : perDayWh * DEVICE_ACCEPTS * daysHere;
     // The sun feeds what runs, the store the rest as far as the cold lets it; what the sun has left over charges.
     const directWh = Math.min(offeredWh, wantedWh);
     const cold = coldCapacity(meanC);
@@ -195,7 +231,7 @@ export function powerOf(input: PowerInput): Power | undefined {
       const neededSets = Math.max(0, setsFor(daysOnLeg[index]!, device.daysPerSet, device.spareCertainty) - 1);
       return neededSets > device.spareSets ? [{ deviceId: device.id, neededSets, haveSets: device.spareSets }] : [];
     });
-  return { days, legs };
+  return { hikerId, days, legs };
 }
 
 /** Share of the day that parts before this one have used already. */

@@ -1,5 +1,6 @@
 /** Fuel by leg: boils, grams, and what it is carried in. Containers are bought, or posted, at the stops. */
-import type { FuelSchool } from "../models/fuel.ts";
+import { simmerGramsPerMin, type CanSize, type FuelSchool } from "../models/fuel.ts";
+import { CAN_SIZES } from "../plan/ids.ts";
 import type { StoveSettings } from "../plan/schema.ts";
 
 /** Grams to plan for one boil at a height, by a stove and the way it is used; of melted snow where there is no other. */
@@ -8,31 +9,50 @@ export function boilGrams(school: FuelSchool, stove: StoveSettings, heightM: num
   return school.gramsPerBoil({ volumeL: boilL, startC: waterC, heightM, windExposure, snow });
 }
 
+/** Grams to keep the pot boiling through the dinners and breakfasts of so many half days. */
+export function simmerGrams(school: FuelSchool, stove: StoveSettings, halfDays: number): number {
+  return (stove.simmerMinPerDay / 2) * halfDays * simmerGramsPerMin(school, stove.fuel, stove.windExposure);
+}
+
 /** Grams to melt a litre for drinking and bring it to the boil, which is what makes it safe. */
 export function meltGramsPerL(school: FuelSchool, { waterC, windExposure }: StoveSettings, heightM: number): number {
   return school.gramsPerBoil({ volumeL: 1, startC: waterC, heightM, windExposure, snow: true });
 }
 
-/** What fuel comes in, grams; `exact` is filled by need, the rest is bought whole. */
+/** What fuel comes in: `exact` is filled by need into the first size, the rest is bought whole, in any of them. */
 export interface Container {
-  netG: number;
-  emptyG: number;
+  sizes: readonly CanSize[];
   exact: boolean;
+  /** Part-full ones are left behind where new ones alone are lighter. */
+  exchange: boolean;
 }
 
-/** The hiker's own container sizes, over the school's. */
-export function containerOf(school: FuelSchool, stove: StoveSettings): Container {
-  return {
-    netG: stove.containerNetG ?? school.container.netG,
-    emptyG: stove.containerEmptyG ?? school.container.emptyG,
-    exact: school.container.exact,
-  };
+/** The hiker's own container size, over the school's and those that are sold. */
+export function containerOf({ container, otherSizes }: FuelSchool, stove: StoveSettings): Container {
+  const { exact, ...usual } = container;
+  const { containerNetG: netG = usual.netG, containerEmptyG: emptyG = usual.emptyG, exchange } = stove;
+  const isOwn = stove.containerNetG !== undefined || stove.containerEmptyG !== undefined;
+  if (exact || isOwn || !otherSizes) return { sizes: [{ netG, emptyG }], exact, exchange };
+  const { small, large } = otherSizes;
+  const all = { small, middle: usual, large };
+  const sizes = CAN_SIZES.filter((size) => stove.sizes.includes(size)).map((size) => all[size]);
+  return { sizes: sizes.length > 0 ? sizes : [usual], exact, exchange };
 }
+
+/** Fuel in the pack: its grams, and the sizes of what it lies in, by place in the list, that which is burnt first in front. */
+export interface Held {
+  fuelG: number;
+  cans: readonly number[];
+}
+
+export const NOTHING_HELD: Held = { fuelG: 0, cans: [] };
 
 export interface LegFuel {
   /** Dinners and breakfasts out of the bag. */
   halfDays: number;
   boils: number;
+  /** To keep it boiling, grams. */
+  simmerG: number;
   /** Litres of snow melted for drinking, and the grams they take. */
   meltL: number;
   meltG: number;
@@ -43,15 +63,19 @@ export interface LegFuel {
   gramsPerBoil: number;
   /** Left from the leg before: in the open container, and in full ones that were carried past. */
   openG: number;
-  /** Full containers added at the stop. */
+  /** Full containers added at the stop, and what each holds, grams. */
   bought: number;
+  boughtG: number[];
+  /** Left behind at the stop, part-full, grams. */
+  leftBehindG: number;
   /** Containers in the pack on leaving, and what they weigh empty. */
   containers: number;
   containerKg: number;
   /** Fuel in them on leaving. */
   startKg: number;
-  /** Left on arriving, grams. */
+  /** Left on arriving, grams, and what it lies in. */
   endG: number;
+  endCans: readonly number[];
   /** The open container alone was enough. */
   openLasts: boolean;
 }
@@ -66,17 +90,19 @@ export interface Burnt {
   halfDays: number;
   boils: number;
   boilG: number;
+  /** To keep it boiling. */
+  simmerG: number;
   meltL: number;
   meltG: number;
 }
 
 /** Cooking alone. */
 export function cooked(boils: number, boilG: number): Burnt {
-  return { halfDays: 0, boils, boilG, meltL: 0, meltG: 0 };
+  return { halfDays: 0, boils, boilG, simmerG: 0, meltL: 0, meltG: 0 };
 }
 
-export function burntG({ boilG, meltG }: Burnt): number {
-  return boilG + meltG;
+export function burntG({ boilG, simmerG, meltG }: Burnt): number {
+  return boilG + simmerG + meltG;
 }
 
 /** What else a leg has to bring, grams, and whether the stop it leaves sells any. */
@@ -88,37 +114,95 @@ export interface FuelStop {
 export function legFuel(
   container: Container,
   burnt: Burnt,
-  openG: number,
+  held: Held = NOTHING_HELD,
   { laterG, sold }: FuelStop = { laterG: 0, sold: true },
 ): LegFuel {
-  const { netG, emptyG, exact } = container;
-  const { halfDays, boils, boilG, meltL, meltG } = burnt;
+  const { halfDays, boils, boilG, simmerG, meltL, meltG } = burnt;
   const needG = burntG(burnt);
-  const wantedG = needG + laterG;
-  const missingG = sold ? Math.max(0, wantedG - openG) : 0;
-  const openLasts = missingG === 0 && needG > 0;
-  // Exact fuel is topped up to the need and a reserve, and what is left stays in the bottle; else full ones are added.
-  const byNeed = exact || netG <= 0;
-  const filledG = sold && wantedG > 0 ? Math.max(openG, wantedG * (1 + EXACT_RESERVE)) : openG;
-  const bottles = byNeed && netG > 0 ? Math.ceil(filledG / netG) : 0;
-  const bought = byNeed ? bottles : Math.ceil(missingG / netG);
-  const startG = byNeed ? filledG : openG + bought * netG;
-  const containers = byNeed ? bottles : bought + Math.ceil(openG / netG);
+  const packed = packs(container, needG + laterG, held, sold);
+  const { startG, cans } = packed;
   const leftG = startG - needG;
+  const endG = leftG > EMPTY_G || laterG > 0 ? leftG : 0;
   return {
     halfDays,
     boils,
+    simmerG,
     meltL,
     meltG,
     needG,
     laterG,
     gramsPerBoil: boils > 0 ? boilG / boils : 0,
-    openG,
-    bought,
-    containers,
-    containerKg: (containers * emptyG) / 1000,
+    openG: held.fuelG,
+    bought: packed.bought.length,
+    boughtG: packed.bought.map((size) => container.sizes[size]!.netG),
+    leftBehindG: packed.leftBehindG,
+    containers: cans.length,
+    containerKg: cans.reduce((sum, size) => sum + container.sizes[size]!.emptyG, 0) / 1000,
     startKg: startG / 1000,
-    endG: leftG > EMPTY_G || laterG > 0 ? leftG : 0,
-    openLasts,
+    endG,
+    endCans: container.exact ? [] : stillHolding(container.sizes, cans, endG),
+    openLasts: needG > 0 && (!sold || held.fuelG >= needG + laterG),
   };
+}
+
+interface Packed {
+  startG: number;
+  cans: readonly number[];
+  bought: readonly number[];
+  leftBehindG: number;
+}
+
+function packs({ sizes, exact, exchange }: Container, wantedG: number, held: Held, sold: boolean): Packed {
+  const { netG } = sizes[0]!;
+  if (exact || netG <= 0) {
+    // Topped up to the need and a reserve, and what is left stays in the bottle.
+    const startG = sold && wantedG > 0 ? Math.max(held.fuelG, wantedG * (1 + EXACT_RESERVE)) : held.fuelG;
+    const bottles = Array.from({ length: netG > 0 ? Math.ceil(startG / netG) : 0 }, () => 0);
+    return { startG, cans: bottles, bought: bottles, leftBehindG: 0 };
+  }
+  const asItIs: Packed = { startG: held.fuelG, cans: held.cans, bought: [], leftBehindG: 0 };
+  if (!sold || held.fuelG >= wantedG) return asItIs;
+  const added = lightestCans(sizes, wantedG - held.fuelG);
+  const more = { ...asItIs, startG: held.fuelG + net(sizes, added), cans: [...held.cans, ...added], bought: added };
+  if (!exchange || held.fuelG <= 0) return more;
+  const anew = lightestCans(sizes, wantedG);
+  const alone = { startG: net(sizes, anew), cans: anew, bought: anew, leftBehindG: held.fuelG };
+  return grossG(sizes, alone) < grossG(sizes, more) ? alone : more;
+}
+
+function net(sizes: readonly CanSize[], cans: readonly number[]): number {
+  return cans.reduce((sum, size) => sum + sizes[size]!.netG, 0);
+}
+
+function grossG(sizes: readonly CanSize[], { startG, cans }: Packed): number {
+  return startG + cans.reduce((sum, size) => sum + sizes[size]!.emptyG, 0);
+}
+
+/** Full containers that hold so much: the lightest, and of those the fewest; small ones in front, to be emptied first. */
+export function lightestCans(sizes: readonly CanSize[], wantedG: number): number[] {
+  if (wantedG <= 0) return [];
+  let best: { massG: number; cans: number[] } | undefined;
+  const tryWith = (size: number, cans: number[], leftG: number): void => {
+    const { netG } = sizes[size]!;
+    const most = Math.ceil(Math.max(0, leftG) / netG);
+    for (let count = most; count >= (size === 0 ? most : 0); count--) {
+      const taken = [...Array.from({ length: count }, () => size), ...cans];
+      if (size > 0) {
+        tryWith(size - 1, taken, leftG - count * netG);
+        continue;
+      }
+      const massG = taken.reduce((sum, can) => sum + sizes[can]!.netG + sizes[can]!.emptyG, 0);
+      const isLighter = !best || massG < best.massG - 1e-9;
+      if (isLighter || (massG < best!.massG + 1e-9 && taken.length < best!.cans.length)) best = { massG, cans: taken };
+    }
+  };
+  tryWith(sizes.length - 1, [], wantedG);
+  return best!.cans;
+}
+
+/** What is left lies in those that were to be burnt last; the others went into the bin. */
+function stillHolding(sizes: readonly CanSize[], cans: readonly number[], leftG: number): readonly number[] {
+  let first = cans.length;
+  for (let holdsG = 0; first > 0 && holdsG < leftG - 1e-9;) holdsG += sizes[cans[--first]!]!.netG;
+  return cans.slice(first);
 }

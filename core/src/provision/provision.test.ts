@@ -9,15 +9,12 @@ import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import { dayEnergy as energyOf } from "./energy.ts";
 import { needsOf, restingKcalPerDay as restingOf } from "./needs.ts";
 import { appetite, MEAL_SHARES, partMeals, type PartOfDay } from "./food.ts";
-import { boilGrams, cooked, legFuel } from "./fuel.ts";
 import { carryLitres, mostLitres, sunFraction } from "./water.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
 
 const restingKcalPerDay = (who: Hiker, bodyKg: number): number =>
   restingOf(needsOf(who, resolveHiker(choiceOf(who))), bodyKg);
-const plannedBoilGrams = (who: Hiker, heightM: number): number =>
-  boilGrams(resolveHiker(choiceOf(who)).fuel, who.stove, heightM);
 
 const dayEnergy = (who: Hiker, day: number, leg: number, walkH: number, walkKcal: number, meanC: number) =>
   energyOf(needsOf(who, resolveHiker(choiceOf(who))), restingKcalPerDay(who, who.bodyKg), {
@@ -146,83 +143,6 @@ describe("meals out of the bag", () => {
 
   test("appetite grows by the week", () => {
     expect([0, 6, 7, 14, 21, 200].map((day) => appetite(hiker().food, day))).toEqual([0.75, 0.75, 0.85, 0.95, 1, 1]);
-  });
-});
-
-describe("fuel", () => {
-  test("own measured grams replace the model; no stove burns nothing", () => {
-    expect(plannedBoilGrams(hiker({ stove: { fuel: "alcohol", gramsPerBoil: 11 } }), 3000)).toBe(11);
-    expect(plannedBoilGrams(hiker({ stove: { fuel: "none", gramsPerBoil: 11 } }), 0)).toBe(0);
-    // A planned fifth for wind and spill on what the litre takes.
-    expect(plannedBoilGrams(hiker({ stove: { fuel: "gas-canister", boilL: 1 } }), 0)).toBeCloseTo(17.02 * 1.2, 1);
-    expect(plannedBoilGrams(hiker(), 3000)).toBeLessThan(plannedBoilGrams(hiker(), 0));
-  });
-
-  const can = { netG: 100, emptyG: 80, exact: false };
-  test("canisters are whole, the open one is burnt first, and what is left goes on", () => {
-    expect(legFuel(can, cooked(10, 130), 0)).toMatchObject({
-      bought: 2,
-      containers: 2,
-      startKg: 0.2,
-      endG: 70,
-      openLasts: false,
-    });
-    expect(legFuel(can, cooked(5, 60), 70)).toMatchObject({
-      bought: 0,
-      containers: 1,
-      startKg: 0.07,
-      endG: 10,
-      openLasts: true,
-    });
-    expect(legFuel(can, cooked(5, 60), 10)).toMatchObject({
-      bought: 1,
-      containers: 2,
-      containerKg: 0.16,
-      startKg: 0.11,
-      endG: 50,
-    });
-    expect(legFuel(can, cooked(0, 0), 0)).toMatchObject({ bought: 0, containers: 0, startKg: 0, openLasts: false });
-  });
-
-  test("a bottle is filled by need and a tenth; tablets come in nothing", () => {
-    const bottle = { netG: 400, emptyG: 25, exact: true };
-    const burn = legFuel(bottle, cooked(20, 300), 0);
-    expect(burn.containers).toBe(1);
-    expect(burn.startKg).toBeCloseTo(0.33, 9);
-    expect(legFuel({ netG: 0, emptyG: 0, exact: true }, cooked(4, 80), 0)).toMatchObject({
-      containers: 0,
-      containerKg: 0,
-    });
-  });
-
-  test("grams a boil are told of the need; a last whiff in the canister is none", () => {
-    expect(legFuel(can, cooked(10, 130), 0).gramsPerBoil).toBe(13);
-    expect(legFuel(can, cooked(0, 0), 50).gramsPerBoil).toBe(0);
-    expect(legFuel(can, cooked(5, 97.5), 0).endG).toBe(0);
-    expect(legFuel(can, cooked(5, 97), 0).endG).toBe(0);
-    expect(legFuel(can, cooked(5, 96.5), 0).endG).toBe(3.5);
-  });
-
-  test("where nothing is burnt, nothing is filled, and what is in the bottle stays", () => {
-    const bottle = { netG: 400, emptyG: 25, exact: true };
-    expect(legFuel(bottle, cooked(0, 0), 120)).toMatchObject({ bought: 1, startKg: 0.12, endG: 120, openLasts: false });
-    expect(legFuel(bottle, cooked(0, 0), 0)).toMatchObject({ bought: 0, startKg: 0, containers: 0 });
-  });
-
-  test("fuel is never made nor lost over a row of legs, but for a canister's last grams", () => {
-    const needs = fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 12 });
-    fc.assert(
-      fc.property(needs, (list) => {
-        let openG = 0;
-        for (const needG of list) {
-          const burn = legFuel(can, cooked(needG / 10, needG), openG);
-          expect(1000 * burn.startKg).toBeCloseTo(openG + 100 * burn.bought, 6);
-          expect(1000 * burn.startKg).toBeGreaterThanOrEqual(needG - 1e-9);
-          expect(burn.endG).toBeLessThan(100 + 1e-9);
-          openG = burn.endG;
-        }
-      }),
-    );
   });
 });
 

@@ -10,7 +10,17 @@ import type { DayPart } from "../walk/walk.ts";
 import { dryCampsAhead, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, foodKg, MEAL_SHARES, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
-import { boilGrams, burntG, containerOf, cooked, legFuel, meltGramsPerL, type Burnt } from "./fuel.ts";
+import {
+  boilGrams,
+  burntG,
+  containerOf,
+  cooked,
+  legFuel,
+  meltGramsPerL,
+  simmerGrams,
+  type Burnt,
+  type Held,
+} from "./fuel.ts";
 import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
 import type { HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
@@ -65,14 +75,14 @@ export function provision(input: ProvisionInput): HikerSupply {
   const water = waterCarries(input, drinkL);
   for (const [p, camp] of water.camps.entries()) Object.assign(supply.parts[p]!, camp);
   tally.melt(water.carries);
-  let openG = before.openFuelG;
+  let held: Held = { fuelG: before.openFuelG, cans: before.cans };
   const container = containerOf(needs.schools.fuel, needs.stove);
   const sold = leaves.map(({ sellsFuel }, leg) => sellsFuel || (leg === 0 && block.firstLeg === 0));
   const laterG = forLater(tally.burnt.map(burntG), sold);
   for (let leg = 0; leg < legCount; leg++) {
-    const burn = legFuel(container, tally.burnt[leg]!, openG, { laterG: laterG[leg]!, sold: sold[leg]! });
+    const burn = legFuel(container, tally.burnt[leg]!, held, { laterG: laterG[leg]!, sold: sold[leg]! });
     supply.fuel.push(burn);
-    openG = burn.endG;
+    held = { fuelG: burn.endG, cans: burn.endCans };
   }
   const { energies, parts, food, fuel, body } = supply;
   return {
@@ -88,7 +98,8 @@ export function provision(input: ProvisionInput): HikerSupply {
     after: {
       bodyKg: grained(tally.mass.bodyKg, GRAIN.massKg),
       fatKg: grained(tally.mass.fatKg, GRAIN.massKg),
-      openFuelG: grained(openG, GRAIN.fuelG),
+      openFuelG: grained(held.fuelG, GRAIN.fuelG),
+      cans: held.cans,
       deficitKcal: grained(before.deficitKcal + tally.deficitKcal, GRAIN.energyKcal),
     },
   };
@@ -301,11 +312,13 @@ class Tally {
       boils === 0
         ? 0
         : boils * boilGrams(schools.fuel, stove, heightM, part.night === "camp" && onlyIceAt(this.input, part));
+    const simmerG = boils === 0 ? 0 : simmerGrams(schools.fuel, stove, halfDays);
     const burnt = this.burnt[part.legIndex - block.firstLeg]!;
     burnt.halfDays += halfDays;
     burnt.boils += boils;
     burnt.boilG += fuelG;
-    return fuelG / 1000;
+    burnt.simmerG += simmerG;
+    return (fuelG + simmerG) / 1000;
   }
 }
 

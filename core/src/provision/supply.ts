@@ -61,8 +61,9 @@ export interface LegFood {
  * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
  */
 export interface SupplyState extends MassState {
-  /** Fuel left in the open container, grams. */
+  /** Fuel left, grams, and what it lies in: by size, that which is burnt first in front. */
   openFuelG: number;
+  cans: readonly number[];
   /** Deficits added up since the start, kcal. */
   deficitKcal: number;
 }

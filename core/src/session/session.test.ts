@@ -71,6 +71,20 @@ describe("laws of every plan", () => {
             throw new Error(`cell ${c}: ${loadKg[c]} kg, of it ${foodKg[c]} food and ${waterKg[c]} water`);
     }));
 
+  test("litres are drunk from what was taken, and what was kept in reserve is there at the next water", () =>
+    holds((_, { legs, packs }) => {
+      for (const leg of legs)
+        for (const [who, { carries }] of leg.hikers.entries())
+          for (const { litres, walkingL, campL, drunkL, fromNode, toNode } of carries) {
+            const leftL = litres - Math.max(0, walkingL + campL - drunkL);
+            const { waterKg } = packs[who]!;
+            // Before the last cell, what is drunk on it is there still.
+            const [first, last] = [waterKg[fromNode]!, waterKg[toNode - 1]!];
+            if (first > litres + 1e-3 || last < leftL - 1e-3)
+              throw new Error(`${first} of ${litres} L at ${fromNode}, ${last} of ${leftL} L at ${toNode}`);
+          }
+    }));
+
   test("legs join up and add up to the trail, climb to the profile's", () =>
     holds((_, { legs, profile }) => {
       expect(legs[0]!.fromNode).toBe(0);

@@ -338,6 +338,8 @@ export class Session {
     );
     const power = stage.power({
       devices: plan.devices,
+      charge: plan.charge,
+      hikerIds,
       carried: stage.devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
       profile,
       season,

@@ -7,6 +7,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { planOf, pieceOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
 import { computePlan, type LegHiker, type LegResult, type Plan, type PlanResult, type TrackPoints } from "../index.ts";
 
 const MOST = { litres: 0.5, kg: 0.5, days: 0.5 } as const;
@@ -57,9 +58,12 @@ const sensible: fc.Arbitrary<Case> = fc
     return { plan, tracks: [trackNorth({ lengthM, heightM: (m) => 600 + hillM * Math.sin(m / 3000) })] };
   });
 
+const startBy = (days: number) => (plan: Plan) =>
+  void (plan.trip.startDate = isoOfDay(dayNumber(plan.trip.startDate)! + days));
+
 const edits: readonly ((plan: Plan) => void)[] = [
-  ({ trip }) =>
-    void (trip.startDate = `${trip.startDate.slice(0, 8)}${String(Number(trip.startDate.slice(8)) + 1).padStart(2, "0")}`),
+  startBy(1),
+  startBy(-1),
   ({ hikers }) => hikers.forEach(({ pace }) => ((pace.hoursFreshH += 0.1), (pace.hoursFitH += 0.1))),
   ({ hikers }) => hikers.forEach(({ pace }) => ((pace.hoursFreshH -= 0.1), (pace.hoursFitH -= 0.1))),
   ({ sources }) => sources.forEach((source) => void (source.trackM = (source.trackM + 200) as typeof source.trackM)),
@@ -96,7 +100,7 @@ function causes(before: PlanResult, after: PlanResult, leg: number): string[] {
   if (a.campNights !== b.campNights) found.push("nights");
   if (waters(rowA) !== waters(rowB)) found.push("water");
   else if (dry(rowA).some((camps, i) => Math.abs(camps - dry(rowB)[i]!) > 0.15)) found.push("dry camp");
-  if (rowA.fuel.bought !== rowB.fuel.bought) found.push("container");
+  if (rowA.fuel.containerKg !== rowB.fuel.containerKg) found.push("container");
   if (eaten(before, rowA) !== eaten(after, rowB)) found.push("meal");
   return found;
 }

@@ -70,6 +70,7 @@ export function startState(needs: readonly Pick<HikerNeeds, "body">[], startDay:
       bodyKg: body.bodyKg,
       fatKg: body.bodyKg * (body.bodyFatFraction ?? estimatedFatFraction(body)),
       openFuelG: 0,
+      cans: [],
       deficitKcal: 0,
     })),
   };

@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { leastBottles } from "./bottles.ts";
+import { pieceOf, planOf, sourceOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan } from "../session/session.ts";
+import { bottlesLess, leastBottles } from "./bottles.ts";
 
 const bottle = (id: string, capacityL: number, massG: number, quantity = 1) => ({ id, capacityL, massG, quantity });
 
@@ -42,4 +44,21 @@ describe("the lightest bottles that hold it", () => {
       }),
     );
   });
+});
+
+test("a bottle less: which legs would miss it, and that a spare one is missed by none", () => {
+  const kit = [
+    pieceOf("big", 60, { role: "bottle", capacityL: 4 }),
+    pieceOf("small", 30, { role: "bottle", capacityL: 0.5 }),
+    pieceOf("home", 30, { role: "bottle", capacityL: 2, spans: [] }),
+  ];
+  const plan = planOf({ kit, sources: [sourceOf("a", 200), sourceOf("b", 16_000)] });
+  const result = computePlan(plan, [trackNorth({ lengthM: 25_000 })]);
+  const most = Math.max(...result.legs[0]!.hikers[0]!.carries.map(({ litres }) => litres));
+  expect(most).toBeGreaterThan(0.6);
+  expect(most).toBeLessThan(4);
+  expect(bottlesLess(plan, result, "a")).toEqual([
+    { pieceId: "big", shortOn: [0] },
+    { pieceId: "small", shortOn: [] },
+  ]);
 });

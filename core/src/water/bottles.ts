@@ -10,6 +10,8 @@ export interface BottleSet {
 
 type Bottle = Pick<Piece, "id" | "massG" | "capacityL" | "quantity">;
 
+/** What no check calls too little. */
+const SLACK_L = 0.05;
 /** Decilitres: nobody reads a bottle finer. */
 const GRAIN_L = 0.1;
 const MOST_PIECES = 200;
@@ -57,4 +59,26 @@ export function litreKgKm(plan: Plan, { profile }: Pick<TripFigures, "profile">,
 
 export function bottlesOf({ kit }: Pick<Plan, "kit">, hikerId: string): Piece[] {
   return kit.filter(({ role, ownerId, capacityL }) => role === "bottle" && ownerId === hikerId && (capacityL ?? 0) > 0);
+}
+
+/** A bottle more or less, by the hike as it is: legs on which the bottles would hold too little. */
+export interface BottleLess {
+  pieceId: string;
+  shortOn: number[];
+}
+
+/** For every bottle on some leg in the hiker's pack, the legs that it alone makes the bottles hold enough for. */
+export function bottlesLess(plan: Plan, { legs, carrier }: TripFigures, hikerId: string): BottleLess[] {
+  const who = plan.hikers.findIndex(({ id }) => id === hikerId);
+  return bottlesOf(plan, hikerId).flatMap(({ id: pieceId, capacityL = 0 }) => {
+    const p = plan.kit.findIndex(({ id }) => id === pieceId);
+    const carriedOn = legs.filter(({ index }) => carrier[p * legs.length + index] === who);
+    if (carriedOn.length === 0) return [];
+    const shortOn = carriedOn.filter(({ hikers }) => {
+      const { kit, carries } = hikers[who]!;
+      const most = Math.max(0, ...carries.map(({ litres }) => litres));
+      return most <= kit.bottleL + SLACK_L && most > kit.bottleL - capacityL + SLACK_L;
+    });
+    return [{ pieceId, shortOn: shortOn.map(({ index }) => index) }];
+  });
 }

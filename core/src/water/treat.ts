@@ -8,7 +8,7 @@ import {
   type Filtered,
 } from "../models/treatment.ts";
 import { SNOW_ID } from "../plan/ids.ts";
-import type { Hiker, Plan } from "../plan/schema.ts";
+import type { Hiker, Plan, Source } from "../plan/schema.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import type { Carry } from "../provision/water.ts";
 
@@ -18,12 +18,18 @@ export interface TreatedFill extends Filtered {
   litres: number;
   /** Of the water, taken as the mean of the leg's air, never frozen [L]. */
   waterC: number;
+  ways: readonly Treatment["way"][];
+  /** Of the minutes, those that one stands still for. */
+  handsOnMinutes: number;
 }
 
 export interface TreatedLeg {
   legIndex: number;
   litres: number;
+  /** Of that, what is treated a second way as well. */
+  secondL: number;
   minutes: number;
+  handsOnMinutes: number;
   flushes: number;
   /** Treated since the start, or since the filter or the drops were new. */
   litresSoFar: number;
@@ -34,16 +40,40 @@ export interface TreatedLeg {
 /** Water of a tap, and snow that was brought to the boil, need no treating. */
 export function isTreated(carry: Carry, plan: Pick<Plan, "sources">): boolean {
   if (carry.fromSourceId === undefined || carry.fromSourceId === SNOW_ID || carry.isIce) return false;
-  const source = plan.sources.find(({ id }) => id === carry.fromSourceId);
+  const source = sourceOf(carry, plan);
   return source !== undefined && source.kind !== "tap" && source.kind !== "cache";
 }
 
+function sourceOf({ fromSourceId }: Carry, plan: Pick<Plan, "sources">): Source | undefined {
+  return plan.sources.find(({ id }) => id === fromSourceId);
+}
+
+/** The ways that a fill is treated, one after the other: foul water both. */
+export function waysFor(carry: Carry, plan: Pick<Plan, "sources">, { way, second }: Treatment): Treatment["way"][] {
+  const isFoul = sourceOf(carry, plan)?.foul === true && second !== way;
+  return (isFoul ? [way, second] : [way]).filter((one) => one !== "none");
+}
+
 /** What is drunk and cooked on the way from a water; what is in reserve was treated before. */
-export function treatFill(carry: Carry, leg: LegResult, treatment: Treatment, heightM: number): TreatedFill {
+export function treatFill(
+  carry: Carry,
+  plan: Pick<Plan, "sources">,
+  leg: LegResult,
+  treatment: Treatment,
+  heightM: number,
+): TreatedFill {
   const litres = carry.walkingL + carry.campL;
   const waterC = Math.max(1, (leg.lowC + leg.highC) / 2);
-  return { litres, waterC, ...timeOf(litres, waterC, treatment, heightM) };
+  const ways = waysFor(carry, plan, treatment);
+  const times = ways.map((way) => timeOf(litres, waterC, { ...treatment, way }, heightM));
+  const minutes = times.reduce((sum, one) => sum + one.minutes, 0);
+  const handsOn = times.reduce((sum, one, i) => sum + (HANDS_ON.includes(ways[i]!) ? one.minutes : 0), 0);
+  const flushes = times.reduce((sum, one) => sum + one.flushes, 0);
+  return { litres, waterC, ways, minutes, handsOnMinutes: handsOn, flushes };
 }
+
+/** While the others work one walks on. */
+const HANDS_ON: readonly Treatment["way"][] = ["filter", "lamp", "boil"];
 
 /** Minutes at the water, or until it may be drunk. */
 function timeOf(litres: number, waterC: number, { way, flowLpm, murk, target }: Treatment, heightM: number): Filtered {
@@ -73,7 +103,7 @@ export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: num
   let soFar = treatment.usedL;
   return legs.map((leg) => {
     const fills = leg.hikers[who]!.carries.filter((carry) => isTreated(carry, plan)).map((carry) =>
-      treatFill(carry, leg, treatment, profile.heightM[carry.fromNode]!),
+      treatFill(carry, plan, leg, treatment, profile.heightM[carry.fromNode]!),
     );
     const sum = (of: (fill: TreatedFill) => number): number => fills.reduce((all, fill) => all + of(fill), 0);
     const litres = treatment.way === "none" ? 0 : sum((fill) => fill.litres);
@@ -83,7 +113,9 @@ export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: num
     return {
       legIndex: leg.index,
       litres,
+      secondL: sum((fill) => (fill.ways.length > 1 ? fill.litres : 0)),
       minutes: sum((fill) => fill.minutes),
+      handsOnMinutes: sum((fill) => fill.handsOnMinutes),
       flushes: sum((fill) => fill.flushes),
       litresSoFar: soFar,
       renewed,

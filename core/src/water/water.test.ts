@@ -47,6 +47,36 @@ describe("treating", () => {
     expect(computePlan(fresh, tracks).checks.some(({ code }) => code === "treatment-used-up")).toBe(false);
   });
 
+  test("foul water is treated a second way as well, and one way alone is told", () => {
+    const sources = [sourceOf("mill", 10_000, { foul: true }), sourceOf("spring", 50_000)];
+    const withWays = (treatment: Record<string, unknown>) => {
+      const plan = planWith({ treatment }, { sources });
+      const result = computePlan(plan, tracks);
+      const told = result.checks.find(({ code }) => code === "foul-water");
+      return { leg: treatedLegs(plan, result, 0)[0]!, told };
+    };
+    const one = withWays({ way: "filter" });
+    expect(one.told).toMatchObject({ severity: "caution", source: "mill", way: "filter" });
+    expect(one.leg.secondL).toBe(0);
+    const both = withWays({ way: "filter", second: "dioxide" });
+    expect(both.told).toBeUndefined();
+    expect(both.leg.secondL).toBeGreaterThan(1);
+    expect(both.leg.secondL).toBeLessThan(both.leg.litres);
+    // The drops work while one walks: half an hour and more, and no minute at the water.
+    expect(both.leg.minutes).toBeGreaterThan(one.leg.minutes + 29);
+    expect(both.leg.handsOnMinutes).toBeCloseTo(one.leg.handsOnMinutes, 9);
+    expect(withWays({ way: "boil", second: "boil" }).told).toMatchObject({ way: "boil" });
+  });
+
+  test("standing at the water longer than the breaks is noted", () => {
+    const of = (flowLpm: number) => {
+      const plan = planWith({ treatment: { way: "filter", flowLpm, murk: "silty" } });
+      return computePlan(plan, tracks).checks.find(({ code }) => code === "treating-long");
+    };
+    expect(of(0.05)).toMatchObject({ severity: "note", legIndex: 0, hikerId: "a" });
+    expect(of(1.5)).toBeUndefined();
+  });
+
   test("a wet filter in frost is told, other ways are not", () => {
     const cold = { climate: { stations: [stationOf(-6, 8)] } };
     const frost = (way: string) =>

@@ -40,7 +40,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       highC: round(leg.highC, 1),
       coldNightC: round(leg.coldNightC, 1),
       hotDayC: round(leg.hotDayC, 1),
-      lowestBatteryFraction: share(result.power?.legs[leg.index]?.lowestFraction),
+      lowestBatteryFraction: share(lowest(result, leg.index)),
       hikers: leg.hikers.map((row, h) => {
         const carry = row.carries[row.largestCarry];
         const longest = row.carries.reduce((a, b) => Math.max(a, b.distanceM), 0);
@@ -100,4 +100,9 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
 function round(value: number, digits: number): number {
   const scale = 10 ** digits;
   return Math.round(value * scale) / scale;
+}
+
+/** Of all stores. */
+function lowest({ power }: PlanResult, leg: number): number | undefined {
+  return power && Math.min(...power.stores.map(({ legs }) => legs[leg]!.lowestFraction));
 }

@@ -25,6 +25,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   water: "Water to the first source",
   fuel: "Fuel",
   "fuel-cooking": "Burnt for cooking",
+  "fuel-simmering": "Burnt to keep it boiling",
   "fuel-melting": "Burnt to melt snow and ice for drinking",
   melted: "Melted and boiled",
   "kg-per-melted": "Per litre",
@@ -136,6 +137,7 @@ const RULES: Record<string, string> = {
   "cold-allowance": "Per 10 K that the day's mean is below freezing; a stated allowance, editable.",
   "own-setting": "Your setting.",
   menus: "The menus eaten on the leg, scaled to each day’s need.",
+  "burner-least": "What a lidded pot loses, or the least that the burner can burn: 600 W for gas, 350 W for alcohol.",
   "snow-or-ice": "Taken at sources that are snow, or frozen on days without thaw.",
   "heat-rule": "As on the way: from 1 at 20 °C to 2 at 32 °C, by the middle of the day's high and the night's low.",
   "cautious-lapse":

@@ -4,6 +4,7 @@
  */
 import {
   isoOfDay,
+  storeOf,
   type Carry,
   type Derivation,
   type Explained,
@@ -111,13 +112,15 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   battery: {
     tab: "Battery",
     caution: "Do not stake a rescue call on one battery: keep one device charged and warm.",
-    headline: ({ result, leg }, say) => {
-      const { flatDay, lowestDay, shortWh } = result.power!.legs[leg.index]!;
-      if (flatDay === undefined) return `At its lowest on ${say.date(isoOfDay(lowestDay))}, for the whole party.`;
+    headline: ({ result, row, leg }, say) => {
+      const store = storeOf(result.power!, row.hikerId)!;
+      const { flatDay, lowestDay, shortWh } = store.legs[leg.index]!;
+      const whose = store.hikerId === undefined ? ", for the whole party" : "";
+      if (flatDay === undefined) return `At its lowest on ${say.date(isoOfDay(lowestDay))}${whose}.`;
       const missing = shortWh < 1 ? "less than 1 Wh is" : `${say.number(shortWh)} Wh are`;
-      return `Flat from ${say.date(isoOfDay(flatDay))} on, for the whole party: ${missing} missing.`;
+      return `Flat from ${say.date(isoOfDay(flatDay))} on${whose}: ${missing} missing.`;
     },
-    nothing: "No devices yet. Add them in Trip, Power.",
+    nothing: "No devices yet. Add them in Power.",
   },
 };
 

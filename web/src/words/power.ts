@@ -15,3 +15,14 @@ export const CERTAINTY_WORDS: Readonly<Record<Device["spareCertainty"], string>>
   "95": "in 95 of 100",
   "99": "in 99 of 100",
 };
+
+export const PLACE_WORDS: Readonly<Record<Device["place"], string>> = {
+  pack: "on the pack",
+  camp: "laid out at camp",
+};
+
+export const TREE_WORDS: Readonly<Record<Device["trees"], string>> = {
+  open: "in the open",
+  scattered: "scattered trees",
+  forest: "forest",
+};

@@ -38,6 +38,8 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "cache-short": { have: 9.2, limit: 6, source: "Halfway cache" },
   "filter-frost": { nights: 3, have: -4.2 },
   "treatment-used-up": { limit: 1000, way: "filter" },
+  "foul-water": { source: "Mill pond", way: "filter" },
+  "treating-long": { have: 140, limit: 95 },
   "source-decides": { have: 5.8, source: "Heron wash", chance: 72 },
   "food-below-resting": { have: 1200, limit: 1500 },
   "canister-missing": {},

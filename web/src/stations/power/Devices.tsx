@@ -1,14 +1,15 @@
 /** Devices, banks and cells, and where they stand on every leg. */
 import { Plus, X } from "lucide-react";
-import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type PlanResult } from "@gepack/core";
+import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
 import { addRow, removeRows, setRow } from "../../edit/rows.ts";
+import { edit } from "../../store/document.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, fixed } from "../../units/quantity.ts";
-import { CERTAINTY_WORDS } from "../../words/power.ts";
+import { CERTAINTY_WORDS, PLACE_WORDS, TREE_WORDS } from "../../words/power.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
 
@@ -23,7 +24,7 @@ const KIND_NAME: Record<Device["kind"], string> = {
 };
 
 interface Amount {
-  key: "count" | "whPerDay" | "mAh" | "daysPerSet" | "spareSets" | "watts";
+  key: "count" | "whPerDay" | "whPerWalkH" | "mAh" | "daysPerSet" | "spareSets" | "watts";
   name: string;
   kinds: readonly Device["kind"][];
 }
@@ -31,6 +32,7 @@ interface Amount {
 const AMOUNTS: Amount[] = [
   { key: "count", name: "How many", kinds: DEVICE_KINDS },
   { key: "whPerDay", name: "Wh a day", kinds: ["rechargeable"] },
+  { key: "whPerWalkH", name: "Wh an hour walked", kinds: ["rechargeable"] },
   { key: "mAh", name: "Cells, mAh", kinds: ["rechargeable", "bank"] },
   { key: "watts", name: "Charges or gives, W", kinds: ["rechargeable", "bank", "solar"] },
   { key: "daysPerSet", name: "Days a set", kinds: ["spare-cells"] },
@@ -46,11 +48,12 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
     <>
       <Panel
         title="Devices"
-        note="One store for the party: banks fill devices, sockets at stops fill all. Cells count at 3.7 V, never the socket’s 5 V. Cold takes capacity and gives it back; below freezing nothing may be charged. A device that is a piece of kit works on the legs on which it is carried. Do not stake a rescue call on one battery."
+        note="Banks fill devices, sockets at stops fill all. Cells count at 3.7 V, never the socket’s 5 V. Cold takes capacity and gives it back; below freezing nothing may be charged. A device that is a piece of kit works on the legs on which it is carried. Do not stake a rescue call on one battery."
       >
         <button className="btn mb-2" onClick={add}>
           <Plus size={15} aria-hidden="true" /> Add device
         </button>
+        {plan.devices.length > 0 && <Counting plan={plan} />}
         {plan.devices.length > 0 && (
           <div className="relative overflow-x-auto">
             <Table label="Devices" columns={deviceColumns(plan)} rows={plan.devices} idOf={({ id }) => id} />
@@ -58,6 +61,39 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
         )}
       </Panel>
     </>
+  );
+}
+
+/** Whose the charge is, and by what the sun is counted. */
+function Counting({ plan }: Pick<ScreenProps, "plan">) {
+  const { charge } = plan;
+  const set = (label: string, fields: Partial<Plan["charge"]>): void =>
+    void edit(label, (draft) => void Object.assign(draft.charge, fields));
+  return (
+    <div className="mb-2 flex flex-wrap gap-4">
+      {plan.hikers.length > 1 && (
+        <Pick
+          label="Charge is"
+          value={charge.stores}
+          options={[
+            ["shared", "one store for the party"],
+            ["own", "each hiker’s own"],
+          ]}
+          onPick={(stores) => set("Whose the charge is", { stores })}
+        />
+      )}
+      {plan.devices.some(({ kind }) => kind === "solar") && (
+        <Pick
+          label="Sun is counted by"
+          value={charge.solar}
+          options={[
+            ["radiation", "radiation, place and trees"],
+            ["daylight", "hours of daylight"],
+          ]}
+          onPick={(solar) => set("How sun is counted", { solar })}
+        />
+      )}
+    </div>
   );
 }
 
@@ -126,6 +162,29 @@ function deviceColumns(plan: Plan): Column<Device>[] {
         ),
     })),
     {
+      id: "lies",
+      head: "The panel lies",
+      cell: (device) =>
+        device.kind === "solar" && (
+          <>
+            <Pick
+              bare
+              label={`Where ${device.name} lies`}
+              value={device.place}
+              options={Object.entries(PLACE_WORDS) as [Device["place"], string][]}
+              onPick={(place) => set(device, "where it lies", { place })}
+            />
+            <Pick
+              bare
+              label={`What stands over ${device.name}`}
+              value={device.trees}
+              options={Object.entries(TREE_WORDS) as [Device["trees"], string][]}
+              onPick={(trees) => set(device, "what stands over it", { trees })}
+            />
+          </>
+        ),
+    },
+    {
       id: "off",
       head: "Switched off",
       right: true,
@@ -178,9 +237,7 @@ function ownerName(plan: Plan, ownerId: string): string {
   return owner ? firstName(owner) : "nobody";
 }
 
-type Store = NonNullable<PlanResult["power"]>;
-
-export function Standing({ plan, result, power }: ScreenProps & { power: Store }) {
+export function Standing({ plan, result, store }: ScreenProps & { store: Store }) {
   const columns: Column<{ i: number; leg: Store["legs"][number] }>[] = [
     {
       id: "leg",
@@ -229,7 +286,7 @@ export function Standing({ plan, result, power }: ScreenProps & { power: Store }
         <Table
           label="Batteries by leg"
           columns={columns}
-          rows={power.legs.map((leg, i) => ({ i, leg }))}
+          rows={store.legs.map((leg, i) => ({ i, leg }))}
           idOf={({ i }) => String(i)}
         />
       </div>

@@ -3,7 +3,9 @@ import type { Hiker, LegResult, Plan, PlanResult } from "@gepack/core";
 import { select } from "../../store/selection.ts";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { stopName } from "../../words/names.ts";
-import { sayIn } from "../../words/say.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+
+type Fuel = LegResult["hikers"][number]["fuel"];
 
 interface Props {
   plan: Plan;
@@ -36,7 +38,7 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
     column("need", "burnt", (leg) => say.g(of(leg).needG)),
     column("later", "for later legs", (leg) => (of(leg).laterG > 0 ? say.g(of(leg).laterG) : ""), 861),
     column("open", "left from before", (leg) => (of(leg).openG > 0 ? say.g(of(leg).openG) : ""), 561),
-    column("bought", "new", (leg) => (of(leg).bought > 0 ? String(of(leg).bought) : "")),
+    column("bought", "new", (leg) => boughtWords(of(leg), say)),
     column("leave", "leave with", (leg) => say.kg(of(leg).startKg + of(leg).containerKg, 2)),
     {
       id: "lasts",
@@ -57,7 +59,17 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
   );
 }
 
-function lasts(leg: LegResult, { needG, openLasts, bought }: LegResult["hikers"][number]["fuel"]): string {
+/** How many, or of which sizes where there are several; what is left behind for them. */
+function boughtWords({ bought, boughtG, leftBehindG }: Fuel, say: Say): string {
+  if (bought === 0) return "";
+  const sizes = [...new Set(boughtG)].map((netG) => {
+    const times = boughtG.filter((other) => other === netG).length;
+    return times > 1 ? `${times} × ${say.g(netG)}` : say.g(netG);
+  });
+  return `${sizes.join(" + ")}${leftBehindG > 0 ? `, ${say.g(leftBehindG)} left behind` : ""}`;
+}
+
+function lasts(leg: LegResult, { needG, openLasts, bought }: Fuel): string {
   if (needG === 0) return "nothing is burnt";
   if (openLasts) return "yes";
   if (!leg.fuelSold) return bought === 0 ? "carried past: none is sold here" : "none is sold here";

@@ -1,6 +1,6 @@
 /** Fuel with what it is in, and the charge of the store by day: on the Line's scale. */
 import { memo } from "react";
-import { isoOfDay, walkedOf, type PlanResult } from "@gepack/core";
+import { isoOfDay, storeOf, walkedOf, type PlanResult } from "@gepack/core";
 import type { LineFrame } from "../../line/scale.ts";
 import { packStack } from "../../line/stack.ts";
 import { select } from "../../store/selection.ts";
@@ -20,6 +20,7 @@ const HEIGHT_PX = 62;
 export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex, say }: Props) {
   const { widthPx, domain, x } = line;
   const { profile } = result;
+  const store = result.power && storeOf(result.power, result.legs[0]!.hikers[who]!.hikerId);
   const cells = domain.map((metres) => Math.round(metres / profile.cellM)) as [number, number];
   const pixels = Math.max(1, Math.round(x(domain[1]) - x(domain[0])));
   const fuelKg = packStack(result, who, cells, pixels).fuel;
@@ -42,7 +43,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
           <polygon points={`${left},${HEIGHT_PX} ${shape} ${left + pixels},${HEIGHT_PX}`} fill="var(--fuel)" />
         </svg>
       </Lane>
-      {result.power && (
+      {store && (
         <Lane
           title={
             <>
@@ -54,7 +55,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
         >
           <svg aria-hidden="true" className="absolute inset-0 size-full overflow-hidden" height={HEIGHT_PX}>
             {result.days.map((day, i) => {
-              const stood = result.power!.days[i]!;
+              const stood = store.days[i]!;
               const from = x(walkedOf(profile, day.fromNode));
               const width = Math.max(1, x(walkedOf(profile, day.toNode)) - from - 1);
               const top = y(stood.usableFraction);

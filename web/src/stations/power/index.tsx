@@ -1,5 +1,7 @@
 /** Power: do the stove and the batteries last from stop to stop? */
 import { useDeferredValue, useMemo } from "react";
+import { storeOf } from "@gepack/core";
+
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
@@ -12,6 +14,7 @@ import { FUEL_WORDS } from "../../words/power.ts";
 import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { Banks } from "./Banks.tsx";
+import { Canisters } from "./Canisters.tsx";
 import { Devices, Standing } from "./Devices.tsx";
 import { FuelTable } from "./FuelTable.tsx";
 import { PowerLanes } from "./PowerLanes.tsx";
@@ -22,6 +25,7 @@ const STOVE: FieldRow[] = [
   ["stove.boilsPerDay", "Boils a day, without menus"],
   ["stove.boilL", "Water per boil"],
   ["stove.windExposure", "Fuel for wind and spill"],
+  ["stove.simmerMinPerDay", "Kept boiling a day"],
 ];
 
 export default function Power({ plan, result: newest }: ScreenProps) {
@@ -37,6 +41,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
     plan.hikers.length - 1,
   );
   const hiker = plan.hikers[who]!;
+  const store = result.power && storeOf(result.power, hiker.id);
   const checks = result.checks.filter(
     (check) =>
       checkStation(check) === "power" &&
@@ -55,10 +60,13 @@ export default function Power({ plan, result: newest }: ScreenProps) {
           <FuelTable plan={plan} result={result} hiker={hiker} who={who} legIndex={legIndex} />
         </section>
         <section aria-label="Batteries" className="min-w-0">
-          {result.power ? (
-            <Standing plan={plan} result={result} power={result.power} />
+          {store ? (
+            <Standing plan={plan} result={result} store={store} />
           ) : (
-            <p className="text-sm text-muted">No devices yet: add them below to see whether their charge lasts.</p>
+            <p className="text-sm text-muted">
+              {result.power ? `${firstName(hiker)} has no device` : "No devices yet"}: add them below to see whether
+              their charge lasts.
+            </p>
           )}
           <SwitchOff plan={plan} />
           <Banks plan={plan} result={result} />
@@ -75,6 +83,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
               set={(target, fuel) => void (target.stove.fuel = fuel)}
             />
             <HikerRows plan={plan} hiker={hiker} list={STOVE} />
+            {hiker.stove.fuel.startsWith("gas") && <Canisters plan={plan} hiker={hiker} />}
           </Fields>
         </Fold>
         <Fold

@@ -145,6 +145,18 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
           </li>
         ))}
       </ul>
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={source.foul}
+          onChange={(event) =>
+            editRow("sources", source.id, `${source.name}: ${event.target.checked ? "foul" : "not foul"}`, (row) => {
+              row.foul = event.target.checked;
+            })
+          }
+        />
+        Below camps, houses or cattle: treated a second way as well
+      </label>
       {source.kind === "cache" && (
         <div className="mt-2 flex flex-wrap items-end gap-2">
           <NameField

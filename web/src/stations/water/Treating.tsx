@@ -37,6 +37,13 @@ export function Treating({ plan, result, hiker, who }: Props) {
           options={WAY_WORDS}
           set={(target, way) => void (target.water.treatment.way = way)}
         />
+        <HikerChoice
+          hiker={hiker}
+          label="Foul water also with"
+          value={treatment.second}
+          options={WAY_WORDS}
+          set={(target, second) => void (target.water.treatment.second = second)}
+        />
         {treatment.way === "filter" && fields(FLOW)}
         {wears && (
           <HikerChoice
@@ -73,6 +80,16 @@ export function Treating({ plan, result, hiker, who }: Props) {
               cell: ({ legIndex }) => `${legIndex + 1}. ${stopName(plan, result.legs[legIndex]!.fromStopId)}`,
             },
             { id: "litres", head: "treated", right: true, cell: ({ litres }) => say.L(litres) },
+            ...(treatment.second === "none"
+              ? []
+              : [
+                  {
+                    id: "second",
+                    head: `and ${WAY_WORDS[treatment.second]}`,
+                    right: true,
+                    cell: ({ secondL }: TreatedLeg) => (secondL > 0 ? say.L(secondL) : ""),
+                  },
+                ]),
             {
               id: "minutes",
               head: "min a day",

@@ -1,5 +1,13 @@
 /** What the bottles have to hold, on a leg and ever; the lightest that do; what one dry source would want. */
-import { bottlesOf, leastBottles, litreKgKm, type LegResult, type Plan, type PlanResult } from "@gepack/core";
+import {
+  bottlesLess,
+  bottlesOf,
+  leastBottles,
+  litreKgKm,
+  type LegResult,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
 import { waterName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { worstOf } from "./rows.ts";
@@ -25,7 +33,7 @@ export function capacityWords(given: Given): string {
   const dry = worst?.ifDry
     ? ` The worst that one dry source does here: without ${waterName(worst.toSourceId, plan)}, ${say.L(worst.ifDry.litres)}.`
     : "";
-  return `${here}${all}.${dry}${bottleWords(given)}`;
+  return `${here}${all}.${dry}${bottleWords(given)}${lessWords(given)}`;
 }
 
 function mostOf({ hikers }: LegResult, who: number): number {
@@ -47,4 +55,16 @@ function bottleWords({ plan, result, leg, who, say }: Given): string {
     return times > 1 ? `${times} × ${name}` : name;
   });
   return ` The lightest that hold it: ${names.join(", ")}, ${say.g(least.massG)}.${perLitre}`;
+}
+
+/** The bottle that would be missed least. */
+function lessWords({ plan, result, who, say }: Given): string {
+  const [least, ...others] = bottlesLess(plan, result, plan.hikers[who]!.id).sort(
+    (a, b) => a.shortOn.length - b.shortOn.length,
+  );
+  if (!least || others.length === 0) return "";
+  const { name, massG } = plan.kit.find(({ id }) => id === least.pieceId)!;
+  const legs = least.shortOn.map((leg) => leg + 1).join(", ");
+  if (least.shortOn.length === 0) return ` Without one ${name} (${say.g(massG)}) no leg would hold too little.`;
+  return ` Without one ${name} (${say.g(massG)}) the bottles would hold too little on leg ${legs}.`;
 }

@@ -2,6 +2,7 @@
 import {
   isTreated,
   treatFill,
+  waysFor,
   type Carry,
   type LegResult,
   type Passage,
@@ -53,8 +54,8 @@ export function fillRows({ plan, result, leg, who, passages }: Given): FillRow[]
 }
 
 function treating(carry: Carry, plan: Plan, leg: LegResult, treatment: Treatment, { profile }: PlanResult) {
-  if (treatment.way === "none" || !isTreated(carry, plan)) return undefined;
-  const { minutes, flushes } = treatFill(carry, leg, treatment, profile.heightM[carry.fromNode]!);
+  if (!isTreated(carry, plan) || waysFor(carry, plan, treatment).length === 0) return undefined;
+  const { minutes, flushes } = treatFill(carry, plan, leg, treatment, profile.heightM[carry.fromNode]!);
   return { minutes, flushes };
 }
 

@@ -65,4 +65,18 @@ export const waterWords = checkWords({
       `The ${WAY_WORDS[check.way as Treatment["way"]]} would be past its ${say.L(check.limit)} on this leg: a new one is wanted where it begins.`,
     mends: () => [advice("Send a new one ahead, or buy it at the stop before; its label says how long it lasts.")],
   },
+  "foul-water": {
+    mark: "foul",
+    station: "water",
+    sentence: (check, _say, at) =>
+      `${check.source}${at} is foul and treated one way only: ${WAY_WORDS[check.way as Treatment["way"]]}.`,
+    mends: () => [advice("Name a second way under Treating it, or carry past it: hollow fibres stop no viruses.")],
+  },
+  "treating-long": {
+    mark: "treating",
+    station: "water",
+    sentence: (check, say) =>
+      `Treating takes ${say.number(check.have)} minutes a day at the water, and the breaks that are planned are ${say.number(check.limit)}.`,
+    mends: () => [advice("Let silt settle and flush the filter, take drops while you walk, or plan longer breaks.")],
+  },
 });
