@@ -35,6 +35,13 @@ test("spare sets to a certainty, on an own trail, on a phone", async ({ page }) 
   await beginTrip(page, asFile("north.gpx", gpxOf(900)));
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Power");
+  const bought = page.getByRole("row", { name: /^1\./ }).first();
+  await expect(bought).toContainText("230 g");
+  await page.getByText("Stove", { exact: true }).click();
+  await page.getByLabel("100 g").click();
+  await page.getByLabel("230 g").click();
+  await expect(bought).toContainText(/\d × 100 g|100 g/);
+  await expect(bought).not.toContainText("230 g");
   await page.getByRole("button", { name: "Add device" }).click();
   await page.getByLabel("Kind of Device", { exact: true }).last().selectOption("device on cells");
   await page.getByLabel("Days a set of Device", { exact: true }).last().fill("4");

@@ -256,6 +256,11 @@ let underTrial: Pick<DocumentState, "plan" | "result"> | undefined;
 /** An answer that comes sooner than this needs no word that it is on its way. */
 const SLOW_MS = 150;
 
+/** The document with every edit so far; what is shown may wait for its figures still. */
+export function latestPlan(): Plan | undefined {
+  return latest;
+}
+
 /** Computes a document and shows both; what is newer meanwhile goes first. */
 async function show(plan: Plan, label?: string): Promise<void> {
   const edited = get().plan?.id === plan.id && get().result !== undefined;

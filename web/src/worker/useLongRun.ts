@@ -1,5 +1,7 @@
 /** A job whose rows come one by one, with how far it is and a stop; given up when nobody looks any more. */
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Plan } from "@gepack/core";
+import { latestPlan } from "../store/document.ts";
 import { report } from "../store/notices.ts";
 import { JobStopped } from "./client.ts";
 
@@ -53,3 +55,35 @@ export function useLongRun<Row>(): LongRun<Row> {
     },
   };
 }
+
+type PlanJob<Row> = (plan: Plan, onRow: (row: Row) => void, signal: AbortSignal) => Promise<void>;
+
+export interface PlanRun<Row> extends Pick<LongRun<Row>, "rows" | "fraction" | "stop" | "clear"> {
+  /** The plan that the rows are of, while they hold. */
+  of: Plan | undefined;
+  start: (count: (plan: Plan) => number, job: PlanJob<Row>) => void;
+}
+
+/**
+ * A long run over the plan as it is when it begins, an edit of a moment ago in it. Its rows hold while the plan is
+ * the same, or the same in all that matters to them.
+ */
+export function usePlanRun<Row>(plan: Plan, isSame: (of: Plan, now: Plan) => boolean = Object.is): PlanRun<Row> {
+  const { rows, fraction, start, stop, clear } = useLongRun<Row>();
+  const [of, setOf] = useState<Plan>();
+  const holds = useMemo(() => of !== undefined && isSame(of, plan), [of, plan, isSame]);
+  return {
+    rows: holds ? rows : NO_ROWS,
+    of: holds ? of : undefined,
+    fraction,
+    stop,
+    clear,
+    start: (count, job) => {
+      const now = latestPlan() ?? plan;
+      setOf(now);
+      start(count(now), (onRow, signal) => job(now, onRow, signal));
+    },
+  };
+}
+
+const NO_ROWS: readonly never[] = [];

@@ -8,7 +8,7 @@ import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn, type Say } from "../../words/say.ts";
 import { stopName } from "../../words/names.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 const FINISH = "finish";
 /** Hours, start and rest days. */
@@ -18,16 +18,15 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
   const say = sayIn(plan);
   const [goal, setGoal] = useState(FINISH);
   const [typed, setTyped] = useState<string>();
-  const { rows: ways, fraction, start, stop, clear } = useLongRun<WayThere>();
-  /** The plan that they are of. */
-  const [of, setOf] = useState<Plan>();
+  const { rows: ways, fraction, start, stop, clear } = usePlanRun<WayThere>(plan);
   const stopId = goal === FINISH ? {} : { stopId: goal };
   const comes = comesOn(result, { ...stopId, date: "" });
   const date = typed ?? (goal === FINISH ? plan.trip.finishBy : undefined) ?? comes;
-  const run = (): void => {
-    setOf(plan);
-    start(WAYS, (onRow, signal) => calculator().waysThere({ plan, goal: { ...stopId, date } }, onRow, signal));
-  };
+  const run = (): void =>
+    start(
+      () => WAYS,
+      (now, onRow, signal) => calculator().waysThere({ plan: now, goal: { ...stopId, date } }, onRow, signal),
+    );
   const stops = result.legs.slice(0, -1).map(({ toStopId }) => toStopId);
   return (
     <Panel title="Be there by">
@@ -61,7 +60,7 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
           {comes <= date ? ", in time." : "."}
         </span>
       </div>
-      {of === plan && ways.length > 0 && (
+      {ways.length > 0 && (
         <ul className="m-0 mt-2 list-none p-0 text-sm" data-testid="ways">
           {ways.map((way) => (
             <li key={way.way} className="flex flex-wrap items-center gap-3 border-t border-rule py-1">

@@ -1,20 +1,19 @@
 /** Which legs want each bank, by the plan without it: where it could stay at home, or be posted from and to. */
-import { useState } from "react";
 import type { BankLegs, Plan, PlanResult } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { stopName } from "../../words/names.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
-  const { rows, fraction, start, stop } = useLongRun<BankLegs>();
-  const [of, setOf] = useState<Plan>();
+  const { rows, fraction, start, stop } = usePlanRun<BankLegs>(plan);
   const banks = plan.devices.filter(({ kind }) => kind === "bank");
   if (banks.length === 0) return null;
-  const find = (): void => {
-    setOf(plan);
-    start(banks.length, (onRow, signal) => calculator().bankLegs({ plan }, onRow, signal));
-  };
+  const find = (): void =>
+    start(
+      () => banks.length,
+      (now, onRow, signal) => calculator().bankLegs({ plan: now }, onRow, signal),
+    );
   const name = (id: string): string => banks.find((device) => device.id === id)?.name ?? id;
   return (
     <div className="my-2 text-sm">
@@ -22,7 +21,7 @@ export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
         Which legs want the {banks.length === 1 ? "bank" : "banks"}
       </button>
       {fraction !== undefined && <Progress label="Leaving banks at home" fraction={fraction} onStop={stop} />}
-      {of === plan && rows.length > 0 && (
+      {rows.length > 0 && (
         <ul aria-label="Banks by leg" className="my-2 list-none p-0">
           {rows.map((row) => (
             <li key={row.deviceId}>

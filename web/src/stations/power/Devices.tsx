@@ -99,7 +99,7 @@ function Counting({ plan }: Pick<ScreenProps, "plan">) {
 
 function deviceColumns(plan: Plan): Column<Device>[] {
   const { units } = plan.trip;
-  const set = ({ id, name }: Device, label: string, fields: Partial<Device>): void =>
+  const set: SetDevice = ({ id, name }, label, fields) =>
     setRow("devices", id, `${name}: ${label.toLowerCase()}`, fields);
   return [
     {
@@ -161,29 +161,7 @@ function deviceColumns(plan: Plan): Column<Device>[] {
           />
         ),
     })),
-    {
-      id: "lies",
-      head: "The panel lies",
-      cell: (device) =>
-        device.kind === "solar" && (
-          <>
-            <Pick
-              bare
-              label={`Where ${device.name} lies`}
-              value={device.place}
-              options={Object.entries(PLACE_WORDS) as [Device["place"], string][]}
-              onPick={(place) => set(device, "where it lies", { place })}
-            />
-            <Pick
-              bare
-              label={`What stands over ${device.name}`}
-              value={device.trees}
-              options={Object.entries(TREE_WORDS) as [Device["trees"], string][]}
-              onPick={(trees) => set(device, "what stands over it", { trees })}
-            />
-          </>
-        ),
-    },
+    ...(plan.devices.some(({ kind }) => kind === "solar") ? [panelColumn(set)] : []),
     {
       id: "off",
       head: "Switched off",
@@ -230,6 +208,34 @@ function deviceColumns(plan: Plan): Column<Device>[] {
       ),
     },
   ];
+}
+
+type SetDevice = (device: Device, label: string, fields: Partial<Device>) => void;
+
+function panelColumn(set: SetDevice): Column<Device> {
+  return {
+    id: "lies",
+    head: "The panel lies",
+    cell: (device) =>
+      device.kind === "solar" && (
+        <>
+          <Pick
+            bare
+            label={`Where ${device.name} lies`}
+            value={device.place}
+            options={Object.entries(PLACE_WORDS) as [Device["place"], string][]}
+            onPick={(place) => set(device, "where it lies", { place })}
+          />
+          <Pick
+            bare
+            label={`What stands over ${device.name}`}
+            value={device.trees}
+            options={Object.entries(TREE_WORDS) as [Device["trees"], string][]}
+            onPick={(trees) => set(device, "what stands over it", { trees })}
+          />
+        </>
+      ),
+  };
 }
 
 function ownerName(plan: Plan, ownerId: string): string {

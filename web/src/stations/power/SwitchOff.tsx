@@ -1,19 +1,18 @@
 /** What to switch off so that the charge lasts: step by step, by the plan itself. */
-import { useState } from "react";
 import type { Plan, SwitchedOff } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn } from "../../words/say.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 export function SwitchOff({ plan }: { plan: Plan }) {
   const say = sayIn(plan);
-  const { rows, fraction, start, stop } = useLongRun<SwitchedOff>();
-  const [of, setOf] = useState<Plan>();
-  const find = (): void => {
-    setOf(plan);
-    start(plan.devices.length + 1, (onRow, signal) => calculator().switchOffs({ plan }, onRow, signal));
-  };
+  const { rows, fraction, start, stop } = usePlanRun<SwitchedOff>(plan);
+  const find = (): void =>
+    start(
+      ({ devices }) => devices.length + 1,
+      (now, onRow, signal) => calculator().switchOffs({ plan: now }, onRow, signal),
+    );
   const name = (id: string): string => plan.devices.find((device) => device.id === id)?.name ?? id;
   return (
     <div className="my-2 text-sm">
@@ -21,7 +20,7 @@ export function SwitchOff({ plan }: { plan: Plan }) {
         What to switch off to last
       </button>
       {fraction !== undefined && <Progress label="Switching off" fraction={fraction} onStop={stop} />}
-      {of === plan && rows.length > 0 && (
+      {rows.length > 0 && (
         <ol aria-label="Switched off" className="my-2 pl-6">
           {rows.map(({ deviceIds, flatLegs, shortWh }) => (
             <li key={deviceIds.length}>

@@ -1,8 +1,8 @@
 /** Other first days worked out beside the page, with progress and stop; kept until the plan is another but for its start. */
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import { startsAround, type Plan, type StartFigures } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 const AROUND_DAYS = 56;
 
@@ -16,20 +16,17 @@ export interface Sweep {
 }
 
 export function useSweep(plan: Plan): Sweep {
-  const { rows, fraction, start, stop } = useLongRun<StartFigures>();
-  /** The plan that they are of. */
-  const [of, setOf] = useState<Plan>();
+  const { rows, fraction, start, stop } = usePlanRun<StartFigures>(plan, isSameButStart);
   const run = (): void => {
-    const dates = startsAround(plan.trip.startDate, AROUND_DAYS);
-    setOf(plan);
-    start(dates.length, (onRow, signal) => calculator().sweepStarts({ plan, dates }, onRow, signal));
+    const dates = (now: Plan): string[] => startsAround(now.trip.startDate, AROUND_DAYS);
+    start(
+      (now) => dates(now).length,
+      (now, onRow, signal) => calculator().sweepStarts({ plan: now, dates: dates(now) }, onRow, signal),
+    );
   };
-  const holds = useMemo(() => of !== undefined && isSameButStart(of, plan), [of, plan]);
   const inOrder = useMemo(() => [...rows].sort((a, b) => a.startDate.localeCompare(b.startDate)), [rows]);
-  return { rows: holds ? inOrder : NONE, fraction, run, stop };
+  return { rows: inOrder, fraction, run, stop };
 }
-
-const NONE: readonly StartFigures[] = [];
 
 /** Parts that were not edited are the same objects; the trip is compared field by field. */
 function isSameButStart(a: Plan, b: Plan): boolean {

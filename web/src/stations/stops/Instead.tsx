@@ -1,22 +1,21 @@
 /** What one may do at a stop instead, each worked out by the whole plan, each to be taken. */
-import { useState } from "react";
 import { choiceCount, type Plan, type Stop, type StopChoice } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { calculator } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn, type Say } from "../../words/say.ts";
 import { CHOICE_WORDS } from "../../words/stops.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 export function Instead({ plan, stop }: { plan: Plan; stop: Stop }) {
   const say = sayIn(plan);
-  const { rows, fraction, start, stop: giveUp } = useLongRun<StopChoice>();
-  const [of, setOf] = useState<Plan>();
-  const run = (): void => {
-    setOf(plan);
-    start(choiceCount(stop), (onRow, signal) => calculator().stopChoices({ plan, stopId: stop.id }, onRow, signal));
-  };
-  const [asItIs, ...others] = of === plan ? rows : [];
+  const { rows, fraction, start, stop: giveUp } = usePlanRun<StopChoice>(plan);
+  const run = (): void =>
+    start(
+      () => choiceCount(stop),
+      (now, onRow, signal) => calculator().stopChoices({ plan: now, stopId: stop.id }, onRow, signal),
+    );
+  const [asItIs, ...others] = rows;
   return (
     <div className="my-2 border-t border-rule pt-2">
       <div className="flex flex-wrap items-center gap-2">

@@ -2,7 +2,7 @@
 import { useMemo, useState } from "react";
 import { nameSets, type Plan, type SearchEnd, type SetName, type Stop, type StopSet } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 
 export interface NamedSet extends StopSet {
   names: SetName[];
@@ -22,27 +22,25 @@ export interface StopSearch {
 type Row = StopSet | { candidates: string[] } | SearchEnd;
 
 export function useSearch(plan: Plan): StopSearch {
-  const { rows, fraction: running, start, stop } = useLongRun<Row>();
+  const { rows, of, fraction: running, start, stop } = usePlanRun<Row>(plan, sameButChoices);
   const [fraction, setFraction] = useState(0);
-  /** The plan that the sets are of. */
-  const [of, setOf] = useState<Plan>();
   const run = (): void => {
-    setOf(plan);
     setFraction(0);
-    start(Infinity, (onRow, signal) =>
-      calculator().searchStops(
-        { plan },
-        (event) => {
-          if (event.kind === "progress") setFraction(event.fraction);
-          else if (event.kind === "now") onRow({ candidates: event.candidates });
-          else onRow(event.kind === "set" ? event.set : event.end);
-        },
-        signal,
-      ),
+    start(
+      () => Infinity,
+      (now, onRow, signal) =>
+        calculator().searchStops(
+          { plan: now },
+          (event) => {
+            if (event.kind === "progress") setFraction(event.fraction);
+            else if (event.kind === "now") onRow({ candidates: event.candidates });
+            else onRow(event.kind === "set" ? event.set : event.end);
+          },
+          signal,
+        ),
     );
   };
-  const holds = useMemo(() => of !== undefined && sameButChoices(of, plan), [of, plan]);
-  const told = useMemo(() => (of && holds ? sortOut(rows, of) : NOTHING), [rows, of, holds]);
+  const told = useMemo(() => (of ? sortOut(rows, of) : NOTHING), [rows, of]);
   return { ...told, fraction: running === undefined ? undefined : fraction, run, stop };
 }
 
