@@ -34,6 +34,8 @@ export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file
 export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
 export {
   CAN_SIZES,
+  DEMANDS,
+  GIVES,
   ACCESS,
   BOUGHT_IN,
   DEVICE_KINDS,
@@ -229,3 +231,9 @@ export {
   type StopSet,
 } from "./search/search.ts";
 export type { Bar } from "./search/steps.ts";
+export { demandsOf, type Demand, type DemandKind } from "./cover/demands.ts";
+export { coverOf, idlePieces, usesOf, type Cover, type Idle } from "./cover/cover.ts";
+export { givesOf, guessGives, type Give } from "./cover/gives.ts";
+export { isMovable, type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
+export { MOST_SWAP_ROUNDS, swapRounds, type FoundSwaps } from "./cover/swapRounds.ts";
+export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } from "./cover/whereabouts.ts";

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import {
   ACCESS,
   DEVICE_KINDS,
+  GIVES,
   FOOD_BY,
   LACKS,
   models,
@@ -323,6 +324,8 @@ const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
       carrierId: fc.constantFrom(...hikers),
       shared: fc.boolean(),
       role: fc.constantFrom(undefined, "pack", "bag", "pad", "shoes", "bottle", "hard-canister"),
+      gives: rarely(fc.subarray([...GIVES], { maxLength: 3 })),
+      movable: rarely(fc.boolean()),
       capacityL: amount(0, 20),
       comfortC: amount(-30, 15),
       padR: amount(0, 8),

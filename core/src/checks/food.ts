@@ -4,7 +4,7 @@ import type { Plan, Stretch } from "../plan/schema.ts";
 import { needsOf, restingKcalPerDay } from "../provision/needs.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
-import { firstNode, holdsOn, meetsDay, sleepsIn, touches } from "./stretches.ts";
+import { firstNode, holdsOn, meetsDay, sleepsIn, touches } from "../result/stretches.ts";
 
 const foodBelowResting = defineCheck({
   code: "food-below-resting",

@@ -1,7 +1,10 @@
 /** Pieces of kit: always in exactly one place, and none missing that other legs have. */
 import { walkEnds } from "../plan/ids.ts";
 import type { KitFault } from "../kit/kit.ts";
-import { defineCheck, type CheckContext } from "./check.ts";
+import { coverOf } from "../cover/cover.ts";
+import { demandsOf, type DemandKind } from "../cover/demands.ts";
+import { walkedOf } from "../track/place.ts";
+import { defineCheck, type CheckContext, type Severity } from "./check.ts";
 
 type FaultOf<Kind extends KitFault["kind"]> = Extract<KitFault, { kind: Kind }>;
 
@@ -96,4 +99,34 @@ const roleGap = defineCheck({
   },
 });
 
-export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap] as const;
+/** What is told of them in checks of their own, or without knowing the sun and the swarms of the year. */
+const TOLD: Partial<Record<DemandKind, Severity>> = {
+  traction: "caution",
+  axe: "caution",
+  rain: "caution",
+  "warm-layer": "caution",
+  snowshoes: "note",
+  insects: "note",
+  light: "note",
+  papers: "note",
+};
+
+/** A demand that no piece meets, once for a hiker: where it begins, and on how many legs. */
+const kitUncovered = defineCheck({
+  code: "kit-uncovered",
+  units: { demand: "name", legs: "count" },
+  *find({ plan, result }) {
+    if (plan.kit.length === 0) return;
+    const open = coverOf(plan, result, demandsOf(plan, result)).filter(({ isMet }) => !isMet);
+    for (const [who, { id: hikerId }] of plan.hikers.entries())
+      for (const [demand, severity] of Object.entries(TOLD) as [DemandKind, Severity][]) {
+        const mine = open.filter((cover) => cover.who === who && cover.kind === demand);
+        const [first] = mine;
+        if (!first) continue;
+        const atM = walkedOf(result.profile, first.node);
+        yield { severity, legIndex: first.legIndex, hikerId, atM, demand, legs: mine.length };
+      }
+  },
+});
+
+export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap, kitUncovered] as const;

@@ -42,6 +42,16 @@ export const SOLAR_PLACES = ["pack", "camp"] as const;
 export const SOLAR_TREES = ["open", "scattered", "forest"] as const;
 export const CERTAINTIES = ["mean", "95", "99"] as const;
 export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-canister", "stove", "layer"] as const;
+/** What a piece is good for beside its role. */
+// prettier-ignore
+export const GIVES = [
+  "rain", "wind", "sun", "warm-layer", "traction", "axe", "snowshoes", "insects", "light", "papers", "deterrent",
+] as const;
+// prettier-ignore
+export const DEMANDS = [
+  "night", "pad", "shelter", "warm-layer", "rain", "sun", "traction", "axe", "snowshoes", "insects", "light", "papers",
+  "food-store", "water",
+] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"] as const;

@@ -212,6 +212,18 @@ export const REFERENCES: readonly Reference[] = [
     ],
   },
   {
+    to: "stops",
+    besides: [START_ID, FINISH_ID],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.kitRules.demands.map((row, i) => ({
+        place: `kitRules.demands[${i}].fromStopId`,
+        id: row.fromStopId,
+        holder: "Kit",
+        point: pointOrDrop(plan.kitRules.demands, row, "fromStopId"),
+      })),
+  },
+  {
     to: "menus",
     besides: [],
     onRemove: "clear",

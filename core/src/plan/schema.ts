@@ -17,6 +17,8 @@ import {
   PAST,
   TARGETS,
   TREATMENTS,
+  DEMANDS,
+  GIVES,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -283,6 +285,10 @@ export const pieceSchema = z.looseObject({
   /** Whether the whole party sleeps in or drinks from it. */
   shared: z.boolean().default(false),
   role: z.enum(ROLES).optional(),
+  /** What it is good for; by its name where nobody says. */
+  gives: z.array(z.enum(GIVES)).max(12).optional(),
+  /** Whether a search may move its spans; by what it is good for where nobody says. */
+  movable: z.boolean().optional(),
   /** Bottles and hard canisters: what they hold. */
   capacityL: amount("L", 0, 150).optional(),
   comfortC: celsius.optional(),
@@ -291,6 +297,24 @@ export const pieceSchema = z.looseObject({
   /** Kelvin that a liner, cover or jacket worn in the bag adds. */
   warmthK: amount("K", 0, 10).optional(),
   spans: z.array(spanSchema).max(40),
+});
+
+/** A demand of the season, wanted or not on the leg out of a stop, whatever the figures say. */
+export const ownDemandSchema = z.looseObject({
+  kind: z.enum(DEMANDS),
+  fromStopId: stopId,
+  wanted: z.boolean(),
+});
+
+/** What the kit is asked for, and what moving pieces by post costs (judgement [L]). */
+export const kitRulesSchema = z.looseObject({
+  demands: z.array(ownDemandSchema).max(2000).default([]),
+  /** Of one piece sent one way: so much, and so much a kilogram. */
+  movePrice: amount("money", 0, 10_000).default(4),
+  movePricePerKg: amount("money", 0, 10_000).default(6),
+  /** From a stop home and from home to a stop. */
+  homeDays: whole("days", 0, 120).default(6),
+  sendDays: whole("days", 0, 120).default(6),
 });
 
 export const planSchema = z.looseObject({
@@ -307,6 +331,7 @@ export const planSchema = z.looseObject({
   stretches: z.array(stretchSchema).max(2000).default([]),
   climate: climateSchema.prefault({}),
   kit: z.array(pieceSchema).max(2000).default([]),
+  kitRules: kitRulesSchema.prefault({}),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
   dayRules: dayRulesSchema.prefault({}),

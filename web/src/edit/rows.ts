@@ -69,3 +69,12 @@ export function moveRow(list: ListName, id: string, to: number, label: string): 
     if (from >= 0) rows.splice(Math.max(0, Math.min(rows.length - 1, to)), 0, ...rows.splice(from, 1));
   });
 }
+
+/** Changes a part of the plan that stands once, such as its rules. */
+export function editPart<Part extends "kitRules" | "resupply" | "charge">(
+  part: Part,
+  label: string,
+  recipe: (record: Plan[Part]) => void,
+): void {
+  void edit(label, (draft) => recipe((draft as Plan)[part]));
+}

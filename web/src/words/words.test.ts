@@ -36,6 +36,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "drink-limit": { have: 9, limit: 7 },
   "untrusted-water": { distance: 40_000, source: "Old tank" },
   "cache-short": { have: 9.2, limit: 6, source: "Halfway cache" },
+  "kit-uncovered": { demand: "traction", legs: 3 },
   "filter-frost": { nights: 3, have: -4.2 },
   "treatment-used-up": { limit: 1000, way: "filter" },
   "foul-water": { source: "Mill pond", way: "filter" },

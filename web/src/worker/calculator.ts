@@ -5,6 +5,7 @@
  */
 import type {
   BankLegs,
+  FoundSwaps,
   Plan,
   PlanResult,
   Profile,
@@ -59,6 +60,7 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   bankLegs: (asked: { plan: Plan }, onRow: (row: BankLegs) => void, signal: AbortSignal) => Promise<void>;
+  searchSwaps: (asked: { plan: Plan }, onFound: (found: FoundSwaps) => void, signal: AbortSignal) => Promise<void>;
   switchOffs: (asked: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
   waysThere: (
     asked: { plan: Plan; goal: Goal },
@@ -184,6 +186,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
     bankLegs: (asked, onRow, signal) =>
       longRun((key, options) => side().job("bankLegs", { ...asked, key }, options), onRow, signal),
+    searchSwaps: (asked, onFound, signal) =>
+      longRun((key, options) => side().job("searchSwaps", { ...asked, key }, options), onFound, signal),
     switchOffs: (asked, onStep, signal) =>
       longRun((key, options) => side().job("switchOffs", { ...asked, key }, options), onStep, signal),
     waysThere: (asked, onFigures, signal) =>

@@ -17,11 +17,14 @@ import {
   searchStops,
   Session,
   simulatedStations,
+  MOST_SWAP_ROUNDS,
   stopChoices,
+  swapRounds,
   sweepStarts,
   switchOffs,
   waysThere,
   type BankLegs,
+  type FoundSwaps,
   type Basis,
   type ClimateStation,
   type Filled,
@@ -201,6 +204,22 @@ export function createJobs(beat?: () => void) {
       let done = 0;
       for (const row of bankLegs(given, session.compute(given), (other) => session.compute(other))) {
         progress(++done / (given.devices.length + 1), row satisfies BankLegs);
+        await breathe();
+      }
+      return "done";
+    },
+
+    /** Spans that meet every demand with the least carried; what each round finds comes as detail of the progress. */
+    async searchSwaps(
+      { plan: given, key }: { plan: Plan; key: string },
+      { progress, breathe }: JobControl,
+    ): Promise<"done" | "no-trail"> {
+      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+      let done = 0;
+      progress(0);
+      await breathe();
+      for (const found of swapRounds(given, session.compute(given), (other) => session.compute(other))) {
+        progress(++done / MOST_SWAP_ROUNDS, found satisfies FoundSwaps);
         await breathe();
       }
       return "done";

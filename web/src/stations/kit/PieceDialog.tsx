@@ -2,10 +2,23 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Dialog } from "radix-ui";
 import { Controller, useFieldArray, useForm, useWatch, type Control, type FieldPath } from "react-hook-form";
-import { pieceSchema, ROLES, SPAN_BEGINS, SPAN_ENDS, walkEnds, type Piece, type Plan, type Span } from "@gepack/core";
+import {
+  GIVES,
+  guessGives,
+  pieceSchema,
+  ROLES,
+  SPAN_BEGINS,
+  SPAN_ENDS,
+  walkEnds,
+  type Piece,
+  type Give,
+  type Plan,
+  type Span,
+} from "@gepack/core";
 import { addRow, editRow, removeRows } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { stopName } from "../../words/names.ts";
+import { GIVE_WORDS } from "../../words/kit.ts";
 import { ROLE_WORDS, SPAN_WORDS, WEAR_WORDS } from "../../words/spans.ts";
 import type { SwapPoint } from "./spans.ts";
 
@@ -39,6 +52,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const { control, register, formState } = form;
   const spans = useFieldArray({ control, name: "spans" });
   const role = useWatch({ control, name: "role" });
+  const name = useWatch({ control, name: "name" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
   const save = form.handleSubmit((filled) => {
@@ -139,6 +153,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
               {role === "pad" && number("padR", "R-value")}
               {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds in the bag")}
             </div>
+            <GivesFields control={control} guessed={guessGives(name)} />
             <fieldset className="mt-4 border-0 p-0">
               <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
               {spans.fields.map((field, i) => (
@@ -196,6 +211,59 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+/** What it is good for: ticked, or by its name; and whether a search may move it. */
+function GivesFields({ control, guessed }: { control: Control<PieceForm>; guessed: readonly Give[] }) {
+  return (
+    <fieldset className="mt-3 border-0 p-0 text-sm">
+      <legend className="mb-1 text-sm font-bold">Good for</legend>
+      <Controller
+        control={control}
+        name="gives"
+        render={({ field }) => {
+          const ticked: readonly Give[] = field.value ?? guessed;
+          return (
+            <div className="flex flex-wrap gap-x-4 gap-y-1">
+              {GIVES.map((give) => (
+                <label key={give} className="flex items-center gap-1.5">
+                  <input
+                    type="checkbox"
+                    checked={ticked.includes(give)}
+                    onChange={(event) =>
+                      field.onChange(event.target.checked ? [...ticked, give] : ticked.filter((one) => one !== give))
+                    }
+                  />
+                  {GIVE_WORDS[give]}
+                </label>
+              ))}
+              {field.value === undefined && guessed.length > 0 && <span className="text-muted">by its name</span>}
+            </div>
+          );
+        }}
+      />
+      <Controller
+        control={control}
+        name="movable"
+        render={({ field }) => (
+          <label className="mt-2 flex items-center gap-1.5">
+            A search for swaps
+            <select
+              className="field w-auto"
+              value={field.value === undefined ? "" : String(field.value)}
+              onChange={(event) =>
+                field.onChange(event.target.value === "" ? undefined : event.target.value === "true")
+              }
+            >
+              <option value="">moves it if it is of a kind that comes and goes</option>
+              <option value="true">may move it</option>
+              <option value="false">leaves it alone</option>
+            </select>
+          </label>
+        )}
+      />
+    </fieldset>
   );
 }
 

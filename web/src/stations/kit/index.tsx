@@ -1,29 +1,28 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
 import { Plus } from "lucide-react";
-import { lazy, memo, Suspense, useState } from "react";
-import type { Piece } from "@gepack/core";
-import { setRow } from "../../edit/rows.ts";
-import { gutterPx, useLine, type LineFrame } from "../../line/scale.ts";
-import { select, useSelection } from "../../store/selection.ts";
+import { lazy, Suspense, useMemo, useState } from "react";
+import type { DemandKind, Piece } from "@gepack/core";
+import { useLine } from "../../line/scale.ts";
+import { useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
-import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { LaneBoard } from "../../ui/Lanes.tsx";
 import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { useKept } from "../../ui/useKept.ts";
-import { figure, quantity, unitSymbol } from "../../units/quantity.ts";
+import { quantity } from "../../units/quantity.ts";
+import { sayIn } from "../../words/say.ts";
 import { checkStation } from "../../words/checks/index.ts";
 import type { ScreenProps } from "../Screen.tsx";
-import { KitLane } from "./KitLane.tsx";
-import {
-  moveSpanEnd,
-  nearestPoint,
-  swapPoints,
-  type DragPreview,
-  type EndMark,
-  type Places,
-  type SwapPoint,
-} from "./spans.ts";
+import { AddLine } from "./AddLine.tsx";
+import { BaseWeights } from "./BaseWeights.tsx";
+import { DemandLanes } from "./DemandLanes.tsx";
+import { DemandPanel } from "./DemandPanel.tsx";
+import { isShown, PieceFilter, type Filter } from "./PieceFilter.tsx";
+import { KitRow } from "./KitRow.tsx";
+import { SwapPanel } from "./SwapPanel.tsx";
+import { useCover } from "./useCover.ts";
+import { SwapsByStop, WhereOnDay } from "./Whereabouts.tsx";
+import { moveSpanEnd, nearestPoint, swapPoints, type DragPreview, type EndMark, type Places } from "./spans.ts";
 
 const PieceDialog = lazy(() => import("./PieceDialog.tsx").then((module) => ({ default: module.PieceDialog })));
 
@@ -32,18 +31,24 @@ export default function Kit({ plan, result }: ScreenProps) {
   const hikerIndex = useSelection((state) => state.hikerIndex);
   const [everyone, setEveryone] = useState(false);
   const [editing, setEditing] = useState<Piece | "new">();
+  const [filter, setFilter] = useState<Filter>({ find: "", show: "all" });
+  const [kind, setKind] = useState<DemandKind>();
   const [preview, setPreview] = useState<DragPreview>();
   const hiker = plan.hikers[hikerIndex]!;
   const frame = useLine(result);
   const { x } = frame;
   const points = useKept(swapPoints(plan, result));
   const places = useKept<Places>({ stops: plan.stops, trip: plan.trip, route: plan.route, profile: result.profile });
+  const say = useMemo(() => sayIn(plan), [plan]);
+  const { covers, idle, result: settled } = useCover({ plan, result });
+  const mine = useMemo(() => covers.filter(({ who }) => who === hikerIndex), [covers, hikerIndex]);
   const shown = plan.kit.filter(
     (piece) =>
-      everyone ||
-      piece.carrierId === hiker.id ||
-      piece.ownerId === hiker.id ||
-      piece.spans.some((span) => span.carrierId === hiker.id),
+      (everyone ||
+        piece.carrierId === hiker.id ||
+        piece.ownerId === hiker.id ||
+        piece.spans.some((span) => span.carrierId === hiker.id)) &&
+      isShown(piece, filter, idle),
   );
   const groups = [...new Set(shown.map((piece) => piece.group))];
   const leg = result.legs[legIndex]!;
@@ -55,6 +60,7 @@ export default function Kit({ plan, result }: ScreenProps) {
         <button className="btn btn-strong" onClick={() => setEditing("new")}>
           <Plus size={15} aria-hidden="true" /> Add piece
         </button>
+        <AddLine plan={plan} hikerId={hiker.id} />
         <label className="flex items-center gap-1.5 text-sm">
           <input type="checkbox" checked={everyone} onChange={(event) => setEveryone(event.target.checked)} />{" "}
           Everyone’s kit
@@ -75,6 +81,17 @@ export default function Kit({ plan, result }: ScreenProps) {
           </div>
         </Fold>
       )}
+      <DemandLanes
+        covers={mine}
+        result={settled}
+        frame={frame}
+        legIndex={legIndex}
+        kind={kind}
+        say={say}
+        onKind={setKind}
+      />
+      {kind && <DemandPanel plan={plan} leg={leg} covers={mine} kind={kind} />}
+      <PieceFilter filter={filter} onFilter={setFilter} plan={plan} idle={idle} />
       <LaneBoard<EndMark>
         x={x}
         onMove={(move) => setPreview(move && { ...move.data, pointIndex: nearestPoint(points, move.metres) })}
@@ -125,7 +142,10 @@ export default function Kit({ plan, result }: ScreenProps) {
               </section>
             );
           })}
-          {shown.length === 0 && (
+          {shown.length === 0 && plan.kit.length > 0 && (
+            <p className="px-[18px] py-3 text-sm text-muted">No piece is like that.</p>
+          )}
+          {plan.kit.length === 0 && (
             <div className="px-[18px] py-6">
               <Empty>No kit yet. Add the first piece: its name and what your scale says.</Empty>
             </div>
@@ -133,6 +153,21 @@ export default function Kit({ plan, result }: ScreenProps) {
         </div>
       </LaneBoard>
       <BaseWeights plan={plan} result={result} hikerIndex={hikerIndex} legIndex={legIndex} frame={frame} />
+      <div className="px-[18px]">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Find swaps">
+          <SwapPanel plan={plan} result={result} />
+        </Fold>
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Swaps by stop">
+          <SwapsByStop plan={plan} result={result} />
+        </Fold>
+        <Fold
+          className="border-y border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="Where everything is on a day"
+        >
+          <WhereOnDay plan={plan} result={result} />
+        </Fold>
+      </div>
       {editing && (
         <Suspense fallback={null}>
           <PieceDialog
@@ -145,87 +180,5 @@ export default function Kit({ plan, result }: ScreenProps) {
         </Suspense>
       )}
     </section>
-  );
-}
-
-interface RowProps {
-  piece: Piece;
-  places: Places;
-  points: readonly SwapPoint[];
-  frame: LineFrame;
-  preview: DragPreview | undefined;
-  onOpen: (piece: Piece) => void;
-}
-
-/** Drawn again only when the piece or the trail has changed, not with every new result. */
-const KitRow = memo(function KitRow({ piece, places, points, frame: { x, widthPx }, preview, onOpen }: RowProps) {
-  const { units } = places.trip;
-  return (
-    <div className="relative h-[23px] max-[719px]:h-[48px]" data-piece={piece.name}>
-      <div
-        className="absolute top-0 left-0 z-[1] flex h-[23px] items-center gap-1 pl-[18px]"
-        style={{ width: Math.max(gutterPx(widthPx), 200) - 6 }}
-      >
-        <button
-          className="min-w-0 flex-1 truncate text-left text-sm hover:underline"
-          title={`Edit ${piece.name}`}
-          onClick={() => onOpen(piece)}
-        >
-          {piece.name}
-          {piece.quantity > 1 && ` ×${piece.quantity}`}
-          {piece.wear === "worn" && <span className="text-muted"> worn</span>}
-        </button>
-        <FieldNumber
-          bare
-          className="w-[60px]"
-          path="kit.massG"
-          label={`Mass of ${piece.name}`}
-          value={piece.massG}
-          units={units}
-          onCommit={(massG) =>
-            setRow("kit", piece.id, `${piece.name}: ${quantity("smallMass", massG, units)}`, { massG })
-          }
-        />
-      </div>
-      <KitLane {...{ places, piece, points, x, preview }} />
-    </div>
-  );
-});
-
-function BaseWeights({
-  plan,
-  result,
-  hikerIndex,
-  legIndex,
-  frame: { x, domain },
-}: ScreenProps & { hikerIndex: number; legIndex: number; frame: LineFrame }) {
-  const units = plan.trip.units;
-  return (
-    <div className="sticky bottom-0 z-10 h-[30px] border-t border-rule bg-paper text-sm" data-testid="base-weights">
-      <span className="absolute left-[18px] top-1 font-bold max-[719px]:hidden">
-        Base weight, {unitSymbol("mass", units)}
-      </span>
-      <span className="absolute left-[18px] top-1 font-bold min-[720px]:hidden">
-        Base weight, leg {legIndex + 1}:{" "}
-        {quantity("mass", result.legs[legIndex]!.hikers[hikerIndex]!.kit.baseKg, units)}
-      </span>
-      {result.legs.map((leg, i) => {
-        const middle = (leg.fromM + leg.toM) / 2;
-        if (middle < domain[0] || middle > domain[1]) return null;
-        const text = figure("mass", leg.hikers[hikerIndex]!.kit.baseKg, units);
-        const changed = i > 0 && text !== figure("mass", result.legs[i - 1]!.hikers[hikerIndex]!.kit.baseKg, units);
-        return (
-          <button
-            key={leg.index}
-            onClick={() => select({ legIndex: leg.index })}
-            aria-label={`Base weight leg ${leg.index + 1}: ${text}`}
-            className={`figure absolute top-1 -translate-x-1/2 max-[719px]:hidden text-center ${changed ? "font-bold text-ink" : "text-muted"} ${leg.index === legIndex ? "text-pine! underline" : ""}`}
-            style={{ left: x(middle) }}
-          >
-            {text}
-          </button>
-        );
-      })}
-    </div>
   );
 }

@@ -1,8 +1,7 @@
 /** Devices, banks and cells, and where they stand on every leg. */
 import { Plus, X } from "lucide-react";
 import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
-import { addRow, removeRows, setRow } from "../../edit/rows.ts";
-import { edit } from "../../store/document.ts";
+import { addRow, editPart, removeRows, setRow } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
@@ -68,7 +67,7 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
 function Counting({ plan }: Pick<ScreenProps, "plan">) {
   const { charge } = plan;
   const set = (label: string, fields: Partial<Plan["charge"]>): void =>
-    void edit(label, (draft) => void Object.assign(draft.charge, fields));
+    editPart("charge", label, (charge) => void Object.assign(charge, fields));
   return (
     <div className="mb-2 flex flex-wrap gap-4">
       {plan.hikers.length > 1 && (

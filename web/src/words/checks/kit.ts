@@ -1,5 +1,7 @@
 import { postAndSendHome, useStop } from "../../mends/kit.ts";
 import { advice, mends } from "../../mends/mend.ts";
+import type { DemandKind } from "@gepack/core";
+import { ASKS_FOR, DEMAND_WORDS } from "../kit.ts";
 import { checkWords } from "./words.ts";
 
 export const kitWords = checkWords({
@@ -33,5 +35,14 @@ export const kitWords = checkWords({
     station: "kit",
     sentence: (check) => `No ${check.role} on this leg.`,
     mends: () => [advice("Add the piece, or move a span’s end.")],
+  },
+  "kit-uncovered": {
+    mark: "cover",
+    station: "kit",
+    sentence: (check, _say, at) =>
+      `${DEMAND_WORDS[check.demand as DemandKind]}: no piece for it${at}${check.legs > 1 ? ` and on ${check.legs - 1} more ${check.legs === 2 ? "leg" : "legs"}` : ""}.`,
+    mends: (check) => [
+      advice(`Take ${ASKS_FOR[check.demand as DemandKind]}, or lift the demand under Demands where you know better.`),
+    ],
   },
 });

@@ -1,0 +1,112 @@
+/** What the kit gives against what is asked of it: met or not, by which pieces; and what nobody asks for. */
+import type { Piece, Plan } from "../plan/schema.ts";
+import type { TripFigures } from "../result/result.ts";
+import type { Demand, DemandKind } from "./demands.ts";
+import { givesOf, type Give } from "./gives.ts";
+
+export interface Cover extends Demand {
+  /** In the unit of the demand where it is a figure of the kit (`night`, `pad`, `water`, `food-store`), else pieces. */
+  have: number;
+  isMet: boolean;
+  pieceIds: string[];
+}
+
+const SLACK = 0.05;
+
+/** Kinds that a piece meets by what it is good for. */
+const BY_GIVE: Partial<Record<DemandKind, Give>> = {
+  "warm-layer": "warm-layer",
+  rain: "rain",
+  sun: "sun",
+  traction: "traction",
+  axe: "axe",
+  snowshoes: "snowshoes",
+  insects: "insects",
+  light: "light",
+  papers: "papers",
+};
+
+/** Kinds that a piece meets by its role. */
+const BY_ROLE: Partial<Record<DemandKind, Piece["role"]>> = {
+  night: "bag",
+  pad: "pad",
+  shelter: "shelter",
+  "food-store": "hard-canister",
+  water: "bottle",
+};
+
+export function coverOf(plan: Plan, result: TripFigures, demands: readonly Demand[]): Cover[] {
+  const uses = usesOf(plan);
+  return demands.map((demand) => {
+    const { kind, legIndex, who, amount } = demand;
+    const row = result.legs[legIndex]!.hikers[who]!;
+    const serving = plan.kit.filter((piece, p) => {
+      const carrier = result.carrier[p * result.legs.length + legIndex]!;
+      // A bottle holds for who carries it, a tent for all who sleep in it.
+      const serves = kind === "water" ? carrier === who : serve(piece, plan, who) || kind === "shelter";
+      return carrier >= 0 && serves && uses[p]!.has(kind);
+    });
+    const found = (have: number, isMet: boolean): Cover => ({
+      ...demand,
+      have,
+      isMet,
+      pieceIds: serving.map(({ id }) => id),
+    });
+    switch (kind) {
+      case "night": {
+        const { bagC, extraK } = row.sleep;
+        const stands = row.warmth ? row.warmth.bagC - row.warmth.extraK : bagC === undefined ? NaN : bagC - extraK;
+        return Number.isNaN(stands) ? found(0, false) : found(stands, demand.byHand || stands <= amount + SLACK);
+      }
+      case "pad":
+        return found(row.sleep.padR, row.sleep.padR >= amount - SLACK && serving.length > 0);
+      case "water":
+        return found(row.kit.bottleL, row.kit.bottleL >= amount - SLACK);
+      case "food-store":
+        return found(row.kit.canisterL, row.kit.canisterL > 0);
+      default:
+        return found(serving.length, serving.length > 0);
+    }
+  });
+}
+
+/** What is carried and asked for by nobody on so many legs. */
+export interface Idle {
+  pieceId: string;
+  legs: number[];
+}
+
+/** Pieces that are only good for what comes and goes: carried on legs on which none of it is asked for. */
+export function idlePieces(plan: Plan, result: TripFigures, covers: readonly Cover[]): Idle[] {
+  const asked = new Set(covers.flatMap(({ legIndex, pieceIds }) => pieceIds.map((id) => `${id} ${legIndex}`)));
+  const uses = usesOf(plan);
+  return plan.kit.flatMap((piece, p) => {
+    const kinds = [...uses[p]!];
+    if (kinds.length === 0 || kinds.some((kind) => ALWAYS.includes(kind))) return [];
+    const legs = result.legs
+      .filter(({ index }) => result.carrier[p * result.legs.length + index]! >= 0 && !asked.has(`${piece.id} ${index}`))
+      .map(({ index }) => index);
+    return legs.length > 0 ? [{ pieceId: piece.id, legs }] : [];
+  });
+}
+
+/** A shell, a light and shelter are no dead weight on a dry leg; nor are bottles and bags, which are weighed elsewhere. */
+const ALWAYS: readonly DemandKind[] = ["rain", "light", "shelter", "water", "night", "pad", "papers"];
+
+/** By piece, the demands that it can meet. */
+export function usesOf({ kit }: Pick<Plan, "kit">): ReadonlySet<DemandKind>[] {
+  const kinds = (Object.keys(BY_GIVE) as DemandKind[]).concat(Object.keys(BY_ROLE) as DemandKind[]);
+  return kit.map((piece) => {
+    const gives = givesOf(piece);
+    const meets = (kind: DemandKind): boolean =>
+      (BY_GIVE[kind] !== undefined && gives.includes(BY_GIVE[kind])) ||
+      (BY_ROLE[kind] !== undefined && BY_ROLE[kind] === piece.role) ||
+      (kind === "night" && (piece.warmthK ?? 0) > 0);
+    return new Set(kinds.filter(meets));
+  });
+}
+
+/** Does a piece serve this hiker: the own ones, and those that are shared? */
+function serve(piece: Pick<Piece, "shared" | "ownerId">, { hikers }: Plan, who: number): boolean {
+  return piece.shared || piece.ownerId === hikers[who]!.id;
+}

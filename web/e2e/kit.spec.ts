@@ -1,0 +1,58 @@
+/** Kit: what is asked of it, swaps found by search, a piece typed in a line, where everything is. */
+import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+test("demands stand over the pieces; one is lifted and asked for again; swaps are found, taken and undone", async ({
+  page,
+}) => {
+  await openDemo(page, "/kit/?leg=11");
+  const demands = page.getByTestId("demands");
+  await expect(demands.getByText("Snow under foot")).toBeVisible();
+  await demands.getByRole("button", { name: /Soft snow/ }).click();
+  const panel = page.getByTestId("demand");
+  await expect(panel).toContainText("Not met: nothing in the kit. It wants snowshoes");
+  await panel.getByRole("button", { name: "Do not ask for it on this leg" }).click();
+  await expect(panel).toContainText("Lifted by hand");
+  await panel.getByRole("button", { name: "By the figures again" }).click();
+  await expect(panel).toContainText("Not met");
+
+  await page.getByText("Find swaps", { exact: true }).click();
+  await page.getByRole("button", { name: "Find swaps" }).click();
+  await expect(page.getByTestId("swaps-say")).toContainText("instead of", { timeout: 60_000 });
+  const found = page.getByRole("list", { name: "Swaps, piece by piece" });
+  const spikes = found.getByRole("listitem").filter({ hasText: "Ice axe" }).first();
+  await expect(spikes).toContainText("first for");
+  await page.getByRole("button", { name: /^Take all/ }).click();
+  await expect(page.getByTestId("swaps-say")).toHaveCount(0);
+  // They are what the search would find: asked again, it finds nothing to change.
+  await page.getByRole("button", { name: "Find swaps" }).click();
+  await expect(page.getByText("The spans are the best that there are")).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press("Control+z");
+  await page.getByText("Where everything is on a day").click();
+  await expect(page.getByLabel("Where everything is")).toContainText("At home");
+});
+
+test("an own trail on a phone: a piece typed in a line is weighed, found, and meets what it is for", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await station(page, "Kit");
+  const line = page.getByLabel("Add a piece in a line");
+  await line.fill("rain jacket");
+  await line.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("Type a name and a mass");
+  await line.fill("Rain jacket 7 oz");
+  await line.press("Enter");
+  await expect(page.getByLabel("Mass of Rain jacket")).toHaveValue("198");
+  const rain = page.getByTestId("demands").getByRole("button", { name: /^Rain/ });
+  await expect(rain).not.toContainText("open");
+  await line.fill("2 x Anvil 3 kg");
+  await line.press("Enter");
+  await expect(page.getByText("Anvil ×2")).toBeVisible();
+  await page.getByLabel("Show").selectOption("half a kilogram and more");
+  await expect(page.getByText("Anvil ×2")).toBeVisible();
+  await expect(page.getByLabel("Mass of Rain jacket")).toHaveCount(0);
+  await page.getByRole("searchbox", { name: "Find" }).fill("spoon");
+  await expect(page.getByText("No piece is like that.")).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

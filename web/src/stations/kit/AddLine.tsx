@@ -1,0 +1,40 @@
+/** A piece typed in one line: `fleece 241 g worn`. */
+import { useState } from "react";
+import type { Plan } from "@gepack/core";
+import { readPieceLine } from "../../edit/kit.ts";
+import { addRow } from "../../edit/rows.ts";
+
+export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
+  const [text, setText] = useState("");
+  const [problem, setProblem] = useState<string>();
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2 text-sm"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const read = readPieceLine(text, plan, hikerId);
+        if (typeof read === "string") return setProblem(read);
+        addRow("kit", `Add ${read.name}`, read);
+        setText("");
+        setProblem(undefined);
+      }}
+    >
+      <input
+        className="field w-[220px] border-rule!"
+        aria-label="Add a piece in a line"
+        placeholder="fleece 241 g worn"
+        value={text}
+        aria-invalid={problem !== undefined}
+        onChange={(event) => {
+          setText(event.target.value);
+          setProblem(undefined);
+        }}
+      />
+      {problem && (
+        <span role="alert" className="text-danger">
+          {problem}
+        </span>
+      )}
+    </form>
+  );
+}

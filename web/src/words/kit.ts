@@ -1,0 +1,152 @@
+/** Words for what is asked of the kit, and where its pieces are. */
+import type { Cover, Demand, DemandKind, Give, Plan, Whereabouts } from "@gepack/core";
+import { firstName, stopName } from "./names.ts";
+import type { Say } from "./say.ts";
+
+export const DEMAND_WORDS: Readonly<Record<DemandKind, string>> = {
+  night: "Coldest night",
+  pad: "Cold ground",
+  shelter: "Nights outside",
+  "warm-layer": "Cool evenings",
+  rain: "Rain",
+  sun: "Sun",
+  traction: "Snow under foot",
+  axe: "Steep snow",
+  snowshoes: "Soft snow",
+  insects: "Insects",
+  light: "Dark hours",
+  papers: "Permits",
+  "food-store": "Hard canister",
+  water: "Longest carry",
+};
+
+/** What would meet it. */
+export const ASKS_FOR: Readonly<Record<DemandKind, string>> = {
+  night: "a warmer bag, or a liner or jacket worn in it",
+  pad: "a thicker pad, or a second one",
+  shelter: "a tent or tarp",
+  "warm-layer": "a warm layer to sit in",
+  rain: "a rain shell",
+  sun: "a hat, glasses or cream",
+  traction: "spikes",
+  axe: "an ice axe, and the skill to use it",
+  snowshoes: "snowshoes, or frozen mornings",
+  insects: "a head net or repellent",
+  light: "a headlamp",
+  papers: "the permit’s papers",
+  "food-store": "a hard canister",
+  water: "more bottles",
+};
+
+export const GIVE_WORDS: Readonly<Record<Give, string>> = {
+  rain: "keeps rain off",
+  wind: "keeps wind off",
+  sun: "keeps sun off",
+  "warm-layer": "warm layer",
+  traction: "grips on snow",
+  axe: "ice axe",
+  snowshoes: "snowshoes",
+  insects: "against insects",
+  light: "light",
+  papers: "papers",
+  deterrent: "against animals",
+};
+
+/** The figure of a demand, as short as a cell of a lane is. */
+export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "amount" | "byHand">, say: Say): string {
+  if (byHand) return "by hand";
+  switch (kind) {
+    case "night":
+    case "warm-layer":
+      return say.C(amount);
+    case "pad":
+      return say.R(amount);
+    case "water":
+    case "food-store":
+      return say.L(amount);
+    case "traction":
+    case "axe":
+    case "snowshoes":
+      return say.way(amount);
+    case "rain":
+      return say.number(amount, 1);
+    case "sun":
+    case "insects":
+    case "papers":
+    case "shelter":
+    case "light":
+      return say.number(amount);
+  }
+}
+
+/** The unit of a kind's figures, for the head of its lane. */
+export function demandUnit(kind: DemandKind, say: Say): string {
+  const words = demandFigure({ kind, amount: 1, byHand: false }, say);
+  return words.replace(/[\d.,−\s]/g, "");
+}
+
+/** The bare figure, where its unit stands at the head. */
+export function demandNumber(demand: Pick<Demand, "kind" | "amount" | "byHand">, say: Say): string {
+  return demand.byHand ? "✓" : demandFigure(demand, say).replace(/[^\d.,−]/g, "");
+}
+
+/** One demand with what meets it, as a sentence. */
+export function coverSentence(cover: Cover, plan: Plan, say: Say): string {
+  const names = cover.pieceIds.map((id) => plan.kit.find((piece) => piece.id === id)?.name ?? id);
+  const by = names.length === 0 ? "nothing in the kit" : names.join(", ");
+  const have = haveFigure(cover, say);
+  if (cover.isMet) return `Met by ${by}${have}.`;
+  return `Not met: ${by}${have}. It wants ${ASKS_FOR[cover.kind]}.`;
+}
+
+function haveFigure({ kind, have, pieceIds }: Cover, say: Say): string {
+  if (pieceIds.length === 0) return "";
+  switch (kind) {
+    case "night":
+      return `, good to ${say.C(have)}`;
+    case "pad":
+      return `, ${say.R(have)}`;
+    case "water":
+    case "food-store":
+      return `, ${say.L(have)}`;
+    default:
+      return "";
+  }
+}
+
+/** What a figure in a demand's lane stands for. */
+export const FIGURE_NOTES: Readonly<Record<DemandKind, string>> = {
+  night: "the night that the kit is judged by, at the leg’s coldest camp",
+  pad: "R wanted on that night’s ground",
+  shelter: "nights without a bed",
+  "warm-layer": "mean of the leg’s coldest day",
+  rain: "wet days to expect",
+  sun: "ultraviolet index at noon, at most",
+  traction: "walked on snow; a slope that nobody has told is taken for steep",
+  axe: "walked on snow; a slope that nobody has told is taken for steep",
+  snowshoes: "on soft snow",
+  insects: "level, 0 to 3",
+  light: "nights outside",
+  papers: "stretches with a permit",
+  "food-store": "of food, where rules want it locked away",
+  water: "the largest carry",
+};
+
+export function whereWords(where: Whereabouts, plan: Plan): string {
+  switch (where.place) {
+    case "pack": {
+      const hiker = plan.hikers.find(({ id }) => id === where.hikerId);
+      return hiker && plan.hikers.length > 1 ? `with ${firstName(hiker)}` : "in the pack";
+    }
+    case "home":
+      return "at home";
+    case "waits":
+      return `waits at ${stopName(plan, where.stopId)}`;
+    case "not-bought":
+      return `to be bought at ${stopName(plan, where.stopId)}`;
+    case "handed-over":
+      return `handed over at ${stopName(plan, where.stopId)}`;
+    case "thrown-away":
+      return `left behind at ${stopName(plan, where.stopId)}`;
+  }
+}
