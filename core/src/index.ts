@@ -237,3 +237,6 @@ export { givesOf, guessGives, type Give } from "./cover/gives.ts";
 export { isMovable, type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
 export { MOST_SWAP_ROUNDS, swapRounds, type FoundSwaps } from "./cover/swapRounds.ts";
 export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } from "./cover/whereabouts.ts";
+export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";
+export { kitWeights, type GroupWeight, type KitWeights } from "./cover/weights.ts";
+export { kitTableRows, readKitTable, type KitTable, type NewPieces } from "./file/kitTable.ts";

@@ -56,3 +56,35 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await expect(page.getByText("No piece is like that.")).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test("a kit list of any columns is read with what is wrong said, shared out fairly, and ticked while packing", async ({
+  page,
+}) => {
+  await openDemo(page, "/kit/?leg=1");
+  const rows = "Item,Category,Weight (oz),Qty\nWool hat,Layers,1.6,1\nTotal,,1.6,\nRock,Odd,9 stone,1\n";
+  await page.getByTestId("kit-file").setInputFiles(asFile("list.csv", rows, "text/csv"));
+  const preview = page.getByTestId("kit-preview");
+  await expect(preview).toContainText("1 piece, Wool hat 45 g");
+  await expect(preview).toContainText("line 3: “Total” is taken for a total and passed over.");
+  await expect(preview).toContainText("line 4: “stone” is no unit of mass. Use g, kg, oz or lb.");
+  await preview.getByRole("button", { name: "Take 1 piece" }).click();
+  await expect(page.getByLabel("Mass of Wool hat")).toHaveValue("45");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByLabel("Mass of Wool hat")).toHaveCount(0);
+
+  await page.getByText("Share fairly", { exact: true }).click();
+  const changes = page.getByRole("list", { name: "Pieces that change hands" });
+  await expect(changes.getByRole("listitem").first()).toBeVisible();
+  await page.getByRole("button", { name: "Share so on the whole hike" }).click();
+  await expect(page.getByText("It could not be shared more fairly.")).toBeVisible();
+
+  await page.getByText("What it weighs", { exact: true }).click();
+  await expect(page.getByText("Skin-out: body bare to pack full")).toBeVisible();
+  await page.getByText("Packing list", { exact: true }).click();
+  const shelter = page.getByRole("region", { name: "To pack: Sleep" });
+  await shelter.getByRole("checkbox").first().check();
+  await expect(page.getByText(/^1 of \d+ packed for leg 1/)).toBeVisible();
+  await page.reload();
+  await page.getByText("Packing list", { exact: true }).click();
+  await expect(page.getByText(/^1 of \d+ packed for leg 1/)).toBeVisible();
+});

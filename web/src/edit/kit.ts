@@ -31,6 +31,18 @@ export function takeSwaps(changes: readonly PieceSwap[], label: string): void {
   });
 }
 
+/** Others carry these pieces, wherever they are carried, in one step. */
+export function takeCarriers(changes: readonly { pieceId: string; carrierId: string }[], label: string): void {
+  void edit(label, ({ kit }) => {
+    for (const { pieceId, carrierId } of changes) {
+      const piece = kit.find(({ id }) => id === pieceId);
+      if (!piece) continue;
+      piece.carrierId = carrierId;
+      for (const span of piece.spans) delete span.carrierId;
+    }
+  });
+}
+
 /** `fleece 241 g worn`, `2 x bottle 38g`, `quilt 1 lb 8 oz`: how many, a name, a mass, and `worn` where it is. */
 export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece | string {
   const text = line.trim();

@@ -59,3 +59,8 @@ export async function saveXlsx(name: string, sheets: readonly Sheet[]): Promise<
 function widthOf(cells: readonly Cell[]): number {
   return Math.min(60, Math.max(8, ...cells.map((cell) => String(cell ?? "").length + 2)));
 }
+
+/** A figure as a spreadsheet counts with it; text stays text. */
+export function asNumber(cell: string): string | number {
+  return cell !== "" && Number.isFinite(Number(cell)) ? Number(cell) : cell;
+}

@@ -81,6 +81,7 @@ export interface Calculator {
   locateOn: (args: JobArgs<"locateOn">) => Promise<JobAnswer<"locateOn">>;
   simulateOn: (args: JobArgs<"simulateOn">) => Promise<JobAnswer<"simulateOn">>;
   readFoods: (args: JobArgs<"readFoods">) => Promise<JobAnswer<"readFoods">>;
+  readKit: (args: JobArgs<"readKit">) => Promise<JobAnswer<"readKit">>;
   fillBag: (args: JobArgs<"fillBag">) => Promise<JobAnswer<"fillBag">>;
   plane: (args: JobArgs<"plane">) => Promise<JobAnswer<"plane">>;
   readPlan: (args: JobArgs<"readPlan">) => Promise<JobAnswer<"readPlan">>;
@@ -158,7 +159,9 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     let withTracks = false;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const key = await giveTrail(side(), "side", withTracks);
-      const options: JobOptions = { signal, onProgress: (_, detail) => onFigures(detail as Figures) };
+      // That it has begun comes without figures.
+      const onProgress: JobOptions["onProgress"] = (_, detail) => detail !== undefined && onFigures(detail as Figures);
+      const options: JobOptions = { signal, onProgress };
       if ((await run(key, options)) === "done") return;
       withTracks = true;
     }
@@ -204,6 +207,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     locateOn: (args) => side().job("locateOn", args),
     simulateOn: (args) => side().job("simulateOn", args),
     readFoods: (args) => side().job("readFoods", args),
+    readKit: (args) => side().job("readKit", args),
     fillBag: (args) => side().job("fillBag", args),
     plane: (args) => side().job("plane", args),
     readPlan: (args) => side().job("readPlan", args),

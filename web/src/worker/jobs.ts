@@ -13,6 +13,7 @@ import {
   locate,
   mendTracks,
   readFoodTable,
+  readKitTable,
   refused,
   searchStops,
   Session,
@@ -23,8 +24,9 @@ import {
   sweepStarts,
   switchOffs,
   waysThere,
-  type BankLegs,
-  type FoundSwaps,
+  type KitTable,
+  type NewPieces,
+  type Problem,
   type Basis,
   type ClimateStation,
   type Filled,
@@ -33,28 +35,23 @@ import {
   type Goal,
   type Hiker,
   type Impossible,
-  type WayThere,
   type CoarseRow,
   type CoarseTrack,
   type Located,
-  type MenuOnHike,
   type OwnWord,
   type Plane,
   type PlanePlan,
   type PartChoice,
   type Plan,
   type PlanFile,
+  type PlanResult,
   type Portion,
   type Profile,
   type Question,
   type Reading,
   type SchoolFigures,
-  type SearchEvent,
   type SeaWord,
   type SortedKind,
-  type StartFigures,
-  type StopChoice,
-  type SwitchedOff,
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
@@ -97,6 +94,11 @@ export interface ComputeAnswer {
   profile: Profile | undefined;
 }
 
+/** A document, the trail it is on by its key, and what else is asked. */
+type OnTrail<Asked = unknown> = Asked & { plan: Plan; key: string };
+
+const outOf = (all: number) => (_: unknown, count: number) => count / Math.max(1, all);
+
 /** `beat` says that the worker lives, to who waits for it. */
 export function createJobs(beat?: () => void) {
   const session = new Session(beat);
@@ -109,6 +111,44 @@ export function createJobs(beat?: () => void) {
     plan = { ...plan, ...parts } as Plan;
     return plan;
   };
+
+  const compute = (other: Plan): PlanResult => session.compute(other);
+
+  /**
+   * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` asks for the
+   * trail first. How far it is by a row and the number of rows so far; undefined leaves it where it was.
+   */
+  const told = async <Row>(
+    { plan: given, key }: OnTrail,
+    { progress, breathe }: JobControl,
+    rows: () => Iterable<Row>,
+    fractionOf: (row: Row, count: number) => number | undefined,
+  ): Promise<"done" | "no-trail"> => {
+    if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
+    let fraction = 0;
+    let count = 0;
+    progress(0);
+    await breathe();
+    for (const row of rows()) {
+      fraction = fractionOf(row, ++count) ?? fraction;
+      progress(fraction, row);
+      await breathe();
+    }
+    return "done";
+  };
+
+  const compareMany = ({
+    plan: given,
+    hikerId,
+    questions,
+  }: {
+    plan: Plan;
+    hikerId: string;
+    questions: readonly Question[];
+  }) =>
+    function* (): Generator<SchoolFigures> {
+      for (const question of questions) yield* compareSchools(given, hikerId, question, compute);
+    };
 
   return {
     /** Takes a trail; computing on it is asked for with its key. */
@@ -145,141 +185,61 @@ export function createJobs(beat?: () => void) {
       return { result: toWire(result), profileId, profile: hasProfile === profileId ? undefined : profile };
     },
 
-    /** Every school of the questions, one whole plan each; figures come one by one as detail of the progress. */
-    async compareSchools(
-      {
-        plan: given,
-        key,
-        hikerId,
-        questions,
-      }: { plan: Plan; key: string; hikerId: string; questions: readonly Question[] },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      const runs = questions.map((question) =>
-        compareSchools(given, hikerId, question, (other) => session.compute(other)),
-      );
-      for (const [i, run] of runs.entries())
-        for (const figures of run) {
-          progress(i / runs.length, figures satisfies SchoolFigures);
-          await breathe();
-        }
-      return "done";
-    },
+    /** Every school of the questions, one whole plan each. */
+    compareSchools: (asked: OnTrail<{ hikerId: string; questions: readonly Question[] }>, control: JobControl) =>
+      told(
+        asked,
+        control,
+        compareMany(asked),
+        ({ question }) => asked.questions.indexOf(question) / asked.questions.length,
+      ),
 
-    /** The plan with other first days; figures come one by one as detail of the progress. */
-    async sweepStarts(
-      { plan: given, key, dates }: { plan: Plan; key: string; dates: readonly string[] },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      for (const figures of sweepStarts(given, dates, (other) => session.compute(other))) {
-        progress(++done / dates.length, figures satisfies StartFigures);
-        await breathe();
-      }
-      return "done";
-    },
+    /** The plan with other first days. */
+    sweepStarts: (asked: OnTrail<{ dates: readonly string[] }>, control: JobControl) =>
+      told(asked, control, () => sweepStarts(asked.plan, asked.dates, compute), outOf(asked.dates.length)),
 
-    /** The plan with each menu eaten everywhere; figures come one by one as detail of the progress. */
-    async compareMenus(
-      { plan: given, key, hikerId }: { plan: Plan; key: string; hikerId: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      for (const figures of compareMenus(given, hikerId, (other) => session.compute(other))) {
-        progress(++done / given.menus.length, figures satisfies MenuOnHike);
-        await breathe();
-      }
-      return "done";
-    },
+    /** The plan with each menu eaten everywhere. */
+    compareMenus: (asked: OnTrail<{ hikerId: string }>, control: JobControl) =>
+      told(asked, control, () => compareMenus(asked.plan, asked.hikerId, compute), outOf(asked.plan.menus.length)),
 
-    /** Each bank left at home; what is missing then comes one by one as detail of the progress. */
-    async bankLegs(
-      { plan: given, key }: { plan: Plan; key: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      for (const row of bankLegs(given, session.compute(given), (other) => session.compute(other))) {
-        progress(++done / (given.devices.length + 1), row satisfies BankLegs);
-        await breathe();
-      }
-      return "done";
-    },
+    /** Each bank left at home; what is missing then. */
+    bankLegs: (asked: OnTrail, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => bankLegs(asked.plan, compute(asked.plan), compute),
+        outOf(asked.plan.devices.length + 1),
+      ),
 
-    /** Spans that meet every demand with the least carried; what each round finds comes as detail of the progress. */
-    async searchSwaps(
-      { plan: given, key }: { plan: Plan; key: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      progress(0);
-      await breathe();
-      for (const found of swapRounds(given, session.compute(given), (other) => session.compute(other))) {
-        progress(++done / MOST_SWAP_ROUNDS, found satisfies FoundSwaps);
-        await breathe();
-      }
-      return "done";
-    },
+    /** Spans that meet every demand with the least carried; what each round finds. */
+    searchSwaps: (asked: OnTrail, control: JobControl) =>
+      told(asked, control, () => swapRounds(asked.plan, compute(asked.plan), compute), outOf(MOST_SWAP_ROUNDS)),
 
-    /** Devices given up one after the other; steps come one by one as detail of the progress. */
-    async switchOffs(
-      { plan: given, key }: { plan: Plan; key: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      for (const step of switchOffs(given, (other) => session.compute(other))) {
-        progress(++done / (given.devices.length + 1), step satisfies SwitchedOff);
-        await breathe();
-      }
-      return "done";
-    },
+    /** Devices given up one after the other. */
+    switchOffs: (asked: OnTrail, control: JobControl) =>
+      told(asked, control, () => switchOffs(asked.plan, compute), outOf(asked.plan.devices.length + 1)),
 
-    /** What it takes to be somewhere by a date; ways come one by one. */
-    async waysThere(
-      { plan: given, key, goal }: { plan: Plan; key: string; goal: Goal },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let done = 0;
-      for (const way of waysThere(given, goal, (other) => session.compute(other))) {
-        progress(++done / WAYS, way satisfies WayThere);
-        await breathe();
-      }
-      return "done";
-    },
+    /** What it takes to be somewhere by a date. */
+    waysThere: (asked: OnTrail<{ goal: Goal }>, control: JobControl) =>
+      told(asked, control, () => waysThere(asked.plan, asked.goal, compute), outOf(WAYS)),
 
-    /** Sets of stops; what the search tells comes as detail of the progress. */
-    async searchStops(
-      { plan: given, key }: { plan: Plan; key: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      let fraction = 0;
-      for (const event of searchStops(session, given)) {
-        if (event.kind === "progress") ({ fraction } = event);
-        progress(fraction, event satisfies SearchEvent);
-        await breathe();
-      }
-      return "done";
-    },
+    /** Sets of stops, and how far the search is. */
+    searchStops: (asked: OnTrail, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => searchStops(session, asked.plan),
+        (event) => (event.kind === "progress" ? event.fraction : undefined),
+      ),
 
-    /** What one may do at a stop instead; choices come one by one. */
-    async stopChoices(
-      { plan: given, key, stopId }: { plan: Plan; key: string; stopId: string },
-      { progress, breathe }: JobControl,
-    ): Promise<"done" | "no-trail"> {
-      if (key !== trailKey || !session.hasTrail(given)) return "no-trail";
-      for (const choice of stopChoices(given, stopId, (other) => session.compute(other))) {
-        progress(0, choice satisfies StopChoice);
-        await breathe();
-      }
-      return "done";
-    },
+    /** What one may do at a stop instead. */
+    stopChoices: (asked: OnTrail<{ stopId: string }>, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => stopChoices(asked.plan, asked.stopId, compute),
+        () => 0,
+      ),
 
     /** One's own pace out of recorded walks. */
     readPast(args: { files: readonly NamedFile[]; hiker: Hiker }, control: JobControl): Promise<PastReading> {
@@ -325,21 +285,16 @@ export function createJobs(beat?: () => void) {
 
     /** Foods out of a table. */
     async readFoods({ file, name, basis }: NamedFile & { basis?: Basis }): Promise<FoodTable> {
-      const { readTable } = await import("./readTable.ts");
-      const table = await readTable({ file, name });
-      if (!table?.value)
-        return {
-          foods: [],
-          basis: basis ?? "per-100",
-          problems: table?.problems ?? [
-            {
-              severity: "error",
-              place: name,
-              sentence: "This is no table: a CSV or a spreadsheet with a line of heads is read.",
-            },
-          ],
-        };
-      return readFoodTable(table.value.rows, () => `food-${crypto.randomUUID()}`, basis);
+      const table = await tableRows({ file, name });
+      if ("problems" in table) return { foods: [], basis: basis ?? "per-100", problems: table.problems };
+      return readFoodTable(table.rows, () => `food-${crypto.randomUUID()}`, basis);
+    },
+
+    /** Pieces of kit out of a table. */
+    async readKit({ file, name, ...made }: NamedFile & Omit<NewPieces, "idOf">): Promise<KitTable> {
+      const table = await tableRows({ file, name });
+      if ("problems" in table) return { pieces: [], problems: table.problems };
+      return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() });
     },
 
     /** A bag filled within its limits. */
@@ -393,6 +348,15 @@ export function createJobs(beat?: () => void) {
       return readPlan(doc);
     },
   };
+}
+
+/** The rows of a table, its heads first; or why it is none. */
+async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {
+  const { readTable } = await import("./readTable.ts");
+  const table = await readTable(given);
+  if (table?.value) return { rows: table.value.rows };
+  const sentence = "This is no table: a CSV or a spreadsheet with a line of heads is read.";
+  return { problems: table?.problems ?? [{ severity: "error", place: given.name, sentence }] };
 }
 
 export type Jobs = ReturnType<typeof createJobs>;

@@ -18,6 +18,9 @@ import { BaseWeights } from "./BaseWeights.tsx";
 import { DemandLanes } from "./DemandLanes.tsx";
 import { DemandPanel } from "./DemandPanel.tsx";
 import { isShown, PieceFilter, type Filter } from "./PieceFilter.tsx";
+import { KitImport } from "./KitImport.tsx";
+import { Sharing } from "./Sharing.tsx";
+import { CheckListOfKit, Weights } from "./Weights.tsx";
 import { KitRow } from "./KitRow.tsx";
 import { SwapPanel } from "./SwapPanel.tsx";
 import { useCover } from "./useCover.ts";
@@ -61,6 +64,7 @@ export default function Kit({ plan, result }: ScreenProps) {
           <Plus size={15} aria-hidden="true" /> Add piece
         </button>
         <AddLine plan={plan} hikerId={hiker.id} />
+        <KitImport plan={plan} hikerId={hiker.id} />
         <label className="flex items-center gap-1.5 text-sm">
           <input type="checkbox" checked={everyone} onChange={(event) => setEveryone(event.target.checked)} />{" "}
           Everyone’s kit
@@ -159,6 +163,17 @@ export default function Kit({ plan, result }: ScreenProps) {
         </Fold>
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Swaps by stop">
           <SwapsByStop plan={plan} result={result} />
+        </Fold>
+        {plan.hikers.length > 1 && (
+          <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Share fairly">
+            <Sharing plan={plan} result={result} leg={leg} />
+          </Fold>
+        )}
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="What it weighs">
+          <Weights plan={plan} result={result} leg={leg} who={hikerIndex} />
+        </Fold>
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Packing list">
+          <CheckListOfKit plan={plan} result={result} leg={leg} who={hikerIndex} />
         </Fold>
         <Fold
           className="border-y border-rule py-2"

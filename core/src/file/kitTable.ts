@@ -1,0 +1,178 @@
+/**
+ * Kit out of a table with columns of anybody's, found by their heads: grams, ounces, pounds or kilograms, in the head,
+ * in a column of its own or beside the number; lines of totals are passed over, a line with a name alone is the group
+ * of those after it. Line by line: what does not read is said and left out. And the kit into a table.
+ */
+import { givesOf, guessGives } from "../cover/gives.ts";
+import { KG_PER_LB } from "../units/constants.ts";
+import { readNumber, tidyNumbers } from "../units/number.ts";
+import type { Problem } from "../units/problem.ts";
+import { pieceSchema, type Piece, type Plan } from "../plan/schema.ts";
+
+type Key = "name" | "group" | "mass" | "unit" | "quantity" | "worn" | "consumable" | "volume";
+
+/** The first that fits a head names its column. */
+const HEADS: readonly (readonly [Key, RegExp])[] = [
+  ["unit", /^units?$|^einheit$/i],
+  ["quantity", /qty|quantity|count|how many|pieces|anzahl|^n$|^#$/i],
+  ["worn", /^worn/i],
+  ["consumable", /consum/i],
+  ["group", /group|category|categorie|type|section|gruppe/i],
+  ["mass", /weight|mass|gewicht|poids|peso|\bg\b|\boz\b|\bgrams?\b|\bkg\b|\blbs?\b/i],
+  ["volume", /litre|liter|volume/i],
+  ["name", /name|item|piece|article|gear|what|gegenstand/i],
+];
+
+const GRAMS: Readonly<Record<string, number>> = {
+  g: 1,
+  gram: 1,
+  grams: 1,
+  kg: 1000,
+  oz: (KG_PER_LB * 1000) / 16,
+  ounce: (KG_PER_LB * 1000) / 16,
+  ounces: (KG_PER_LB * 1000) / 16,
+  lb: KG_PER_LB * 1000,
+  lbs: KG_PER_LB * 1000,
+  pound: KG_PER_LB * 1000,
+  pounds: KG_PER_LB * 1000,
+};
+
+export interface KitTable {
+  pieces: Piece[];
+  problems: Problem[];
+}
+
+/** Whose it is, and where it is carried until somebody says otherwise. */
+export interface NewPieces {
+  idOf: () => string;
+  hikerId: string;
+  fromStopId: string;
+  toStopId: string;
+}
+
+const MOST_ROWS = 2000;
+const MOST_TOLD = 12;
+const MOST_G = 50_000;
+const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
+const YES = /^(y|yes|true|1|x|✓|worn|consumable|ja)$/i;
+
+export function readKitTable(rows: readonly (readonly string[])[], made: NewPieces): KitTable {
+  const [heads = [], ...body] = rows;
+  const problems: Problem[] = [];
+  const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
+    if (problems.length < MOST_TOLD) problems.push({ severity, place, sentence });
+  };
+  const columns = columnsOf(heads);
+  if (columns.name === undefined || columns.mass === undefined) {
+    say(
+      "line 1",
+      "The first line has to name the columns: one with the name, and one with the mass or weight. Allowed besides: group, unit, quantity, worn, consumable, volume.",
+    );
+    return { pieces: [], problems };
+  }
+  const headUnit = Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns.mass!] ?? ""));
+  const pieces: Piece[] = [];
+  let group = "";
+  for (const [i, row] of body.slice(0, MOST_ROWS).entries()) {
+    const cell = (key: Key): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
+    const name = cell("name");
+    const mass = cell("mass");
+    const place = `line ${i + 2}`;
+    if (name === "" && mass === "") continue;
+    if (TOTAL.test(name) || (name === "" && mass !== "")) {
+      say(place, `“${name || mass}” is taken for a total and passed over.`, "note");
+      continue;
+    }
+    if (mass === "") {
+      if (columns.group === undefined) group = name;
+      else say(place, `“${name.slice(0, 40)}” has no mass.`);
+      continue;
+    }
+    const grams = gramsOf(mass, cell("unit"), headUnit);
+    if (typeof grams === "string") {
+      say(place, grams);
+      continue;
+    }
+    if (grams === 0) say(place, `“${name.slice(0, 40)}” weighs nothing: it is taken as it is, to be weighed.`, "note");
+    if (pieces.some((piece) => piece.name === name))
+      say(place, `“${name.slice(0, 40)}” is there already: both are taken.`, "note");
+    const [count] = readNumber(tidyNumbers(cell("quantity")));
+    const [volumeL] = readNumber(tidyNumbers(cell("volume").replace(/[^\d.,]/g, "")));
+    const gives = guessGives(name);
+    pieces.push(
+      pieceSchema.parse({
+        id: made.idOf(),
+        name: name.slice(0, 200),
+        group: (columns.group === undefined ? group : cell("group")) || "Other",
+        massG: grams,
+        quantity: count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count))),
+        wear: YES.test(cell("worn")) ? "worn" : YES.test(cell("consumable")) ? "consumable" : "packed",
+        volumeL: volumeL === undefined ? 0 : Math.min(150, Math.max(0, volumeL)),
+        ownerId: made.hikerId,
+        carrierId: made.hikerId,
+        ...(gives.length > 0 ? { gives } : {}),
+        spans: [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
+      }),
+    );
+  }
+  if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, `Only the first ${MOST_ROWS} lines are read.`);
+  return { pieces, problems };
+}
+
+function columnsOf(heads: readonly string[]): Partial<Record<Key, number>> {
+  const columns: Partial<Record<Key, number>> = {};
+  for (const [i, head] of heads.entries()) {
+    const key = HEADS.find(([, words]) => words.test(head.trim()))?.[0];
+    if (key && columns[key] === undefined) columns[key] = i;
+  }
+  return columns;
+}
+
+/** The unit beside the number goes first, then that of the line, then the head's; grams where nobody says. */
+function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
+  const parts = [...tidyNumbers(cell).matchAll(/([-−+]?[\d.,]+)\s*([a-z]*)/giu)];
+  if (parts.length === 0) return `“${cell.slice(0, 30)}” is no mass.`;
+  let grams = 0;
+  for (const [, number, own] of parts) {
+    const unit = (own || rowUnit || headUnit || "g").toLowerCase();
+    const [value] = readNumber(number!);
+    const size = GRAMS[unit];
+    if (size === undefined) return `“${unit.slice(0, 12)}” is no unit of mass. Use g, kg, oz or lb.`;
+    if (value === undefined) return `“${cell.slice(0, 30)}” is no mass.`;
+    grams += value * size;
+  }
+  if (grams < 0 || grams > MOST_G) return `${cell.slice(0, 30)} is not between 0 and 50 kg.`;
+  return grams;
+}
+
+/** With heads in the first row; what the reader above understands among it. */
+export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (string | number)[][] {
+  const nameOf = (hikerId: string): string => hikers.find(({ id }) => id === hikerId)?.name ?? "";
+  const heads = [
+    "name", "group", "mass, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
+    "good for", "holds, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K",
+  ]; // prettier-ignore
+  const yes = (is: boolean): string => (is ? "yes" : "");
+  return [
+    heads,
+    ...kit.map((piece) => [
+      piece.name,
+      piece.group,
+      piece.massG,
+      piece.quantity,
+      yes(piece.wear === "worn"),
+      yes(piece.wear === "consumable"),
+      piece.volumeL,
+      nameOf(piece.ownerId),
+      nameOf(piece.carrierId),
+      yes(piece.shared),
+      piece.role ?? "",
+      givesOf(piece).join(" "),
+      piece.capacityL ?? "",
+      piece.comfortC ?? "",
+      piece.limitC ?? "",
+      piece.padR ?? "",
+      piece.warmthK ?? "",
+    ]),
+  ];
+}
