@@ -240,3 +240,4 @@ export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } fro
 export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";
 export { kitWeights, type GroupWeight, type KitWeights } from "./cover/weights.ts";
 export { kitTableRows, readKitTable, type KitTable, type NewPieces } from "./file/kitTable.ts";
+export { shoeWear, usedUp, type ShoeWear, type UsedUp } from "./cover/wear.ts";

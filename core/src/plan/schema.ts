@@ -33,7 +33,7 @@ import { fillSchema, menuChoiceSchema, menuSchema, pantryFoodSchema } from "./pa
 import { resupplySchema } from "./resupplySchema.ts";
 import { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
 import { routeSchema } from "./routeSchema.ts";
-import { amount, celsius, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
+import { amount, celsius, distance, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 export const unitsSchema = z.looseObject({
   distance: z.enum(["km", "mi"]).default("km"),
@@ -289,6 +289,11 @@ export const pieceSchema = z.looseObject({
   gives: z.array(z.enum(GIVES)).max(12).optional(),
   /** Whether a search may move its spans; by what it is good for where nobody says. */
   movable: z.boolean().optional(),
+  /** Shoes: metres of even trail that a pair lasts in the mean, and those before this hike. */
+  meanLifeM: distance(10_000_000).default(800_000),
+  wornM: distance(10_000_000).default(0),
+  /** Of what is used by the day. */
+  perDayG: amount("g", 0, 1000).optional(),
   /** Bottles and hard canisters: what they hold. */
   capacityL: amount("L", 0, 150).optional(),
   comfortC: celsius.optional(),
@@ -312,6 +317,8 @@ export const kitRulesSchema = z.looseObject({
   /** Of one piece sent one way: so much, and so much a kilogram. */
   movePrice: amount("money", 0, 10_000).default(4),
   movePricePerKg: amount("money", 0, 10_000).default(6),
+  /** That a pair of shoes may be worn out before the next is there. */
+  wearChance: fraction(0.001, 0.9).default(0.2),
   /** From a stop home and from home to a stop. */
   homeDays: whole("days", 0, 120).default(6),
   sendDays: whole("days", 0, 120).default(6),

@@ -27,6 +27,8 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
         ownerId: hikerId,
         carrierId: hikerId,
         shared: false,
+        meanLifeM: 800_000,
+        wornM: 0,
         ...piece,
         spans: [
           {

@@ -53,6 +53,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const spans = useFieldArray({ control, name: "spans" });
   const role = useWatch({ control, name: "role" });
   const name = useWatch({ control, name: "name" });
+  const wear = useWatch({ control, name: "wear" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
   const save = form.handleSubmit((filled) => {
@@ -148,6 +149,9 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                 <input type="checkbox" {...register("shared")} /> Shared by all
               </label>
               {(role === "bottle" || role === "hard-canister") && number("capacityL", "Holds")}
+              {role === "shoes" && number("meanLifeM", "A pair lasts in the mean")}
+              {role === "shoes" && number("wornM", "Walked in before")}
+              {wear === "consumable" && number("perDayG", "Used a day")}
               {role === "bag" && number("comfortC", "Comfort rating")}
               {role === "bag" && number("limitC", "Limit rating")}
               {role === "pad" && number("padR", "R-value")}

@@ -34,7 +34,14 @@ export function SwapsByStop({ plan, result }: Props) {
       onChoose={(id) => select({ legIndex: rows.find(({ stopId }) => stopId === id)!.legIndex })}
       columns={[
         { id: "stop", head: "stop", names: true, cell: ({ stopId }) => stopName(plan, stopId) },
-        { id: "day", head: "on", from: 561, cell: ({ legIndex }) => say.date(result.legs[legIndex]!.startDate) },
+        {
+          id: "day",
+          head: "on",
+          from: 561,
+          cell: ({ legIndex }) => (
+            <span className="whitespace-nowrap">{say.date(result.legs[legIndex]!.startDate)}</span>
+          ),
+        },
         { id: "comes", head: "comes", cell: ({ comes }) => names(comes) },
         { id: "goes", head: "goes", cell: ({ goes }) => names(goes) },
         {

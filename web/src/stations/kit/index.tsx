@@ -23,6 +23,7 @@ import { Sharing } from "./Sharing.tsx";
 import { CheckListOfKit, Weights } from "./Weights.tsx";
 import { KitRow } from "./KitRow.tsx";
 import { SwapPanel } from "./SwapPanel.tsx";
+import { Wear } from "./Wear.tsx";
 import { useCover } from "./useCover.ts";
 import { SwapsByStop, WhereOnDay } from "./Whereabouts.tsx";
 import { moveSpanEnd, nearestPoint, swapPoints, type DragPreview, type EndMark, type Places } from "./spans.ts";
@@ -171,6 +172,13 @@ export default function Kit({ plan, result }: ScreenProps) {
         )}
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="What it weighs">
           <Weights plan={plan} result={result} leg={leg} who={hikerIndex} />
+        </Fold>
+        <Fold
+          className="border-t border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="Shoes and what is used up"
+        >
+          <Wear plan={plan} result={result} />
         </Fold>
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Packing list">
           <CheckListOfKit plan={plan} result={result} leg={leg} who={hikerIndex} />

@@ -1,0 +1,96 @@
+/** Shoes and what is used up: how far they are worn, where the next should be, which tube runs out when. */
+import { shoeWear, usedUp, type Plan, type PlanResult, type ShoeWear, type UsedUp } from "@gepack/core";
+import { editPart } from "../../edit/rows.ts";
+import { RecordField } from "../../ui/FieldNumber.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { firstName, stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+}
+
+export function Wear({ plan, result }: Props) {
+  const say = sayIn(plan);
+  const shoes = shoeWear(plan, result);
+  const tubes = usedUp(plan, result);
+  const nameOf = (pieceId: string): string => plan.kit.find(({ id }) => id === pieceId)!.name;
+  const stopOf = (leg: number): string => stopName(plan, result.legs[leg]!.fromStopId);
+  return (
+    <div className="py-2 text-sm">
+      <div className="mb-2 max-w-[200px]">
+        <RecordField
+          of="kitRules"
+          path="wearChance"
+          label="Worn out before the next is there, in"
+          record={plan.kitRules}
+          units={plan.trip.units}
+          change={(label, recipe) => editPart("kitRules", label, recipe)}
+        />
+      </div>
+      {shoes.length === 0 ? (
+        <p className="text-muted">No shoes are listed: a piece that serves as shoes is followed here.</p>
+      ) : (
+        <Table<ShoeWear>
+          label="Shoes"
+          rows={shoes}
+          idOf={({ pieceId }) => pieceId}
+          columns={[
+            {
+              id: "name",
+              head: "shoes",
+              names: true,
+              cell: ({ pieceId, who }) => `${nameOf(pieceId)}, ${firstName(plan.hikers[who]!)}`,
+            },
+            {
+              id: "legs",
+              head: "legs",
+              cell: ({ fromLeg, toLeg }) => (fromLeg === toLeg ? fromLeg + 1 : `${fromLeg + 1}–${toLeg + 1}`),
+            },
+            {
+              id: "km",
+              head: "worn like, on even trail",
+              right: true,
+              cell: ({ kmEq, wornKm }) =>
+                `${say.way(1000 * kmEq)}${wornKm > 0 ? ` after ${say.way(1000 * wornKm)}` : ""}`,
+            },
+            {
+              id: "chance",
+              head: "worn out by then",
+              right: true,
+              cell: ({ chance }) => `${Math.max(1, Math.round(100 * chance))} in 100`,
+            },
+            {
+              id: "next",
+              head: "the next should be at",
+              cell: ({ changeAtLegs }) => (changeAtLegs.length === 0 ? "" : changeAtLegs.map(stopOf).join(", ")),
+            },
+          ]}
+        />
+      )}
+      {tubes.length > 0 && (
+        <Table<UsedUp>
+          label="Used by the day"
+          rows={tubes}
+          idOf={({ pieceId }) => pieceId}
+          columns={[
+            { id: "name", head: "used by the day", names: true, cell: ({ pieceId }) => nameOf(pieceId) },
+            { id: "days", head: "lasts", right: true, cell: ({ lastsDays }) => say.days(Math.floor(lastsDays)) },
+            {
+              id: "out",
+              head: "refill at",
+              cell: ({ runsOutOnLeg }) => (runsOutOnLeg === undefined ? "lasts" : stopOf(runsOutOnLeg)),
+            },
+            { id: "wanted", head: "would last with", right: true, cell: ({ wantedG }) => say.g(wantedG) },
+          ]}
+        />
+      )}
+      <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
+        Shoes by surface, body and pack; a life of 800 km in the mean is a judgement, and your own pairs know better:
+        set it in the piece. Pills and what you cannot do without: carry enough to the stop after the next, and take
+        medical advice.
+      </p>
+    </div>
+  );
+}
