@@ -241,3 +241,4 @@ export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";
 export { kitWeights, type GroupWeight, type KitWeights } from "./cover/weights.ts";
 export { kitTableRows, readKitTable, type KitTable, type NewPieces } from "./file/kitTable.ts";
 export { shoeWear, usedUp, type ShoeWear, type UsedUp } from "./cover/wear.ts";
+export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";

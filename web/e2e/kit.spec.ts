@@ -88,3 +88,24 @@ test("a kit list of any columns is read with what is wrong said, shared out fair
   await page.getByText("Packing list", { exact: true }).click();
   await expect(page.getByText(/^1 of \d+ packed for leg 1/)).toBeVisible();
 });
+
+test("a piece is laid on the simulated scale, settles, and what is told of it stays known", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  await page
+    .getByRole("button", { name: "Edit Ground sheet" })
+    .or(page.getByTitle("Edit Ground sheet"))
+    .first()
+    .click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByRole("button", { name: "Weigh it" }).click();
+  await expect(dialog.getByText("simulated scale")).toBeVisible();
+  await dialog.getByRole("button", { name: "Take it" }).click();
+  const mass = dialog.getByLabel("Mass of one");
+  await expect(mass).not.toHaveValue("88");
+  await expect(dialog.getByLabel("Weighed")).toBeChecked();
+  const weighed = await mass.inputValue();
+  await dialog.getByRole("button", { name: "Keep changes" }).click();
+  await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue(weighed);
+  await page.keyboard.press("Control+z");
+  await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue("88");
+});

@@ -156,3 +156,18 @@ test("GET /api/post is a simulated post office: days on the way, when to send, a
   expect(bad.status).toBe(400);
   expect(bad.body["detail"]).toMatch(/to is “moon”; use one of town.*distanceKm is “”.*arrives is “soon”/);
 });
+
+test("GET /api/scale is a simulated scale that settles; what is not on it is said", async ({ request }) => {
+  const asked = async (query: string) => {
+    const response = await request.get(`/api/scale?${query}`);
+    return { status: response.status(), body: (await response.json()) as Record<string, unknown> };
+  };
+  expect((await asked("name=Fleece&toldG=250")).body).toEqual({ simulated: true, grams: 0, settled: false });
+  const settled = (await asked("name=Fleece&toldG=250&elapsedMs=4000")).body;
+  expect(settled["settled"]).toBe(true);
+  expect(settled["grams"]).toBeGreaterThan(240);
+  expect(settled["grams"]).toBeLessThan(270);
+  const bad = await asked("name=Fleece&elapsedMs=-4");
+  expect(bad.status).toBe(400);
+  expect(bad.body["detail"]).toMatch(/toldG is missing.*elapsedMs is “-4”/);
+});

@@ -28,10 +28,12 @@ export interface Spells {
   carried: number[];
   kgKm: number;
   moves: number;
+  /** Nothing costs less; false where there was too much to look through. */
+  proven: boolean;
 }
 
-/** More pieces than these make more states than can be looked through. */
-export const MOST_TOGETHER = 12;
+/** More pieces than these make more sets than can be looked through. */
+export const MOST_TOGETHER = 11;
 
 interface State {
   carried: number;
@@ -42,48 +44,130 @@ interface State {
   before: State | undefined;
 }
 
-/** Undefined where no choice of moves gives every leg what is allowed on it. */
+/** So many states a leg at first, to know what there is to beat; and so many at most after. */
+const FIRST_WIDTH = 150;
+const MOST_STATES = 8000;
+const SAME = 1e-9;
+
+/**
+ * Undefined where no choice of moves gives every leg what is allowed on it. First what is still to come is found for
+ * every set, as if the post took no time: nothing costs less. Then a narrow look gives an answer, and a wide one with
+ * all states that could still beat it proves it, or finds the better one.
+ */
 export function leastSpells(problem: SpellProblem): Spells | undefined {
-  const { pieces, legKm, canMove, day, awayDays } = problem;
-  const sets = 1 << pieces.length;
-  const massKg = Float64Array.from({ length: sets }, (_, set) => sumOver(set, pieces, ({ massKg: kg }) => kg));
+  const legs = aheadOf(problem);
+  const narrow = walkLegs(problem, legs, Infinity, FIRST_WIDTH);
+  if (!narrow) {
+    const wide = walkLegs(problem, legs, Infinity, MOST_STATES);
+    return wide && toldOf(wide.best, wide.isWhole);
+  }
+  if (narrow.isWhole) return toldOf(narrow.best, true);
+  const wide = walkLegs(problem, legs, narrow.best.kgKm + SAME, MOST_STATES);
+  const better = wide && isBetter(wide.best, narrow.best) ? wide.best : narrow.best;
+  return toldOf(better, wide === undefined || wide.isWhole);
+}
+
+function toldOf(best: State, proven: boolean): Spells {
+  const carried: number[] = [];
+  for (let state: State | undefined = best; state; state = state.before) carried.unshift(state.carried);
+  return { carried, kgKm: best.kgKm, moves: best.moves, proven };
+}
+
+const isBetter = (a: State, b: State): boolean =>
+  a.kgKm < b.kgKm - SAME || (a.kgKm < b.kgKm + SAME && a.moves < b.moves);
+
+/** The sets allowed on a leg with what each costs from there on at the least, the cheapest first. */
+interface Ahead {
+  sets: { carried: number; ownKgKm: number; restKgKm: number }[];
+}
+
+function aheadOf({ pieces, legKm, canMove, allowed }: SpellProblem): Ahead[] {
+  const count = 1 << pieces.length;
+  const massKg = Float64Array.from({ length: count }, (_, set) => sumOver(set, pieces, ({ massKg: kg }) => kg));
+  const legs: Ahead[] = [];
+  /** From the beginning of the leg after, by what is carried on this one. */
+  let after = new Float64Array(count);
+  for (let leg = legKm.length - 1; leg >= 0; leg--) {
+    const here = new Float64Array(count).fill(Infinity);
+    const sets: Ahead["sets"] = [];
+    for (let carried = 0; carried < count; carried++) {
+      if (after[carried] === Infinity || !allowed(leg, carried)) continue;
+      const ownKgKm = massKg[carried]! * legKm[leg]!;
+      sets.push({ carried, ownKgKm, restKgKm: after[carried]! });
+      here[carried] = ownKgKm + after[carried]!;
+    }
+    legs.unshift({ sets: sets.sort((x, y) => x.ownKgKm + x.restKgKm - y.ownKgKm - y.restKgKm) });
+    // Moves are paid one by one, so that the cheapest way to every set is found a piece at a time.
+    if (canMove[leg])
+      for (const [p, { moveKgKm }] of pieces.entries())
+        for (let set = 0; set < count; set++) {
+          const other = set ^ (1 << p);
+          if (set & (1 << p)) continue;
+          const [without, with_] = [here[set]!, here[other]!];
+          here[set] = Math.min(without, with_ + moveKgKm);
+          here[other] = Math.min(with_, without + moveKgKm);
+        }
+    after = here;
+  }
+  return legs;
+}
+
+/** `isWhole` where no state was left out for want of room. */
+function walkLegs(
+  problem: SpellProblem,
+  legs: readonly Ahead[],
+  boundKgKm: number,
+  width: number,
+): { best: State; isWhole: boolean } | undefined {
+  const { pieces, canMove, day, awayDays } = problem;
+  const home = pieces.map(() => -1);
+  let isWhole = true;
   let states: State[] = [];
-  for (const [leg, km] of legKm.entries()) {
-    const sets = allowedOn(problem, leg);
-    const next = new Map<string, State>();
-    const offer = (state: State): void => {
+  for (const [leg, { sets }] of legs.entries()) {
+    const next = new Map<string, { state: State; leastKgKm: number }>();
+    const offer = (state: State, restKgKm: number): void => {
       const key = `${state.carried} ${state.since.join(" ")}`;
       const known = next.get(key);
-      if (!known || state.kgKm < known.kgKm - 1e-9) next.set(key, state);
+      if (!known || isBetter(state, known.state)) next.set(key, { state, leastKgKm: state.kgKm + restKgKm });
     };
     if (leg === 0)
-      for (const carried of sets)
-        offer({ carried, since: pieces.map(() => -1), kgKm: massKg[carried]! * km, moves: 0, before: undefined });
+      for (const { carried, ownKgKm, restKgKm } of sets)
+        offer({ carried, since: home, kgKm: ownKgKm, moves: 0, before: undefined }, restKgKm);
     for (const from of states) {
       // What has been away long enough is at home again, and free to come.
       const since = from.since.map((sent) => (sent >= 0 && day[leg]! - day[sent]! >= awayDays ? -1 : sent));
-      for (const carried of sets) {
+      for (const { carried, ownKgKm, restKgKm } of sets) {
+        // They come in the order of what they cost at the least.
+        if (from.kgKm + ownKgKm + restKgKm > boundKgKm) break;
         const moved = carried ^ from.carried;
         if (moved !== 0 && !canMove[leg]) continue;
-        if (pieces.some((_, p) => (carried & moved & (1 << p)) !== 0 && since[p]! >= 0)) continue;
-        offer({
-          carried,
-          since: since.map((sent, p) => ((moved & ~carried & (1 << p)) !== 0 && awayDays > 0 ? leg : sent)),
-          kgKm: from.kgKm + massKg[carried]! * km + sumOver(moved, pieces, ({ moveKgKm }) => moveKgKm),
-          moves: from.moves + bits(moved),
-          before: from,
-        });
+        if (moved !== 0 && since.some((sent, p) => sent >= 0 && (carried & moved & (1 << p)) !== 0)) continue;
+        const kgKm = from.kgKm + ownKgKm + sumOver(moved, pieces, ({ moveKgKm }) => moveKgKm);
+        if (kgKm + restKgKm > boundKgKm) continue;
+        const left = moved & ~carried;
+        const then = left === 0 || awayDays <= 0 ? since : since.map((sent, p) => (left & (1 << p) ? leg : sent));
+        offer({ carried, since: then, kgKm, moves: from.moves + bits(moved), before: from }, restKgKm);
       }
     }
-    states = [...next.values()];
+    const found = undominated([...next.values()].sort((a, b) => a.leastKgKm - b.leastKgKm));
+    if (found.length > width) isWhole = false;
+    states = found.slice(0, width).map(({ state }) => state);
     if (states.length === 0) return undefined;
   }
-  const best = states.reduce((a, b) =>
-    b.kgKm < a.kgKm - 1e-9 || (b.kgKm < a.kgKm + 1e-9 && b.moves < a.moves) ? b : a,
-  );
-  const carried: number[] = [];
-  for (let state: State | undefined = best; state; state = state.before) carried.unshift(state.carried);
-  return { carried, kgKm: best.kgKm, moves: best.moves };
+  return { best: states.reduce((a, b) => (isBetter(b, a) ? b : a)), isWhole };
+}
+
+/** Of two that carry the same, the dearer one goes where it has nothing at home sooner. */
+function undominated(found: readonly { state: State; leastKgKm: number }[]): { state: State; leastKgKm: number }[] {
+  const kept = new Map<number, State[]>();
+  return found.filter(({ state }) => {
+    const same = kept.get(state.carried) ?? [];
+    const isWorse = same.some(
+      (other) => !isBetter(state, other) && other.since.every((sent, p) => sent <= state.since[p]!),
+    );
+    if (!isWorse) kept.set(state.carried, [...same, state]);
+    return !isWorse;
+  });
 }
 
 /** What the spells cost as they are, moves that are not allowed among them. */
@@ -99,10 +183,6 @@ export function spellsCost(
       sumOver(moved, pieces, ({ moveKgKm }) => moveKgKm)
     );
   }, 0);
-}
-
-function allowedOn({ pieces, allowed }: SpellProblem, leg: number): number[] {
-  return Array.from({ length: 1 << pieces.length }, (_, set) => set).filter((set) => allowed(leg, set));
 }
 
 function sumOver(set: number, pieces: readonly SpellPiece[], of: (piece: SpellPiece) => number): number {

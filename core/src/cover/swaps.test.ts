@@ -92,6 +92,20 @@ describe("spans found by search", () => {
     expect(legsOf(changes.find(({ pieceId }) => pieceId === "liner")!.then)).toBe("1111");
   });
 
+  test("what is asked for by hand is met by anything of its kind", () => {
+    const kit = [
+      pieceOf("thin", 400, { role: "bag", comfortC: 15, spans: [] }),
+      pieceOf("Snowshoes", 1500, { spans: [] }),
+    ];
+    const demands = [
+      { kind: "snowshoes", fromStopId: "b", wanted: true },
+      { kind: "night", fromStopId: "b", wanted: true },
+    ];
+    const plan = planWith(kit, { kitRules: { demands, movePrice: 0, movePricePerKg: 0 }, stretches: [] });
+    const { changes } = search(plan);
+    expect(legsOf(changes.find(({ pieceId }) => pieceId === "Snowshoes")!.then)).toBe("0010");
+  });
+
   test("shell, light, shoes, what is worn and what one's own word holds stay", () => {
     const kit = [
       pieceOf("Rain jacket", 200),

@@ -204,6 +204,7 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
   swaps.nowMoney += moneyOf(now, moveMoney);
   swaps.thenMoney += moneyOf(found?.carried ?? now, moveMoney);
   if (!found) return;
+  if (!found.proven) swaps.proven = false;
   for (const [m, { piece }] of movers.entries()) {
     const on = (sets: readonly number[]): boolean[] => sets.map((set) => (set & (1 << m)) !== 0);
     const [isNow, then] = [on(now), on(found.carried)];
@@ -237,7 +238,7 @@ function requirementOf(plan: Plan, demand: Demand, movers: readonly Mover[], sta
   const ids = new Set(mine.map(({ piece }) => piece.id));
   const value = (carried: readonly Piece[]): number => valueOf(demand.kind, hiker.sleeper, [...stay, ...carried]);
   const all = value(mine.map(({ piece }) => piece));
-  const wanted = demand.byHand ? 1 : wantedOf(demand);
+  const wanted = wantedOf(demand);
   const possible = all >= wanted - SLACK;
   const limit = possible ? wanted : all;
   return {
@@ -250,8 +251,9 @@ function requirementOf(plan: Plan, demand: Demand, movers: readonly Mover[], sta
 
 const SLACK = 0.05;
 
-/** More is better, in every kind: nights as kelvins below zero. */
-function wantedOf({ kind, amount }: Demand): number {
+/** More is better, in every kind: nights as kelvins below zero. What is asked for by hand has no figure: anything will do. */
+function wantedOf({ kind, amount, byHand }: Demand): number {
+  if (byHand) return kind === "night" ? NO_BAG / 2 : kind === "pad" || kind === "water" ? 2 * SLACK : 1;
   if (kind === "night") return -amount;
   return kind === "pad" || kind === "water" ? amount : 1;
 }

@@ -278,6 +278,8 @@ export const pieceSchema = z.looseObject({
   massG: amount("g", 0, 50_000),
   quantity: whole("", 1, 200).default(1),
   measured: z.boolean().default(false),
+  /** Of one, as its maker tells it, where it was weighed since. */
+  toldG: amount("g", 0, 50_000).optional(),
   wear: z.enum(["packed", "worn", "consumable"]).default("packed"),
   volumeL: amount("L", 0, 150).default(0),
   ownerId: id,

@@ -1,5 +1,6 @@
 import { SEA_KM, simulatedNormals, type SeaWord } from "@gepack/core";
 import type { APIRoute } from "astro";
+import { askedOf } from "../../server/asked.ts";
 import { answer, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
@@ -10,16 +11,7 @@ export const GET: APIRoute = ({ request, url }) => {
   const sea = asked.get("sea") as SeaWord | null;
   if (sea !== null && !(sea in SEA_KM))
     return problem(400, "Not a place", `sea is “${sea.slice(0, 30)}”; use one of ${Object.keys(SEA_KM).join(", ")}.`);
-  const bad: string[] = [];
-  const number = (name: string, low: number, high: number, otherwise?: number): number => {
-    const text = asked.get(name);
-    const value = text === null ? otherwise : text.trim() === "" ? NaN : Number(text);
-    if (value !== undefined && value >= low && value <= high) return value;
-    bad.push(
-      `${name} is ${text === null ? "missing" : `“${text.slice(0, 30)}”`}; expected a number from ${low} to ${high}`,
-    );
-    return NaN;
-  };
+  const { number, bad } = askedOf(url);
   const place = {
     latDeg: number("latDeg", -90, 90),
     heightM: number("heightM", -430, 8900),

@@ -1,5 +1,6 @@
 import { dayNumber, isoOfDay, POST_PLACES, sendingDays, simulatedTransit, type PostPlace } from "@gepack/core";
 import type { APIRoute } from "astro";
+import { askedOf } from "../../server/asked.ts";
 import { answer, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
@@ -9,14 +10,7 @@ const LOST_FRACTION = 0.01;
 /** Simulated days of a parcel: `?to=village&distanceKm=300`; with `arrives=2027-06-18&holdDays=15` also when to send it. */
 export const GET: APIRoute = ({ request, url }) => {
   const asked = url.searchParams;
-  const bad: string[] = [];
-  const number = (name: string, low: number, high: number, otherwise: number): number => {
-    const text = asked.get(name);
-    const value = text === null ? otherwise : text.trim() === "" ? NaN : Number(text);
-    if (value >= low && value <= high) return value;
-    bad.push(`${name} is “${text?.slice(0, 30)}”; expected a number from ${low} to ${high}`);
-    return NaN;
-  };
+  const { number, bad } = askedOf(url);
   const to = asked.get("to") ?? "village";
   if (!(POST_PLACES as readonly string[]).includes(to))
     bad.push(`to is “${to.slice(0, 30)}”; use one of ${POST_PLACES.join(", ")}`);

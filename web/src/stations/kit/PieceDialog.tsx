@@ -18,8 +18,10 @@ import {
 import { addRow, editRow, removeRows } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
 import { GIVE_WORDS } from "../../words/kit.ts";
 import { ROLE_WORDS, SPAN_WORDS, WEAR_WORDS } from "../../words/spans.ts";
+import { Scale } from "./Scale.tsx";
 import type { SwapPoint } from "./spans.ts";
 
 interface Props {
@@ -53,6 +55,8 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const spans = useFieldArray({ control, name: "spans" });
   const role = useWatch({ control, name: "role" });
   const name = useWatch({ control, name: "name" });
+  const massG = useWatch({ control, name: "massG" });
+  const toldG = useWatch({ control, name: "toldG" });
   const wear = useWatch({ control, name: "wear" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
@@ -124,6 +128,17 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                 </datalist>
               </label>
               {number("massG", "Mass of one")}
+              <Scale
+                name={name}
+                toldG={toldG ?? massG}
+                say={sayIn(plan)}
+                onWeighed={(grams) => {
+                  const dirty = { shouldDirty: true } as const;
+                  form.setValue("toldG", toldG ?? massG, dirty);
+                  form.setValue("massG", grams, dirty);
+                  form.setValue("measured", true, dirty);
+                }}
+              />
               {number("quantity", "How many")}
               <Choice label="Where" {...register("wear")} options={Object.entries(WEAR_WORDS)} />
               {number("volumeL", "Space in the pack")}
@@ -145,6 +160,9 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   ...ROLES.map((value): [string, string] => [value, ROLE_WORDS[value]]),
                 ]}
               />
+              <label className="flex items-end gap-1.5 pb-1.5 text-sm">
+                <input type="checkbox" {...register("measured")} /> Weighed
+              </label>
               <label className="flex items-end gap-1.5 pb-1.5 text-sm">
                 <input type="checkbox" {...register("shared")} /> Shared by all
               </label>

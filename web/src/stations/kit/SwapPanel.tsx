@@ -1,5 +1,12 @@
 /** Swaps that meet every demand with the least carried: found by search, taken whole or piece by piece. */
-import type { FoundSwaps, PieceSwap, Plan, PlanResult, SwapReason } from "@gepack/core";
+import {
+  MOST_SWAP_ROUNDS,
+  type FoundSwaps,
+  type PieceSwap,
+  type Plan,
+  type PlanResult,
+  type SwapReason,
+} from "@gepack/core";
 import { takeSwaps } from "../../edit/kit.ts";
 import { calculator } from "../../store/document.ts";
 import { RecordField } from "../../ui/FieldNumber.tsx";
@@ -28,7 +35,7 @@ export function SwapPanel({ plan, result }: Props) {
   const found = rows.at(-1);
   const find = (): void =>
     start(
-      () => 1,
+      () => MOST_SWAP_ROUNDS,
       (now, onRow, signal) => calculator().searchSwaps({ plan: now }, onRow, signal),
     );
   return (
@@ -63,7 +70,7 @@ export function SwapPanel({ plan, result }: Props) {
         <button className="btn btn-strong" onClick={find} disabled={fraction !== undefined || plan.kit.length === 0}>
           Find swaps
         </button>
-        {fraction !== undefined && <Progress label="Looking for swaps" fraction={found ? 0.7 : 0.2} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Looking for swaps" fraction={fraction} onStop={stop} />}
       </div>
       {found && fraction === undefined && <Found plan={plan} result={result} found={found} say={say} />}
     </div>
