@@ -255,7 +255,8 @@ function mutateParts(base: string, draw: Draw): Uint8Array {
         continue;
       }
       if (draw.below(3) === 0) delete (holder as Record<string, unknown>)[key];
-      else (holder as Record<string, unknown>)[key] = draw.of(ODD);
+      // Each a copy of its own: a later change may go into it.
+      else (holder as Record<string, unknown>)[key] = structuredClone(draw.of(ODD));
       break;
     }
   }
