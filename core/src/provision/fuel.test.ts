@@ -23,7 +23,7 @@ describe("fuel", () => {
   });
 
   const can = { sizes: [{ netG: 100, emptyG: 80 }], exact: false, exchange: false };
-  const open = (fuelG: number) => ({ fuelG, cans: fuelG > 0 ? [0] : [] });
+  const open = (fuelG: number) => ({ fuelG, cans: [fuelG > 0 ? 1 : 0] });
   test("canisters are whole, the open one is burnt first, and what is left goes on", () => {
     expect(legFuel(can, cooked(10, 130))).toMatchObject({
       bought: 2,
@@ -86,10 +86,15 @@ describe("fuel", () => {
       { netG: 450, emptyG: 210 },
     ];
     const massG = (cans: readonly number[]) =>
-      cans.reduce((sum, size) => sum + sizes[size]!.netG + sizes[size]!.emptyG, 0);
-    expect(lightestCans(sizes, 90)).toEqual([0]);
-    expect(lightestCans(sizes, 120)).toEqual([1]);
-    expect(lightestCans(sizes, 480)).toEqual([0, 2]);
+      cans.reduce((sum, count, size) => sum + count * (sizes[size]!.netG + sizes[size]!.emptyG), 0);
+    expect(lightestCans(sizes, 0)).toEqual([0, 0, 0]);
+    expect(lightestCans(sizes, 90)).toEqual([1, 0, 0]);
+    expect(lightestCans(sizes, 120)).toEqual([0, 1, 0]);
+    expect(lightestCans(sizes, 480)).toEqual([1, 0, 1]);
+    // However much it is, it is found at once, and holds.
+    const tonnes = lightestCans(sizes, 2e7);
+    expect(450 * tonnes[2]! + 230 * tonnes[1]! + 100 * tonnes[0]!).toBeGreaterThanOrEqual(2e7);
+    expect(tonnes[2]).toBeGreaterThan(44_000);
     fc.assert(
       fc.property(fc.double({ min: 1, max: 1400, noNaN: true }), (wantedG) => {
         let leastG = Infinity;
@@ -104,13 +109,26 @@ describe("fuel", () => {
     );
   });
 
+  test("what is left over lies in the lightest that hold it", () => {
+    const sizes = [
+      { netG: 100, emptyG: 95 },
+      { netG: 450, emptyG: 210 },
+    ];
+    const container = { sizes, exact: false, exchange: false };
+    const first = legFuel(container, cooked(40, 430));
+    expect(first).toMatchObject({ bought: 1, boughtOf: [{ count: 0 }, { netG: 450, count: 1 }], endCans: [0, 1] });
+    // 20 g in the large one and a small one more: 70 g are left over, in the small.
+    const second = legFuel(container, cooked(5, 50), { fuelG: first.endG, cans: first.endCans });
+    expect(second).toMatchObject({ containers: 2, containerKg: 0.305, endG: 70, endCans: [1, 0] });
+  });
+
   test("a part-full canister is left behind only where that is lighter, and only if wanted", () => {
     const gas = { sizes: [{ netG: 230, emptyG: 150 }], exact: false };
-    const open20 = { fuelG: 20, cans: [0] };
+    const open20 = { fuelG: 20, cans: [1] };
     const kept = legFuel({ ...gas, exchange: false }, cooked(10, 100), open20);
     expect(kept).toMatchObject({ containers: 2, startKg: 0.25, leftBehindG: 0 });
     const left = legFuel({ ...gas, exchange: true }, cooked(10, 100), open20);
-    expect(left).toMatchObject({ containers: 1, startKg: 0.23, leftBehindG: 20, boughtG: [230], endG: 130 });
+    expect(left).toMatchObject({ containers: 1, startKg: 0.23, leftBehindG: 20, endG: 130 });
     expect(legFuel({ ...gas, exchange: true }, cooked(20, 240), open20)).toMatchObject({ leftBehindG: 0, bought: 1 });
     expect(legFuel({ ...gas, exchange: true }, cooked(1, 10), open20)).toMatchObject({ leftBehindG: 0, bought: 0 });
   });
@@ -139,7 +157,7 @@ describe("fuel", () => {
           expect(1000 * burn.startKg).toBeCloseTo(held.fuelG + 100 * burn.bought, 6);
           expect(1000 * burn.startKg).toBeGreaterThanOrEqual(needG - 1e-9);
           expect(burn.endG).toBeLessThan(100 + 1e-9);
-          expect(burn.endCans).toHaveLength(Math.ceil(burn.endG / 100));
+          expect(burn.endCans).toEqual([Math.ceil(burn.endG / 100)]);
           held = { fuelG: burn.endG, cans: burn.endCans };
         }
       }),

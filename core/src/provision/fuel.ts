@@ -39,7 +39,7 @@ export function containerOf({ container, otherSizes }: FuelSchool, stove: StoveS
   return { sizes: sizes.length > 0 ? sizes : [usual], exact, exchange };
 }
 
-/** Fuel in the pack: its grams, and the sizes of what it lies in, by place in the list, that which is burnt first in front. */
+/** Fuel in the pack: its grams, and how many of each size it lies in. */
 export interface Held {
   fuelG: number;
   cans: readonly number[];
@@ -63,9 +63,9 @@ export interface LegFuel {
   gramsPerBoil: number;
   /** Left from the leg before: in the open container, and in full ones that were carried past. */
   openG: number;
-  /** Full containers added at the stop, and what each holds, grams. */
+  /** Full containers added at the stop, and how many of each size. */
   bought: number;
-  boughtG: number[];
+  boughtOf: { netG: number; count: number }[];
   /** Left behind at the stop, part-full, grams. */
   leftBehindG: number;
   /** Containers in the pack on leaving, and what they weigh empty. */
@@ -133,11 +133,11 @@ export function legFuel(
     laterG,
     gramsPerBoil: boils > 0 ? boilG / boils : 0,
     openG: held.fuelG,
-    bought: packed.bought.length,
-    boughtG: packed.bought.map((size) => container.sizes[size]!.netG),
+    bought: countOf(packed.bought),
+    boughtOf: container.sizes.map(({ netG }, size) => ({ netG, count: packed.bought[size] ?? 0 })),
     leftBehindG: packed.leftBehindG,
-    containers: cans.length,
-    containerKg: cans.reduce((sum, size) => sum + container.sizes[size]!.emptyG, 0) / 1000,
+    containers: countOf(cans),
+    containerKg: emptyG(container.sizes, cans) / 1000,
     startKg: startG / 1000,
     endG,
     endCans: container.exact ? [] : stillHolding(container.sizes, cans, endG),
@@ -147,6 +147,7 @@ export function legFuel(
 
 interface Packed {
   startG: number;
+  /** By size. */
   cans: readonly number[];
   bought: readonly number[];
   leftBehindG: number;
@@ -157,52 +158,70 @@ function packs({ sizes, exact, exchange }: Container, wantedG: number, held: Hel
   if (exact || netG <= 0) {
     // Topped up to the need and a reserve, and what is left stays in the bottle.
     const startG = sold && wantedG > 0 ? Math.max(held.fuelG, wantedG * (1 + EXACT_RESERVE)) : held.fuelG;
-    const bottles = Array.from({ length: netG > 0 ? Math.ceil(startG / netG) : 0 }, () => 0);
+    const bottles = [netG > 0 ? Math.ceil(startG / netG) : 0];
     return { startG, cans: bottles, bought: bottles, leftBehindG: 0 };
   }
   const asItIs: Packed = { startG: held.fuelG, cans: held.cans, bought: [], leftBehindG: 0 };
   if (!sold || held.fuelG >= wantedG) return asItIs;
-  const added = lightestCans(sizes, wantedG - held.fuelG);
-  const more = { ...asItIs, startG: held.fuelG + net(sizes, added), cans: [...held.cans, ...added], bought: added };
+  const bought = lightestCans(sizes, wantedG - held.fuelG);
+  const cans = bought.map((count, size) => count + (held.cans[size] ?? 0));
+  const more = { ...asItIs, startG: held.fuelG + holdG(sizes, bought), cans, bought };
   if (!exchange || held.fuelG <= 0) return more;
   const anew = lightestCans(sizes, wantedG);
-  const alone = { startG: net(sizes, anew), cans: anew, bought: anew, leftBehindG: held.fuelG };
-  return grossG(sizes, alone) < grossG(sizes, more) ? alone : more;
+  const alone = { startG: holdG(sizes, anew), cans: anew, bought: anew, leftBehindG: held.fuelG };
+  return alone.startG + emptyG(sizes, anew) < more.startG + emptyG(sizes, cans) ? alone : more;
 }
 
-function net(sizes: readonly CanSize[], cans: readonly number[]): number {
-  return cans.reduce((sum, size) => sum + sizes[size]!.netG, 0);
+const countOf = (cans: readonly number[]): number => cans.reduce((sum, count) => sum + count, 0);
+
+function holdG(sizes: readonly CanSize[], cans: readonly number[]): number {
+  return cans.reduce((sum, count, size) => sum + count * sizes[size]!.netG, 0);
 }
 
-function grossG(sizes: readonly CanSize[], { startG, cans }: Packed): number {
-  return startG + cans.reduce((sum, size) => sum + sizes[size]!.emptyG, 0);
+function emptyG(sizes: readonly CanSize[], cans: readonly number[]): number {
+  return cans.reduce((sum, count, size) => sum + count * sizes[size]!.emptyG, 0);
 }
 
-/** Full containers that hold so much: the lightest, and of those the fewest; small ones in front, to be emptied first. */
+/** Beyond so many grams all but the last of them come in the size that weighs least for what it holds. */
+const BULK_G = 5000;
+
+/** Full containers that hold so much, by size: the lightest, and of those the fewest. */
 export function lightestCans(sizes: readonly CanSize[], wantedG: number): number[] {
-  if (wantedG <= 0) return [];
-  let best: { massG: number; cans: number[] } | undefined;
-  const tryWith = (size: number, cans: number[], leftG: number): void => {
+  const none = sizes.map(() => 0);
+  if (wantedG <= 0) return none;
+  const bulk = sizes.reduce((a, b, i) => (grossOf(b) < grossOf(sizes[a]!) ? i : a), 0);
+  const inBulk = Math.max(0, Math.ceil((wantedG - BULK_G) / sizes[bulk]!.netG));
+  let best: { massG: number; count: number; cans: number[] } | undefined;
+  const tryWith = (size: number, cans: readonly number[], leftG: number): void => {
     const { netG } = sizes[size]!;
     const most = Math.ceil(Math.max(0, leftG) / netG);
     for (let count = most; count >= (size === 0 ? most : 0); count--) {
-      const taken = [...Array.from({ length: count }, () => size), ...cans];
+      const taken = cans.map((others, i) => (i === size ? others + count : others));
       if (size > 0) {
         tryWith(size - 1, taken, leftG - count * netG);
         continue;
       }
-      const massG = taken.reduce((sum, can) => sum + sizes[can]!.netG + sizes[can]!.emptyG, 0);
+      const massG = holdG(sizes, taken) + emptyG(sizes, taken);
+      const all = countOf(taken);
       const isLighter = !best || massG < best.massG - 1e-9;
-      if (isLighter || (massG < best!.massG + 1e-9 && taken.length < best!.cans.length)) best = { massG, cans: taken };
+      if (isLighter || (massG < best!.massG + 1e-9 && all < best!.count)) best = { massG, count: all, cans: taken };
     }
   };
-  tryWith(sizes.length - 1, [], wantedG);
+  const begun = none.map((_, size) => (size === bulk ? inBulk : 0));
+  tryWith(sizes.length - 1, begun, wantedG - inBulk * sizes[bulk]!.netG);
   return best!.cans;
 }
 
-/** What is left lies in those that were to be burnt last; the others went into the bin. */
-function stillHolding(sizes: readonly CanSize[], cans: readonly number[], leftG: number): readonly number[] {
-  let first = cans.length;
-  for (let holdsG = 0; first > 0 && holdsG < leftG - 1e-9;) holdsG += sizes[cans[--first]!]!.netG;
-  return cans.slice(first);
+/** Carried for a gram of fuel. */
+const grossOf = ({ netG, emptyG: empty }: CanSize): number => (netG + empty) / netG;
+
+/** What is left lies in as light ones as hold it: the others are empty, and went into the bin. */
+function stillHolding(sizes: readonly CanSize[], cans: readonly number[], leftG: number): number[] {
+  const left = [...cans];
+  const heaviestFirst = sizes.map((_, size) => size).sort((a, b) => sizes[b]!.emptyG - sizes[a]!.emptyG);
+  for (const size of heaviestFirst) {
+    const spareG = holdG(sizes, left) - leftG + 1e-9;
+    left[size] = (left[size] ?? 0) - Math.max(0, Math.min(left[size] ?? 0, Math.floor(spareG / sizes[size]!.netG)));
+  }
+  return left;
 }

@@ -61,7 +61,7 @@ export interface LegFood {
  * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
  */
 export interface SupplyState extends MassState {
-  /** Fuel left, grams, and what it lies in: by size, that which is burnt first in front. */
+  /** Fuel left, grams, and how many containers of each size it lies in. */
   openFuelG: number;
   cans: readonly number[];
   /** Deficits added up since the start, kcal. */

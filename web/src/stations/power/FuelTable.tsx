@@ -60,12 +60,11 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
 }
 
 /** How many, or of which sizes where there are several; what is left behind for them. */
-function boughtWords({ bought, boughtG, leftBehindG }: Fuel, say: Say): string {
+function boughtWords({ bought, boughtOf, leftBehindG }: Fuel, say: Say): string {
   if (bought === 0) return "";
-  const sizes = [...new Set(boughtG)].map((netG) => {
-    const times = boughtG.filter((other) => other === netG).length;
-    return times > 1 ? `${times} × ${say.g(netG)}` : say.g(netG);
-  });
+  const sizes = boughtOf
+    .filter(({ count }) => count > 0)
+    .map(({ netG, count }) => (count > 1 ? `${count} × ${say.g(netG)}` : say.g(netG)));
   return `${sizes.join(" + ")}${leftBehindG > 0 ? `, ${say.g(leftBehindG)} left behind` : ""}`;
 }
 
