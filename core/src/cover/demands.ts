@@ -3,7 +3,7 @@
  * and pads ask what they are judged by; the rest are thresholds by judgement [L], each of which a hiker may set
  * or lift on a leg. A demand that is not there is no promise that it will not come.
  */
-import { wetDays } from "../models/rain.ts";
+import { wetOrNone } from "../models/rain.ts";
 import type { DEMANDS } from "../plan/ids.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, LegResult, TripFigures } from "../result/result.ts";
@@ -82,7 +82,7 @@ function ofLeg(plan: Plan, result: TripFigures, leg: LegResult, more: MoreOfLeg 
   const coldest = days.reduce((a, b) => (meanC(b) < meanC(a) ? b : a));
   const cool = leg.nightsOutside > 0 && leg.coldNightC < EVENING_C;
   if (cool || meanC(coldest) < COLD_DAY_C) add("warm-layer", meanC(coldest), coldest.toNode);
-  const wet = wetDays(days.filter((day, i) => day.date !== days[i - 1]?.date).map(({ wetChance }) => wetChance));
+  const wet = wetOrNone(days.filter((day, i) => day.date !== days[i - 1]?.date).map(({ wetChance }) => wetChance));
   if (leg.coldNightC < WET_NIGHT_C && 1 - wet.noneChance > WET_CHANCE) add("rain", wet.mean);
   if (leg.snowM >= SNOW_M) {
     add("traction", leg.snowM);

@@ -2,7 +2,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { runs } from "../../test/arbitraryPlan.ts";
-import { wetDays } from "./rain.ts";
+import { wetDays, wetOrNone } from "./rain.ts";
 
 test.each([
   [5, 0.2, 0, 1, 0.3277, 0.05792, 0.831, 0.0208],
@@ -48,5 +48,17 @@ test("chances that change from day to day: as adding up every sequence says", ()
       expect(got.atLeast[0]).toBeCloseTo(1, 9);
     }),
     { numRuns: runs(100), endOnFailure: true },
+  );
+});
+
+test("in one pass the mean and the chance of none are those of the whole", () => {
+  const chances = fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { maxLength: 12 });
+  fc.assert(
+    fc.property(chances, fc.double({ min: 0, max: 0.9, noNaN: true }), (list, persistence) => {
+      const whole = wetDays(list, persistence);
+      const { mean, noneChance } = wetOrNone(list, persistence);
+      expect(mean).toBeCloseTo(whole.mean, 9);
+      expect(noneChance).toBeCloseTo(whole.noneChance, 9);
+    }),
   );
 });

@@ -47,6 +47,20 @@ export function wetDays(chance: readonly number[], persistence = PERSISTENCE): W
   };
 }
 
+/** The number to expect and the chance of none alone: in one pass over the days, however many there are. */
+export function wetOrNone(chance: readonly number[], persistence = PERSISTENCE): Pick<WetDays, "mean" | "noneChance"> {
+  let mean = 0;
+  let noneChance = 1;
+  let wet = 0;
+  for (const [i, p] of chance.entries()) {
+    const afterDry = i === 0 ? p : p * (1 - persistence);
+    wet = i === 0 ? p : wet * persistence + afterDry;
+    mean += wet;
+    noneChance *= 1 - afterDry;
+  }
+  return { mean, noneChance };
+}
+
 /** Chances of the states that the days lead to, from 0. */
 function chain(
   chance: readonly number[],
