@@ -52,6 +52,8 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
     resolver: zodResolver(pieceSchema) as never,
   });
   const { control, register, formState } = form;
+  // Read while it is drawn, or what is set from beside the fields is not followed.
+  const { dirtyFields } = formState;
   const spans = useFieldArray({ control, name: "spans" });
   const role = useWatch({ control, name: "role" });
   const name = useWatch({ control, name: "name" });
@@ -66,7 +68,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
     // Only what was changed here is written: what another tab did to the rest stays.
     else
       editRow("kit", piece.id, `Edit ${values.name}`, (row) => {
-        for (const key of Object.keys(formState.dirtyFields) as (keyof Piece)[]) {
+        for (const key of Object.keys(dirtyFields) as (keyof Piece)[]) {
           if (values[key] === undefined) delete row[key];
           else Object.assign(row, { [key]: values[key] });
         }
