@@ -1,6 +1,7 @@
 /** What the kit gives against what is asked of it: met or not, by which pieces; and what nobody asks for. */
 import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
+import { MOST_EXTRA_K } from "../warmth/night.ts";
 import type { Demand, DemandKind } from "./demands.ts";
 import { givesOf, type Give } from "./gives.ts";
 
@@ -43,8 +44,8 @@ export function coverOf(plan: Plan, result: TripFigures, demands: readonly Deman
     const serving = plan.kit.filter((piece, p) => {
       const carrier = result.carrier[p * result.legs.length + legIndex]!;
       // A bottle holds for who carries it, a tent for all who sleep in it.
-      const serves = kind === "water" ? carrier === who : serve(piece, plan, who) || kind === "shelter";
-      return carrier >= 0 && serves && uses[p]!.has(kind);
+      const isTheirs = kind === "water" ? carrier === who : serves(piece, plan.hikers[who]!.id) || kind === "shelter";
+      return carrier >= 0 && isTheirs && uses[p]!.has(kind);
     });
     const found = (have: number, isMet: boolean): Cover => ({
       ...demand,
@@ -55,8 +56,9 @@ export function coverOf(plan: Plan, result: TripFigures, demands: readonly Deman
     switch (kind) {
       case "night": {
         const { bagC, extraK } = row.sleep;
-        const stands = row.warmth ? row.warmth.bagC - row.warmth.extraK : bagC === undefined ? NaN : bagC - extraK;
-        return Number.isNaN(stands) ? found(0, false) : found(stands, demand.byHand || stands <= amount + SLACK);
+        if (bagC === undefined) return found(0, false);
+        const standsC = bagC - Math.min(MOST_EXTRA_K, extraK);
+        return found(standsC, demand.byHand || standsC <= amount + SLACK);
       }
       case "pad":
         return found(row.sleep.padR, row.sleep.padR >= amount - SLACK && serving.length > 0);
@@ -107,6 +109,6 @@ export function usesOf({ kit }: Pick<Plan, "kit">): ReadonlySet<DemandKind>[] {
 }
 
 /** Does a piece serve this hiker: the own ones, and those that are shared? */
-function serve(piece: Pick<Piece, "shared" | "ownerId">, { hikers }: Plan, who: number): boolean {
-  return piece.shared || piece.ownerId === hikers[who]!.id;
+export function serves({ shared, ownerId }: Pick<Piece, "shared" | "ownerId">, hikerId: string): boolean {
+  return shared || ownerId === hikerId;
 }

@@ -97,3 +97,8 @@ describe("on a leg of a plan", () => {
     expect(shareFairly(none, computePlan(none, track), 0, "body")).toBeUndefined();
   });
 });
+
+test("anvils by the ton are shared without looking at every gram", () => {
+  const anvils = [9e6, 4e6, 5e6].map((massG, i) => ({ pieceId: `p${i}`, massG, carrier: 0 }));
+  expect(fairest(anvils, [0, 0], [1, 1])).toEqual({ carriers: [1, 0, 0], proven: true });
+});

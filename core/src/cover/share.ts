@@ -57,9 +57,14 @@ interface Fairest {
   proven: boolean;
 }
 
+/** Every gram of it is looked at; more than a ton is tried as for many. */
+const MOST_SUMS_G = 1_000_000;
+
 /** Of equal fairness, what changes fewest hands. */
 export function fairest(shared: readonly SharedPiece[], ownG: readonly number[], strength: readonly number[]): Fairest {
-  return ownG.length === 2 ? ofTwo(shared, ownG, strength) : ofMany(shared, ownG, strength);
+  return ownG.length === 2 && sumG(shared) <= MOST_SUMS_G
+    ? ofTwo(shared, ownG, strength)
+    : ofMany(shared, ownG, strength);
 }
 
 function ofTwo(shared: readonly SharedPiece[], ownG: readonly number[], strength: readonly number[]): Fairest {

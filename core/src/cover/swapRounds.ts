@@ -25,7 +25,10 @@ export interface FoundSwaps {
 /** Spans and days come to rest in two or three. */
 export const MOST_SWAP_ROUNDS = 4;
 
-/** What is found after every round, the lightest so far of them. */
+/**
+ * What is found after every round. Only the last is told: it is the one whose demands are those of the days that come of
+ * it, where a lighter one of before was found for other days.
+ */
 export function* swapRounds(
   plan: Plan,
   now: PlanFigures,
@@ -34,22 +37,14 @@ export function* swapRounds(
   const before = figuresOf(now);
   let at = now;
   let spans = "";
-  let best: FoundSwaps | undefined;
   for (let rounds = 1; rounds <= MOST_SWAP_ROUNDS; rounds++) {
     const swaps = searchSwaps(plan, at, demandsOf(plan, at, legConditions(plan, at)), now.carrier);
     const found = JSON.stringify(swaps.changes.map(({ pieceId, then }) => [pieceId, then]));
     const settled = found === spans;
-    if (settled && best) {
-      yield { ...best, rounds, settled };
-      return;
-    }
+    if (!settled) at = compute(withSwaps(plan, swaps.changes));
+    yield { swaps, now: before, then: figuresOf(at), rounds, settled };
+    if (settled) return;
     spans = found;
-    at = compute(withSwaps(plan, swaps.changes));
-    const then = figuresOf(at);
-    const unmet = swaps.unmet.length;
-    const isBetter = !best || unmet < best.swaps.unmet.length || then.kgKm < best.then.kgKm;
-    best = isBetter ? { swaps, now: before, then, rounds, settled: false } : { ...best!, rounds };
-    yield best;
   }
 }
 

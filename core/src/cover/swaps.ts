@@ -11,7 +11,7 @@ import { stopFigures } from "../stops/stays.ts";
 import { dayNumber } from "../units/day.ts";
 import { offers } from "../walk/halts.ts";
 import { MOST_EXTRA_K } from "../warmth/night.ts";
-import { usesOf } from "./cover.ts";
+import { serves, usesOf } from "./cover.ts";
 import type { Demand, DemandKind } from "./demands.ts";
 import { leastSpells, MOST_TOGETHER, spellsCost, type SpellProblem } from "./spells.ts";
 
@@ -121,7 +121,7 @@ function together({ hikers }: Plan, movers: readonly Mover[], demands: readonly 
   const asked = new Set(demands.map(({ kind, who }) => `${kind} ${who}`));
   const keys = movers.map(({ piece, uses }) =>
     hikers.flatMap(({ id }, who) =>
-      [...uses].filter((kind) => serves(piece, kind, id)).map((kind) => `${kind} ${who}`),
+      [...uses].filter((kind) => meetsFor(piece, kind, id)).map((kind) => `${kind} ${who}`),
     ),
   );
   const groups: { keys: Set<string>; movers: Mover[] }[] = [];
@@ -140,8 +140,8 @@ function together({ hikers }: Plan, movers: readonly Mover[], demands: readonly 
 }
 
 /** A bottle holds for who carries it; other pieces serve their owner, or all where they are shared. */
-function serves(piece: Piece, kind: DemandKind, hikerId: string): boolean {
-  return kind === "water" ? piece.carrierId === hikerId : piece.shared || piece.ownerId === hikerId;
+function meetsFor(piece: Piece, kind: DemandKind, hikerId: string): boolean {
+  return kind === "water" ? piece.carrierId === hikerId : serves(piece, hikerId);
 }
 
 interface Given {
@@ -163,7 +163,7 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
       if (
         demand.legIndex !== leg.index ||
         !movers.some(
-          ({ piece, uses: can }) => can.has(demand.kind) && serves(piece, demand.kind, plan.hikers[demand.who]!.id),
+          ({ piece, uses: can }) => can.has(demand.kind) && meetsFor(piece, demand.kind, plan.hikers[demand.who]!.id),
         )
       )
         return [];
@@ -171,7 +171,7 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
         (piece, p) =>
           carrier[p * legs.length + leg.index]! >= 0 &&
           uses[p]!.has(demand.kind) &&
-          serves(piece, demand.kind, plan.hikers[demand.who]!.id) &&
+          meetsFor(piece, demand.kind, plan.hikers[demand.who]!.id) &&
           !movers.some(({ at }) => at === p),
       );
       const requirement = requirementOf(plan, demand, movers, stay);
@@ -234,7 +234,7 @@ function told({ kind, legIndex, who, amount }: Demand): Pick<Demand, "kind" | "l
 /** What the pieces have to come to; where all of them together do not, as near as they come. */
 function requirementOf(plan: Plan, demand: Demand, movers: readonly Mover[], stay: readonly Piece[]) {
   const hiker = plan.hikers[demand.who]!;
-  const mine = movers.filter(({ piece, uses }) => uses.has(demand.kind) && serves(piece, demand.kind, hiker.id));
+  const mine = movers.filter(({ piece, uses }) => uses.has(demand.kind) && meetsFor(piece, demand.kind, hiker.id));
   const ids = new Set(mine.map(({ piece }) => piece.id));
   const value = (carried: readonly Piece[]): number => valueOf(demand.kind, hiker.sleeper, [...stay, ...carried]);
   const all = value(mine.map(({ piece }) => piece));

@@ -93,7 +93,7 @@ function Found({ plan, result, found, say }: Props & { found: FoundSwaps; say: S
             {then.finishDate === now.finishDate ? ", as before" : ` instead of ${say.date(now.finishDate)}`}.{" "}
             {found.settled
               ? `It came to rest after ${found.rounds} rounds.`
-              : "The days did not come to rest: it is the lightest of the rounds."}
+              : "The days did not come to rest: look at the demands again once it is taken."}
             {!swaps.proven && " So many pieces hang together that some stayed as they are."}
           </p>
           <button
