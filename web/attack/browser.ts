@@ -19,14 +19,11 @@ import { join } from "node:path";
 import { chromium, type Browser, type BrowserContext, type Page } from "@playwright/test";
 import { seededRandom } from "../../demo/generate/random.ts";
 import { browse, CHROMIUM, CHROMIUM_ARGS, ROOT, served } from "../../scripts/lib.mjs";
+import { fullDisk } from "./fullDisk.ts";
+import { KEPT, openKit, readMass, setMass, station } from "./kitPage.ts";
 import { drawFrom, type Report, type Strength } from "./report.ts";
-import { smallDisk, type SmallDisk } from "./smallDisk.ts";
 
 const PORT = 4396;
-const PATIENCE_MS = 15_000;
-/** So long may what cannot be kept stand on the screen as done, before it is said. */
-const SETTLED_MS = 3000;
-const KEPT = "Kept on this device";
 
 export async function* attackBrowser(strength: Strength): AsyncGenerator<Report> {
   const server = await served(PORT);
@@ -40,26 +37,6 @@ export async function* attackBrowser(strength: Strength): AsyncGenerator<Report>
     await browser.close();
     server.stop();
   }
-}
-
-const massOf = (page: Page, piece: string) => page.getByLabel(`Mass of ${piece}`).first();
-
-function station(page: Page, name: string): Promise<void> {
-  return page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();
-}
-
-async function openKit(page: Page, url: string): Promise<void> {
-  await page.goto(`${url}/kit/`);
-  await massOf(page, "Backpack").waitFor({ timeout: 60_000 });
-}
-
-async function setMass(page: Page, piece: string, grams: number): Promise<void> {
-  await massOf(page, piece).fill(String(grams));
-  await massOf(page, piece).press("Enter");
-}
-
-async function readMass(page: Page, piece: string): Promise<number> {
-  return Number((await massOf(page, piece).inputValue()).replaceAll(",", ""));
 }
 
 /** Two tabs change two pieces at the same moment, again and again. */
@@ -84,174 +61,6 @@ async function twoTabs(browser: Browser, url: string, { tabRounds }: Strength): 
   }
   await context.close();
   return { what: "edits of two tabs at the same moment", tried: 2 * tabRounds, failures };
-}
-
-const GPX = `<gpx version="1.1"><trk><name>North walk</name><trkseg>${Array.from({ length: 900 }, (_, i) => `<trkpt lat="${40 + i * 0.0009}" lon="-150"><ele>${300 + (i % 90)}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
-
-/** A way of writing, and what shows that it was done. */
-interface Writing {
-  name: string;
-  work: (page: Page) => Promise<void>;
-  isDone: (page: Page) => Promise<boolean>;
-}
-
-const FIRST_G = 1111;
-const SECOND_G = 1234;
-const track = { name: "north.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(GPX) };
-
-async function previewTrack(page: Page): Promise<void> {
-  await station(page, "Trail");
-  await page.getByTestId("gpx-file").setInputFiles(track);
-}
-
-const named = (page: Page, name: string): Promise<boolean> => page.getByRole("heading", { name }).isVisible();
-const weighs = async (page: Page, grams: number): Promise<boolean> => (await readMass(page, "Backpack")) === grams;
-
-const WRITINGS: readonly Writing[] = [
-  { name: "an edit", work: (page) => setMass(page, "Backpack", 2500), isDone: (page) => weighs(page, 2500) },
-  {
-    name: "an undo",
-    work: (page) => page.getByRole("button", { name: "Undo" }).click(),
-    isDone: (page) => weighs(page, FIRST_G),
-  },
-  {
-    name: "an own trip",
-    work: async (page) => {
-      await page.goto("/begin/");
-      await page.getByTestId("gpx-file").setInputFiles(track);
-      await page.getByRole("button", { name: "See my legs" }).click();
-    },
-    isDone: (page) => named(page, "North walk"),
-  },
-  {
-    name: "another track",
-    work: async (page) => {
-      await previewTrack(page);
-      await page.getByTestId("preview").getByRole("button", { name: "Use it for this plan" }).click();
-    },
-    isDone: (page) => page.getByTitle(/^Undo: Use the track/).isVisible(),
-  },
-  {
-    name: "a plan file",
-    work: async (page) => {
-      const text = readFileSync(join(ROOT, "web", "dist", "client", "demo", "corvane.gepack.json"), "utf8");
-      const plan = JSON.parse(text) as { trip: object };
-      const line = Array.from({ length: 900 }, (_, i) => [-150, 40 + i * 0.0009, 300]);
-      const geometry = { type: "MultiLineString", coordinates: [line] };
-      const tracks = [{ type: "Feature", id: "other", properties: {}, geometry }];
-      const trip = { ...plan.trip, name: "From a file" };
-      const buffer = Buffer.from(JSON.stringify({ ...plan, id: "other", trip, trackIds: ["other"], tracks }));
-      await page.getByTestId("plan-file").setInputFiles({ name: "p.json", mimeType: "application/json", buffer });
-    },
-    isDone: (page) => named(page, "From a file"),
-  },
-  {
-    name: "the demo anew",
-    work: async (page) => {
-      await page.getByRole("button", { name: "Plan", exact: true }).click();
-      await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
-      await page.getByRole("button", { name: "Start again from the demo" }).click();
-    },
-    isDone: (page) => weighs(page, 986),
-  },
-];
-
-const SAID = /because it is full|storage is full|device full/;
-
-/**
- * Every way of writing on a disk that is full: what was said to be not kept was not shown as kept, and the plan of
- * before is whole. A browser finds room by clearing away things of its own, and then the writing is done.
- */
-async function fullDisk(url: string): Promise<Report> {
-  const failures: string[] = [];
-  let refused = 0;
-  let real = false;
-  for (const writing of WRITINGS) {
-    const disk = smallDisk();
-    ({ real } = disk);
-    // A profile each: a browser that once met a full disk goes on in ways of its own.
-    const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS, baseURL: url };
-    const context = await chromium.launchPersistentContext(disk.folder, options);
-    context.setDefaultTimeout(PATIENCE_MS);
-    try {
-      const { said, fault } = await writeOnFull(disk, await context.newPage(), url, writing);
-      if (said) refused++;
-      if (fault !== undefined) failures.push(`${writing.name}: ${fault}`);
-    } finally {
-      await context.close();
-      disk.remove();
-    }
-  }
-  if (refused === 0) failures.push("nothing was ever refused");
-  const how = real ? "on a disk that was full" : "made up, since no small disk could be mounted";
-  return {
-    what: "ways of writing, with the disk full",
-    tried: WRITINGS.length,
-    failures,
-    figures: `${refused} refused, ${how}`,
-  };
-}
-
-async function writeOnFull(
-  disk: SmallDisk,
-  page: Page,
-  url: string,
-  { name, work, isDone }: Writing,
-): Promise<{ said: boolean; fault: string | undefined }> {
-  await openKit(page, url);
-  for (const grams of [FIRST_G, SECOND_G]) {
-    await setMass(page, "Backpack", grams);
-    await page.waitForTimeout(300);
-    await page.getByText(KEPT).waitFor();
-  }
-  disk.fill();
-  if (!disk.real) await refuseWrites(page);
-  await page.waitForTimeout(300);
-  await work(page);
-  const said = await isSaid(page, isDone);
-  const openedAnother = name === "an own trip" || name === "a plan file";
-  const shownAsDone = said && openedAnother && (await isDone(page));
-  disk.clear();
-  await openKit(page, url);
-  const [before, after] = [await weighs(page, SECOND_G), await isDone(page)];
-  return { said, fault: faultOf({ said, shownAsDone, before, after }) };
-}
-
-/** Whether the page says that it is not kept: asked for until it does, or has long shown the work as done. */
-async function isSaid(page: Page, isDone: Writing["isDone"]): Promise<boolean> {
-  const said = page.getByText(SAID).first();
-  const until = Date.now() + PATIENCE_MS;
-  let doneSince = Infinity;
-  while (Date.now() < until && Date.now() - doneSince < SETTLED_MS) {
-    if (await said.isVisible()) return true;
-    if (!(await isDone(page))) doneSince = Infinity;
-    else doneSince = Math.min(doneSince, Date.now());
-    await page.waitForTimeout(100);
-  }
-  return said.isVisible();
-}
-
-interface Outcome {
-  said: boolean;
-  shownAsDone: boolean;
-  /** What was found on the next opening: the plan of before, or what was to be written. */
-  before: boolean;
-  after: boolean;
-}
-
-function faultOf({ said, shownAsDone, before, after }: Outcome): string | undefined {
-  if (shownAsDone) return "shown as done, though it was not kept";
-  if (before || after) return !said && !after ? "nothing was said, and it was not kept" : undefined;
-  return "the plan of before is not whole";
-}
-
-function refuseWrites(page: Page): Promise<void> {
-  return page.evaluate(() => {
-    for (const method of ["put", "add", "delete"] as const)
-      IDBObjectStore.prototype[method] = () => {
-        throw new DOMException("full", "QuotaExceededError");
-      };
-  });
 }
 
 interface Started {
