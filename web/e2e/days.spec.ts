@@ -1,8 +1,7 @@
 /** Days: nights moved and pinned, dates held and missed, what it takes to be there by a day, and the days as files. */
 import { readFileSync } from "node:fs";
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 const row = (page: Page, date: string) => page.locator(`#day-${date}`);
 const panel = (page: Page) => page.getByRole("complementary", { name: "The day" });
@@ -155,6 +154,6 @@ test("an own trail’s days, at a phone’s width too, and without faults for as
   await page.setViewportSize({ width: 390, height: 844 });
   await expect(panel(page)).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
 });

@@ -1,4 +1,5 @@
 /** A page that watches itself: console errors, failures and requests to other hosts fail the test. */
+import { AxeBuilder } from "@axe-core/playwright";
 import { test as base, expect, type Page } from "@playwright/test";
 
 interface Watched {
@@ -83,3 +84,7 @@ export const asFile = (name: string, text: string | Buffer, mimeType = "applicat
   mimeType,
   buffer: Buffer.from(text),
 });
+
+/** Only faults are sent out of the page: the many thousands of elements that pass take most of the time otherwise. */
+export const axeOn = (page: Page): AxeBuilder =>
+  new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });

@@ -1,6 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { ADDRESSES } from "../src/stations/registry.ts";
-import { expect, goOn, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import { axeOn, expect, goOn, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("the first visit opens the made-up trail, computed", async ({ page }) => {
   await page.goto("/");
@@ -110,7 +109,7 @@ for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
       for (const scheme of ["light", "dark"] as const) {
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
         await expect(page.locator("html")).toHaveAttribute("data-theme", scheme);
-        const axe = new AxeBuilder({ page });
+        const axe = axeOn(page);
         const { violations } = await (scheme === "light" ? axe : axe.withRules(["color-contrast"])).analyze();
         for (const { id, impact, nodes } of violations)
           if (impact === "serious" || impact === "critical")

@@ -1,7 +1,6 @@
 /** Season: the plane, the start moved on it, the years, other first days. */
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 const line = (page: Page) => page.getByRole("slider", { name: /^First day/ });
 const table = (page: Page) => page.getByRole("table", { name: "Conditions of the legs" });
@@ -125,7 +124,7 @@ test("an own trail has a season of its own, at a phone’s width too, and withou
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(() => painted(page)).toBe(true);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
 
