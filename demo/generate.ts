@@ -16,7 +16,7 @@ import {
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
-import { buildDevices, buildKit } from "./generate/kit.ts";
+import { buildDevices, buildKit, buildKitStory } from "./generate/kit.ts";
 import { buildSources, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
 import { seededRandom } from "./generate/random.ts";
 import { recordGpx } from "./generate/recorder.ts";
@@ -159,6 +159,7 @@ const plan = {
     readings: READINGS.map(({ km, ...reading }) => ({ ...reading, trackM: atM(km) })),
   },
   kit,
+  ...buildKitStory(kit),
   devices: buildDevices(kit),
   foods: startingFoods(),
   menus: startingMenus(),

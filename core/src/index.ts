@@ -33,41 +33,44 @@ export {
 export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
 export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
 export {
-  CAN_SIZES,
-  DEMANDS,
-  GIVES,
   ACCESS,
   BOUGHT_IN,
+  CAN_SIZES,
+  CONDITIONS,
+  DEMANDS,
   DEVICE_KINDS,
   EATEN,
   FINISH_ID,
   FOOD_BY,
   FUELS,
+  GIVES,
+  HELD_BY,
   LACKS,
   MEALS,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
+  REPORTS,
   RIDE,
+  RIDES,
   ROLES,
   RULES,
   SERVICES,
   SNOW_ID,
-  REPORTS,
   SOURCE_KINDS,
   SPAN_BEGINS,
   SPAN_ENDS,
   START_ID,
-  walkEnds,
   STRETCH_KINDS,
   SURFACES,
   TRANSFER,
   WEEKDAYS,
+  walkEnds,
 } from "./plan/ids.ts";
+export { heldSchema, keptKitSchema, pieceSchema } from "./plan/kitSchema.ts";
 export {
   deviceSchema,
   hikerSchema,
-  pieceSchema,
   planSchema,
   unitsSchema,
   type Alternate,
@@ -86,6 +89,10 @@ export {
   type MenuChoice,
   type MenuItem,
   type PaceSettings,
+  type HeldChoice,
+  type KeptKit,
+  type KitStory,
+  type Modification,
   type Piece,
   type Pin,
   type Plan,
@@ -236,9 +243,40 @@ export { coverOf, idlePieces, usesOf, type Cover, type Idle } from "./cover/cove
 export { givesOf, guessGives, type Give } from "./cover/gives.ts";
 export { isMovable, type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
 export { MOST_SWAP_ROUNDS, swapRounds, type FoundSwaps } from "./cover/swapRounds.ts";
+export { weighKits, type KitFigures, type KitVariant, type WeighedKit } from "./cover/figures.ts";
+export {
+  alternativesTo,
+  gramsPerPrice,
+  isTakenAlong,
+  onShelf,
+  purposeOf,
+  rankPieces,
+  wholeWay,
+  withAlternative,
+  type Ranked,
+  type RankWeights,
+} from "./cover/alternatives.ts";
+export {
+  compareLists,
+  listNow,
+  listOnLeg,
+  type ListChange,
+  type ListedPiece,
+  type ListsCompared,
+} from "./cover/lists.ts";
+export { decisionsOf, type Decision } from "./cover/decisions.ts";
+export { isInside, packingOf, rideOf, type Packed, type Packing, type Ride } from "./cover/packing.ts";
+export { KIT_STYLES, starterKit, type KitStyle, type StarterChoice } from "./kit/starterLists.ts";
 export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } from "./cover/whereabouts.ts";
 export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";
 export { kitWeights, type GroupWeight, type KitWeights } from "./cover/weights.ts";
-export { kitTableRows, readKitTable, type KitTable, type NewPieces } from "./file/kitTable.ts";
+export {
+  KIT_COLUMNS,
+  kitTableRows,
+  readKitTable,
+  type KitColumn,
+  type KitTable,
+  type NewPieces,
+} from "./file/kitTable.ts";
 export { shoeWear, usedUp, type ShoeWear, type UsedUp } from "./cover/wear.ts";
 export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";

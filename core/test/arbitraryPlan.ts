@@ -193,6 +193,18 @@ const pins = rows("q", 4, () =>
     overtimeH: amount(0, 6),
   }),
 );
+const held = rows("h", 3, () =>
+  fc.record({
+    name: fc.constant("if it is so"),
+    pieceIds: fc.subarray(["k0", "k1", "k2"]),
+    otherwiseIds: fc.subarray(["k3", "k4"]),
+    condition: rarely(
+      fc.record({ of: fc.constantFrom("night-below", "snow-over", "carry-over"), limit: amount(-20, 20) }),
+    ),
+    counted: fc.boolean(),
+    decided: rarely(fc.record({ on: fc.constant("2027-05-01"), taken: fc.boolean() })),
+  }),
+);
 const devices = (hikers: string[]): fc.Arbitrary<unknown[]> =>
   rows("d", 4, () =>
     fc.record({
@@ -326,6 +338,9 @@ const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
       role: fc.constantFrom(undefined, "pack", "bag", "pad", "shoes", "bottle", "hard-canister"),
       gives: rarely(fc.subarray([...GIVES], { maxLength: 3 })),
       movable: rarely(fc.boolean()),
+      price: rarely(amount(0, 500)),
+      rides: rarely(fc.constantFrom("bottom", "core", "top", "outside")),
+      loadLimitKg: rarely(amount(5, 40)),
       capacityL: amount(0, 20),
       comfortC: amount(-30, 15),
       padR: amount(0, 8),
@@ -368,6 +383,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     camps,
     pins,
     days,
+    held,
     direction: fc.constantFrom("forward", "reverse"),
     route,
     beside: fc.constantFrom(...BESIDE),
@@ -390,6 +406,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       stretches: drawn.stretches,
       climate: { stations: drawn.stations, ...drawn.known },
       kit: drawn.party.kit,
+      held: drawn.held,
       camps: drawn.camps,
       pins: drawn.pins,
       dayRules: drawn.days,

@@ -1,5 +1,5 @@
 /** The ground of a plan, as the session lays it, for tests that look inside the pipeline. */
-import { buildKit, pieceFacts, type KitPlan } from "../src/kit/kit.ts";
+import { buildKit, kitFacts, type KitPlan } from "../src/kit/kit.ts";
 import type { Plan, TrackPoints } from "../src/index.ts";
 import { choiceOf, resolveHiker } from "../src/models/hiker.ts";
 import { needsOf, type HikerNeeds } from "../src/provision/needs.ts";
@@ -80,7 +80,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const needs = hikers.map((hiker, h) => needsOf(hiker, schools[h]!));
   return {
     ground,
-    kit: buildKit({ pieces: plan.kit.map(pieceFacts), hikerIds, stops, profile, halts }),
+    kit: buildKit({ pieces: kitFacts(plan), hikerIds, stops, profile, halts }),
     sources,
     needs,
     start: startState(needs, startDay),

@@ -138,7 +138,90 @@ export function buildKit(): PieceOut[] {
   add(J, "Notebook and pencil", "Papers", 88, { volumeL: 0.1 });
   both("Papers and permit", "Papers", 38, 38);
   both("Umbrella for sun", "Layers", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);
+
+  const shelf: object[] = [];
+  add(
+    T,
+    "Double-wall tent, two persons",
+    "Shelter",
+    1464,
+    { role: "shelter", shared: true, volumeL: 6, toldG: 1380, measured: true, price: 390, boughtOn: "2024-05-11", condition: "good", comfort: 5, nightsBefore: 41 },
+    shelf,
+  );
+  add(J, "Tarp with net, two persons", "Shelter", 688, { role: "shelter", shared: true, volumeL: 3, price: 260, condition: "new", comfort: 2 }, shelf);
+  add(T, "Frameless pack, 45 L", "Pack", 624, { role: "pack", toldG: 595, measured: true, price: 210, boughtOn: "2026-02-20", condition: "good", comfort: 2, loadLimitKg: 11, wornM: 320_000 }, shelf);
+  add(J, "Framed pack, 65 L", "Pack", 1684, { role: "pack", price: 230, condition: "worn", comfort: 5, loadLimitKg: 24, wornM: 1_450_000, nightsBefore: 96 }, shelf);
+  add(T, "Spirit burner with stand", "Kitchen", 46, { role: "stove", price: 35, condition: "good", comfort: 2 }, shelf);
+  const worn = (who: string, name: string, more: Record<string, unknown>): void => {
+    Object.assign(
+      pieces.find((piece) => piece.ownerId === who && piece.name === name)!,
+      more,
+    );
+  };
+  worn(T, "Trekking-pole tent, two persons", { price: 540, toldG: 790, comfort: 4, condition: "good", nightsBefore: 12 });
+  worn(T, "Gas burner", { price: 60, comfort: 4 });
+  worn(J, "Backpack", { price: 290, toldG: 1050, comfort: 4, loadLimitKg: 24 });
+  worn(T, "Backpack", {
+    price: 310,
+    toldG: 1060,
+    comfort: 4,
+    loadLimitKg: 22,
+    wornM: 410_000,
+    modifications: [
+      { what: "Lid and spare straps cut off", savedG: 96, done: true },
+      { what: "Back plate changed for the sit pad", savedG: 118, done: false },
+    ],
+  });
   return pieces;
+}
+
+/** The kit as it was before a shakedown of four days, what waits to be decided, and how it came to be so. */
+export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unknown> {
+  const idOf = (who: string, name: string): string => pieces.find((piece) => piece.ownerId === who && piece.name === name)!.id;
+  const before: Record<string, number> = {
+    [idOf(T, "Backpack")]: 1082,
+    [idOf(J, "First-aid kit")]: 344,
+    [idOf(T, "Pot, 0.7 L, with lid")]: 211,
+  };
+  const listed = pieces
+    .filter(({ spans }) => spans.length > 0)
+    .filter(({ name }) => name !== "Notebook and pencil")
+    .map(({ id, name, group, massG, quantity = 1, wear = "packed", carrierId: hikerId }) => ({
+      id, name, group, massG: before[id] ?? massG, quantity, wear, hikerId,
+    })); // prettier-ignore
+  const left = (id: string, name: string, group: string, massG: number, hikerId: string) => ({
+    id, name, group, massG, quantity: 1, wear: "packed", hikerId,
+  }); // prettier-ignore
+  return {
+    keptKits: [
+      {
+        id: "before-shakedown",
+        name: "before the shakedown",
+        on: "2027-02-27",
+        pieces: [
+          ...listed,
+          left("book", "Book", "Papers", 312, T),
+          left("chair", "Camp chair", "Sleep", 468, J),
+          left("towel", "Towel", "Repair and care", 142, T),
+          left("jeans", "Town trousers", "Spare clothes", 522, J),
+        ],
+      },
+    ],
+    held: [
+      {
+        id: "ice",
+        name: "the May reports speak of ice on the high ground",
+        pieceIds: [idOf(T, "Ice axe"), idOf(J, "Ice axe")],
+        otherwiseIds: [],
+        condition: { of: "snow-over", limit: 5 },
+        counted: true,
+      },
+    ],
+    kitStory: [
+      { on: "2027-03-06", what: "Camp chair, book and towel left", why: "nobody used them on the shakedown" },
+      { on: "2027-03-07", what: "Lid and straps of the backpack cut off", why: "empty on all four days" },
+    ],
+  };
 }
 
 /** What the party charges or keeps in cells; the pieces of kit by their names. */

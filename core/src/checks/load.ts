@@ -19,6 +19,32 @@ const loadOverComfort = defineCheck({
   },
 });
 
+/** What the pack that is carried was made for, by its maker's word. */
+const loadOverPack = defineCheck({
+  code: "load-over-pack",
+  units: { have: "kg", limit: "kg", piece: "name" },
+  *find(context) {
+    const { plan, result } = context;
+    const { legs, carrier } = result;
+    const packs = plan.kit.flatMap((piece, p) => (piece.role === "pack" && piece.loadLimitKg ? [{ piece, p }] : []));
+    if (packs.length === 0) return;
+    for (const { leg, row, where } of onLegs(context)) {
+      const who = plan.hikers.findIndex(({ id }) => id === row.hikerId);
+      const on = packs.find(({ p }) => carrier[p * legs.length + leg.index] === who);
+      const limit = on?.piece.loadLimitKg ?? Infinity;
+      if (row.heaviestKg > limit + SLACK_KG)
+        yield {
+          severity: "caution",
+          ...where,
+          atM: atNode(context, row.heaviestNode),
+          have: row.heaviestKg,
+          limit,
+          piece: on!.piece.name,
+        };
+    }
+  },
+});
+
 const foodOverPack = defineCheck({
   code: "food-over-pack",
   units: { have: "L", limit: "L" },
@@ -41,4 +67,4 @@ const legOverTenDays = defineCheck({
   },
 });
 
-export const loadChecks = [loadOverComfort, foodOverPack, legOverTenDays] as const;
+export const loadChecks = [loadOverComfort, loadOverPack, foodOverPack, legOverTenDays] as const;

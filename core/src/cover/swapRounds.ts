@@ -3,20 +3,13 @@ import { legConditions } from "../conditions/legs.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { demandsOf } from "./demands.ts";
+import { kitFigures, type KitFigures } from "./figures.ts";
 import { searchSwaps, withSwaps, type Swaps } from "./swaps.ts";
-
-/** Of the whole hike, by the plan. */
-export interface SwapFigures {
-  /** All packs, kg·km. */
-  kgKm: number;
-  heaviestKg: number;
-  finishDate: string;
-}
 
 export interface FoundSwaps {
   swaps: Swaps;
-  now: SwapFigures;
-  then: SwapFigures;
+  now: KitFigures;
+  then: KitFigures;
   rounds: number;
   /** The last round asked for nothing else. */
   settled: boolean;
@@ -34,7 +27,7 @@ export function* swapRounds(
   now: PlanFigures,
   compute: (plan: Plan) => PlanFigures,
 ): Generator<FoundSwaps, void> {
-  const before = figuresOf(now);
+  const before = kitFigures(now);
   let at = now;
   let spans = "";
   for (let rounds = 1; rounds <= MOST_SWAP_ROUNDS; rounds++) {
@@ -42,17 +35,8 @@ export function* swapRounds(
     const found = JSON.stringify(swaps.changes.map(({ pieceId, then }) => [pieceId, then]));
     const settled = found === spans;
     if (!settled) at = compute(withSwaps(plan, swaps.changes));
-    yield { swaps, now: before, then: figuresOf(at), rounds, settled };
+    yield { swaps, now: before, then: kitFigures(at), rounds, settled };
     if (settled) return;
     spans = found;
   }
-}
-
-function figuresOf({ legs, finishDate }: PlanFigures): SwapFigures {
-  const rows = legs.flatMap(({ hikers, distanceM }) => hikers.map((row) => ({ row, km: distanceM / 1000 })));
-  return {
-    kgKm: rows.reduce((sum, { row, km }) => sum + row.meanKg * km, 0),
-    heaviestKg: Math.max(...rows.map(({ row }) => row.heaviestKg)),
-    finishDate,
-  };
 }

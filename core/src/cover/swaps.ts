@@ -3,6 +3,7 @@
  * share a demand are solved together and exactly (`spells.ts`), the others apart, and the costs add, since every move
  * has a price of its own. Exact for the legs and dates of the result it is given: what is carried changes them.
  */
+import { waiting } from "../kit/held.ts";
 import { walkEnds } from "../plan/ids.ts";
 import type { Piece, Plan, Span } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
@@ -102,8 +103,9 @@ export function searchSwaps(
   carrier: Int8Array = result.carrier,
 ): Swaps {
   const uses = usesOf(plan);
+  const waits = waiting(plan);
   const movers = plan.kit.flatMap((piece, at): Mover[] =>
-    isMovable(piece, uses[at]!) ? [{ piece, at, uses: uses[at]! }] : [],
+    isMovable(piece, uses[at]!) && !waits.has(piece.id) ? [{ piece, at, uses: uses[at]! }] : [],
   );
   const groups = together(plan, movers, demands);
   const swaps: Swaps = { changes: [], nowKgKm: 0, thenKgKm: 0, nowMoney: 0, thenMoney: 0, unmet: [], proven: true };

@@ -7,16 +7,23 @@ import { givesOf, guessGives } from "../cover/gives.ts";
 import { KG_PER_LB } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 import type { Problem } from "../units/problem.ts";
-import { pieceSchema, type Piece, type Plan } from "../plan/schema.ts";
+import { pieceSchema } from "../plan/kitSchema.ts";
+import type { Piece, Plan } from "../plan/schema.ts";
 
-type Key = "name" | "group" | "mass" | "unit" | "quantity" | "worn" | "consumable" | "volume";
+export const KIT_COLUMNS = [
+  "name", "group", "mass", "told", "unit", "quantity", "worn", "consumable", "volume", "price", "notes",
+] as const; // prettier-ignore
+export type KitColumn = (typeof KIT_COLUMNS)[number];
 
 /** The first that fits a head names its column. */
-const HEADS: readonly (readonly [Key, RegExp])[] = [
+const HEADS: readonly (readonly [KitColumn, RegExp])[] = [
   ["unit", /^units?$|^einheit$/i],
   ["quantity", /qty|quantity|count|how many|pieces|anzahl|^n$|^#$/i],
   ["worn", /^worn/i],
   ["consumable", /consum/i],
+  ["price", /price|cost|paid|preis|prix/i],
+  ["notes", /^notes?$|remark|comment|description/i],
+  ["told", /advertised|claimed|maker|listed|told|catalog/i],
   ["group", /group|category|categorie|type|section|gruppe/i],
   ["mass", /weight|mass|gewicht|poids|peso|\bg\b|\boz\b|\bgrams?\b|\bkg\b|\blbs?\b/i],
   ["volume", /litre|liter|volume/i],
@@ -38,6 +45,9 @@ const GRAMS: Readonly<Record<string, number>> = {
 };
 
 export interface KitTable {
+  /** The first line, and which column was read as what. */
+  heads: readonly string[];
+  columns: Partial<Record<KitColumn, number>>;
   pieces: Piece[];
   problems: Problem[];
 }
@@ -56,27 +66,37 @@ const MOST_G = 50_000;
 const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
 const YES = /^(y|yes|true|1|x|✓|worn|consumable|ja)$/i;
 
-export function readKitTable(rows: readonly (readonly string[])[], made: NewPieces): KitTable {
+/** `mapped` is where the columns are, for who knows better than their heads. */
+export function readKitTable(
+  rows: readonly (readonly string[])[],
+  made: NewPieces,
+  mapped?: Partial<Record<KitColumn, number>>,
+): KitTable {
   const [heads = [], ...body] = rows;
   const problems: Problem[] = [];
   const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
     if (problems.length < MOST_TOLD) problems.push({ severity, place, sentence });
   };
-  const columns = columnsOf(heads);
+  const columns = mapped ?? columnsOf(heads);
   if (columns.name === undefined || columns.mass === undefined) {
     say(
       "line 1",
       "The first line has to name the columns: one with the name, and one with the mass or weight. Allowed besides: group, unit, quantity, worn, consumable, volume.",
     );
-    return { pieces: [], problems };
+    return { heads, columns, pieces: [], problems };
   }
-  const headUnit = Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns.mass!] ?? ""));
+  const headUnitOf = (key: "mass" | "told"): string | undefined =>
+    Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns[key] ?? -1] ?? ""));
+  const [massUnit, toldUnit] = [headUnitOf("mass"), headUnitOf("told")];
   const pieces: Piece[] = [];
   let group = "";
   for (const [i, row] of body.slice(0, MOST_ROWS).entries()) {
-    const cell = (key: Key): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
+    const cell = (key: KitColumn): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
     const name = cell("name");
-    const mass = cell("mass");
+    const told = cell("told");
+    // What was never weighed weighs what is told of it.
+    const isWeighed = cell("mass") !== "";
+    const mass = isWeighed ? cell("mass") : told;
     const place = `line ${i + 2}`;
     if (name === "" && mass === "") continue;
     if (TOTAL.test(name) || (name === "" && mass !== "")) {
@@ -88,7 +108,7 @@ export function readKitTable(rows: readonly (readonly string[])[], made: NewPiec
       else say(place, `“${name.slice(0, 40)}” has no mass.`);
       continue;
     }
-    const grams = gramsOf(mass, cell("unit"), headUnit);
+    const grams = gramsOf(mass, cell("unit"), isWeighed ? massUnit : toldUnit);
     if (typeof grams === "string") {
       say(place, grams);
       continue;
@@ -98,6 +118,9 @@ export function readKitTable(rows: readonly (readonly string[])[], made: NewPiec
       say(place, `“${name.slice(0, 40)}” is there already: both are taken.`, "note");
     const [count] = readNumber(tidyNumbers(cell("quantity")));
     const [volumeL] = readNumber(tidyNumbers(cell("volume").replace(/[^\d.,]/g, "")));
+    const [price] = readNumber(tidyNumbers(cell("price").replace(/[^\d.,]/g, "")));
+    const toldG = !isWeighed || told === "" ? undefined : gramsOf(told, cell("unit"), toldUnit);
+    if (typeof toldG === "string") say(place, `Advertised: ${toldG}`);
     const gives = guessGives(name);
     pieces.push(
       pieceSchema.parse({
@@ -110,17 +133,20 @@ export function readKitTable(rows: readonly (readonly string[])[], made: NewPiec
         volumeL: volumeL === undefined ? 0 : Math.min(150, Math.max(0, volumeL)),
         ownerId: made.hikerId,
         carrierId: made.hikerId,
+        ...(price === undefined ? {} : { price: Math.min(100_000, Math.max(0, price)) }),
+        ...(typeof toldG === "number" ? { toldG, measured: true } : {}),
+        ...(cell("notes") === "" ? {} : { notes: cell("notes").slice(0, 2000) }),
         ...(gives.length > 0 ? { gives } : {}),
         spans: [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
       }),
     );
   }
   if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, `Only the first ${MOST_ROWS} lines are read.`);
-  return { pieces, problems };
+  return { heads, columns, pieces, problems };
 }
 
-function columnsOf(heads: readonly string[]): Partial<Record<Key, number>> {
-  const columns: Partial<Record<Key, number>> = {};
+function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>> {
+  const columns: Partial<Record<KitColumn, number>> = {};
   for (const [i, head] of heads.entries()) {
     const key = HEADS.find(([, words]) => words.test(head.trim()))?.[0];
     if (key && columns[key] === undefined) columns[key] = i;
@@ -149,8 +175,8 @@ function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): n
 export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (string | number)[][] {
   const nameOf = (hikerId: string): string => hikers.find(({ id }) => id === hikerId)?.name ?? "";
   const heads = [
-    "name", "group", "mass, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
-    "good for", "holds, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K",
+    "name", "group", "mass, g", "advertised, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
+    "good for", "holds, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K", "price", "notes",
   ]; // prettier-ignore
   const yes = (is: boolean): string => (is ? "yes" : "");
   return [
@@ -159,6 +185,7 @@ export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (st
       piece.name,
       piece.group,
       piece.massG,
+      piece.toldG ?? "",
       piece.quantity,
       yes(piece.wear === "worn"),
       yes(piece.wear === "consumable"),
@@ -173,6 +200,8 @@ export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (st
       piece.limitC ?? "",
       piece.padR ?? "",
       piece.warmthK ?? "",
+      piece.price ?? "",
+      piece.notes ?? "",
     ]),
   ];
 }

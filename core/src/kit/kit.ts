@@ -6,9 +6,10 @@
  */
 import { walkEnds } from "../plan/ids.ts";
 import { turnedSpan } from "../plan/turn.ts";
-import type { Piece, Span, Stop } from "../plan/schema.ts";
+import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
+import { leftOut } from "./held.ts";
 import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 
 /** What a plan has to know of a piece: its name and group may change without consequence. */
@@ -18,6 +19,12 @@ export type PieceFacts = Pick<
   | "id" | "massG" | "quantity" | "wear" | "volumeL" | "ownerId" | "carrierId" | "shared" | "role" | "capacityL"
   | "comfortC" | "limitC" | "padR" | "warmthK" | "spans"
 >;
+
+/** What waits for a decision that the plan does not count on is carried nowhere. */
+export function kitFacts(plan: Pick<Plan, "kit" | "held">): PieceFacts[] {
+  const out = leftOut(plan);
+  return plan.kit.map((piece) => pieceFacts(out.has(piece.id) ? { ...piece, spans: [] } : piece));
+}
 
 export function pieceFacts(piece: Piece): PieceFacts {
   const { id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, spans } = piece;

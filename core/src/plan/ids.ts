@@ -52,6 +52,12 @@ export const DEMANDS = [
   "night", "pad", "shelter", "warm-layer", "rain", "sun", "traction", "axe", "snowshoes", "insects", "light", "papers",
   "food-store", "water",
 ] as const;
+export const WEARS = ["packed", "worn", "consumable"] as const;
+export const CONDITIONS = ["new", "good", "worn", "failing"] as const;
+/** Where a piece rides, from the bottom of the pack up, then outside of it. */
+export const RIDES = ["bottom", "core", "top", "lid", "pockets", "outside", "body"] as const;
+/** What of the figures a decision may hang on: coldest night, snow under foot, longest carry. */
+export const HELD_BY = ["night-below", "snow-over", "carry-over"] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"] as const;

@@ -16,6 +16,8 @@ export const LISTS = {
   "climate.forecasts": (plan: Plan) => plan.climate.forecasts,
   "climate.readings": (plan: Plan) => plan.climate.readings,
   kit: (plan: Plan) => plan.kit,
+  held: (plan: Plan) => plan.held,
+  keptKits: (plan: Plan) => plan.keptKits,
   camps: (plan: Plan) => plan.camps,
   pins: (plan: Plan) => plan.pins,
   devices: (plan: Plan) => plan.devices,
@@ -184,6 +186,25 @@ export const REFERENCES: readonly Reference[] = [
                 },
               },
             ],
+      ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.held.flatMap((choice, i) =>
+        (["pieceIds", "otherwiseIds"] as const).flatMap((key) =>
+          choice[key].map((id, k) => ({
+            place: `held[${i}].${key}[${k}]`,
+            id,
+            holder: choice.name,
+            point: (heir) => {
+              const at = choice[key].indexOf(id);
+              if (at >= 0) choice[key].splice(at, 1, ...(heir === undefined ? [] : [heir]));
+            },
+          })),
+        ),
       ),
   },
   {

@@ -9,6 +9,15 @@
 import { z } from "zod";
 import { climateSchema } from "./climateSchema.ts";
 import {
+  heldSchema,
+  keptKitSchema,
+  kitRulesSchema,
+  kitStorySchema,
+  modificationSchema,
+  pieceSchema,
+  spanSchema,
+} from "./kitSchema.ts";
+import {
   CAN_SIZES,
   CERTAINTIES,
   DEVICE_KINDS,
@@ -17,23 +26,18 @@ import {
   PAST,
   TARGETS,
   TREATMENTS,
-  DEMANDS,
-  GIVES,
   MOST_HIKERS,
   PLAN_FORMAT,
   PLAN_VERSION,
-  ROLES,
   SOLAR_PLACES,
   SOLAR_TREES,
-  SPAN_BEGINS,
-  SPAN_ENDS,
   SURFACES,
 } from "./ids.ts";
 import { fillSchema, menuChoiceSchema, menuSchema, pantryFoodSchema } from "./pantrySchema.ts";
 import { resupplySchema } from "./resupplySchema.ts";
 import { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./placesSchema.ts";
 import { routeSchema } from "./routeSchema.ts";
-import { amount, celsius, distance, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
+import { amount, fraction, id, isoDate, label, name, whole } from "./values.ts";
 
 export const unitsSchema = z.looseObject({
   distance: z.enum(["km", "mi"]).default("km"),
@@ -262,70 +266,6 @@ export const chargeSchema = z.looseObject({
   solar: z.enum(["radiation", "daylight"]).default("radiation"),
 });
 
-export const spanSchema = z.looseObject({
-  fromStopId: stopId,
-  toStopId: stopId,
-  /** How the piece comes into the pack, and where it goes after. */
-  begins: z.enum(SPAN_BEGINS).default("from-home"),
-  ends: z.enum(SPAN_ENDS).default("kept"),
-  carrierId: id.optional(),
-});
-
-export const pieceSchema = z.looseObject({
-  id,
-  name,
-  group: label.default("Other"),
-  massG: amount("g", 0, 50_000),
-  quantity: whole("", 1, 200).default(1),
-  measured: z.boolean().default(false),
-  /** Of one, as its maker tells it, where it was weighed since. */
-  toldG: amount("g", 0, 50_000).optional(),
-  wear: z.enum(["packed", "worn", "consumable"]).default("packed"),
-  volumeL: amount("L", 0, 150).default(0),
-  ownerId: id,
-  carrierId: id,
-  /** Whether the whole party sleeps in or drinks from it. */
-  shared: z.boolean().default(false),
-  role: z.enum(ROLES).optional(),
-  /** What it is good for; by its name where nobody says. */
-  gives: z.array(z.enum(GIVES)).max(12).optional(),
-  /** Whether a search may move its spans; by what it is good for where nobody says. */
-  movable: z.boolean().optional(),
-  /** Shoes: metres of even trail that a pair lasts in the mean, and those before this hike. */
-  meanLifeM: distance(10_000_000).default(800_000),
-  wornM: distance(10_000_000).default(0),
-  /** Of what is used by the day. */
-  perDayG: amount("g", 0, 1000).optional(),
-  /** Bottles and hard canisters: what they hold. */
-  capacityL: amount("L", 0, 150).optional(),
-  comfortC: celsius.optional(),
-  limitC: celsius.optional(),
-  padR: amount("R", 0, 20).optional(),
-  /** Kelvin that a liner, cover or jacket worn in the bag adds. */
-  warmthK: amount("K", 0, 10).optional(),
-  spans: z.array(spanSchema).max(40),
-});
-
-/** A demand of the season, wanted or not on the leg out of a stop, whatever the figures say. */
-export const ownDemandSchema = z.looseObject({
-  kind: z.enum(DEMANDS),
-  fromStopId: stopId,
-  wanted: z.boolean(),
-});
-
-/** What the kit is asked for, and what moving pieces by post costs (judgement [L]). */
-export const kitRulesSchema = z.looseObject({
-  demands: z.array(ownDemandSchema).max(2000).default([]),
-  /** Of one piece sent one way: so much, and so much a kilogram. */
-  movePrice: amount("money", 0, 10_000).default(4),
-  movePricePerKg: amount("money", 0, 10_000).default(6),
-  /** That a pair of shoes may be worn out before the next is there. */
-  wearChance: fraction(0.001, 0.9).default(0.2),
-  /** From a stop home and from home to a stop. */
-  homeDays: whole("days", 0, 120).default(6),
-  sendDays: whole("days", 0, 120).default(6),
-});
-
 export const planSchema = z.looseObject({
   format: z.literal(PLAN_FORMAT),
   version: z.literal(PLAN_VERSION),
@@ -339,7 +279,11 @@ export const planSchema = z.looseObject({
   sources: z.array(sourceSchema).max(20_000).default([]),
   stretches: z.array(stretchSchema).max(2000).default([]),
   climate: climateSchema.prefault({}),
+  /** All that is owned: what has no span stays on the shelf at home. */
   kit: z.array(pieceSchema).max(2000).default([]),
+  held: z.array(heldSchema).max(200).default([]),
+  keptKits: z.array(keptKitSchema).max(40).default([]),
+  kitStory: z.array(kitStorySchema).max(1000).default([]),
   kitRules: kitRulesSchema.prefault({}),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
@@ -364,6 +308,10 @@ export type FoodSettings = z.infer<typeof foodSchema>;
 export type WaterSettings = z.infer<typeof waterSchema>;
 export type StoveSettings = z.infer<typeof stoveSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
+export type Modification = z.infer<typeof modificationSchema>;
+export type HeldChoice = z.infer<typeof heldSchema>;
+export type KeptKit = z.infer<typeof keptKitSchema>;
+export type KitStory = z.infer<typeof kitStorySchema>;
 export type Span = z.infer<typeof spanSchema>;
 export type DayRules = z.infer<typeof dayRulesSchema>;
 export type Device = z.infer<typeof deviceSchema>;

@@ -5,7 +5,7 @@
  */
 import { findChecks, type Check } from "../checks/index.ts";
 import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
-import { buildKit, pieceFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
+import { buildKit, kitFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
 import { menuPlan } from "../food/menu.ts";
 import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -259,7 +259,7 @@ export class Session {
     const sample = stage.sampling({ cellCount: profile.cellCount });
     const sampledSpace = stage.sampledWorkspace({ cellCount: sample.count, hikerCount: hikers.length });
     const sampledSources = stage.sampledSources({ sources, sampling: sample });
-    const pieces = this.part("pieces", plan.kit.map(pieceFacts));
+    const pieces = this.part("pieces", kitFacts(plan));
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
     const needs = hikers.map((hiker, h) =>

@@ -1,13 +1,18 @@
 /** Edits of the kit: what is asked of it, spans that a search has found, pieces typed in a line. */
 import {
   guessGives,
+  listNow,
   pieceSchema,
   walkEnds,
+  wholeWay,
+  withAlternative,
   type DemandKind,
+  type HeldChoice,
   type Piece,
   type PieceSwap,
   type Plan,
 } from "@gepack/core";
+import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
 import { parseQuantity } from "../units/quantity.ts";
 import { DEMAND_WORDS } from "../words/kit.ts";
@@ -21,9 +26,21 @@ export function setDemand(kind: DemandKind, fromStopId: string, wanted: boolean 
   });
 }
 
-/** Spans as the search has found them, in one step. */
-export function takeSwaps(changes: readonly PieceSwap[], label: string): void {
-  void edit(label, ({ kit }) => {
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** So many rows the story of the kit holds; older ones go. */
+const MOST_TOLD = 1000;
+
+function tell(draft: Draft<Plan>, what: string, why: string): void {
+  draft.kitStory.push({ on: today(), what, why });
+  draft.kitStory.splice(0, draft.kitStory.length - MOST_TOLD);
+}
+
+/** Spans as the search has found them, in one step; why is told in the story of the kit. */
+export function takeSwaps(changes: readonly PieceSwap[], label: string, why: string): void {
+  void edit(label, (draft) => {
+    const { kit } = draft;
+    tell(draft, label, why);
     for (const { pieceId, spans } of changes) {
       const piece = kit.find(({ id }) => id === pieceId);
       if (piece) piece.spans = structuredClone(spans) as Piece["spans"];
@@ -40,6 +57,70 @@ export function takeCarriers(changes: readonly { pieceId: string; carrierId: str
       piece.carrierId = carrierId;
       for (const span of piece.spans) delete span.carrierId;
     }
+  });
+}
+
+/** On all of the way, from home; what is carried somewhere already stays as it is. */
+export function takeAlong(ids: readonly string[], label: string): void {
+  void edit(label, (draft) => {
+    for (const piece of draft.kit)
+      if (ids.includes(piece.id) && piece.spans.length === 0) piece.spans = wholeWay(draft as Plan);
+  });
+}
+
+/** On the shelf, owned and not on this hike. */
+export function leaveAtHome(ids: readonly string[], label: string): void {
+  setPieces(ids, label, (piece) => {
+    piece.spans = [];
+  });
+}
+
+/** Changes several pieces in one step. */
+export function setPieces(ids: readonly string[], label: string, recipe: (piece: Piece) => void): void {
+  void edit(label, ({ kit }) => {
+    for (const piece of kit) if (ids.includes(piece.id)) recipe(piece);
+  });
+}
+
+export function takeAlternative(pieceId: string, otherId: string, label: string, why: string): void {
+  void edit(label, (draft) => {
+    draft.kit = withAlternative((draft as Plan).kit, pieceId, otherId);
+    tell(draft, label, why);
+  });
+}
+
+/** The kit as it is, kept to be compared with. */
+export function keepList(name: string): void {
+  void edit(`Keep the list “${name}”`, (draft) => {
+    draft.keptKits.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
+  });
+}
+
+export function hold(choice: HeldChoice): void {
+  void edit(`Hold: ${choice.name}`, ({ held }) => void held.push(choice));
+}
+
+/** With a reason; undefined opens it again. */
+export function decide(choice: HeldChoice, taken: boolean | undefined, why: string): void {
+  const word = taken === undefined ? "open again" : taken ? "taken" : "not taken";
+  void edit(`${choice.name}: ${word}`, (draft) => {
+    const row = draft.held.find(({ id }) => id === choice.id);
+    if (!row) return;
+    if (taken === undefined) delete row.decided;
+    else row.decided = { on: today(), taken, why };
+    tell(draft, `${choice.name}: ${word}`, why);
+  });
+}
+
+/** A change that was thought of is made, or taken back: the piece weighs less by it, and wants weighing again. */
+export function modify(piece: Piece, index: number, done: boolean): void {
+  void edit(`${piece.name}: ${piece.modifications?.[index]?.what ?? ""}`, ({ kit }) => {
+    const row = kit.find(({ id }) => id === piece.id);
+    const change = row?.modifications?.[index];
+    if (!row || !change || change.done === done) return;
+    change.done = done;
+    row.massG = Math.min(50_000, Math.max(0, row.massG - (done ? 1 : -1) * change.savedG));
+    row.measured = false;
   });
 }
 

@@ -19,14 +19,14 @@ interface Props {
 export function OptionalNumber({ path, label, value, start, units, take, drop, onChange }: Props) {
   if (value === undefined)
     return (
-      <button className="btn" onClick={() => onChange(Number(start.toPrecision(3)))}>
+      <button type="button" className="btn" onClick={() => onChange(Number(start.toPrecision(3)))}>
         {take}
       </button>
     );
   return (
     <span className="inline-flex flex-wrap items-end gap-2">
       <FieldNumber path={path} label={label} value={value} units={units} onCommit={onChange} />
-      <button className="btn" onClick={() => onChange(undefined)}>
+      <button type="button" className="btn" onClick={() => onChange(undefined)}>
         {drop}
       </button>
     </span>

@@ -1,5 +1,16 @@
 /** Words for what is asked of the kit, and where its pieces are. */
-import type { Cover, Demand, DemandKind, Give, Plan, Whereabouts } from "@gepack/core";
+import type {
+  Cover,
+  Demand,
+  DemandKind,
+  Give,
+  HeldChoice,
+  KitColumn,
+  KitStyle,
+  Plan,
+  Ride,
+  Whereabouts,
+} from "@gepack/core";
 import { firstName, stopName } from "./names.ts";
 import type { Say } from "./say.ts";
 
@@ -148,5 +159,56 @@ export function whereWords(where: Whereabouts, plan: Plan): string {
       return `handed over at ${stopName(plan, where.stopId)}`;
     case "thrown-away":
       return `left behind at ${stopName(plan, where.stopId)}`;
+  }
+}
+
+export const RIDE_WORDS: Readonly<Record<Ride, string>> = {
+  bottom: "at the bottom",
+  core: "in the middle, by the back",
+  top: "on top",
+  lid: "in the lid",
+  pockets: "in the side pockets",
+  outside: "outside",
+  body: "on the body",
+};
+
+export const STYLE_WORDS: Readonly<Record<KitStyle, string>> = {
+  light: "light",
+  usual: "usual",
+  cold: "for the cold season",
+};
+
+/** What a table of kit may have columns for. */
+export const COLUMN_WORDS: Readonly<Record<KitColumn, string>> = {
+  name: "name",
+  group: "group",
+  mass: "mass",
+  told: "advertised mass",
+  unit: "unit of mass",
+  quantity: "how many",
+  worn: "worn",
+  consumable: "used up",
+  volume: "space",
+  price: "price",
+  notes: "notes",
+};
+
+type HeldBy = NonNullable<HeldChoice["condition"]>["of"];
+
+/** What a decision may hang on, as it stands in a list. */
+export const HELD_WORDS: Readonly<Record<HeldBy, string>> = {
+  "night-below": "a night colder than",
+  "snow-over": "more snow under foot than",
+  "carry-over": "a carry of more than",
+};
+
+export function heldFigure(of: HeldBy, value: number, say: Say): string {
+  switch (of) {
+    case "night-below":
+      return say.C(value);
+    case "snow-over":
+      return say.way(1000 * value);
+    case "carry-over":
+      return say.L(value);
   }
 }

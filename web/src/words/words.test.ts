@@ -30,6 +30,7 @@ const WHERE = { severity: "caution", legIndex: 0, hikerId: "jory", atM: 12_000 }
 /** One finding of every kind of check, with figures that could be. */
 const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "code" | keyof typeof WHERE> } = {
   "load-over-comfort": { have: 16.52, limit: 15 },
+  "load-over-pack": { have: 14.2, limit: 12, piece: "Light pack" },
   "food-over-pack": { have: 61, limit: 55 },
   "leg-over-ten-days": { have: 11, limit: 10 },
   "carry-over-bottles": { have: 6.2, limit: 4, distance: 30_000 },

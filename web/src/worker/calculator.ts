@@ -6,6 +6,8 @@
 import type {
   BankLegs,
   FoundSwaps,
+  KitVariant,
+  WeighedKit,
   Plan,
   PlanResult,
   Profile,
@@ -60,6 +62,11 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   bankLegs: (asked: { plan: Plan }, onRow: (row: BankLegs) => void, signal: AbortSignal) => Promise<void>;
+  weighKits: (
+    asked: { plan: Plan; variants: readonly KitVariant[] },
+    onRow: (row: WeighedKit) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
   searchSwaps: (asked: { plan: Plan }, onFound: (found: FoundSwaps) => void, signal: AbortSignal) => Promise<void>;
   switchOffs: (asked: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
   waysThere: (
@@ -189,6 +196,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
     bankLegs: (asked, onRow, signal) =>
       longRun((key, options) => side().job("bankLegs", { ...asked, key }, options), onRow, signal),
+    weighKits: (asked, onRow, signal) =>
+      longRun((key, options) => side().job("weighKits", { ...asked, key }, options), onRow, signal),
     searchSwaps: (asked, onFound, signal) =>
       longRun((key, options) => side().job("searchSwaps", { ...asked, key }, options), onFound, signal),
     switchOffs: (asked, onStep, signal) =>

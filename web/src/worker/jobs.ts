@@ -24,7 +24,9 @@ import {
   sweepStarts,
   switchOffs,
   waysThere,
+  weighKits,
   type KitTable,
+  type KitVariant,
   type NewPieces,
   type Problem,
   type Basis,
@@ -215,6 +217,10 @@ export function createJobs(beat?: () => void) {
     searchSwaps: (asked: OnTrail, control: JobControl) =>
       told(asked, control, () => swapRounds(asked.plan, compute(asked.plan), compute), outOf(MOST_SWAP_ROUNDS)),
 
+    /** The plan with each of these kits. */
+    weighKits: (asked: OnTrail<{ variants: readonly KitVariant[] }>, control: JobControl) =>
+      told(asked, control, () => weighKits(asked.plan, asked.variants, compute), outOf(asked.variants.length)),
+
     /** Devices given up one after the other. */
     switchOffs: (asked: OnTrail, control: JobControl) =>
       told(asked, control, () => switchOffs(asked.plan, compute), outOf(asked.plan.devices.length + 1)),
@@ -291,10 +297,15 @@ export function createJobs(beat?: () => void) {
     },
 
     /** Pieces of kit out of a table. */
-    async readKit({ file, name, ...made }: NamedFile & Omit<NewPieces, "idOf">): Promise<KitTable> {
+    async readKit({
+      file,
+      name,
+      columns,
+      ...made
+    }: NamedFile & Omit<NewPieces, "idOf"> & { columns?: KitTable["columns"] | undefined }): Promise<KitTable> {
       const table = await tableRows({ file, name });
-      if ("problems" in table) return { pieces: [], problems: table.problems };
-      return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() });
+      if ("problems" in table) return { heads: [], columns: {}, pieces: [], problems: table.problems };
+      return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() }, columns);
     },
 
     /** A bag filled within its limits. */

@@ -1,20 +1,33 @@
 /** Kit out of a table with anybody's columns, and into one. */
 import { useCallback, useState } from "react";
 import { FileDown } from "lucide-react";
-import { kitTableRows, walkEnds, type KitTable, type Piece, type Plan } from "@gepack/core";
+import {
+  KIT_COLUMNS,
+  kitTableRows,
+  walkEnds,
+  type KitColumn,
+  type KitTable,
+  type Piece,
+  type Plan,
+} from "@gepack/core";
 import { addRows } from "../../edit/rows.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
 import { calculator } from "../../store/document.ts";
+import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
+import { COLUMN_WORDS } from "../../words/kit.ts";
 import { sayIn } from "../../words/say.ts";
 
 export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
   const say = sayIn(plan);
   const [file, setFile] = useState<File>();
+  const [columns, setColumns] = useState<KitTable["columns"]>();
+  const [along, setAlong] = useState(true);
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const read = useCallback(
-    (of: File) => calculator().readKit({ file: of, name: of.name, hikerId, fromStopId: firstId, toStopId: lastId }),
-    [hikerId, firstId, lastId],
+    (of: File) =>
+      calculator().readKit({ file: of, name: of.name, hikerId, fromStopId: firstId, toStopId: lastId, columns }),
+    [hikerId, firstId, lastId, columns],
   );
   const sheet = (): Sheet => {
     const [heads, ...rows] = kitTableRows(plan);
@@ -24,7 +37,10 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
     <>
       <TableImport<KitTable>
         file={file}
-        onFile={setFile}
+        onFile={(next) => {
+          setFile(next);
+          setColumns(undefined);
+        }}
         read={read}
         testId="kit"
         countOf={({ pieces }) => (pieces.length > 0 ? countOf(pieces) : undefined)}
@@ -36,8 +52,25 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
               ", ",
             )}${pieces.length > 3 ? ", …" : ""}, ${say.g(pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0))} in all`
         }
-        onTake={({ pieces }) => addRows("kit", `Import ${countOf(pieces)}`, pieces)}
-      />
+        onTake={({ pieces }) =>
+          addRows("kit", `Import ${countOf(pieces)}`, along ? pieces : pieces.map((piece) => ({ ...piece, spans: [] })))
+        }
+      >
+        {(table) => (
+          <>
+            {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
+            <Pick
+              label="They go"
+              value={along ? "along" : "shelf"}
+              options={[
+                ["along", "along on this hike"],
+                ["shelf", "on the shelf"],
+              ]}
+              onPick={(where) => setAlong(where === "along")}
+            />
+          </>
+        )}
+      </TableImport>
       <button className="btn" onClick={() => saveCsv("kit", sheet())}>
         <FileDown size={15} aria-hidden="true" /> CSV
       </button>
@@ -47,5 +80,37 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
     </>
   );
 }
+
+/** Which column is what: as their heads say, until somebody knows better. */
+function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: KitTable["columns"]) => void }) {
+  const { heads, columns } = table;
+  const options: [string, string][] = [
+    ["", "not read"],
+    ...KIT_COLUMNS.map((key): [string, string] => [key, COLUMN_WORDS[key]]),
+  ];
+  const keyOf = (at: number): KitColumn | "" => KIT_COLUMNS.find((key) => columns[key] === at) ?? "";
+  const set = (at: number, key: string): void => {
+    const next = { ...columns };
+    for (const one of KIT_COLUMNS) if (next[one] === at || one === key) delete next[one];
+    if (key !== "") next[key as KitColumn] = at;
+    onColumns(next);
+  };
+  return (
+    <fieldset className="m-0 flex w-full flex-wrap gap-2 border-0 p-0">
+      <legend className="mb-1 font-semibold">Columns</legend>
+      {heads.slice(0, MOST_COLUMNS).map((head, at) => (
+        <Pick
+          key={at}
+          label={head.trim().slice(0, 40) || `column ${at + 1}`}
+          value={keyOf(at) as string}
+          options={options}
+          onPick={(key) => set(at, key)}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+const MOST_COLUMNS = 24;
 
 const countOf = ({ length }: readonly Piece[]): string => (length === 1 ? "1 piece" : `${length} pieces`);

@@ -15,6 +15,9 @@ interface RowProps {
   frame: LineFrame;
   preview: DragPreview | undefined;
   onOpen: (piece: Piece) => void;
+  isPicked: boolean;
+  /** `to` picks all from the one picked before. */
+  onPick: (id: string, to: boolean) => void;
 }
 
 /** Drawn again only when the piece or the trail has changed, not with every new result. */
@@ -25,14 +28,24 @@ export const KitRow = memo(function KitRow({
   frame: { x, widthPx },
   preview,
   onOpen,
+  isPicked,
+  onPick,
 }: RowProps) {
   const { units } = places.trip;
   return (
     <div className="relative h-[23px] max-[719px]:h-[48px]" data-piece={piece.name}>
       <div
-        className="absolute top-0 left-0 z-[1] flex h-[23px] items-center gap-1 pl-[18px]"
+        className="absolute top-0 left-0 z-[1] flex h-[23px] items-center gap-1 pl-[3px]"
         style={{ width: Math.max(gutterPx(widthPx), 200) - 6 }}
       >
+        <input
+          type="checkbox"
+          className={`m-0 h-3 w-3 ${isPicked ? "" : "opacity-45 focus-visible:opacity-100 hover:opacity-100"}`}
+          aria-label={`Choose ${piece.name}`}
+          checked={isPicked}
+          onChange={() => {}}
+          onClick={(event) => onPick(piece.id, event.shiftKey)}
+        />
         <button
           className="min-w-0 flex-1 truncate text-left text-sm hover:underline"
           title={`Edit ${piece.name}`}

@@ -13,14 +13,14 @@ import {
   type Piece,
   type Give,
   type Plan,
-  type Span,
 } from "@gepack/core";
 import { addRow, editRow, removeRows } from "../../edit/rows.ts";
-import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { GIVE_WORDS } from "../../words/kit.ts";
 import { ROLE_WORDS, SPAN_WORDS, WEAR_WORDS } from "../../words/spans.ts";
+import { OwnedFields } from "./OwnedFields.tsx";
+import { Choice, FormNumber, type PieceForm } from "./pieceForm.tsx";
 import { Scale } from "./Scale.tsx";
 import type { SwapPoint } from "./spans.ts";
 
@@ -33,10 +33,6 @@ interface Props {
   onClose: () => void;
 }
 
-/** The form's view of a piece: named keys only; unknown ones ride along in the values. */
-type Named<T> = { [K in keyof T as string extends K ? never : K]: T[K] };
-type PieceForm = Omit<Named<Piece>, "spans"> & { spans: Named<Span>[] };
-
 export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const blank = pieceSchema.parse({
@@ -48,7 +44,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
     spans: [{ fromStopId: firstId, toStopId: lastId }],
   });
   const form = useForm<PieceForm>({
-    defaultValues: structuredClone(piece ?? { ...blank, name: "" }) as never,
+    defaultValues: structuredClone({ modifications: [], ...(piece ?? { ...blank, name: "" }) }) as never,
     resolver: zodResolver(pieceSchema) as never,
   });
   const { control, register, formState } = form;
@@ -178,6 +174,18 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
               {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds in the bag")}
             </div>
             <GivesFields control={control} guessed={guessGives(name)} />
+            <OwnedFields
+              form={form}
+              plan={plan}
+              role={role}
+              wear={wear}
+              onModified={(savedG) => {
+                const dirty = { shouldDirty: true } as const;
+                form.setValue("massG", Math.max(0, massG - savedG), dirty);
+                // What was cut off is guessed until it is weighed again.
+                form.setValue("measured", false, dirty);
+              }}
+            />
             <fieldset className="mt-4 border-0 p-0">
               <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
               {spans.fields.map((field, i) => (
@@ -288,50 +296,5 @@ function GivesFields({ control, guessed }: { control: Control<PieceForm>; guesse
         )}
       />
     </fieldset>
-  );
-}
-
-interface FormNumberProps {
-  control: Control<PieceForm>;
-  plan: Plan;
-  name: FieldPath<PieceForm>;
-  label: string;
-}
-
-function FormNumber({ control, plan, name, label }: FormNumberProps) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field }) => (
-        <FieldNumber
-          path={`kit.${name}`}
-          label={label}
-          value={Number(field.value ?? 0)}
-          units={plan.trip.units}
-          onCommit={field.onChange}
-        />
-      )}
-    />
-  );
-}
-
-interface ChoiceProps extends React.ComponentProps<"select"> {
-  label: string;
-  options: [string, string][];
-}
-
-function Choice({ label, options, ...rest }: ChoiceProps) {
-  return (
-    <label className="text-sm font-semibold">
-      {label}
-      <select className="field mt-1 font-normal" {...rest}>
-        {options.map(([value, text]) => (
-          <option key={value} value={value}>
-            {text}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }

@@ -7,6 +7,8 @@ interface Props {
   name: string;
   /** What is told of one piece, grams. */
   toldG: number;
+  /** What lies on it besides, tared away. */
+  under?: { name: string; grams: number } | undefined;
   say: Say;
   onWeighed: (grams: number) => void;
 }
@@ -16,7 +18,7 @@ const LONGEST_MS = 10_000;
 
 type Display = { grams: number; settled: boolean } | "none";
 
-export function Scale({ name, toldG, say, onWeighed }: Props) {
+export function Scale({ name, toldG, under, say, onWeighed }: Props) {
   const [laidOnAt, setLaidOnAt] = useState<number>();
   const [display, setDisplay] = useState<Display>();
   useEffect(() => {
@@ -24,9 +26,9 @@ export function Scale({ name, toldG, say, onWeighed }: Props) {
     let isOver = false;
     const look = async (): Promise<void> => {
       const elapsedMs = performance.now() - laidOnAt;
-      const reading = await askScale(name, toldG, elapsedMs);
+      const reading = await askScale(name, toldG + (under?.grams ?? 0), elapsedMs);
       if (isOver) return;
-      setDisplay(reading ?? "none");
+      setDisplay(reading ? { ...reading, grams: reading.grams - (under?.grams ?? 0) } : "none");
       if (reading && !reading.settled && elapsedMs < LONGEST_MS) setTimeout(() => void look(), EVERY_MS);
     };
     void look();

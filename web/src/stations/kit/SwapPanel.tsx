@@ -98,7 +98,13 @@ function Found({ plan, result, found, say }: Props & { found: FoundSwaps; say: S
           </p>
           <button
             className="btn btn-strong my-1"
-            onClick={() => takeSwaps(changes, `Swaps of ${changes.length} pieces`)}
+            onClick={() =>
+              takeSwaps(
+                changes,
+                `Swaps of ${changes.length} pieces`,
+                `${say.carried(then.kgKm)} instead of ${say.carried(now.kgKm)} over the hike`,
+              )
+            }
           >
             Take all {changes.length}
           </button>
@@ -144,7 +150,16 @@ function Change({ plan, result, change, say }: Props & { change: PieceSwap; say:
       <button
         className="btn min-h-[24px]! px-2! py-0!"
         aria-label={`Take the spans of ${piece.name}`}
-        onClick={() => takeSwaps([change], `${piece.name}: spans as found`)}
+        onClick={() =>
+          takeSwaps(
+            [change],
+            `${piece.name}: spans as found`,
+            change.reasons
+              .map((reason) => reasonWords(reason, plan, result, say))
+              .join(" ")
+              .slice(0, 500),
+          )
+        }
       >
         Take it
       </button>

@@ -1,7 +1,7 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
 import { Plus } from "lucide-react";
-import { lazy, Suspense, useMemo, useState } from "react";
-import type { DemandKind, Piece } from "@gepack/core";
+import { lazy, Suspense, useCallback, useMemo, useState } from "react";
+import { isTakenAlong, type DemandKind, type Piece } from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
@@ -19,13 +19,10 @@ import { DemandLanes } from "./DemandLanes.tsx";
 import { DemandPanel } from "./DemandPanel.tsx";
 import { isShown, PieceFilter, type Filter } from "./PieceFilter.tsx";
 import { KitImport } from "./KitImport.tsx";
-import { Sharing } from "./Sharing.tsx";
-import { CheckListOfKit, Weights } from "./Weights.tsx";
+import { KitTools } from "./KitTools.tsx";
+import { SelectBar } from "./SelectBar.tsx";
 import { KitRow } from "./KitRow.tsx";
-import { SwapPanel } from "./SwapPanel.tsx";
-import { Wear } from "./Wear.tsx";
 import { useCover } from "./useCover.ts";
-import { SwapsByStop, WhereOnDay } from "./Whereabouts.tsx";
 import { moveSpanEnd, nearestPoint, swapPoints, type DragPreview, type EndMark, type Places } from "./spans.ts";
 
 const PieceDialog = lazy(() => import("./PieceDialog.tsx").then((module) => ({ default: module.PieceDialog })));
@@ -38,6 +35,7 @@ export default function Kit({ plan, result }: ScreenProps) {
   const [filter, setFilter] = useState<Filter>({ find: "", show: "all" });
   const [kind, setKind] = useState<DemandKind>();
   const [preview, setPreview] = useState<DragPreview>();
+  const [picked, setPicked] = useState<readonly string[]>([]);
   const hiker = plan.hikers[hikerIndex]!;
   const frame = useLine(result);
   const { x } = frame;
@@ -52,9 +50,22 @@ export default function Kit({ plan, result }: ScreenProps) {
         piece.carrierId === hiker.id ||
         piece.ownerId === hiker.id ||
         piece.spans.some((span) => span.carrierId === hiker.id)) &&
+      isTakenAlong(piece) &&
       isShown(piece, filter, idle),
   );
   const groups = [...new Set(shown.map((piece) => piece.group))];
+  const chosen = shown.filter(({ id }) => picked.includes(id));
+  const order = useKept(groups.flatMap((group) => shown.filter((piece) => piece.group === group).map(({ id }) => id)));
+  const onPick = useCallback(
+    (id: string, to: boolean) =>
+      setPicked((before) => {
+        const [last, now] = [order.indexOf(before.at(-1) ?? ""), order.indexOf(id)];
+        if (to && last >= 0)
+          return [...new Set([...before, ...order.slice(Math.min(last, now), Math.max(last, now) + 1)])];
+        return before.includes(id) ? before.filter((one) => one !== id) : [...before, id];
+      }),
+    [order],
+  );
   const leg = result.legs[legIndex]!;
   const open = result.checks.filter((check) => checkStation(check) === "kit" && check.severity !== "note");
 
@@ -97,6 +108,7 @@ export default function Kit({ plan, result }: ScreenProps) {
       />
       {kind && <DemandPanel plan={plan} leg={leg} covers={mine} kind={kind} />}
       <PieceFilter filter={filter} onFilter={setFilter} plan={plan} idle={idle} />
+      {chosen.length > 0 && <SelectBar plan={plan} points={points} pieces={chosen} onClear={() => setPicked([])} />}
       <LaneBoard<EndMark>
         x={x}
         onMove={(move) => setPreview(move && { ...move.data, pointIndex: nearestPoint(points, move.metres) })}
@@ -142,6 +154,8 @@ export default function Kit({ plan, result }: ScreenProps) {
                     {...{ places, points, frame }}
                     preview={preview?.pieceId === piece.id ? preview : undefined}
                     onOpen={setEditing}
+                    isPicked={picked.includes(piece.id)}
+                    onPick={onPick}
                   />
                 ))}
               </section>
@@ -158,39 +172,7 @@ export default function Kit({ plan, result }: ScreenProps) {
         </div>
       </LaneBoard>
       <BaseWeights plan={plan} result={result} hikerIndex={hikerIndex} legIndex={legIndex} frame={frame} />
-      <div className="px-[18px]">
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Find swaps">
-          <SwapPanel plan={plan} result={result} />
-        </Fold>
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Swaps by stop">
-          <SwapsByStop plan={plan} result={result} />
-        </Fold>
-        {plan.hikers.length > 1 && (
-          <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Share fairly">
-            <Sharing plan={plan} result={result} leg={leg} />
-          </Fold>
-        )}
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="What it weighs">
-          <Weights plan={plan} result={result} leg={leg} who={hikerIndex} />
-        </Fold>
-        <Fold
-          className="border-t border-rule py-2"
-          titleClass="text-sm font-semibold"
-          title="Shoes and what is used up"
-        >
-          <Wear plan={plan} result={result} />
-        </Fold>
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Packing list">
-          <CheckListOfKit plan={plan} result={result} leg={leg} who={hikerIndex} />
-        </Fold>
-        <Fold
-          className="border-y border-rule py-2"
-          titleClass="text-sm font-semibold"
-          title="Where everything is on a day"
-        >
-          <WhereOnDay plan={plan} result={result} />
-        </Fold>
-      </div>
+      <KitTools plan={plan} result={result} leg={leg} who={hikerIndex} onOpen={setEditing} />
       {editing && (
         <Suspense fallback={null}>
           <PieceDialog

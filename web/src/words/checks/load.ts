@@ -14,6 +14,15 @@ export const loadWords = checkWords({
         advice("Leave or send home some kit, or take a pack that carries more."),
       ),
   },
+  "load-over-pack": {
+    mark: "strap",
+    station: "kit",
+    sentence: (check, say, at) =>
+      `The pack reaches ${say.kg(check.have)}${at}; ${check.piece} is made for ${say.kg(check.limit)}.`,
+    mends: () => [
+      advice("Carry less here, or a pack that is made for more: seams and hips give way before the hike does."),
+    ],
+  },
   "food-over-pack": {
     mark: "volume",
     station: "legs",

@@ -1,0 +1,227 @@
+/** Pieces for one purpose beside each other, each weighed by the whole plan; ranked by what counts for the hiker. */
+import { useState } from "react";
+import {
+  alternativesTo,
+  gramsPerPrice,
+  isTakenAlong,
+  purposeOf,
+  rankPieces,
+  withAlternative,
+  type Piece,
+  type Plan,
+  type Ranked,
+  type RankWeights,
+  type WeighedKit,
+} from "@gepack/core";
+import { takeAlternative } from "../../edit/kit.ts";
+import { calculator } from "../../store/document.ts";
+import { Pick } from "../../ui/Pick.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { Table, type Column } from "../../ui/Table.tsx";
+import { firstName } from "../../words/names.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
+
+const BARS = [
+  ["comfort", "Comfort"],
+  ["cost", "Cost"],
+  ["weight", "Weight"],
+] as const;
+
+interface Row {
+  piece: Piece;
+  bars: Ranked;
+  weighed: WeighedKit | undefined;
+  isNow: boolean;
+}
+
+export function Alternatives({ plan }: { plan: Plan }) {
+  const say = sayIn(plan);
+  const choices = plan.kit.filter((piece) => isTakenAlong(piece) && alternativesTo(plan, piece).length > 0);
+  const [asked, setAsked] = useState<string>();
+  const [weights, setWeights] = useState<RankWeights>({ comfort: 1, cost: 1, weight: 1 });
+  const { rows: weighed, fraction, start, stop, clear } = usePlanRun<WeighedKit>(plan);
+  const piece = choices.find(({ id }) => id === asked) ?? choices[0];
+  if (!piece)
+    return (
+      <p className="max-w-[72ch] py-2 text-sm text-muted">
+        Nothing on the shelf could take the place of a piece: add another tent, bag, pad, pack or jacket there, and the
+        two stand beside each other here.
+      </p>
+    );
+  const compared = [piece, ...alternativesTo(plan, piece)];
+  const rows = rankPieces(compared, weights).map((bars): Row => {
+    const of = compared.find(({ id }) => id === bars.pieceId)!;
+    return { piece: of, bars, weighed: weighed.find(({ key }) => key === of.id), isNow: of === piece };
+  });
+  const weigh = (): void =>
+    start(
+      () => compared.length,
+      (now, onRow, signal) =>
+        calculator().weighKits(
+          {
+            plan: now,
+            variants: compared.map(({ id }) =>
+              id === piece.id ? { key: id } : { key: id, kit: withAlternative(now.kit, piece.id, id) },
+            ),
+          },
+          onRow,
+          signal,
+        ),
+    );
+  return (
+    <div className="py-2 text-sm">
+      <div className="mb-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <Pick
+          label="In the place of"
+          value={piece.id}
+          options={choices.map((one) => [one.id, whose(one, plan)] as const)}
+          onPick={(id) => {
+            clear();
+            setAsked(id);
+          }}
+        />
+        <button className="btn btn-strong" disabled={fraction !== undefined} onClick={weigh}>
+          Weigh on the whole hike
+        </button>
+        {fraction !== undefined && <Progress label="Weighing each" fraction={fraction} onStop={stop} />}
+        {BARS.map(([key, label]) => (
+          <label key={key} className="text-sm font-semibold">
+            {label} counts
+            <input
+              type="range"
+              min={0}
+              max={3}
+              step={0.5}
+              className="mt-1 block w-[120px]"
+              value={weights[key]}
+              onChange={(event) => setWeights({ ...weights, [key]: Number(event.target.value) })}
+            />
+          </label>
+        ))}
+      </div>
+      <Table<Row>
+        label="Alternatives"
+        rows={rows}
+        idOf={({ piece: { id } }) => id}
+        columns={columnsOf(plan, piece, say)}
+      />
+      <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
+        Bars reach from the worst to the best of those compared; what is not known stands in the middle. The ranking is
+        yours, by what you let count: comfort is your own 1 to 5. A lighter shelter or bag must still stand your nights:
+        see the lanes above after taking it.
+      </p>
+    </div>
+  );
+}
+
+function columnsOf(plan: Plan, now: Piece, say: Say): Column<Row>[] {
+  return [
+    {
+      id: "name",
+      head: purposeOf(now) ?? "piece",
+      names: true,
+      cell: ({ piece, isNow }) => (
+        <>
+          {piece.name} {isNow && <span className="font-normal text-muted">goes along</span>}
+        </>
+      ),
+    },
+    {
+      id: "bars",
+      head: "comfort, cost, weight",
+      cell: ({ piece, bars }) => (
+        <span
+          role="img"
+          aria-label={`${piece.name}: ${BARS.map(([key, label]) => `${label.toLowerCase()} ${Math.round(100 * bars[key])} of 100`).join(", ")}`}
+          className="grid w-[90px] gap-px"
+        >
+          {BARS.map(([key]) => (
+            <span key={key} className="block h-[5px] bg-rule">
+              <span className="block h-full bg-pine" style={{ width: `${100 * bars[key]}%` }} />
+            </span>
+          ))}
+        </span>
+      ),
+    },
+    { id: "mass", head: "mass", right: true, cell: ({ piece }) => say.g(piece.massG * piece.quantity) },
+    {
+      id: "price",
+      head: "price",
+      right: true,
+      cell: ({ piece: { price } }) => (price === undefined ? "" : say.money(price)),
+    },
+    { id: "comfort", head: "comfort", right: true, from: 561, cell: ({ piece }) => piece.comfort ?? "" },
+    { id: "warmth", head: "warmth", right: true, from: 561, cell: ({ piece }) => warmthWords(piece, say) },
+    {
+      id: "space",
+      head: "space",
+      right: true,
+      from: 861,
+      cell: ({ piece: { volumeL, quantity } }) => (volumeL > 0 ? say.L(volumeL * quantity) : ""),
+    },
+    {
+      id: "heaviest",
+      head: "heaviest pack",
+      right: true,
+      from: 561,
+      cell: ({ weighed }) => weighed && say.kg(weighed.heaviestKg),
+    },
+    {
+      id: "carried",
+      head: "all packs, all of the way",
+      right: true,
+      from: 561,
+      cell: ({ weighed }) => weighed && say.carried(weighed.kgKm),
+    },
+    {
+      id: "finish",
+      head: "finish",
+      right: true,
+      from: 861,
+      cell: ({ weighed }) => weighed && say.date(weighed.finishDate),
+    },
+    {
+      id: "saved",
+      head: `saved for one ${plan.resupply.money || "of money"}`,
+      right: true,
+      from: 861,
+      cell: ({ piece }) => {
+        const grams = gramsPerPrice(piece, now);
+        return grams === undefined ? "" : say.g(grams);
+      },
+    },
+    {
+      id: "take",
+      head: <span className="sr-only">Take</span>,
+      cell: ({ piece, isNow }) =>
+        !isNow && (
+          <button
+            className="btn min-h-[24px]! px-2! py-0!"
+            aria-label={`Take ${piece.name} in the place of ${now.name}`}
+            onClick={() =>
+              takeAlternative(
+                now.id,
+                piece.id,
+                `${piece.name} in the place of ${now.name}`,
+                `${say.g(piece.massG * piece.quantity)} instead of ${say.g(now.massG * now.quantity)}`,
+              )
+            }
+          >
+            Take it
+          </button>
+        ),
+    },
+  ];
+}
+
+function whose({ name, ownerId }: Piece, { hikers }: Plan): string {
+  const owner = hikers.find(({ id }) => id === ownerId);
+  return hikers.length > 1 && owner ? `${name}, ${firstName(owner)}` : name;
+}
+
+function warmthWords({ comfortC, padR, warmthK }: Piece, say: Say): string {
+  if (comfortC !== undefined) return say.C(comfortC);
+  if (padR !== undefined) return say.R(padR);
+  return warmthK === undefined ? "" : `+${say.number(warmthK, 1)} K`;
+}

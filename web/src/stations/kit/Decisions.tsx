@@ -1,0 +1,208 @@
+/** What waits for how something turns out: by when to decide, what it weighs either way, decided with a reason; and the story. */
+import { useState } from "react";
+import { decisionsOf, HELD_BY, type Decision, type HeldChoice, type Plan, type PlanResult } from "@gepack/core";
+import { decide, hold } from "../../edit/kit.ts";
+import { removeRows, setRow } from "../../edit/rows.ts";
+import { Pick } from "../../ui/Pick.tsx";
+import { parseQuantity, unitSymbol, type QuantityKind } from "../../units/quantity.ts";
+import { HELD_WORDS, heldFigure } from "../../words/kit.ts";
+import { stopName } from "../../words/names.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+}
+
+export function Decisions({ plan, result }: Props) {
+  const say = sayIn(plan);
+  const rows = decisionsOf(plan, result).sort((a, b) => (a.decideBy ?? "9").localeCompare(b.decideBy ?? "9"));
+  return (
+    <div className="py-2 text-sm">
+      {rows.length === 0 && (
+        <p className="mt-0 mb-2 max-w-[72ch] text-muted">
+          Nothing waits. A piece may come only if something turns out so: spikes if the June reports speak of ice, a
+          second bottle if the cache is empty. Name it here, and the day by which to decide is worked out.
+        </p>
+      )}
+      <ul aria-label="What waits to be decided" className="m-0 list-none p-0">
+        {rows.map((row) => (
+          <Waiting key={row.choice.id} plan={plan} result={result} row={row} say={say} />
+        ))}
+      </ul>
+      <Add plan={plan} />
+      {plan.kitStory.length > 0 && (
+        <section aria-label="Story of the kit" className="mt-3">
+          <h4 className="m-0 text-sm font-bold">How the kit came to be so</h4>
+          <ol className="m-0 list-none p-0">
+            {plan.kitStory.toReversed().map(({ on, what, why }, i) => (
+              <li key={i} className="flex flex-wrap gap-x-3 border-t border-rule py-0.5">
+                <span className="text-muted">{say.date(on)}</span>
+                <b className="font-semibold">{what}</b>
+                <span className="text-muted">{why}</span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }) {
+  const { choice, taken, decideBy, legIndex, takenG, found } = row;
+  const [why, setWhy] = useState("");
+  const names = (ids: readonly string[]): string =>
+    plan.kit.flatMap(({ id, name }) => (ids.includes(id) ? [name] : [])).join(", ") || "nothing";
+  const where = legIndex === undefined ? undefined : stopName(plan, result.legs[legIndex]!.fromStopId);
+  return (
+    <li className="border-t border-rule py-1.5" data-held={choice.name}>
+      <b>{choice.name}</b>: {names(choice.pieceIds)}
+      {choice.otherwiseIds.length > 0 && <>, otherwise {names(choice.otherwiseIds)}</>}
+      <span className="text-muted">
+        {" "}
+        ({takenG < 0 ? "−" : "+"}
+        {say.g(Math.abs(takenG))} from {where ?? "nowhere on the route"}
+        {decideBy !== undefined && `; decide by ${say.date(decideBy)}`})
+      </span>
+      {found && choice.condition && (
+        <div className={found.isSo ? "text-caution" : "text-muted"}>
+          By the plan’s own figures {found.isSo ? "it is so" : "it is not so"}: {HELD_WORDS[choice.condition.of]}{" "}
+          {heldFigure(choice.condition.of, choice.condition.limit, say)}, and it is{" "}
+          {heldFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day go first.
+        </div>
+      )}
+      {choice.decided ? (
+        <div className="flex flex-wrap items-center gap-2">
+          <span>
+            {choice.decided.taken ? "Taken" : "Not taken"}, decided on {say.date(choice.decided.on)}
+            {choice.decided.why && <>: {choice.decided.why}</>}
+          </span>
+          <button className="btn" onClick={() => decide(choice, undefined, "")}>
+            Open it again
+          </button>
+        </div>
+      ) : (
+        <div className="mt-1 flex flex-wrap items-end gap-2">
+          <Pick
+            label="Until then the plan counts"
+            value={choice.counted ? "with" : "without"}
+            options={[
+              ["with", "with it"],
+              ["without", "without it"],
+            ]}
+            onPick={(value) =>
+              setRow("held", choice.id, `${choice.name}: counted ${value} it`, { counted: value === "with" })
+            }
+          />
+          <label className="font-semibold">
+            Why
+            <input
+              className="field mt-1 w-[220px] font-normal"
+              maxLength={500}
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+            />
+          </label>
+          <button className="btn btn-strong" onClick={() => decide(choice, true, why)}>
+            Take it
+          </button>
+          <button className="btn" onClick={() => decide(choice, false, why)}>
+            Leave it
+          </button>
+          <button className="btn text-danger" onClick={() => removeRows("held", [choice.id], `Forget ${choice.name}`)}>
+            Forget
+          </button>
+          <span className="text-muted">The plan counts {taken ? "with" : "without"} it now.</span>
+        </div>
+      )}
+    </li>
+  );
+}
+
+type Of = NonNullable<HeldChoice["condition"]>["of"];
+
+const KIND: Readonly<Record<Of, QuantityKind>> = {
+  "night-below": "temperature",
+  "snow-over": "distance",
+  "carry-over": "volume",
+};
+
+function Add({ plan }: { plan: Plan }) {
+  const [name, setName] = useState("");
+  const [pieceId, setPieceId] = useState("");
+  const [otherId, setOtherId] = useState("");
+  const [of, setOf] = useState<Of | "">("");
+  const [limit, setLimit] = useState("0");
+  const pieces = plan.kit.map((piece) => [piece.id, piece.name] as const);
+  const { units } = plan.trip;
+  const kind = of === "" ? undefined : KIND[of];
+  const read = kind && parseQuantity(kind, limit, units);
+  const fault =
+    name.trim() === ""
+      ? "Say what it hangs on."
+      : pieceId === ""
+        ? "Choose the piece that comes."
+        : read && "error" in read
+          ? read.error
+          : undefined;
+  return (
+    <form
+      aria-label="Hold a decision"
+      className="mt-2 flex flex-wrap items-end gap-2 border-t border-rule pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (fault !== undefined) return;
+        hold({
+          id: crypto.randomUUID(),
+          name: name.trim(),
+          pieceIds: [pieceId],
+          otherwiseIds: otherId === "" ? [] : [otherId],
+          counted: true,
+          ...(of === "" || !read || "error" in read
+            ? {}
+            : {
+                condition: {
+                  of,
+                  limit: Math.max(-100, Math.min(10_000, read.value / (of === "snow-over" ? 1000 : 1))),
+                },
+              }),
+        });
+        setName("");
+      }}
+    >
+      <label className="font-semibold">
+        Only if
+        <input
+          className="field mt-1 w-[240px] font-normal"
+          placeholder="the June reports speak of ice"
+          maxLength={200}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <Pick label="comes" value={pieceId} options={[["", "a piece"], ...pieces]} onPick={setPieceId} />
+      <Pick label="otherwise" value={otherId} options={[["", "nothing"], ...pieces]} onPick={setOtherId} />
+      <Pick
+        label="By the figures"
+        value={of}
+        options={[["", "in words alone"], ...HELD_BY.map((key) => [key, HELD_WORDS[key]] as [Of, string])]}
+        onPick={setOf}
+      />
+      {of !== "" && (
+        <label className="font-semibold">
+          {kind && unitSymbol(kind, units)}
+          <input
+            className="field mt-1 w-[80px] font-normal"
+            inputMode="decimal"
+            value={limit}
+            onChange={(event) => setLimit(event.target.value)}
+          />
+        </label>
+      )}
+      <button className="btn" disabled={fault !== undefined} title={fault}>
+        Hold it
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,113 @@
+/** The pack of one hiker on leaving for a leg, drawn to scale by what rides where; the order to pack in as a list. */
+import { isInside, packingOf, RIDES, type LegResult, type Packed, type Plan, type PlanResult } from "@gepack/core";
+import { RIDE_WORDS } from "../../words/kit.ts";
+import { firstName, stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  leg: LegResult;
+  who: number;
+}
+
+const WIDTH = 210;
+const HEIGHT = 300;
+/** So tall is a rectangle that its name can stand in it. */
+const NAMED = 11;
+const FILL: Readonly<Record<Packed["what"], string>> = {
+  piece: "var(--span)",
+  food: "var(--food)",
+  "food-in-canister": "var(--food)",
+  water: "var(--water)",
+};
+
+export function PackPicture({ plan, result, leg, who }: Props) {
+  const say = sayIn(plan);
+  const { items, insideL, packL } = packingOf(plan, result, leg.index, who);
+  const hiker = plan.hikers[who]!;
+  const { heaviestKg } = leg.hikers[who]!;
+  const over = result.legs.filter(({ hikers }) => hikers[who]!.heaviestKg > hiker.packComfortKg).length;
+  const inside = items.filter(({ ride, litres }) => isInside(ride) && litres > 0);
+  const scale = HEIGHT / Math.max(packL, insideL);
+  const topOf = (litres: number): number => HEIGHT - litres * scale;
+  return (
+    <div className="py-2 text-sm">
+      <p className="mt-0 mb-2 max-w-[80ch]" data-testid="pack-say">
+        {firstName(hiker)}, leaving {stopName(plan, leg.fromStopId)} on leg {leg.index + 1}: <b>{say.L(insideL)}</b>{" "}
+        inside of {say.L(packL)}
+        {insideL > packL && <span className="text-caution">, {say.L(insideL - packL)} too much</span>}. At its heaviest{" "}
+        {say.kg(heaviestKg)}, {say.percent((100 * heaviestKg) / leg.hikers[who]!.body.bodyKg)} of the body;{" "}
+        {over === 0 ? "no leg goes" : over === 1 ? "one leg of the hike goes" : `${over} legs of the hike go`} beyond
+        the {say.kg(hiker.packComfortKg)} carried in comfort.
+      </p>
+      <div className="flex flex-wrap gap-x-8 gap-y-3">
+        <svg
+          role="img"
+          aria-label={`The pack: ${say.L(insideL)} of ${say.L(packL)}`}
+          viewBox={`0 -14 ${WIDTH + 2} ${HEIGHT + 18}`}
+          className="w-[230px] shrink-0"
+        >
+          {inside.map((item, i) => {
+            const before = inside.slice(0, i).reduce((sum, { litres }) => sum + litres, 0);
+            const height = item.litres * scale;
+            return (
+              <g key={i}>
+                <rect
+                  x={1}
+                  y={topOf(before + item.litres)}
+                  width={WIDTH}
+                  height={height}
+                  fill={FILL[item.what]}
+                  fillOpacity={0.35}
+                  stroke="var(--sheet)"
+                />
+                {height >= NAMED && (
+                  <text
+                    x={7}
+                    y={topOf(before + item.litres / 2) + 4}
+                    fontSize={11}
+                    fill="var(--ink)"
+                  >{`${shortName(item, plan)}, ${say.L(item.litres)}`}</text>
+                )}
+              </g>
+            );
+          })}
+          <rect x={1} y={topOf(packL)} width={WIDTH} height={packL * scale} rx={10} fill="none" stroke="var(--ink)" />
+          <line x1={1} x2={WIDTH + 1} y1={topOf(packL)} y2={topOf(packL)} stroke="var(--ink)" strokeDasharray="4 3" />
+          <text x={WIDTH - 4} y={topOf(packL) - 4} fontSize={11} textAnchor="end" fill="var(--muted)">
+            {say.L(packL)}
+          </text>
+        </svg>
+        <ol aria-label="Order of packing" className="m-0 max-w-[520px] min-w-[240px] flex-1 list-none p-0">
+          {RIDES.map((ride) => {
+            const here = items.filter((item) => item.ride === ride);
+            if (here.length === 0) return null;
+            const kg = here.reduce((sum, item) => sum + item.kg, 0);
+            return (
+              <li key={ride} className="border-t border-rule py-1">
+                <b>
+                  {RIDE_WORDS[ride][0]!.toUpperCase()}
+                  {RIDE_WORDS[ride].slice(1)}
+                </b>{" "}
+                <span className="figure text-muted">{say.kg(kg)}</span>
+                <div className="text-muted">{here.map((item) => shortName(item, plan)).join(", ")}</div>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
+      <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
+        A piece of which nobody says how large it is counts with three litres a kilogram. Food and water are those of
+        the start of the leg. Where a piece rides is set in its dialog; some 20 % of the body is what most carry well
+        (judgement), and less is better for backs and knees.
+      </p>
+    </div>
+  );
+}
+
+function shortName({ pieceId, what }: Packed, { kit }: Plan): string {
+  const piece = kit.find(({ id }) => id === pieceId);
+  if (piece) return piece.quantity > 1 ? `${piece.name} ×${piece.quantity}` : piece.name;
+  return what === "water" ? "Water" : what === "food" ? "Food bag" : "Food in the canister";
+}

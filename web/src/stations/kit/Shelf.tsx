@@ -1,0 +1,157 @@
+/** The shelf: all that is owned and not on this hike, with what it cost and how it is; starter lists for who has nothing yet. */
+import { useState } from "react";
+import {
+  KIT_STYLES,
+  onShelf,
+  pieceSchema,
+  starterKit,
+  wholeWay,
+  type KitStyle,
+  type Piece,
+  type Plan,
+} from "@gepack/core";
+import { takeAlong } from "../../edit/kit.ts";
+import { addRows } from "../../edit/rows.ts";
+import { Pick } from "../../ui/Pick.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { STYLE_WORDS } from "../../words/kit.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+
+interface Props {
+  plan: Plan;
+  hikerId: string;
+  onOpen: (piece: Piece) => void;
+}
+
+export function Shelf({ plan, hikerId, onOpen }: Props) {
+  const say = sayIn(plan);
+  const rows = onShelf(plan);
+  return (
+    <div className="py-2 text-sm">
+      <p className="mt-0 mb-1 max-w-[72ch] text-muted">
+        What you own and leave at home on this hike. It comes along into the next trip that you begin, with what your
+        scale has said. Tick pieces above to leave them here.
+      </p>
+      {rows.length === 0 ? (
+        <p className="my-1">Nothing lies on the shelf: everything goes along.</p>
+      ) : (
+        <Table<Piece>
+          label="Shelf"
+          rows={rows}
+          idOf={({ id }) => id}
+          columns={[
+            {
+              id: "name",
+              head: "piece",
+              names: true,
+              cell: (piece) => (
+                <button
+                  className="text-left hover:underline"
+                  title={`Edit ${piece.name}`}
+                  onClick={() => onOpen(piece)}
+                >
+                  {piece.name}
+                </button>
+              ),
+            },
+            { id: "group", head: "group", from: 861, cell: ({ group }) => group },
+            {
+              id: "mass",
+              head: "mass",
+              right: true,
+              cell: ({ massG, quantity, measured }) => (
+                <>
+                  {say.g(massG * quantity)}
+                  {!measured && <span className="text-muted"> typical</span>}
+                </>
+              ),
+            },
+            { id: "told", head: "advertised", right: true, from: 561, cell: (piece) => toldWords(piece, say) },
+            {
+              id: "price",
+              head: "price",
+              right: true,
+              from: 561,
+              cell: ({ price }) => (price === undefined ? "" : say.money(price)),
+            },
+            { id: "state", head: "so far", from: 861, cell: (piece) => stateWords(piece, say) },
+            {
+              id: "take",
+              head: <span className="sr-only">Take along</span>,
+              cell: ({ id, name }) => (
+                <button
+                  className="btn min-h-[24px]! px-2! py-0!"
+                  aria-label={`Take ${name} along`}
+                  onClick={() => takeAlong([id], `${name}: taken along`)}
+                >
+                  Take along
+                </button>
+              ),
+            },
+          ]}
+        />
+      )}
+      <Starter plan={plan} hikerId={hikerId} />
+    </div>
+  );
+}
+
+function toldWords({ toldG, massG }: Piece, say: Say): string {
+  if (toldG === undefined) return "";
+  const more = massG - toldG;
+  if (Math.abs(more) < 0.5) return `${say.g(toldG)}, true`;
+  return `${say.g(toldG)}, ${say.g(Math.abs(more))} ${more > 0 ? "too little" : "too much"}`;
+}
+
+/** Condition, nights, kilometres, when bought, and what was changed or could be. */
+function stateWords({ condition, nightsBefore, wornM, boughtOn, modifications = [] }: Piece, say: Say): string {
+  const open = modifications.filter(({ done }) => !done);
+  return [
+    condition,
+    boughtOn && `bought ${say.date(boughtOn)}`,
+    nightsBefore && `${nightsBefore} nights`,
+    wornM > 0 && say.way(wornM),
+    open.length > 0 &&
+      `could save ${say.g(open.reduce((sum, { savedG }) => sum + savedG, 0))}: ${open.map(({ what }) => what).join(", ")}`,
+  ]
+    .filter(Boolean)
+    .join("; ");
+}
+
+function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
+  const say = sayIn(plan);
+  const [style, setStyle] = useState<KitStyle>("usual");
+  const [stove, setStove] = useState(true);
+  const [hung, setHung] = useState(false);
+  const rows = starterKit({ style, stove, hung }, { hikerId, spans: wholeWay(plan), idOf: () => crypto.randomUUID() });
+  const grams = rows.reduce((sum, { massG, quantity = 1 }) => sum + massG * quantity, 0);
+  return (
+    <section aria-label="Starter list" className="mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-2">
+      <Pick
+        label="A list to begin with"
+        value={style}
+        options={KIT_STYLES.map((one) => [one, STYLE_WORDS[one]] as const)}
+        onPick={setStyle}
+      />
+      <label className="flex items-center gap-1.5 pb-1">
+        <input type="checkbox" checked={stove} onChange={(event) => setStove(event.target.checked)} /> with a stove
+      </label>
+      <label className="flex items-center gap-1.5 pb-1">
+        <input type="checkbox" checked={hung} onChange={(event) => setHung(event.target.checked)} /> sleeping hung up
+      </label>
+      <button
+        className="btn"
+        onClick={() =>
+          addRows(
+            "kit",
+            `Starter list, ${STYLE_WORDS[style]}`,
+            rows.map((row) => pieceSchema.parse(row)),
+          )
+        }
+      >
+        Add {rows.length} pieces, {say.kg(grams / 1000)}
+      </button>
+      <span className="pb-1 text-xs text-muted">Generic pieces with typical masses, each to be weighed.</span>
+    </section>
+  );
+}
