@@ -239,7 +239,7 @@ export {
 } from "./search/search.ts";
 export type { Bar } from "./search/steps.ts";
 export { demandsOf, type Demand, type DemandKind } from "./cover/demands.ts";
-export { coverOf, idlePieces, usesOf, type Cover, type Idle } from "./cover/cover.ts";
+export { coverOf, idlePieces, serves, usesOf, type Cover, type Idle } from "./cover/cover.ts";
 export { givesOf, guessGives, type Give } from "./cover/gives.ts";
 export { isMovable, type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
 export { MOST_SWAP_ROUNDS, swapRounds, type FoundSwaps } from "./cover/swapRounds.ts";
@@ -266,6 +266,7 @@ export {
 } from "./cover/lists.ts";
 export { decisionsOf, type Decision } from "./cover/decisions.ts";
 export { isInside, packingOf, rideOf, type Packed, type Packing, type Ride } from "./cover/packing.ts";
+export { ownedPieces, type OwnedFor, type StoredTrip } from "./kit/owned.ts";
 export { KIT_STYLES, starterKit, type KitStyle, type StarterChoice } from "./kit/starterLists.ts";
 export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } from "./cover/whereabouts.ts";
 export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";

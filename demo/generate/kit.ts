@@ -209,11 +209,18 @@ export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unkno
     ],
     held: [
       {
-        id: "ice",
-        name: "the May reports speak of ice on the high ground",
-        pieceIds: [idOf(T, "Ice axe"), idOf(J, "Ice axe")],
+        id: "stakes",
+        name: "more than 5 km of snow lie on the high ground",
+        pieceIds: [idOf(J, "Snow stakes, 4")],
         otherwiseIds: [],
         condition: { of: "snow-over", limit: 5 },
+        counted: true,
+      },
+      {
+        id: "spray",
+        name: "the rangers at Orrin Mill advise it",
+        pieceIds: [idOf(J, "Animal spray")],
+        otherwiseIds: [],
         counted: true,
       },
     ],

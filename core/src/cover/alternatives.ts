@@ -37,7 +37,7 @@ export function withAlternative(kit: readonly Piece[], pieceId: string, otherId:
   return kit.map((row) => {
     if (row.id === pieceId) return { ...row, spans: [] };
     return row.id === otherId
-      ? { ...row, spans: structuredClone(spans), carrierId, shared: shared || row.shared }
+      ? { ...row, spans: spans.map((span) => ({ ...span })), carrierId, shared: shared || row.shared }
       : row;
   });
 }

@@ -1,6 +1,7 @@
 /** Begins a trip of one's own. */
 import {
   FINISH_ID,
+  pieceSchema,
   PLAN_VERSION,
   planSchema,
   START_ID,
@@ -11,6 +12,7 @@ import {
   type Units,
 } from "@gepack/core";
 import { alternateOf, type AlternateWay } from "./route.ts";
+import { kitHere } from "../data/owned.ts";
 import { pantryHere } from "../data/pantry.ts";
 import { takePlan } from "../store/document.ts";
 
@@ -39,6 +41,7 @@ export interface Start {
 /** A new trip on a track: one hiker, everything not given at its defaults. */
 export async function startTrip(start: Start): Promise<void> {
   const { track, alternates = [], walked, coarse = false, lengthM, startDate, units, parts, name, hiker } = start;
+  const owned = await kitHere("me", pieceSchema.shape.spans.parse(wholeWay));
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
@@ -65,7 +68,7 @@ export async function startTrip(start: Start): Promise<void> {
     ],
     ...(await pantryHere()),
     ...parts,
-    kit: STARTER_KIT,
+    kit: owned.length > 0 ? owned : STARTER_KIT,
   });
   await takePlan({ plan, tracks: [track, ...alternates.map((way) => way.track)] });
 }

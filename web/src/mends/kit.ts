@@ -1,19 +1,47 @@
 /** Mends that add or move a piece of kit. */
-import { walkEnds, type Piece, type Plan } from "@gepack/core";
+import {
+  coverOf,
+  demandsOf,
+  isTakenAlong,
+  serves,
+  usesOf,
+  walkEnds,
+  wholeWay,
+  type DemandKind,
+  type Piece,
+  type Plan,
+} from "@gepack/core";
 import { stopName } from "../words/names.ts";
 import { quantity } from "../units/quantity.ts";
 import type { Action, Standing } from "./mend.ts";
 
 type NewPiece = Pick<Piece, "name" | "group" | "massG"> & Partial<Piece>;
 
-/** A piece more on one leg: it comes in at the leg's first stop and goes home at its last. */
-function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: string, piece: NewPiece): Action {
-  const mass = quantity("smallMass", piece.massG, plan.trip.units);
-  const where = `leg ${legIndex + 1}`;
+interface Legs {
+  first: number;
+  last: number;
+}
+
+/** Comes in at the first of the legs' stops and goes home at the last; between the parts of a route nothing is posted. */
+function spanOver({ plan, result }: Standing, { first, last }: Legs): Piece["spans"][number] {
   const { firstId, lastId } = walkEnds(plan.trip.direction);
-  // Between the parts of a route nothing can be posted: it comes and goes at the stops around.
-  const comes = result.legs.findLast(({ index, fromStopId }) => index <= legIndex && !fromStopId.startsWith("@"));
-  const goes = result.legs.find(({ index, toStopId }) => index >= legIndex && !toStopId.startsWith("@"));
+  const comes = result.legs.findLast(({ index, fromStopId }) => index <= first && !fromStopId.startsWith("@"));
+  const goes = result.legs.find(({ index, toStopId }) => index >= last && !toStopId.startsWith("@"));
+  return {
+    fromStopId: comes?.fromStopId ?? firstId,
+    toStopId: goes?.toStopId ?? lastId,
+    begins: comes ? "posted" : "from-home",
+    ends: goes ? "sent-home" : "kept",
+  };
+}
+
+const legWords = ({ first, last }: Legs): string =>
+  first === last ? `leg ${first + 1}` : `legs ${first + 1} to ${last + 1}`;
+
+/** A piece more on these legs. */
+function pieceOnLegs(on: Standing, legs: Legs, hikerId: string, piece: NewPiece): Action {
+  const mass = quantity("smallMass", piece.massG, on.plan.trip.units);
+  const where = legWords(legs);
   return {
     button: `Add ${article(piece.name)} on ${where} (+${mass})`,
     label: `${piece.name} on ${where}`,
@@ -30,16 +58,14 @@ function pieceOnLeg({ plan, result }: Standing, legIndex: number, hikerId: strin
         meanLifeM: 800_000,
         wornM: 0,
         ...piece,
-        spans: [
-          {
-            fromStopId: comes?.fromStopId ?? firstId,
-            toStopId: goes?.toStopId ?? lastId,
-            begins: comes ? "posted" : "from-home",
-            ends: goes ? "sent-home" : "kept",
-          },
-        ],
+        spans: [spanOver(on, legs)],
       }),
   };
+}
+
+/** A piece more on one leg: it comes in at the leg's first stop and goes home at its last. */
+function pieceOnLeg(on: Standing, legIndex: number, hikerId: string, piece: NewPiece): Action {
+  return pieceOnLegs(on, { first: legIndex, last: legIndex }, hikerId, piece);
 }
 
 const article = (name: string): string =>
@@ -107,6 +133,71 @@ export function addPad(on: Standing, legIndex: number, hikerId: string, missingR
 /** The group in which a hiker keeps such pieces. */
 function groupOf(plan: Plan, role: Piece["role"], otherwise: string): string {
   return plan.kit.find((piece) => piece.role === role)?.group ?? otherwise;
+}
+
+/** What would meet a demand, as such pieces usually are (judgement [L]). */
+const FOR_DEMAND: Partial<Record<DemandKind, NewPiece>> = {
+  rain: { name: "Rain jacket", group: "Layers", massG: 220, volumeL: 1, gives: ["rain", "wind"] },
+  "warm-layer": { name: "Fleece", group: "Layers", massG: 260, volumeL: 1.8, gives: ["warm-layer"] },
+  traction: { name: "Spikes for shoes", group: "Snow", massG: 360, volumeL: 0.8, gives: ["traction"] },
+  axe: { name: "Ice axe", group: "Snow", massG: 340, gives: ["axe"] },
+  snowshoes: { name: "Snowshoes", group: "Snow", massG: 1800, gives: ["snowshoes"] },
+  insects: { name: "Head net", group: "Layers", massG: 25, gives: ["insects"] },
+  light: { name: "Head lamp", group: "Small things", massG: 60, gives: ["light"] },
+  papers: { name: "Papers of the permit", group: "Papers", massG: 20, gives: ["papers"] },
+};
+
+/** A demand that no piece meets: one from the shelf, one more, or the hiker's word that it is not asked for there. */
+export function meetDemand(on: Standing, kind: DemandKind, hikerId: string): Action[] {
+  const { plan, result } = on;
+  const who = plan.hikers.findIndex(({ id }) => id === hikerId);
+  const open = coverOf(plan, result, demandsOf(plan, result)).filter(
+    (cover) => cover.kind === kind && cover.who === who && !cover.isMet,
+  );
+  const [first] = open;
+  if (!first) return [];
+  const legs: Legs = { first: first.legIndex, last: open.at(-1)!.legIndex };
+  const uses = usesOf(plan);
+  const owned = plan.kit.find((piece, p) => !isTakenAlong(piece) && uses[p]!.has(kind) && serves(piece, hikerId));
+  const more = FOR_DEMAND[kind];
+  const stopIds = open.map(({ legIndex }) => result.legs[legIndex]!.fromStopId);
+  const lift: Action = {
+    button: `Not asked for there`,
+    label: "A demand lifted",
+    recipe: ({ kitRules }) => {
+      kitRules.demands = kitRules.demands.filter((row) => row.kind !== kind || !stopIds.includes(row.fromStopId));
+      for (const fromStopId of stopIds) kitRules.demands.push({ kind, fromStopId, wanted: false });
+    },
+  };
+  const take: Action[] = owned
+    ? [
+        {
+          button: `Take ${owned.name} from the shelf on ${legWords(legs)}`,
+          label: `${owned.name} on ${legWords(legs)}`,
+          recipe: ({ kit }) => {
+            const piece = kit.find(({ id }) => id === owned.id);
+            if (piece) piece.spans = [spanOver(on, legs)];
+          },
+        },
+      ]
+    : more
+      ? [pieceOnLegs(on, legs, hikerId, more)]
+      : [];
+  return [...take, lift];
+}
+
+/** A piece of the role that lies on the shelf comes along. */
+export function takeFromShelf({ plan }: Standing, role: string, hikerId: string | undefined): Action | undefined {
+  const piece = plan.kit.find((one) => one.role === role && !isTakenAlong(one) && serves(one, hikerId ?? ""));
+  if (!piece) return undefined;
+  return {
+    button: `Take ${piece.name} along`,
+    label: `${piece.name}: taken along`,
+    recipe: ({ kit }) => {
+      const row = kit.find(({ id }) => id === piece.id);
+      if (row) row.spans = wholeWay(plan);
+    },
+  };
 }
 
 /** A piece that is nowhere for a while is posted to where it comes in, and sent home where it goes. */

@@ -113,6 +113,43 @@ describe("on a straight trail", () => {
       expect(take(plan, track, code).after, code).toEqual([]);
   });
 
+  test("what no piece meets: one from the shelf, one more, or not asked for; a missing tent from the shelf", () => {
+    const wet = {
+      lowC: Array(12).fill(1),
+      highC: Array(12).fill(9),
+      lowSdK: 2,
+      highSdK: 3,
+      wetDays: Array(12).fill(20),
+    };
+    const kit = [
+      pieceOf("pot"),
+      pieceOf("Rain jacket", { spans: [] }),
+      pieceOf("tent", { role: "shelter", spans: [] }),
+    ];
+    const plan = planWith({
+      climate: { stations: [{ id: "w", name: "W", trackM: 0, heightM: 100, ...wet }] },
+      stops: [{ id: "mill", name: "Mill", trackM: 45_000 }],
+      kit,
+    });
+    const rain = (after: readonly Check[]) =>
+      after.filter((check) => check.code === "kit-uncovered" && check.demand === "rain");
+    const of = (from: Plan) => rain(computePlan(from, [track]).checks)[0]!;
+    const buttons = (from: Plan) =>
+      checkMends(of(from), { plan: from, result: computePlan(from, [track]) }).filter(isAction);
+    const [shelf, lift] = buttons(plan);
+    expect(shelf!.button).toBe("Take Rain jacket from the shelf on legs 1 to 2");
+    const bare = { ...plan, kit: plan.kit.slice(0, 1) };
+    const [more] = buttons(bare);
+    expect(more!.button).toBe("Add a rain jacket on legs 1 to 2 (+220 g)");
+    for (const [from, { recipe }] of [
+      [plan, shelf!],
+      [plan, lift!],
+      [bare, more!],
+    ] as const)
+      expect(rain(computePlan(produce(from, recipe), [track]).checks)).toEqual([]);
+    expect(take(plan, track, "kit-role-gap").after).toEqual([]);
+  });
+
   test("a day too hot: setting out in the cool of the morning", () => {
     const hot = { lowC: Array(12).fill(26), highC: Array(12).fill(41), lowSdK: 2, highSdK: 3 };
     const plan = planWith({ climate: { stations: [{ id: "w", name: "W", trackM: 0, heightM: 100, ...hot }] } });

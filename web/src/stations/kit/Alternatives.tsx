@@ -71,7 +71,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
     );
   return (
     <div className="py-2 text-sm">
-      <div className="mb-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+      <div className="is-form mb-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <Pick
           label="In the place of"
           value={piece.id}
@@ -100,12 +100,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
           </label>
         ))}
       </div>
-      <Table<Row>
-        label="Alternatives"
-        rows={rows}
-        idOf={({ piece: { id } }) => id}
-        columns={columnsOf(plan, piece, say)}
-      />
+      <Table<Row> label="Alternatives" rows={rows} idOf={({ piece: { id } }) => id} columns={columnsOf(piece, say)} />
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
         Bars reach from the worst to the best of those compared; what is not known stands in the middle. The ranking is
         yours, by what you let count: comfort is your own 1 to 5. A lighter shelter or bag must still stand your nights:
@@ -115,7 +110,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
   );
 }
 
-function columnsOf(plan: Plan, now: Piece, say: Say): Column<Row>[] {
+function columnsOf(now: Piece, say: Say): Column<Row>[] {
   return [
     {
       id: "name",
@@ -183,12 +178,12 @@ function columnsOf(plan: Plan, now: Piece, say: Say): Column<Row>[] {
     },
     {
       id: "saved",
-      head: `saved for one ${plan.resupply.money || "of money"}`,
+      head: "saved for its price",
       right: true,
       from: 861,
       cell: ({ piece }) => {
         const grams = gramsPerPrice(piece, now);
-        return grams === undefined ? "" : say.g(grams);
+        return grams === undefined ? "" : `${say.g(grams * piece.price!)}, ${say.number(grams, 1)} for each`;
       },
     },
     {

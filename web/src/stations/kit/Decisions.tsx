@@ -83,7 +83,7 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
           </button>
         </div>
       ) : (
-        <div className="mt-1 flex flex-wrap items-end gap-2">
+        <div className="is-form mt-1 flex flex-wrap items-end gap-2">
           <Pick
             label="Until then the plan counts"
             value={choice.counted ? "with" : "without"}
@@ -95,7 +95,7 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
               setRow("held", choice.id, `${choice.name}: counted ${value} it`, { counted: value === "with" })
             }
           />
-          <label className="font-semibold">
+          <label className="grid font-semibold">
             Why
             <input
               className="field mt-1 w-[220px] font-normal"
@@ -149,7 +149,7 @@ function Add({ plan }: { plan: Plan }) {
   return (
     <form
       aria-label="Hold a decision"
-      className="mt-2 flex flex-wrap items-end gap-2 border-t border-rule pt-2"
+      className="is-form mt-2 flex flex-wrap items-end gap-2 border-t border-rule pt-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (fault !== undefined) return;
@@ -171,7 +171,7 @@ function Add({ plan }: { plan: Plan }) {
         setName("");
       }}
     >
-      <label className="font-semibold">
+      <label className="grid font-semibold">
         Only if
         <input
           className="field mt-1 w-[240px] font-normal"
@@ -190,7 +190,7 @@ function Add({ plan }: { plan: Plan }) {
         onPick={setOf}
       />
       {of !== "" && (
-        <label className="font-semibold">
+        <label className="grid font-semibold">
           {kind && unitSymbol(kind, units)}
           <input
             className="field mt-1 w-[80px] font-normal"

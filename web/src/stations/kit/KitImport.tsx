@@ -96,7 +96,7 @@ function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: K
     onColumns(next);
   };
   return (
-    <fieldset className="m-0 flex w-full flex-wrap gap-2 border-0 p-0">
+    <fieldset className="is-form m-0 flex w-full flex-wrap gap-2 border-0 p-0">
       <legend className="mb-1 font-semibold">Columns</legend>
       {heads.slice(0, MOST_COLUMNS).map((head, at) => (
         <Pick

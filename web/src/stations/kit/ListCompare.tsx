@@ -48,7 +48,7 @@ export function ListCompare({ plan, result, leg }: Props) {
   const kept = plan.keptKits.find(({ id }) => id === one || id === other);
   return (
     <div className="py-2 text-sm">
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="is-form flex flex-wrap items-end gap-3">
         <Pick label="From" value={from.key} options={options} onPick={setOne} />
         <Pick label="To" value={to.key} options={options} onPick={setOther} />
         <form
@@ -59,7 +59,7 @@ export function ListCompare({ plan, result, leg }: Props) {
             setName("");
           }}
         >
-          <label className="font-semibold">
+          <label className="grid font-semibold">
             Keep the kit as it is now
             <input
               className="field mt-1 w-[180px] font-normal"

@@ -28,8 +28,8 @@ export function PackPicture({ plan, result, leg, who }: Props) {
   const hiker = plan.hikers[who]!;
   const { heaviestKg } = leg.hikers[who]!;
   const over = result.legs.filter(({ hikers }) => hikers[who]!.heaviestKg > hiker.packComfortKg).length;
-  const inside = items.filter(({ ride, litres }) => isInside(ride) && litres > 0);
   const scale = HEIGHT / Math.max(packL, insideL);
+  const inside = slicesOf(items, plan, NAMED / scale);
   const topOf = (litres: number): number => HEIGHT - litres * scale;
   return (
     <div className="py-2 text-sm">
@@ -58,7 +58,7 @@ export function PackPicture({ plan, result, leg, who }: Props) {
                   y={topOf(before + item.litres)}
                   width={WIDTH}
                   height={height}
-                  fill={FILL[item.what]}
+                  fill={item.fill}
                   fillOpacity={0.35}
                   stroke="var(--sheet)"
                 />
@@ -68,7 +68,7 @@ export function PackPicture({ plan, result, leg, who }: Props) {
                     y={topOf(before + item.litres / 2) + 4}
                     fontSize={11}
                     fill="var(--ink)"
-                  >{`${shortName(item, plan)}, ${say.L(item.litres)}`}</text>
+                  >{`${item.name}, ${say.L(item.litres)}`}</text>
                 )}
               </g>
             );
@@ -104,6 +104,30 @@ export function PackPicture({ plan, result, leg, who }: Props) {
       </p>
     </div>
   );
+}
+
+interface Slice {
+  name: string;
+  litres: number;
+  fill: string;
+}
+
+/** What is too small for its name is drawn together with the others of its place. */
+function slicesOf(items: readonly Packed[], plan: Plan, leastL: number): Slice[] {
+  return RIDES.filter(isInside).flatMap((ride) => {
+    const here = items.filter((item) => item.ride === ride && item.litres > 0);
+    const large = here.filter(({ litres }) => litres >= leastL);
+    const small = here.filter(({ litres }) => litres < leastL);
+    const slices = large.map((item): Slice => ({
+      name: shortName(item, plan),
+      litres: item.litres,
+      fill: FILL[item.what],
+    }));
+    if (small.length === 0) return slices;
+    const litres = small.reduce((sum, item) => sum + item.litres, 0);
+    const name = small.length === 1 ? shortName(small[0]!, plan) : `${small.length} small things`;
+    return [...slices, { name, litres, fill: FILL.piece }];
+  });
 }
 
 function shortName({ pieceId, what }: Packed, { kit }: Plan): string {

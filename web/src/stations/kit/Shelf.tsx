@@ -108,7 +108,7 @@ function stateWords({ condition, nightsBefore, wornM, boughtOn, modifications = 
   const open = modifications.filter(({ done }) => !done);
   return [
     condition,
-    boughtOn && `bought ${say.date(boughtOn)}`,
+    boughtOn && `bought in ${boughtOn.slice(0, 4)}`,
     nightsBefore && `${nightsBefore} nights`,
     wornM > 0 && say.way(wornM),
     open.length > 0 &&
@@ -126,7 +126,10 @@ function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
   const rows = starterKit({ style, stove, hung }, { hikerId, spans: wholeWay(plan), idOf: () => crypto.randomUUID() });
   const grams = rows.reduce((sum, { massG, quantity = 1 }) => sum + massG * quantity, 0);
   return (
-    <section aria-label="Starter list" className="mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-2">
+    <section
+      aria-label="Starter list"
+      className="is-form mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-2"
+    >
       <Pick
         label="A list to begin with"
         value={style}

@@ -1,4 +1,4 @@
-import { postAndSendHome, useStop } from "../../mends/kit.ts";
+import { meetDemand, postAndSendHome, takeFromShelf, useStop } from "../../mends/kit.ts";
 import { advice, mends } from "../../mends/mend.ts";
 import type { DemandKind } from "@gepack/core";
 import { ASKS_FOR, DEMAND_WORDS } from "../kit.ts";
@@ -34,14 +34,16 @@ export const kitWords = checkWords({
     mark: "kit",
     station: "kit",
     sentence: (check) => `No ${check.role} on this leg.`,
-    mends: () => [advice("Add the piece, or move a span’s end.")],
+    mends: (check, on) =>
+      mends(takeFromShelf(on, check.role, check.hikerId), advice("Add the piece, or move a span’s end.")),
   },
   "kit-uncovered": {
     mark: "cover",
     station: "kit",
     sentence: (check, _say, at) =>
       `${DEMAND_WORDS[check.demand as DemandKind]}: no piece for it${at}${check.legs > 1 ? ` and on ${check.legs - 1} more ${check.legs === 2 ? "leg" : "legs"}` : ""}.`,
-    mends: (check) => [
+    mends: (check, on) => [
+      ...(check.hikerId === undefined ? [] : meetDemand(on, check.demand as DemandKind, check.hikerId)),
       advice(`Take ${ASKS_FOR[check.demand as DemandKind]}, or lift the demand under Demands where you know better.`),
     ],
   },
