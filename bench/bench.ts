@@ -10,6 +10,8 @@ import {
   fillLeg,
   legBags,
   computePlan,
+  coverOf,
+  demandsOf,
   models,
   passages,
   readGpx,
@@ -17,6 +19,7 @@ import {
   searchStops,
   seasonOf,
   Session,
+  swapRounds,
   treatedLegs,
   type Plan,
   type TrackM,
@@ -215,12 +218,25 @@ stages.push(
 );
 const demo = readPlan(JSON.parse(readFileSync("demo/corvane.gepack.json", "utf8"))).value!;
 const demoTrack = readGpx(readFileSync("demo/corvane.gpx", "utf8"), "corvane", "corvane").value!.track;
+const demoNow = computePlan(demo, [demoTrack]);
+/** So many pieces that each is there four times and more. */
+const crowded: Plan = {
+  ...demo,
+  kit: Array.from({ length: 500 }, (_, i) => ({ ...demo.kit[i % demo.kit.length]!, id: `piece-${i}` })),
+};
+const crowdedNow = computePlan(crowded, [demoTrack]);
 stages.push(
   [
     "treating and its time on all legs, every hiker",
     measure(() => void eaters.map((who) => treatedLegs(plan, byMenus, who)), 9),
   ],
   ["chance of every source on its day", measure(() => void passages(plan, byMenus), 9)],
+  ["demands and cover of the demo’s legs", measure(() => void coverOf(demo, demoNow, demandsOf(demo, demoNow)), 9)],
+  ["the same with 500 pieces", measure(() => void coverOf(crowded, crowdedNow, demandsOf(crowded, crowdedNow)), 9)],
+  [
+    "swaps of the demo by search, till they rest",
+    measure(() => void [...swapRounds(demo, demoNow, (other) => computePlan(other, [demoTrack]))], 3),
+  ],
   ["the demo anew, if dry at every source, charge and fuel", measure(() => void computePlan(demo, [demoTrack]), 5)],
 );
 /** So many places to choose from, evenly along the trail, each with a shop and a counter; limits as they come. */

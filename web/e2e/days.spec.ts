@@ -95,7 +95,9 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
     return readFileSync(await download.path(), "utf8");
   };
   const ics = await saved("Calendar file");
-  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(113);
+  // A day an event, and two decisions that wait.
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(115);
+  expect(ics).toContain("SUMMARY:Decide: only if the rangers");
   expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
   expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
   const csv = await saved("CSV");

@@ -50,7 +50,11 @@ test("a tube runs out on the leg on which its days are over, and says what would
   const days = result.legs.map(({ dayCount, zeroDays }) => dayCount + zeroDays);
   expect(days[0]!).toBeLessThan(6.6);
   expect(rows[0]!.runsOutOnLeg).toBe(1);
-  const { wantedG } = rows[0]!;
+  const { wantedG, left } = rows[0]!;
+  expect(left.map(({ legIndex }) => legIndex)).toEqual([0, 1, 2, 3]);
+  expect(left[0]!.grams).toBe(100);
+  expect(left[1]!.grams).toBeCloseTo(100 - 10 * days[0]!, 9);
+  expect(left[3]!.grams).toBe(0);
   expect(of(wantedG + 1).rows[0]!.runsOutOnLeg).toBeUndefined();
   expect(of(wantedG - 5).rows[0]!.runsOutOnLeg).toBe(3);
 });

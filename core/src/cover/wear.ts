@@ -74,6 +74,8 @@ export interface UsedUp {
   runsOutOnLeg: number | undefined;
   /** Grams that would last. */
   wantedG: number;
+  /** What the tube weighs on leaving for each leg that it is carried on; the pack counts it full, to be safe. */
+  left: { legIndex: number; grams: number }[];
 }
 
 /** Use of single days about its mean, and 95 of 100 [L]. */
@@ -86,15 +88,18 @@ export function usedUp(plan: Plan, result: PlanFigures): UsedUp[] {
     const { perDayG } = piece;
     const legs = carriedOn(p, result);
     if (perDayG === undefined || perDayG <= 0 || legs.length === 0) return [];
-    const haveG = piece.massG * piece.quantity;
+    const emptyG = (piece.emptyG ?? 0) * piece.quantity;
+    const haveG = Math.max(0, piece.massG * piece.quantity - emptyG);
     const lastsDays = haveG / (perDayG * (1 + Z_95 * USE_CV));
     let days = 0;
     let runsOutOnLeg: number | undefined;
+    const left: UsedUp["left"] = [];
     for (const { index, dayCount, zeroDays } of legs) {
+      left.push({ legIndex: index, grams: emptyG + Math.max(0, haveG - perDayG * days) });
       days += dayCount + zeroDays;
       if (days > lastsDays) runsOutOnLeg ??= index;
     }
-    return [{ pieceId: piece.id, lastsDays, runsOutOnLeg, wantedG: gramsFor(perDayG, days, USE_CV, Z_95) }];
+    return [{ pieceId: piece.id, lastsDays, runsOutOnLeg, wantedG: gramsFor(perDayG, days, USE_CV, Z_95), left }];
   });
 }
 

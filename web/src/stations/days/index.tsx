@@ -2,7 +2,7 @@
 import { CalendarDays, FileDown } from "lucide-react";
 import { useDeferredValue, useMemo, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { calendarDays, writeDaysCsv } from "@gepack/core";
+import { calendarDays, decisionsOf, writeDaysCsv } from "@gepack/core";
 import { save } from "../../frame/files.ts";
 import { report } from "../../store/notices.ts";
 import { select, useSelection } from "../../store/selection.ts";
@@ -37,7 +37,7 @@ export default function Days({ plan, result: newest }: ScreenProps) {
   };
   const calendar = async (): Promise<void> => {
     const { daysAsCalendar } = await import("./calendarFile.ts");
-    save(daysAsCalendar(plan, days), `${plan.trip.name} days`, "ics", "text/calendar");
+    save(daysAsCalendar(plan, days, decisionsOf(plan, result)), `${plan.trip.name} days`, "ics", "text/calendar");
   };
   const walked = days.filter(({ rests }) => !rests);
   const longest = walked.reduce((a, b) => (b.walkH > a.walkH ? b : a));

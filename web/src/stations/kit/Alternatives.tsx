@@ -129,7 +129,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
         <span
           role="img"
           aria-label={`${piece.name}: ${BARS.map(([key, label]) => `${label.toLowerCase()} ${Math.round(100 * bars[key])} of 100`).join(", ")}`}
-          className="grid w-[90px] gap-px"
+          className="grid w-[60px] gap-px min-[561px]:w-[90px]"
         >
           {BARS.map(([key]) => (
             <span key={key} className="block h-[5px] bg-rule">
@@ -144,6 +144,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
       id: "price",
       head: "price",
       right: true,
+      from: 561,
       cell: ({ piece: { price } }) => (price === undefined ? "" : say.money(price)),
     },
     { id: "comfort", head: "comfort", right: true, from: 561, cell: ({ piece }) => piece.comfort ?? "" },

@@ -44,7 +44,7 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
   return (
     <section
       aria-label="Chosen pieces"
-      className="is-form sticky top-0 z-[3] flex flex-wrap items-end gap-x-3 gap-y-1 border-y border-rule bg-pine-wash px-[18px] py-1.5 text-sm"
+      className="is-form min-[720px]:sticky top-0 z-[3] flex flex-wrap items-end gap-x-3 gap-y-1 border-y border-rule bg-pine-wash px-[18px] py-1.5 text-sm"
     >
       <b className="pb-1.5">
         {count}, {say.g(grams)}

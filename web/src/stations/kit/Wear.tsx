@@ -82,6 +82,13 @@ export function Wear({ plan, result }: Props) {
               head: "refill at",
               cell: ({ runsOutOnLeg }) => (runsOutOnLeg === undefined ? "lasts" : stopOf(runsOutOnLeg)),
             },
+            {
+              id: "left",
+              head: "left on the last leg",
+              right: true,
+              from: 561,
+              cell: ({ left }) => say.g(left.at(-1)!.grams),
+            },
             { id: "wanted", head: "would last with", right: true, cell: ({ wantedG }) => say.g(wantedG) },
           ]}
         />
