@@ -241,7 +241,7 @@ export type { Bar } from "./search/steps.ts";
 export { demandsOf, type Demand, type DemandKind } from "./cover/demands.ts";
 export { coverOf, idlePieces, serves, usesOf, type Cover, type Idle } from "./cover/cover.ts";
 export { givesOf, guessGives, type Give } from "./cover/gives.ts";
-export { isMovable, type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
+export { type PieceSwap, type Swaps, type SwapReason } from "./cover/swaps.ts";
 export { MOST_SWAP_ROUNDS, swapRounds, type FoundSwaps } from "./cover/swapRounds.ts";
 export { weighKits, type KitFigures, type KitVariant, type WeighedKit } from "./cover/figures.ts";
 export {

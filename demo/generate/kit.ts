@@ -134,7 +134,7 @@ export function buildKit(): PieceOut[] {
   both("Wash bag", "Repair and care", 118, 104, { volumeL: 0.4 });
   both("Trowel", "Repair and care", 17, 17);
   both("Sun cream", "Repair and care", 64, 64, { wear: "consumable", volumeL: 0.1 }, [span(start, "sael")]);
-  add(T, "Insect repellent", "Repair and care", 58, { wear: "consumable", shared: true, volumeL: 0.1 }, [span("tarn-junction", "fennet", { begins: "bought", ends: "discarded" })]);
+  add(T, "Insect repellent", "Repair and care", 58, { wear: "consumable", shared: true, volumeL: 0.1, perDayG: 1.5, emptyG: 14 }, [span("tarn-junction", "fennet", { begins: "bought", ends: "discarded" })]);
   add(J, "Notebook and pencil", "Papers", 88, { volumeL: 0.1 });
   both("Papers and permit", "Papers", 38, 38);
   both("Umbrella for sun", "Layers", 174, 174, { volumeL: 0.5 }, [span(start, "ivory-gate")]);

@@ -58,6 +58,26 @@ describe("spans found by search", () => {
     expect(legsOf(search(planWith(kit, { stops: shut })).changes[0]!.then)).toBe("0110");
   });
 
+  test("where somebody comes who brings food, pieces come and go with them, and can do so again", () => {
+    const kit = [pieceOf("Micro spikes", 400)];
+    const visit = stopOf("b", 120_000, { services: ["bed"], nights: 1, foodBy: "visitor" });
+    const plan = planWith(kit, { stops: [town("a", 60), visit, town("c", 180)] });
+    const { changes } = search(plan);
+    expect(changes[0]!.spans).toEqual([{ fromStopId: "b", toStopId: "c", begins: "handed-over", ends: "sent-home" }]);
+    expect(search(withSwaps(plan, changes)).changes).toEqual([]);
+    const bare = { ...withSwaps(plan, changes), stretches: [] };
+    expect(search(bare).changes[0]!.spans).toEqual([]);
+  });
+
+  test("what waits for a decision stays where it is", () => {
+    const kit = [pieceOf("spikes", 400, { name: "Micro spikes" })];
+    const held = [{ id: "h", name: "if there is ice", pieceIds: ["spikes"] }];
+    expect(search(planWith(kit)).changes).toHaveLength(1);
+    expect(search(planWith(kit, { held })).changes).toEqual([]);
+    const decided = [{ ...held[0]!, decided: { on: "2027-05-01", taken: true } }];
+    expect(search(planWith(kit, { held: decided })).changes).toHaveLength(1);
+  });
+
   test("dear post is worse than carrying", () => {
     const { changes } = search(planWith([pieceOf("Micro spikes", 400)], { kitRules: { movePrice: 500 } }));
     expect(changes).toEqual([]);

@@ -5,7 +5,7 @@
  */
 import { waiting } from "../kit/held.ts";
 import { walkEnds } from "../plan/ids.ts";
-import type { Piece, Plan, Span } from "../plan/schema.ts";
+import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { openDuring, postOpening } from "../stops/openings.ts";
 import { stopFigures } from "../stops/stays.ts";
@@ -65,13 +65,17 @@ const MOVING: readonly DemandKind[] = [
 ];
 const NEVER: readonly Piece["role"][] = ["pack", "shelter", "shoes", "stove"];
 
-export function isMovable(piece: Piece, uses: ReadonlySet<DemandKind>): boolean {
+/** `visited` are the stops where somebody comes who brings and takes. */
+function isMovable(piece: Piece, uses: ReadonlySet<DemandKind>, visited: ReadonlySet<string>): boolean {
   if (piece.movable !== undefined) return piece.movable && uses.size > 0;
   const fixed = NEVER.includes(piece.role) || piece.wear !== "packed";
-  // What is bought on the way and thrown away after has no home to go to.
+  // What is bought on the way and thrown away after has no home to go to; who comes for one takes it there.
   const passing = piece.spans.some(
-    ({ begins, ends }) =>
-      begins === "bought" || begins === "handed-over" || ends === "discarded" || ends === "handed-over",
+    ({ begins, ends, fromStopId, toStopId }) =>
+      begins === "bought" ||
+      ends === "discarded" ||
+      (begins === "handed-over" && !visited.has(fromStopId)) ||
+      (ends === "handed-over" && !visited.has(toStopId)),
   );
   if (piece.role === "bottle" && (piece.capacityL ?? 0) < LARGE_L) return false;
   return (
@@ -104,8 +108,9 @@ export function searchSwaps(
 ): Swaps {
   const uses = usesOf(plan);
   const waits = waiting(plan);
+  const visited = new Set(plan.stops.filter(isVisited).map(({ id }) => id));
   const movers = plan.kit.flatMap((piece, at): Mover[] =>
-    isMovable(piece, uses[at]!) && !waits.has(piece.id) ? [{ piece, at, uses: uses[at]! }] : [],
+    isMovable(piece, uses[at]!, visited) && !waits.has(piece.id) ? [{ piece, at, uses: uses[at]! }] : [],
   );
   const groups = together(plan, movers, demands);
   const swaps: Swaps = { changes: [], nowKgKm: 0, thenKgKm: 0, nowMoney: 0, thenMoney: 0, unmet: [], proven: true };
@@ -286,15 +291,18 @@ function valueOf(kind: DemandKind, sleeper: "cold" | "warm", pieces: readonly Pi
   }
 }
 
-/** By leg, whether the stop that it leaves has a counter that is open while one is there. The start is home. */
+/** By leg, whether pieces can come and go at the stop that it leaves: a visitor is there, or an open counter. The start is home. */
 export function movingDays(plan: Plan, result: TripFigures): boolean[] {
   const figures = new Map(stopFigures(plan, result).map((one) => [one.leaves?.index, one]));
   return result.legs.map(({ index }) => {
     if (index === 0) return true;
     const at = figures.get(index);
-    return at !== undefined && offers(at.stop, ["post"]) && openDuring(postOpening(at.stop), at.stay);
+    if (at === undefined) return false;
+    return isVisited(at.stop) || (offers(at.stop, ["post"]) && openDuring(postOpening(at.stop), at.stay));
   });
 }
+
+const isVisited = ({ foodBy }: Pick<Stop, "foodBy">): boolean => foodBy === "visitor";
 
 function moneyOf(sets: readonly number[], moveMoney: readonly number[]): number {
   let money = 0;
@@ -314,8 +322,8 @@ function runsOf(carried: readonly boolean[]): { from: number; to: number }[] {
   return runs;
 }
 
-/** As the piece came and went there before, where it did; else by post, from home and back. */
-function spanOf({ trip }: Plan, { legs }: TripFigures, piece: Piece, from: number, to: number): Span {
+/** As the piece came and went there before, where it did; else by a visitor or by post, from home and back. */
+function spanOf({ trip, stops }: Plan, { legs }: TripFigures, piece: Piece, from: number, to: number): Span {
   const { firstId, lastId } = walkEnds(trip.direction);
   const isFirst = from === 0;
   const isLast = to === legs.length - 1;
@@ -323,11 +331,12 @@ function spanOf({ trip }: Plan, { legs }: TripFigures, piece: Piece, from: numbe
   const toStopId = isLast ? lastId : legs[to]!.toStopId;
   const begun = piece.spans.find((span) => span.fromStopId === fromStopId);
   const ended = piece.spans.find((span) => span.toStopId === toStopId);
+  const comes = (stopId: string): boolean => stops.some((stop) => stop.id === stopId && isVisited(stop));
   return {
     fromStopId,
     toStopId,
-    begins: begun?.begins ?? (isFirst ? "from-home" : "posted"),
-    ends: ended?.ends ?? (isLast ? "kept" : "sent-home"),
+    begins: begun?.begins ?? (isFirst ? "from-home" : comes(fromStopId) ? "handed-over" : "posted"),
+    ends: ended?.ends ?? (isLast ? "kept" : comes(toStopId) ? "handed-over" : "sent-home"),
     ...(begun?.carrierId === undefined ? {} : { carrierId: begun.carrierId }),
   };
 }

@@ -74,7 +74,7 @@ export interface UsedUp {
   runsOutOnLeg: number | undefined;
   /** Grams that would last. */
   wantedG: number;
-  /** What the tube weighs on leaving for each leg that it is carried on; the pack counts it full, to be safe. */
+  /** What the tube weighs on leaving for each leg that it is carried on. */
   left: { legIndex: number; grams: number }[];
 }
 

@@ -10,6 +10,7 @@ import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { leftOut } from "./held.ts";
+import type { Tube } from "./tubes.ts";
 import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 
 /** What a plan has to know of a piece: its name and group may change without consequence. */
@@ -17,7 +18,7 @@ import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 export type PieceFacts = Pick<
   Piece,
   | "id" | "massG" | "quantity" | "wear" | "volumeL" | "ownerId" | "carrierId" | "shared" | "role" | "capacityL"
-  | "comfortC" | "limitC" | "padR" | "warmthK" | "spans"
+  | "comfortC" | "limitC" | "padR" | "warmthK" | "perDayG" | "emptyG" | "spans"
 >;
 
 /** What waits for a decision that the plan does not count on is carried nowhere. */
@@ -28,10 +29,11 @@ export function kitFacts(plan: Pick<Plan, "kit" | "held">): PieceFacts[] {
 
 export function pieceFacts(piece: Piece): PieceFacts {
   const { id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, spans } = piece;
-  const { comfortC, limitC, padR, warmthK } = piece;
+  const { comfortC, limitC, padR, warmthK, perDayG, emptyG } = piece;
   // prettier-ignore
   return {
-    id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, comfortC, limitC, padR, warmthK, spans,
+    id, massG, quantity, wear, volumeL, ownerId, carrierId, shared, role, capacityL, comfortC, limitC, padR, warmthK, perDayG, emptyG,
+    spans,
   };
 }
 
@@ -49,6 +51,8 @@ export interface KitLeg {
   baseKg: number;
   wornKg: number;
   consumableKg: number;
+  /** Of the consumables, what is used by the day. */
+  tubes: readonly Tube[];
   /** Space the packed pieces take, hard canister and bottles not counted. */
   volumeL: number;
   bottleL: number;
@@ -200,6 +204,12 @@ function checkContinuity(
   }
 }
 
+const NO_TUBES: readonly Tube[] = [];
+
+function tubeOf({ id, massG, emptyG = 0, quantity }: PieceFacts, perDayG: number): Tube {
+  return { pieceId: id, kgPerDay: perDayG / 1000, mostKg: (Math.max(0, massG - emptyG) * quantity) / 1000 };
+}
+
 function sumLeg(
   pieces: readonly PieceFacts[],
   carrier: Int8Array,
@@ -212,6 +222,7 @@ function sumLeg(
     baseKg: 0,
     wornKg: 0,
     consumableKg: 0,
+    tubes: NO_TUBES,
     volumeL: 0,
     bottleL: 0,
     canisterL: 0,
@@ -226,8 +237,10 @@ function sumLeg(
     if (carriedBy !== who) continue;
     const massKg = (piece.massG * times) / 1000;
     if (piece.wear === "worn") sum.wornKg += massKg;
-    else if (piece.wear === "consumable") sum.consumableKg += massKg;
-    else sum.baseKg += massKg;
+    else if (piece.wear === "consumable") {
+      sum.consumableKg += massKg;
+      if (piece.perDayG) sum.tubes = [...sum.tubes, tubeOf(piece, piece.perDayG)];
+    } else sum.baseKg += massKg;
     if (piece.role === "bottle") sum.bottleL += (piece.capacityL ?? 0) * times;
     else if (piece.role === "hard-canister") sum.canisterVolumeL += piece.volumeL * times;
     else if (piece.wear !== "worn" && piece.role !== "pack") sum.volumeL += piece.volumeL * times;

@@ -1,5 +1,4 @@
 /** Legs and days of one settled block. */
-import type { KitLeg } from "../kit/kit.ts";
 import { nightOfKit, type NightLow } from "../models/coldNight.ts";
 import { YEAR_DAYS } from "../models/snow.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -28,9 +27,7 @@ export interface BlockFigureInput {
   profile: Profile;
   halts: readonly Halt[];
   hikerIds: readonly string[];
-  /** Bulk of each hiker's packed food, kilograms per litre. */
   /** Of the whole trail, by leg, then by hiker. */
-  kitLegs: readonly (readonly KitLeg[])[];
   sleep: readonly (readonly SleepKit[])[];
   nightBy: Plan["climate"]["nightBy"];
   terrain: Terrain;
@@ -42,7 +39,7 @@ export function blockFigures(input: BlockFigureInput): BlockFigures {
 }
 
 function blockLegs(input: BlockFigureInput): LegResult[] {
-  const { block, profile, halts, hikerIds, kitLegs, sleep, nightBy, terrain } = input;
+  const { block, profile, halts, hikerIds, sleep, nightBy, terrain } = input;
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const legs: LegResult[] = [];
   for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
@@ -124,7 +121,7 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
           (best, carry, i) => (carry.litres > (carries[best]?.litres ?? -1) ? i : best),
           -1,
         );
-        const kitLeg = kitLegs[index]![h]!;
+        const kitLeg = block.kit[inBlock]![h]!;
         const bed = sleep[index]![h]!;
         const food = supply.food[inBlock]!;
         const { foodKg, waterKg } = block.packs[h]!;

@@ -327,7 +327,6 @@ export class Session {
           profile,
           halts,
           hikerIds,
-          kitLegs: kit.legs,
           sleep,
           nightBy: climate.nightBy,
           terrain,

@@ -7,6 +7,7 @@
  * itself, the heavier answer is the one that is told, always.
  */
 import type { KitLeg } from "../kit/kit.ts";
+import { TubesInUse } from "../kit/tubes.ts";
 import type { LegLoad } from "../load/load.ts";
 import { estimatedFatFraction } from "../models/resting.ts";
 import type { HikerNeeds } from "../provision/needs.ts";
@@ -29,6 +30,8 @@ const PROBE = { daysOfFood: 1.2, waterKg: 0.3 } as const;
 /** One settled block with copies of its own of all that stood in working arrays. */
 export interface SolvedBlock {
   block: Block;
+  /** By leg of the block, then by hiker. */
+  kit: readonly (readonly KitLeg[])[];
   fromNode: number;
   toNode: number;
   parts: DayPart[];
@@ -101,9 +104,11 @@ export interface TripInput extends Omit<BlockInput, "block" | "before" | "kit"> 
 export function solveTrip({ kitLegs, solve, ...given }: TripInput): Trip {
   const { ground, needs } = given;
   let state = startState(needs, ground.startDay);
+  const tubes = new TubesInUse();
   const blocks = blocksOf(ground.halts).map((block, index) => {
-    const kit = kitLegs.slice(block.firstLeg, block.endLeg);
-    const solved = solve({ ...given, block, before: state, kit }, index);
+    const full = kitLegs.slice(block.firstLeg, block.endLeg);
+    const solved = solve({ ...given, block, before: state, kit: tubes.packed(full) }, index);
+    tubes.pass(full, solved.after.walk.day - state.walk.day);
     state = solved.after;
     return solved;
   });
@@ -183,11 +188,12 @@ function spread({ ground, sampled, sampling, block }: BlockInput, { loads }: Set
   });
 }
 
-function kept({ ground, block, before }: SettleInput, settled: Settled): SolvedBlock {
+function kept({ ground, block, before, kit }: SettleInput, settled: Settled): SolvedBlock {
   const { from, to } = span(ground, block);
   const { walk, loads, supplies } = settled;
   return {
     block,
+    kit,
     fromNode: from,
     toNode: to,
     parts: walk.parts,
