@@ -18,6 +18,7 @@ const STAGES = [
   "water",
   "stops",
   "cover",
+  "boxes",
   "checks",
   "explain",
   "compare",

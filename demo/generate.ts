@@ -141,7 +141,17 @@ const plan = {
     ],
     sections: [],
   },
-  resupply: { money: "crowns", mostFoodDays: 11 },
+  resupply: {
+    money: "crowns",
+    mostFoodDays: 11,
+    mostParcelKg: 6,
+    postage: [
+      { toKg: 1, price: 6 },
+      { toKg: 2, price: 8 },
+      { toKg: 5, price: 13 },
+      { toKg: 10, price: 19 },
+    ],
+  },
   stops: STOPS.map(({ km, ...stop }) => ({ ...stop, ...onTrack(km) })),
   sources: [
     ...buildSources(random).map(({ km, ...source }) => ({ ...source, ...onTrack(km) })),

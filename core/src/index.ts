@@ -281,3 +281,8 @@ export {
 } from "./file/kitTable.ts";
 export { shoeWear, usedUp, type ShoeWear, type UsedUp } from "./cover/wear.ts";
 export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";
+
+export { boxKey, boxesOf, postagePrice, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
+export { luggageOf, travelsOf, type Luggage, type Travels } from "./boxes/travels.ts";
+export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxSchema.ts";
+export { leavingSheet, type LeavingSheet as LeavingSheetFigures, type SheetPiece } from "./boxes/leaving.ts";

@@ -78,7 +78,7 @@ export function buildKit(): PieceOut[] {
   both("Fleece", "Layers", 241, 286, { role: "layer", volumeL: 1.8 });
   both("Rain jacket", "Layers", 216, 258, { volumeL: 1 });
   both("Rain trousers", "Layers", 158, 184, { volumeL: 0.8 }, [span("ivory-gate", "upper-sael"), span("grayle", finish)]);
-  both("Wind shirt", "Layers", 102, 118, { volumeL: 0.4 }, [span(start, "ivory-gate"), span("sael", finish)]);
+  both("Wind shirt", "Layers", 102, 118, { volumeL: 0.4 }, [span(start, "ivory-gate", { ends: "sent-forward" }), span("sael", finish)]);
   both("Waterproof mitts", "Layers", 61, 67, { volumeL: 0.2 }, rangeAndSael);
   both("Liner gloves", "Layers", 34, 38, { volumeL: 0.1 });
   both("Warm hat", "Layers", 47, 52, { volumeL: 0.2 });
@@ -223,6 +223,17 @@ export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unkno
         otherwiseIds: [],
         counted: true,
       },
+    ],
+    boxes: [
+      {
+        id: "box-ivory-gate",
+        toStopId: "ivory-gate",
+        address: "T. Okafor, hiker\nPost counter, Ivory Gate\nPlease hold",
+        lines: [{ id: "maps", name: "Maps of the high ground", massG: 145 }],
+        cartonG: 420,
+        packedOn: "2027-04-18",
+      },
+      { id: "box-sael", toStopId: "sael", cartonG: 260, packedOn: "2027-05-24", sentOn: "2027-05-25" },
     ],
     kitStory: [
       { on: "2027-03-06", what: "Camp chair, book and towel left", why: "nobody used them on the shakedown" },

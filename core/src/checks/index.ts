@@ -2,6 +2,7 @@
 import { legBags } from "../bag/legBag.ts";
 import { buildPantry } from "../food/figures.ts";
 import { bodyChecks } from "./body.ts";
+import { boxChecks } from "./boxes.ts";
 import type { CheckContext, CheckOf, FigureUnit, Finding } from "./check.ts";
 import { coldChecks } from "./cold.ts";
 import { daysChecks } from "./days.ts";
@@ -29,6 +30,7 @@ export const CHECKS = [
   ...daysChecks,
   ...pinChecks,
   ...stopChecks,
+  ...boxChecks,
   ...stretchChecks,
   ...routeChecks,
   ...seasonChecks,

@@ -56,6 +56,8 @@ export const WEARS = ["packed", "worn", "consumable"] as const;
 export const CONDITIONS = ["new", "good", "worn", "failing"] as const;
 /** Where a piece rides, from the bottom of the pack up, then outside of it. */
 export const RIDES = ["bottom", "core", "top", "lid", "pockets", "outside", "body"] as const;
+/** Any way; by land post and in the cabin alone; by post and in the hold; by neither. */
+export const TRAVELS = ["any", "cabin", "hold", "neither"] as const;
 /** What of the figures a decision may hang on: coldest night, snow under foot, longest carry. */
 export const HELD_BY = ["night-below", "snow-over", "carry-over"] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;

@@ -1,6 +1,6 @@
 /** Kit in the document: pieces and their spans, what waits to be decided, kits kept to compare with. */
 import { z } from "zod";
-import { CONDITIONS, DEMANDS, GIVES, HELD_BY, RIDES, ROLES, SPAN_BEGINS, SPAN_ENDS, WEARS } from "./ids.ts";
+import { CONDITIONS, DEMANDS, GIVES, HELD_BY, RIDES, ROLES, SPAN_BEGINS, SPAN_ENDS, TRAVELS, WEARS } from "./ids.ts";
 import { amount, celsius, distance, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 /** A change made to a piece, or thought of. */
@@ -69,6 +69,8 @@ export const pieceSchema = z.looseObject({
   rides: z.enum(RIDES).optional(),
   /** Of what is used by the day: the tube or bag that is left. */
   emptyG: amount("g", 0, 50_000).optional(),
+  /** What of post and aircraft takes it; by its name where nobody says. Carriers and countries have rules of their own. */
+  travels: z.enum(TRAVELS).optional(),
   /** Packs: what they carry well by their maker. */
   loadLimitKg: amount("kg", 1, 80).optional(),
 });

@@ -18,6 +18,7 @@ export const LISTS = {
   kit: (plan: Plan) => plan.kit,
   held: (plan: Plan) => plan.held,
   keptKits: (plan: Plan) => plan.keptKits,
+  boxes: (plan: Plan) => plan.boxes,
   camps: (plan: Plan) => plan.camps,
   pins: (plan: Plan) => plan.pins,
   devices: (plan: Plan) => plan.devices,
@@ -205,6 +206,39 @@ export const REFERENCES: readonly Reference[] = [
             },
           })),
         ),
+      ),
+  },
+  {
+    to: "stops",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.boxes.map((box, i) => ({
+        place: `boxes[${i}].toStopId`,
+        id: box.toStopId,
+        holder: "A box",
+        point: pointOrDrop(plan.boxes, box, "toStopId"),
+      })),
+  },
+  {
+    to: "stops",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.boxes.flatMap((box, i) =>
+        box.fromStopId === undefined
+          ? []
+          : [
+              {
+                place: `boxes[${i}].fromStopId`,
+                id: box.fromStopId,
+                holder: "A box",
+                point: (id: string | undefined) => {
+                  if (id === undefined) delete box.fromStopId;
+                  else box.fromStopId = id;
+                },
+              },
+            ],
       ),
   },
   {

@@ -1,5 +1,6 @@
 /** What food costs and weighs by where it comes from, how the post runs, and what a search for stops weighs. */
 import { z } from "zod";
+import { postageSchema } from "./boxSchema.ts";
 import { amount, fraction, label, whole } from "./values.ts";
 
 /** Judgement [L]: a small shop is dear. Density is a multiple of the hiker's own, and nothing is assumed of it. */
@@ -19,6 +20,10 @@ export const resupplySchema = z.looseObject({
   /** Packed at home, or bought elsewhere and posted. */
   posted: supplier(4),
   parcelPrice: amount("money", 0, 100_000).default(10),
+  /** By mass, ascending; beyond the last, and without any, a parcel costs `parcelPrice`. */
+  postage: z.array(postageSchema).max(20).default([]),
+  /** The heaviest parcel that the carrier takes [L]. */
+  mostParcelKg: amount("kg", 0.1, 50).default(20),
   /** Chance of each further working day that a parcel is on its way, in two stages (science of post [L]). */
   transitQ: fraction(0, 0.95).default(0.35),
   lostFraction: fraction(0, 0.5).default(0.01),

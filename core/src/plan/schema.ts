@@ -7,6 +7,7 @@
  * are kept and written back. Places are distances along the track as recorded, in metres (`TrackM`).
  */
 import { z } from "zod";
+import { boxSchema } from "./boxSchema.ts";
 import { climateSchema } from "./climateSchema.ts";
 import {
   heldSchema,
@@ -285,6 +286,7 @@ export const planSchema = z.looseObject({
   keptKits: z.array(keptKitSchema).max(40).default([]),
   kitStory: z.array(kitStorySchema).max(1000).default([]),
   kitRules: kitRulesSchema.prefault({}),
+  boxes: z.array(boxSchema).max(400).default([]),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
   dayRules: dayRulesSchema.prefault({}),

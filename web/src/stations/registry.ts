@@ -22,6 +22,7 @@ export const STATIONS = [
   { id: "power", name: "Power", href: "/power/", group: "supply" },
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
+  { id: "boxes", name: "Boxes", href: "/boxes/", group: "pack" },
   {
     id: "trip",
     name: "Trip",

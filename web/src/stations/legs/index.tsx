@@ -1,11 +1,13 @@
 /** Home: the whole plan as one table, a row a leg, and the Why panel beside it. */
-import { useMemo } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { select, useSelection } from "../../store/selection.ts";
 import { useDocument } from "../../store/document.ts";
 import { Table } from "../../ui/Table.tsx";
 import type { ScreenProps } from "../Screen.tsx";
 import { legColumns, type LegRow } from "./columns.tsx";
 import { WhyPanel } from "./WhyPanel.tsx";
+
+const LeavingSheet = lazy(() => import("./LeavingSheet.tsx").then((module) => ({ default: module.LeavingSheet })));
 
 export default function Legs({ plan, result }: ScreenProps) {
   return (
@@ -21,6 +23,7 @@ const idOf = ({ leg }: LegRow): string => String(leg.index);
 function LegTable({ plan, result }: ScreenProps) {
   const legIndex = useSelection((state) => state.legIndex);
   const hikerIndex = useSelection((state) => state.hikerIndex);
+  const [opened, setOpened] = useState(false);
   const before = useDocument((state) => state.before);
   const hiker = plan.hikers[hikerIndex]!;
   const scaleKg = Math.max(hiker.packComfortKg * 1.15, ...result.legs.map((leg) => leg.hikers[hikerIndex]!.heaviestKg));
@@ -28,7 +31,12 @@ function LegTable({ plan, result }: ScreenProps) {
   const old = before?.legs.length === result.legs.length ? before.legs : undefined;
   return (
     <div className="relative overflow-x-auto bg-sheet">
-      <Key />
+      <Key onSheet={() => setOpened(true)} />
+      {opened && (
+        <Suspense fallback={null}>
+          <LeavingSheet plan={plan} result={result} onClose={() => setOpened(false)} />
+        </Suspense>
+      )}
       <Table
         label={`Legs of ${plan.trip.name} for ${hiker.name}`}
         columns={columns}
@@ -46,12 +54,15 @@ function LegTable({ plan, result }: ScreenProps) {
   );
 }
 
-function Key() {
+function Key({ onSheet }: { onSheet: () => void }) {
   return (
-    <p className="m-0 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted max-[560px]:hidden">
-      <span className="mr-3">Bars: the pack leaving each stop.</span>
-      <span className="mr-3">Thin line: its heaviest on the way.</span>
-      <span className="text-danger">Red mark: comfort.</span>
-    </p>
+    <div className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted">
+      <span className="max-[560px]:hidden">Bars: the pack leaving each stop.</span>
+      <span className="max-[560px]:hidden">Thin line: its heaviest on the way.</span>
+      <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
+      <button className="btn ml-auto min-h-[24px]! px-2! py-0!" onClick={onSheet}>
+        Leaving sheet
+      </button>
+    </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Mend, Standing } from "../../mends/mend.ts";
 import type { StationId } from "../../stations/registry.ts";
 import { sayIn } from "../say.ts";
 import { bodyWords } from "./body.ts";
+import { boxWords } from "./boxes.ts";
 import { coldWords } from "./cold.ts";
 import { daysWords } from "./days.ts";
 import { foodWords } from "./food.ts";
@@ -26,6 +27,7 @@ const WORDS: { [Code in CheckCode]: CheckWords<Code> } = {
   ...kitWords,
   ...daysWords,
   ...stopWords,
+  ...boxWords,
   ...stretchWords,
   ...routeWords,
   ...seasonWords,

@@ -65,7 +65,7 @@ export const stopWords = checkWords({
   },
   "box-unsure": {
     mark: "post",
-    station: "stops",
+    station: "boxes",
     sentence: (check, say) =>
       check.severity === "note"
         ? `No one day is right for the box to ${check.stop}: for who comes early it is to be sent by ${say.date(check.by)}, for who comes late not before ${say.date(check.from)}.`
@@ -78,7 +78,7 @@ export const stopWords = checkWords({
   },
   "box-from-nowhere": {
     mark: "post",
-    station: "stops",
+    station: "boxes",
     sentence: (check) =>
       `Food for ${check.stop} is to be posted from a stop on the way, but none is chosen that comes before it.`,
     mends: () => [advice("Choose in Stops where it is bought, or let it come from home.")],

@@ -1,0 +1,157 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan, type Plan } from "../index.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+import { boxesOf, boxKey, postagePrice, sendingDates } from "./boxes.ts";
+import { leavingSheet } from "./leaving.ts";
+import { luggageOf, travelsOf } from "./travels.ts";
+
+const tracks = [trackNorth({ lengthM: 240_000 })];
+const town = (id: string, km: number, more: Record<string, unknown> = {}) =>
+  stopOf(id, km * 1000, { services: ["shop-full", "post", "bed"], nights: 1, ...more });
+const span = (fromStopId: string, toStopId: string, begins = "posted", ends = "sent-home") => ({
+  fromStopId, toStopId, begins, ends,
+}); // prettier-ignore
+const kit = [
+  pieceOf("pack", 1000),
+  pieceOf("quilt", 700, { spans: [span("a", "@finish", "posted", "kept")] }),
+  pieceOf("liner", 300, { spans: [span("@start", "a", "from-home", "sent-forward"), span("c", "@finish")] }),
+  pieceOf("Gas canister", 250, { spans: [span("a", "b")] }),
+];
+const planWith = (overrides: Record<string, unknown> = {}): Plan =>
+  planOf({
+    stops: [town("a", 60), town("b", 120, { services: ["post", "bed"] }), town("c", 180)],
+    sources: Array.from({ length: 23 }, (_, i) => sourceOf(`w${i}`, 5000 + 10_000 * i)),
+    climate: { stations: [stationOf(8, 18)] },
+    kit,
+    ...overrides,
+  });
+const boxes = (plan: Plan) => {
+  const result = computePlan(plan, tracks);
+  return {
+    result,
+    boxes: boxesOf(plan, result),
+    of: (key: string) => boxesOf(plan, result).find((b) => b.key === key)!,
+  };
+};
+
+describe("boxes of a plan", () => {
+  test("by hand: kit from home, kit sent on from a stop, food where nothing is sold; each in a box of its own way", () => {
+    const { result, of, boxes: all } = boxes(planWith());
+    expect(all.map(({ key }) => key)).toEqual([boxKey("a"), boxKey("b"), boxKey("c", "a")]);
+    expect(of(boxKey("a"))).toMatchObject({ foodG: 0, totalG: 700 + 250 + 250, legIndex: 1 });
+    const food = result.legs[2]!.hikers[0]!.food.startKg;
+    expect(of(boxKey("b")).totalG).toBeCloseTo(1000 * food + 250, 6);
+    expect(of(boxKey("c", "a")).pieces.map(({ id }) => id)).toEqual(["liner"]);
+    // Sent on while one is there, on its own day.
+    expect(isoOfDay(of(boxKey("c", "a")).sentDay)).toBe(result.legs[0]!.endDate);
+    expect(sendingDates(of(boxKey("c", "a")))).toEqual({ from: result.legs[0]!.endDate, by: result.legs[0]!.endDate });
+  });
+
+  test("own lines, carton, postage by mass and the fee of the house; what is typed changes nothing else", () => {
+    const postage = [
+      { toKg: 5, price: 14 },
+      { toKg: 1, price: 6 },
+    ];
+    const row = { id: "x", toStopId: "a", lines: [{ id: "l", name: "Maps", massG: 120 }], cartonG: 100 };
+    const plan = planWith({
+      resupply: { postage, parcelPrice: 40 },
+      boxes: [row],
+      stops: [town("a", 60, { postFee: 3 }), town("b", 120), town("c", 180)],
+    });
+    const box = boxes(plan).of(boxKey("a"));
+    expect(box.totalG).toBe(700 + 250 + 120 + 100);
+    expect(box.price).toBe(14 + 3);
+    expect([0.9, 1, 1.01, 5, 5.1].map((kg) => postagePrice(plan.resupply, kg))).toEqual([6, 6, 14, 14, 40]);
+  });
+
+  test("what is wrong with one is named: empty, heavy, no counter, by no post, sent late, no day that is right", () => {
+    const kinds = (plan: Plan, key: string) =>
+      boxes(plan)
+        .of(key)
+        .faults.map(({ kind }) => kind);
+    const empty = planWith({ kit: [], boxes: [{ id: "x", toStopId: "a" }] });
+    expect(kinds(empty, boxKey("a"))).toEqual(["empty"]);
+    expect(kinds(planWith(), boxKey("a"))).toEqual(["not-by-post"]);
+    expect(kinds(planWith({ resupply: { mostParcelKg: 0.5 } }), boxKey("c", "a"))).toEqual(["too-heavy"]);
+    const shut = planWith({ stops: [town("a", 60, { services: ["shop-full"] }), town("b", 120), town("c", 180)] });
+    expect(kinds(shut, boxKey("a"))).toContain("no-post");
+    const by = isoOfDay(boxes(planWith()).of(boxKey("b")).sending.byDay + 2);
+    const late = planWith({ boxes: [{ id: "x", toStopId: "b", sentOn: by }] });
+    expect(boxes(late).of(boxKey("b")).faults).toEqual([{ kind: "sent-late", days: 2 }]);
+    const held = planWith({ stops: [town("a", 60, { postHoldDays: 1 }), town("b", 120), town("c", 180)] });
+    expect(kinds(held, boxKey("a"))).toContain("no-window");
+    const far = planWith({ stops: [town("a", 60), town("b", 120), town("c", 180, { postLeastDays: 30 })] });
+    expect(kinds(far, boxKey("c", "a"))).toEqual(["unsure"]);
+  });
+
+  test("laws on any plan: a span that begins in the post is in one box, and boxes with what is bought are what packs begin with", () => {
+    fc.assert(
+      fc.property(arbitraryPlan, ({ plan, tracks: drawn }) => {
+        const result = computePlan(plan, drawn);
+        const all = boxesOf(plan, result);
+        expect(new Set(all.map(({ key }) => key)).size).toBe(all.length);
+        const reached = new Set(all.map(({ toStopId }) => toStopId));
+        for (const piece of plan.kit)
+          for (const id of reached) {
+            const spans = piece.spans.filter(({ begins, fromStopId }) => begins === "posted" && fromStopId === id);
+            const inBoxes = all.filter((box) => box.toStopId === id).flatMap(({ pieces }) => pieces);
+            const held = plan.held.some(({ pieceIds, otherwiseIds }) =>
+              [...pieceIds, ...otherwiseIds].includes(piece.id),
+            );
+            if (!held) expect(inBoxes.filter((one) => one.id === piece.id)).toHaveLength(spans.length);
+          }
+        for (const box of all) {
+          const started = result.legs[box.legIndex]!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0);
+          expect(box.foodG === 0 || Math.abs(box.foodG - started) < 1e-6).toBe(true);
+          expect(box.earliestDay).toBeLessThanOrEqual(box.latestDay);
+          if (box.fromStopId === undefined) expect(box.sending.byDay).toBeLessThan(box.earliestDay);
+          expect(box.chance).toBeGreaterThanOrEqual(0);
+          expect(box.chance).toBeLessThanOrEqual(1);
+        }
+      }),
+      { numRuns: runs(300) },
+    );
+  });
+});
+
+test("what flies and what does not: by its name, and its owner's word goes first", () => {
+  expect(travelsOf({ name: "Power bank, 10 000 mAh" })).toBe("cabin");
+  expect(travelsOf({ name: "Trekking poles" })).toBe("hold");
+  expect(travelsOf({ name: "Animal spray" })).toBe("neither");
+  expect(travelsOf({ name: "Fleece" })).toBe("any");
+  expect(travelsOf({ name: "Lighter", travels: "any" })).toBe("any");
+  const pieces = planOf({
+    kit: [pieceOf("Phone", 190), pieceOf("Ice axe", 300), pieceOf("Matches", 10), pieceOf("Hat", 50)],
+  }).kit;
+  const { cabin, hold, neither } = luggageOf(pieces);
+  expect([cabin, hold, neither].map((list) => list.map(({ id }) => id))).toEqual([["Phone"], ["Ice axe"], ["Matches"]]);
+});
+
+test("a leaving sheet: what comes and goes for this hiker, the box, food, fuel, the next fill-ups, what holds ahead", () => {
+  const stretches = [
+    { id: "r", name: "Canister country", kind: "rule", rule: "hard-canister", fromM: 70_000, toM: 110_000 },
+    { id: "z", name: "Far off", kind: "rule", rule: "permit", fromM: 200_000, toM: 210_000 },
+    { id: "s", name: "Road", kind: "surface", surface: "road", fromM: 65_000, toM: 70_000 },
+  ];
+  const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
+  const plan = planWith({ stretches, hikers });
+  const result = computePlan(plan, tracks);
+  const sheet = leavingSheet(plan, result, 1, 0);
+  expect(sheet.comes.map(({ name, how }) => [name, how])).toEqual([
+    ["quilt", "posted"],
+    ["Gas canister", "posted"],
+  ]);
+  expect(sheet.goes.map(({ name, how }) => [name, how])).toEqual([["liner", "sent-forward"]]);
+  expect(sheet.boxes.map(({ key }) => key)).toEqual([boxKey("a")]);
+  expect(sheet.ahead).toMatchObject([{ name: "Canister country", kind: "rule", rule: "hard-canister" }]);
+  expect(Math.abs(sheet.ahead[0]!.fromM - 70_000)).toBeLessThan(100);
+  expect(sheet.carries[0]!.fromNode).toBe(result.legs[1]!.fromNode);
+  expect(sheet.food.kg).toBe(result.legs[1]!.hikers[0]!.food.startKg);
+  expect(leavingSheet(plan, result, 2, 0).food.byPost).toBe(true);
+  const other = leavingSheet(plan, result, 1, 1);
+  expect([other.comes, other.goes]).toEqual([[], []]);
+  expect(dayNumber(sheet.leg.startDate)).toBeGreaterThan(0);
+});

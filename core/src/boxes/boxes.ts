@@ -1,0 +1,167 @@
+/**
+ * Boxes of the plan: one to every stop from each place that something is sent from, filled by what the plan posts there.
+ * Food counts as what all packs begin the next leg with; where menus say what it is, that stands line by line.
+ */
+import type { BoxRow } from "../plan/boxSchema.ts";
+import type { Piece, Plan, Resupply } from "../plan/schema.ts";
+import type { TripFigures } from "../result/result.ts";
+import { leftOut } from "../kit/held.ts";
+import type { Sending } from "../stops/post.ts";
+import { arrivalSpreadDays, chanceThere, sendingDays } from "../stops/post.ts";
+import { serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+import { travelsOf } from "./travels.ts";
+
+export interface PlannedBox {
+  /** Of the stop that it goes to, and of the one that it is sent from; from home without. */
+  key: string;
+  toStopId: string;
+  fromStopId: string | undefined;
+  /** The leg that leaves the stop it goes to. */
+  legIndex: number;
+  pieces: Piece[];
+  foodG: number;
+  /** What the hiker has added and noted; undefined until then. */
+  row: BoxRow | undefined;
+  totalG: number;
+  price: number;
+  /** From home: between which days it should be sent. On the way: the day of being there. */
+  sending: Sending;
+  sentDay: number;
+  chance: number;
+  /** Between these days one comes for it, 5 to 95 of 100. */
+  earliestDay: number;
+  latestDay: number;
+  holdDays: number;
+  faults: BoxFault[];
+}
+
+export type BoxFault =
+  | { kind: "empty" }
+  | { kind: "too-heavy"; limitKg: number }
+  | { kind: "no-post" }
+  | { kind: "no-window" }
+  /** Sent on from a stop: too slow to be there, or sent back before one comes. */
+  | { kind: "unsure" }
+  /** Sent later than the last good day. */
+  | { kind: "sent-late"; days: number }
+  | { kind: "not-by-post"; pieceIds: string[] };
+
+const HOME = "home";
+export const boxKey = (toStopId: string, fromStopId?: string): string => `${fromStopId ?? HOME} ${toStopId}`;
+
+export function boxesOf(plan: Plan, result: Pick<TripFigures, "legs" | "days">): PlannedBox[] {
+  const figures = stopFigures(plan, result);
+  const posted = postedPieces(plan);
+  return figures.flatMap((at) => {
+    if (!at.leaves || !at.arrives) return [];
+    const fromIds = new Set<string | undefined>();
+    for (const { toStopId, fromStopId } of posted) if (toStopId === at.stop.id) fromIds.add(fromStopId);
+    if (at.box) fromIds.add(at.box.sentDay === undefined ? undefined : at.stop.foodFromStopId);
+    for (const row of plan.boxes) if (row.toStopId === at.stop.id) fromIds.add(row.fromStopId);
+    return [...fromIds].map((fromStopId) => boxTo(plan, result, at, fromStopId, posted, figures));
+  });
+}
+
+interface Posted {
+  piece: Piece;
+  toStopId: string;
+  fromStopId: string | undefined;
+}
+
+/** Each span that begins in the post, and where it was sent: on from the stop where the span before it ended, or from home. */
+function postedPieces(plan: Plan): Posted[] {
+  const out = leftOut(plan);
+  return plan.kit.flatMap((piece) => {
+    if (out.has(piece.id)) return [];
+    return piece.spans.flatMap((span, i): Posted[] => {
+      if (span.begins !== "posted") return [];
+      const before = piece.spans[i - 1];
+      const isSentOn = before?.ends === "sent-forward" && !before.toStopId.startsWith("@");
+      return [{ piece, toStopId: span.fromStopId, fromStopId: isSentOn ? before.toStopId : undefined }];
+    });
+  });
+}
+
+function boxTo(
+  plan: Plan,
+  { days }: Pick<TripFigures, "legs" | "days">,
+  at: StopFigures,
+  fromStopId: string | undefined,
+  posted: readonly Posted[],
+  figures: readonly StopFigures[],
+): PlannedBox {
+  const { stop, leaves, stay } = at;
+  const row = plan.boxes.find((one) => one.toStopId === stop.id && one.fromStopId === fromStopId);
+  const pieces = posted
+    .filter((one) => one.toStopId === stop.id && one.fromStopId === fromStopId)
+    .map(({ piece }) => piece);
+  const foodFrom = at.box && (at.box.sentDay === undefined ? undefined : stop.foodFromStopId);
+  const foodG =
+    at.box && foodFrom === fromStopId ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0) : 0;
+  const ownG = row?.lines.reduce((sum, { massG }) => sum + massG, 0) ?? 0;
+  const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
+  const contentG = piecesG + foodG + ownG;
+  const totalG = contentG + (row?.cartonG ?? CARTON_G);
+  const service = serviceTo(stop, plan.resupply);
+  const arrivesDay = stay.from.day;
+  const walked = days.filter(({ date }) => dayNumber(date)! < arrivesDay).length;
+  const spread = arrivalSpreadDays(walked);
+  const sender = figures.find((one) => one.stop.id === fromStopId);
+  const early = Math.min(spread, arrivesDay - dayNumber(plan.trip.startDate)!);
+  const sending = sendingDays({
+    ...service,
+    arrivesDay,
+    // What is sent on the way comes as much earlier or later as one does oneself.
+    earlyDays: sender ? 0 : early,
+    lateDays: sender ? 0 : spread,
+    holdDays: stop.postHoldDays,
+  });
+  const sentDay = dayNumber(row?.sentOn ?? "") ?? sender?.stay.from.day ?? sending.byDay;
+  const faults: BoxFault[] = [];
+  if (contentG <= 0) faults.push({ kind: "empty" });
+  if (totalG > 1000 * plan.resupply.mostParcelKg)
+    faults.push({ kind: "too-heavy", limitKg: plan.resupply.mostParcelKg });
+  if (stop.services.length > 0 && !stop.services.includes("post")) faults.push({ kind: "no-post" });
+  if (!sender && sending.fromDay > sending.byDay) faults.push({ kind: "no-window" });
+  if (row?.sentOn !== undefined && sentDay > sending.byDay)
+    faults.push({ kind: "sent-late", days: sentDay - sending.byDay });
+  const chance = chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
+  if (sender && chance < LEAST_CHANCE) faults.push({ kind: "unsure" });
+  const refused = pieces.filter((piece) => travelsOf(piece) === "neither").map(({ id }) => id);
+  if (refused.length > 0) faults.push({ kind: "not-by-post", pieceIds: refused });
+  return {
+    key: boxKey(stop.id, fromStopId),
+    toStopId: stop.id,
+    fromStopId,
+    legIndex: leaves!.index,
+    pieces,
+    foodG,
+    row,
+    totalG,
+    price: postagePrice(plan.resupply, totalG / 1000) + stop.postFee,
+    sending,
+    sentDay,
+    chance,
+    earliestDay: arrivesDay - early,
+    latestDay: arrivesDay + spread,
+    holdDays: stop.postHoldDays,
+    faults,
+  };
+}
+
+const CARTON_G = 250;
+/** What is less likely to be there is told as unsure. */
+const LEAST_CHANCE = 0.9;
+
+/** By the hiker's own table; beyond its last row and without one, what a parcel costs. */
+export function postagePrice({ postage, parcelPrice }: Resupply, kg: number): number {
+  const rows = [...postage].sort((a, b) => a.toKg - b.toKg);
+  return rows.find(({ toKg }) => kg <= toKg)?.price ?? parcelPrice;
+}
+
+/** The days of sending as dates, for lists and calendars. */
+export function sendingDates({ sending, fromStopId, sentDay }: PlannedBox): { from: string; by: string } {
+  if (fromStopId !== undefined) return { from: isoOfDay(sentDay), by: isoOfDay(sentDay) };
+  return { from: isoOfDay(sending.fromDay), by: isoOfDay(sending.byDay) };
+}

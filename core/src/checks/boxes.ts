@@ -1,0 +1,45 @@
+/** Boxes as they are packed and sent: too heavy for the carrier, with things in them that no post takes, sent late. */
+import { boxesOf, type BoxFault } from "../boxes/boxes.ts";
+import { defineCheck, type CheckContext } from "./check.ts";
+
+type FaultOf<Kind extends BoxFault["kind"]> = Extract<BoxFault, { kind: Kind }>;
+
+function* faultsOf<Kind extends BoxFault["kind"]>({ plan, result }: CheckContext, kind: Kind) {
+  for (const box of boxesOf(plan, result))
+    for (const fault of box.faults)
+      if (fault.kind === kind) {
+        const { fromM: atM } = result.legs[box.legIndex]!;
+        const stop = plan.stops.find(({ id }) => id === box.toStopId)!.name;
+        yield { box, fault: fault as FaultOf<Kind>, where: { legIndex: box.legIndex, atM, stop } };
+      }
+}
+
+const boxTooHeavy = defineCheck({
+  code: "box-too-heavy",
+  units: { stop: "name", have: "kg", limit: "kg" },
+  *find(context) {
+    for (const { box, fault, where } of faultsOf(context, "too-heavy"))
+      yield { severity: "caution", ...where, have: box.totalG / 1000, limit: fault.limitKg };
+  },
+});
+
+const boxNotByPost = defineCheck({
+  code: "box-not-by-post",
+  units: { stop: "name", piece: "name" },
+  *find(context) {
+    for (const { fault, where } of faultsOf(context, "not-by-post"))
+      for (const pieceId of fault.pieceIds)
+        yield { severity: "caution", ...where, piece: context.plan.kit.find(({ id }) => id === pieceId)!.name };
+  },
+});
+
+const boxSentLate = defineCheck({
+  code: "box-sent-late",
+  units: { stop: "name", late: "days", chance: "%" },
+  *find(context) {
+    for (const { box, fault, where } of faultsOf(context, "sent-late"))
+      yield { severity: "caution", ...where, late: fault.days, chance: 100 * box.chance };
+  },
+});
+
+export const boxChecks = [boxTooHeavy, boxNotByPost, boxSentLate] as const;

@@ -1,0 +1,28 @@
+/** Boxes in the document: what the hiker adds to those that the plan makes, and how far each has come. */
+import { z } from "zod";
+import { amount, id, isoDate, name } from "./values.ts";
+
+export const boxLineSchema = z.looseObject({ id, name, massG: amount("g", 0, 50_000) });
+
+/** The box to a stop: from home, or sent on from another stop. */
+export const boxSchema = z.looseObject({
+  id,
+  toStopId: id,
+  fromStopId: id.optional(),
+  address: z.string().max(500).default(""),
+  note: z.string().max(500).default(""),
+  /** Besides what the plan puts in. */
+  lines: z.array(boxLineSchema).max(200).default([]),
+  /** The carton and what it is padded with. */
+  cartonG: amount("g", 0, 5000).default(250),
+  packedOn: isoDate.optional(),
+  sentOn: isoDate.optional(),
+  arrivedOn: isoDate.optional(),
+  fetchedOn: isoDate.optional(),
+});
+
+/** A parcel up to so many kilograms costs so much. */
+export const postageSchema = z.looseObject({ toKg: amount("kg", 0.01, 50), price: amount("money", 0, 10_000) });
+
+export type BoxRow = z.infer<typeof boxSchema>;
+export type BoxLine = z.infer<typeof boxLineSchema>;

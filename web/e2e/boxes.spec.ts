@@ -1,0 +1,82 @@
+/** Boxes and the leaving sheet: what is posted, where and when, and what is done at a stop. */
+import { readFileSync } from "node:fs";
+import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+
+test("boxes are made by the plan; one is added to, addressed, packed and sent, and undone with one key", async ({
+  page,
+}) => {
+  await openDemo(page, "/boxes/?leg=14");
+  const table = page.getByRole("table", { name: "Boxes" });
+  await expect(table.getByRole("row")).toHaveCount(9);
+  await expect(page.getByText("The box to Ivory Gate weighs 6.6 kg; the carrier takes 6.0 kg.")).toBeVisible();
+  await table.getByRole("row", { name: /^Upper Sael/ }).click();
+  const panel = page.getByRole("region", { name: "Box to Upper Sael" });
+  const total = panel.getByTestId("box-total");
+  const before = Number((await total.innerText()).replace(/\D/g, ""));
+  await panel.getByLabel("Add to the box").fill("maps");
+  await panel.getByRole("button", { name: "Add" }).click();
+  await expect(panel.getByRole("alert")).toContainText("Type what and its mass");
+  await panel.getByLabel("Add to the box").fill("=SUM(maps) 120 g");
+  await panel.getByRole("button", { name: "Add" }).click();
+  await expect.poll(async () => Number((await total.innerText()).replace(/\D/g, ""))).toBe(before + 120);
+  await panel.getByLabel("Address").fill("Post counter\nUpper Sael");
+  await panel.getByLabel("Address").blur();
+  await expect(panel.getByText("No address yet")).toHaveCount(0);
+  await panel.getByRole("button", { name: "sent", exact: true }).click();
+  await expect(panel.getByRole("button", { name: /^packed, / })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByTestId("boxes-say")).toContainText("2 sent");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByTestId("boxes-say")).toContainText("1 sent");
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Calendar of sending" }).click(),
+  ]);
+  const ics = readFileSync(await download.path(), "utf8");
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(16);
+  expect(ics).toContain("SUMMARY:Send the box to Ivory Gate");
+  const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "CSV" }).click()]);
+  expect(readFileSync(await csv.path(), "utf8")).toContain("'=SUM(maps)");
+});
+
+test("the list and the label of a box are one sheet of paper, alone", async ({ page }) => {
+  await openDemo(page, "/boxes/");
+  await page.getByRole("button", { name: "List and label" }).click();
+  const paper = page.getByRole("dialog");
+  await expect(paper).toContainText("Post counter, Ivory Gate");
+  await expect(paper.getByRole("table", { name: "In the box" })).toContainText("Micro spikes, Jory");
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByTestId("line")).toBeHidden();
+  await expect(paper).toBeVisible();
+});
+
+test("the leaving sheet of every stop: ticks stay, the next by a key, on a phone nothing is cut off", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, "/?leg=9");
+  await page.getByRole("button", { name: "Leaving sheet" }).click();
+  const sheet = page.getByTestId("leaving-sheet");
+  await expect(sheet.getByRole("heading", { name: /kg to Pell Hut Road$/ })).toBeVisible();
+  await expect(sheet.getByRole("region", { name: "Comes in" })).toContainText("Ice axe");
+  await expect(sheet.getByRole("region", { name: "Goes" })).toContainText("Umbrella for sun");
+  await expect(sheet.getByRole("region", { name: "Ahead" })).toContainText("hard canister");
+  const axe = sheet.getByRole("checkbox", { name: /^Ice axe/ });
+  await axe.check();
+  await page.keyboard.press("ArrowRight");
+  await expect(sheet.getByRole("heading", { name: /kg to Overlook$/ })).toBeVisible();
+  await page.keyboard.press("ArrowLeft");
+  await expect(axe).toBeChecked();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  const { violations } = await axeOn(page).analyze();
+  expect(violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id }) => id)).toEqual(
+    [],
+  );
+});
+
+test("an own trail posts nothing until it does: the empty station says how, and a box appears", async ({ page }) => {
+  await beginTrip(page, asFile("north.gpx", gpxOf(900, '<wpt lat="40.4" lon="-150"><name>Mill shop</name></wpt>')));
+  await station(page, "Boxes");
+  await expect(page.getByText("Nothing is posted.")).toBeVisible();
+  await page.getByText("What flies to the start, and what does not").click();
+  await expect(page.getByRole("region", { name: "Luggage of Me" })).toContainText("All the rest of 9 pieces");
+});

@@ -1,0 +1,196 @@
+/** One box: what is in it, where it goes, how far it has come; printed as a list and a label. */
+import { useState } from "react";
+import { legBags, buildPantry, shoppingLists, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
+import { changeBox, markBox } from "../../edit/boxes.ts";
+import { useTicks } from "../../store/ticks.ts";
+import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { parseQuantity } from "../../units/quantity.ts";
+import { arrivalWords, boxName, faultWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
+import { firstName, stopName } from "../../words/names.ts";
+import type { Say } from "../../words/say.ts";
+import { BoxPaper } from "./BoxPaper.tsx";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  box: PlannedBox;
+  say: Say;
+}
+
+/** What is in it, with grams; food line by line where menus say what it is. */
+export interface BoxItem {
+  id: string;
+  name: string;
+  grams: number;
+  own: boolean;
+}
+
+export function itemsOf({ plan, result, box }: Omit<Props, "say">): BoxItem[] {
+  const whose = (ownerId: string): string => {
+    const owner = plan.hikers.length > 1 && plan.hikers.find(({ id }) => id === ownerId);
+    return owner ? `, ${firstName(owner)}` : "";
+  };
+  const pieces = box.pieces.map(({ id, name, massG, quantity, ownerId, shared }) => ({
+    id, name: `${name}${quantity > 1 ? ` ×${quantity}` : ""}${shared ? "" : whose(ownerId)}`, grams: massG * quantity, own: false,
+  })); // prettier-ignore
+  const own = (box.row?.lines ?? []).map(({ id, name, massG }) => ({ id, name, grams: massG, own: true }));
+  return [...pieces, ...foodItems(plan, result, box), ...own];
+}
+
+function foodItems(plan: Plan, result: PlanResult, box: PlannedBox): BoxItem[] {
+  if (box.foodG <= 0) return [];
+  const pantry = buildPantry(plan.foods);
+  const bags = plan.hikers.map((_, who) => legBags(plan, result, who, pantry));
+  const list = shoppingLists(bags, plan.foods).find(({ legIndex }) => legIndex === box.legIndex);
+  const foods = (list?.box ?? []).map(({ food, massG }) => ({
+    id: `food ${food.id}`, name: food.name, grams: massG, own: false,
+  })); // prettier-ignore
+  const rest = box.foodG - foods.reduce((sum, { grams }) => sum + grams, 0);
+  return rest > 1 ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false }] : foods;
+}
+
+export function BoxPanel({ plan, result, box, say }: Props) {
+  const ticks = useTicks(plan.id);
+  const [line, setLine] = useState("");
+  const [fault, setFault] = useState<string>();
+  const [paper, setPaper] = useState(false);
+  const name = boxName(box, plan);
+  const items = itemsOf({ plan, result, box });
+  const keyOf = (id: string): string => `box ${box.key} ${id}`;
+  const { row } = box;
+  const today = new Date().toISOString().slice(0, 10);
+  const add = (): void => {
+    const found = /^(.+?)\s+(\d[\d.,]*\s*(?:kg|g|oz|lb))$/i.exec(line.trim());
+    const mass = found && parseQuantity("smallMass", found[2]!, plan.trip.units);
+    if (!found || !mass || "error" in mass || mass.value < 0 || mass.value > 50_000)
+      return setFault("Type what and its mass, such as “maps 120 g”.");
+    const [, what] = found;
+    changeBox(box, `Box to ${name}: ${what!}`, ({ lines }) => {
+      lines.push({ id: crypto.randomUUID(), name: what!.slice(0, 200), massG: mass.value });
+    });
+    setLine("");
+    setFault(undefined);
+  };
+  return (
+    <section aria-label={`Box to ${name}`} className="min-w-0 text-sm">
+      <h2 className="m-0 text-lg font-bold">{name}</h2>
+      <p className="mt-0 mb-2 text-muted">
+        Send {sendWords(box, say)}. You come {arrivalWords(box, say)}; it is held {say.days(box.holdDays)}. For leg{" "}
+        {box.legIndex + 1}, out of {stopName(plan, box.toStopId)}.
+      </p>
+      {box.faults.map((fault) => {
+        const words = faultWords(fault, box, say);
+        return (
+          words && (
+            <p key={fault.kind} className="my-1 text-caution">
+              {words}
+            </p>
+          )
+        );
+      })}
+      <ul aria-label="In the box" className="m-0 list-none p-0">
+        {items.map(({ id, name: what, grams, own }) => (
+          <li key={id} className="flex items-baseline gap-2 border-b border-rule py-0.5">
+            <label className="flex flex-1 items-baseline gap-2">
+              <input
+                type="checkbox"
+                checked={ticks.isTicked(keyOf(id))}
+                onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
+              />
+              <span className={ticks.isTicked(keyOf(id)) ? "line-through opacity-60" : ""}>{what}</span>
+            </label>
+            <span className="figure">{say.g(grams)}</span>
+            {own && (
+              <button
+                className="text-danger hover:underline"
+                aria-label={`Take ${what} out`}
+                onClick={() =>
+                  changeBox(box, `Box to ${name}: ${what} out`, (target) => {
+                    target.lines = target.lines.filter((one) => one.id !== id);
+                  })
+                }
+              >
+                out
+              </button>
+            )}
+          </li>
+        ))}
+        <li className="flex items-baseline gap-2 py-0.5 font-semibold">
+          <span className="flex-1">With its carton</span>
+          <span className="figure" data-testid="box-total">
+            {say.g(box.totalG)}
+          </span>
+        </li>
+      </ul>
+      <form
+        className="is-form mt-2 flex flex-wrap items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add();
+        }}
+      >
+        <input
+          className="field w-[180px]"
+          aria-label="Add to the box"
+          placeholder="maps 120 g"
+          value={line}
+          aria-invalid={fault !== undefined}
+          onChange={(event) => {
+            setLine(event.target.value);
+            setFault(undefined);
+          }}
+        />
+        <button className="btn">Add</button>
+        {fault && (
+          <span role="alert" className="text-danger">
+            {fault}
+          </span>
+        )}
+        <FieldNumber
+          path="boxes.cartonG"
+          label="Carton"
+          value={row?.cartonG ?? 250}
+          units={plan.trip.units}
+          className="w-[90px]"
+          onCommit={(cartonG) => changeBox(box, `Box to ${name}: carton`, (target) => void (target.cartonG = cartonG))}
+        />
+      </form>
+      <label className="is-form mt-2 grid font-semibold">
+        Address
+        <textarea
+          className="field mt-1 min-h-[64px] font-normal"
+          defaultValue={row?.address ?? ""}
+          maxLength={500}
+          placeholder={`Name, c/o ${stopName(plan, box.toStopId)}; please hold for a hiker who comes ${arrivalWords(box, say)}`}
+          onBlur={(event) => {
+            const address = event.target.value;
+            if (address !== (row?.address ?? ""))
+              changeBox(box, `Box to ${name}: address`, (target) => void (target.address = address));
+          }}
+        />
+      </label>
+      {(row?.address ?? "").trim() === "" && (
+        <p className="my-1 text-caution">No address yet: ask the counter how it wants it.</p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="How far it is">
+        {STEPS.map((step) => {
+          const on = row?.[step];
+          return (
+            <button
+              key={step}
+              className={on === undefined ? "btn" : "btn btn-strong"}
+              aria-pressed={on !== undefined}
+              onClick={() => markBox(box, name, step, on === undefined ? today : undefined)}
+            >
+              {on === undefined ? STEP_WORDS[step] : `${STEP_WORDS[step]}, ${say.date(on)}`}
+            </button>
+          );
+        })}
+        <button className="btn" onClick={() => setPaper(true)}>
+          List and label
+        </button>
+      </div>
+      {paper && <BoxPaper plan={plan} box={box} items={items} say={say} onClose={() => setPaper(false)} />}
+    </section>
+  );
+}

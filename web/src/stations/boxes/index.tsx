@@ -1,0 +1,182 @@
+/** Boxes: what is posted, where and when; what flies; each box packed, sent, arrived, fetched. */
+import { useDeferredValue, useMemo, useState } from "react";
+import { boxesOf, sendingDates, type PlannedBox, type Plan } from "@gepack/core";
+import { editPart } from "../../edit/rows.ts";
+import { save } from "../../frame/files.ts";
+import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
+import { useLine } from "../../line/scale.ts";
+import { select, useSelection } from "../../store/selection.ts";
+import { CheckList } from "../../ui/CheckList.tsx";
+import { RecordField } from "../../ui/FieldNumber.tsx";
+import { Fold } from "../../ui/Fold.tsx";
+import { Empty } from "../../ui/Panel.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { checkStation } from "../../words/checks/index.ts";
+import { arrivalWords, boxName, sendWords, stateWords } from "../../words/boxes.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import type { ScreenProps } from "../Screen.tsx";
+import { BoxLane } from "./BoxLane.tsx";
+import { BoxPanel } from "./BoxPanel.tsx";
+import { Flying } from "./Flying.tsx";
+import { Postage } from "./Postage.tsx";
+
+export default function Boxes({ plan, result: newest }: ScreenProps) {
+  const result = useDeferredValue(newest);
+  const line = useLine(result);
+  const say = useMemo(() => sayIn(plan), [plan]);
+  const legIndex = useSelection((state) => state.legIndex);
+  const boxes = useMemo(() => boxesOf(plan, result), [plan, result]);
+  const [chosenKey, setChosenKey] = useState<string>();
+  const chosen =
+    boxes.find(({ key }) => key === chosenKey) ?? boxes.find((box) => box.legIndex === legIndex) ?? boxes[0];
+  const choose = (key: string): void => {
+    setChosenKey(key);
+    select({ legIndex: boxes.find((box) => box.key === key)!.legIndex });
+  };
+  const checks = result.checks.filter((check) => checkStation(check) === "boxes");
+  const fileName = `${plan.trip.name} boxes`;
+  const sums = sumsOf(boxes);
+  return (
+    <div className="reads-as-text bg-sheet pb-6">
+      <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
+        <button className="btn" disabled={boxes.length === 0} onClick={() => void calendar(plan, boxes, say)}>
+          Calendar of sending
+        </button>
+        <button className="btn" disabled={boxes.length === 0} onClick={() => saveCsv(fileName, sheetOf(plan, boxes))}>
+          CSV
+        </button>
+        <button
+          className="btn"
+          disabled={boxes.length === 0}
+          onClick={() => void saveXlsx(fileName, [sheetOf(plan, boxes)])}
+        >
+          XLSX
+        </button>
+        <span className="text-muted" data-testid="boxes-say">
+          {boxes.length === 1 ? "1 box" : `${boxes.length} boxes`}, {say.kg(sums.totalG / 1000)},{" "}
+          {say.money(sums.price)} of postage and fees; {sums.sent} sent.
+        </span>
+      </div>
+      <BoxLane
+        plan={plan}
+        result={result}
+        boxes={boxes}
+        line={line}
+        chosenKey={chosen?.key}
+        say={say}
+        onChoose={choose}
+      />
+      {checks.length > 0 && (
+        <div className="px-[18px] py-2">
+          <CheckList checks={checks} plan={plan} result={result} withPlace />
+        </div>
+      )}
+      <div className="grid grid-cols-1 gap-x-8 gap-y-5 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+        <section aria-label="All boxes" className="min-w-0">
+          {boxes.length === 0 ? (
+            <Empty>
+              Nothing is posted. Choose in Stops that food comes in a box, or in Kit that a piece is posted ahead, and
+              its box is here with the days on which to send it.
+            </Empty>
+          ) : (
+            <Table<PlannedBox>
+              label="Boxes"
+              rows={boxes}
+              idOf={({ key }) => key}
+              chosen={chosen ? [chosen.key] : []}
+              onChoose={choose}
+              columns={[
+                { id: "to", head: "to", names: true, cell: (box) => boxName(box, plan) },
+                { id: "mass", head: "mass", right: true, cell: ({ totalG }) => say.kg(totalG / 1000) },
+                { id: "price", head: "postage", right: true, from: 561, cell: ({ price }) => say.money(price) },
+                { id: "send", head: "send", cell: (box) => sendWords(box, say) },
+                { id: "fetch", head: "you come", from: 861, cell: (box) => arrivalWords(box, say) },
+                {
+                  id: "chance",
+                  head: "there in time",
+                  right: true,
+                  from: 561,
+                  cell: ({ chance }) => say.percent(100 * chance),
+                },
+                { id: "state", head: "state", cell: ({ row }) => stateWords(row, say) },
+              ]}
+            />
+          )}
+          <p className="mt-2 mb-0 max-w-[72ch] text-xs text-muted">
+            Sending days are those with a chance of 95 % for who comes early, and not so early that the counter sends it
+            back before who comes late. Days on the way are a judgement: the carrier and the counter know better.
+          </p>
+        </section>
+        {chosen && <BoxPanel key={chosen.key} plan={plan} result={result} box={chosen} say={say} />}
+      </div>
+      <div className="px-[18px]">
+        <Fold
+          className="border-t border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="Postage and what the carrier takes"
+        >
+          <div className="grid max-w-[420px] grid-cols-2 gap-x-5 gap-y-3 py-2">
+            {(
+              [
+                ["mostParcelKg", "The heaviest parcel"],
+                ["parcelPrice", "A parcel beyond the table"],
+              ] as const
+            ).map(([path, label]) => (
+              <RecordField
+                key={path}
+                of="resupply"
+                path={path}
+                label={label}
+                record={plan.resupply}
+                units={plan.trip.units}
+                change={(text, recipe) => editPart("resupply", text, recipe)}
+              />
+            ))}
+          </div>
+          <Postage plan={plan} />
+        </Fold>
+        <Fold
+          className="border-y border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="What flies to the start, and what does not"
+        >
+          <Flying plan={plan} result={result} say={say} />
+        </Fold>
+      </div>
+    </div>
+  );
+
+  async function calendar(of: Plan, all: readonly PlannedBox[], words: Say): Promise<void> {
+    const { boxesAsCalendar } = await import("./calendarFile.ts");
+    save(boxesAsCalendar(of, all, words), fileName, "ics", "text/calendar");
+  }
+}
+
+function sumsOf(boxes: readonly PlannedBox[]) {
+  const sum = (of: (box: PlannedBox) => number): number => boxes.reduce((total, box) => total + of(box), 0);
+  return {
+    totalG: sum(({ totalG }) => totalG),
+    price: sum(({ price }) => price),
+    sent: sum(({ row }) => Number(row?.sentOn !== undefined)),
+  };
+}
+
+function sheetOf(plan: Plan, boxes: readonly PlannedBox[]): Sheet {
+  return {
+    name: "Boxes",
+    heads: ["to", "what", "g", "send from", "send by", "address", "packed", "sent", "arrived", "fetched"],
+    rows: boxes.flatMap((box) => {
+      const { from, by } = sendingDates(box);
+      const { address = "", packedOn, sentOn, arrivedOn, fetchedOn, lines = [], cartonG } = box.row ?? {};
+      const contents: [string, number][] = [
+        ...box.pieces.map(({ name, massG, quantity }): [string, number] => [name, massG * quantity]),
+        ...(box.foodG > 0 ? [["food for the way on", Math.round(box.foodG)] as [string, number]] : []),
+        ...lines.map(({ name, massG }): [string, number] => [name, massG]),
+        ["carton", cartonG ?? 250],
+      ];
+      return contents.map(([what, grams]) => [
+        boxName(box, plan), what, grams, from, by, address, packedOn, sentOn, arrivedOn, fetchedOn,
+      ]); // prettier-ignore
+    }),
+  };
+}
