@@ -58,6 +58,11 @@ try {
   await page.getByRole("button", { name: "See my legs" }).waitFor();
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(into, "begin.png") });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${server.url}/?leg=9`);
+  await page.getByRole("button", { name: "Leaving sheet" }).click();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: join(into, "leaving-sheet.png") });
 } finally {
   await browser.close();
   server.stop();
