@@ -10,7 +10,6 @@ import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { leftOut } from "./held.ts";
-import type { Tube } from "./tubes.ts";
 import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 
 /** What a plan has to know of a piece: its name and group may change without consequence. */
@@ -44,6 +43,14 @@ export interface KitInput {
   stops: readonly Pick<Stop, "id" | "trackM" | "alternateId">[];
   profile: Profile;
   halts: readonly Halt[];
+}
+
+/** All pieces of one kind used by the day, in one pack. */
+export interface Tube {
+  pieceId: string;
+  kgPerDay: number;
+  /** What can be used of it; the tube stays. */
+  mostKg: number;
 }
 
 export interface KitLeg {

@@ -2,15 +2,7 @@
  * What is used by the day weighs less from stop to stop: a tube of 100 g is not 100 g for four months. By block, since
  * days are known where one ends: within it the tube weighs what it did at its beginning, which is the safe side.
  */
-import type { KitLeg } from "./kit.ts";
-
-/** All pieces of one kind used by the day, in one pack. */
-export interface Tube {
-  pieceId: string;
-  kgPerDay: number;
-  /** What can be used of it; the tube stays. */
-  mostKg: number;
-}
+import type { KitLeg, Tube } from "./kit.ts";
 
 export class TubesInUse {
   private readonly usedDays = new Map<string, number>();

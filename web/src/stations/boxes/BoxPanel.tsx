@@ -1,52 +1,21 @@
 /** One box: what is in it, where it goes, how far it has come; printed as a list and a label. */
 import { useState } from "react";
-import { legBags, buildPantry, shoppingLists, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
+import type { Plan, PlannedBox, PlanResult } from "@gepack/core";
 import { changeBox, markBox } from "../../edit/boxes.ts";
 import { useTicks } from "../../store/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
 import { arrivalWords, boxName, faultWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
-import { firstName, stopName } from "../../words/names.ts";
+import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { BoxPaper } from "./BoxPaper.tsx";
+import { itemsOf } from "./items.ts";
 
 interface Props {
   plan: Plan;
   result: PlanResult;
   box: PlannedBox;
   say: Say;
-}
-
-/** What is in it, with grams; food line by line where menus say what it is. */
-export interface BoxItem {
-  id: string;
-  name: string;
-  grams: number;
-  own: boolean;
-}
-
-export function itemsOf({ plan, result, box }: Omit<Props, "say">): BoxItem[] {
-  const whose = (ownerId: string): string => {
-    const owner = plan.hikers.length > 1 && plan.hikers.find(({ id }) => id === ownerId);
-    return owner ? `, ${firstName(owner)}` : "";
-  };
-  const pieces = box.pieces.map(({ id, name, massG, quantity, ownerId, shared }) => ({
-    id, name: `${name}${quantity > 1 ? ` ×${quantity}` : ""}${shared ? "" : whose(ownerId)}`, grams: massG * quantity, own: false,
-  })); // prettier-ignore
-  const own = (box.row?.lines ?? []).map(({ id, name, massG }) => ({ id, name, grams: massG, own: true }));
-  return [...pieces, ...foodItems(plan, result, box), ...own];
-}
-
-function foodItems(plan: Plan, result: PlanResult, box: PlannedBox): BoxItem[] {
-  if (box.foodG <= 0) return [];
-  const pantry = buildPantry(plan.foods);
-  const bags = plan.hikers.map((_, who) => legBags(plan, result, who, pantry));
-  const list = shoppingLists(bags, plan.foods).find(({ legIndex }) => legIndex === box.legIndex);
-  const foods = (list?.box ?? []).map(({ food, massG }) => ({
-    id: `food ${food.id}`, name: food.name, grams: massG, own: false,
-  })); // prettier-ignore
-  const rest = box.foodG - foods.reduce((sum, { grams }) => sum + grams, 0);
-  return rest > 1 ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false }] : foods;
 }
 
 export function BoxPanel({ plan, result, box, say }: Props) {

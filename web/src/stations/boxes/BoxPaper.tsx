@@ -4,7 +4,7 @@ import { Dialog } from "radix-ui";
 import type { Plan, PlannedBox } from "@gepack/core";
 import { arrivalWords, boxName, sendWords } from "../../words/boxes.ts";
 import type { Say } from "../../words/say.ts";
-import type { BoxItem } from "./BoxPanel.tsx";
+import type { BoxItem } from "./items.ts";
 
 interface Props {
   plan: Plan;
