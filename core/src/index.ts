@@ -64,6 +64,7 @@ export {
   STRETCH_KINDS,
   SURFACES,
   TRANSFER,
+  TRAVELS,
   WEEKDAYS,
   walkEnds,
 } from "./plan/ids.ts";

@@ -1,11 +1,11 @@
 /** Boxes as they are packed and sent: too heavy for the carrier, with things in them that no post takes, sent late. */
-import { boxesOf, type BoxFault } from "../boxes/boxes.ts";
+import type { BoxFault } from "../boxes/boxes.ts";
 import { defineCheck, type CheckContext } from "./check.ts";
 
 type FaultOf<Kind extends BoxFault["kind"]> = Extract<BoxFault, { kind: Kind }>;
 
-function* faultsOf<Kind extends BoxFault["kind"]>({ plan, result }: CheckContext, kind: Kind) {
-  for (const box of boxesOf(plan, result))
+function* faultsOf<Kind extends BoxFault["kind"]>({ plan, result, boxes }: CheckContext, kind: Kind) {
+  for (const box of boxes)
     for (const fault of box.faults)
       if (fault.kind === kind) {
         const { fromM: atM } = result.legs[box.legIndex]!;

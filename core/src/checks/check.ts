@@ -2,6 +2,7 @@
  * What falls short, and by what figures: codes and values; the interface has the words. A check is a kind of
  * its own, with its figures and their units; a new one is written in one of the files beside this.
  */
+import type { PlannedBox } from "../boxes/boxes.ts";
 import type { LegBag } from "../bag/legBag.ts";
 import type { FordPassage } from "../conditions/fords.ts";
 import type { HikerSchools } from "../models/hiker.ts";
@@ -41,6 +42,7 @@ export interface CheckContext {
   fords: readonly FordPassage[];
   /** Of every hiker, where menus say what is in them. */
   bags: readonly (readonly LegBag[])[];
+  boxes: readonly PlannedBox[];
 }
 
 export type Finding<U extends Units> = { severity: Severity } & Partial<Where> & Figures<U>;

@@ -1,5 +1,6 @@
 /** The map of the checks: a new one is a member of one of these lists. */
 import { legBags } from "../bag/legBag.ts";
+import { boxesOf } from "../boxes/boxes.ts";
 import { buildPantry } from "../food/figures.ts";
 import { bodyChecks } from "./body.ts";
 import { boxChecks } from "./boxes.ts";
@@ -45,13 +46,13 @@ export type Check = CheckOf<(typeof CHECKS)[number]>;
 export type CheckCode = Check["code"];
 
 /** Reads a computed plan and says what falls short on which leg for whom, leg by leg. */
-export function findChecks(given: Omit<CheckContext, "bags">): Check[] {
+export function findChecks(given: Omit<CheckContext, "bags" | "boxes">): Check[] {
   const { plan, result } = given;
   const pantry = buildPantry(plan.foods);
   const bags = plan.hikers.map(({ menus }, who) =>
     menus.usualId === undefined ? [] : legBags(plan, result, who, pantry),
   );
-  const context: CheckContext = { ...given, bags };
+  const context: CheckContext = { ...given, bags, boxes: boxesOf(plan, result) };
   const found: Check[] = [];
   for (const { code, find } of CHECKS)
     for (const finding of find(context) as Iterable<Finding<Record<string, never>>>)

@@ -10,7 +10,6 @@ export const boxSchema = z.looseObject({
   toStopId: id,
   fromStopId: id.optional(),
   address: z.string().max(500).default(""),
-  note: z.string().max(500).default(""),
   /** Besides what the plan puts in. */
   lines: z.array(boxLineSchema).max(200).default([]),
   /** The carton and what it is padded with. */

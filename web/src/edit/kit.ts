@@ -112,18 +112,6 @@ export function decide(choice: HeldChoice, taken: boolean | undefined, why: stri
   });
 }
 
-/** A change that was thought of is made, or taken back: the piece weighs less by it, and wants weighing again. */
-export function modify(piece: Piece, index: number, done: boolean): void {
-  void edit(`${piece.name}: ${piece.modifications?.[index]?.what ?? ""}`, ({ kit }) => {
-    const row = kit.find(({ id }) => id === piece.id);
-    const change = row?.modifications?.[index];
-    if (!row || !change || change.done === done) return;
-    change.done = done;
-    row.massG = Math.min(50_000, Math.max(0, row.massG - (done ? 1 : -1) * change.savedG));
-    row.measured = false;
-  });
-}
-
 /** `fleece 241 g worn`, `2 x bottle 38g`, `quilt 1 lb 8 oz`: how many, a name, a mass, and `worn` where it is. */
 export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece | string {
   const text = line.trim();

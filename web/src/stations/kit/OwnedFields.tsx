@@ -1,7 +1,8 @@
 /** Of a piece in its dialog: what it cost and how it is, where it rides, what was changed on it or could be. */
 import { Controller, useFieldArray, type FieldPath, type UseFormReturn } from "react-hook-form";
-import { CONDITIONS, RIDES, type Plan } from "@gepack/core";
+import { CONDITIONS, RIDES, TRAVELS, type Plan } from "@gepack/core";
 import { DateField } from "../../ui/DateField.tsx";
+import { TRAVEL_WORDS } from "../../words/boxes.ts";
 import { RIDE_WORDS } from "../../words/kit.ts";
 import { Choice, FormNumber, FormOptional, type PieceForm } from "./pieceForm.tsx";
 
@@ -29,6 +30,11 @@ export function OwnedFields({ form: { control, register, getValues }, plan, role
           label="Rides"
           {...register("rides", orNothing)}
           options={[["", "by what it is"], ...RIDES.map((ride): [string, string] => [ride, RIDE_WORDS[ride]])]}
+        />
+        <Choice
+          label="Travels"
+          {...register("travels", orNothing)}
+          options={[["", "by its name"], ...TRAVELS.map((way): [string, string] => [way, TRAVEL_WORDS[way]])]}
         />
         {number("price", `Price${plan.resupply.money === "" ? "" : `, ${plan.resupply.money}`}`, 100)}
         <Controller

@@ -8,7 +8,7 @@ interface Props {
   /** What is told of one piece, grams. */
   toldG: number;
   /** What lies on it besides, tared away. */
-  under?: { name: string; grams: number } | undefined;
+  underG?: number | undefined;
   say: Say;
   onWeighed: (grams: number) => void;
 }
@@ -18,7 +18,7 @@ const LONGEST_MS = 10_000;
 
 type Display = { grams: number; settled: boolean } | "none";
 
-export function Scale({ name, toldG, under, say, onWeighed }: Props) {
+export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
   const [laidOnAt, setLaidOnAt] = useState<number>();
   const [display, setDisplay] = useState<Display>();
   useEffect(() => {
@@ -26,9 +26,9 @@ export function Scale({ name, toldG, under, say, onWeighed }: Props) {
     let isOver = false;
     const look = async (): Promise<void> => {
       const elapsedMs = performance.now() - laidOnAt;
-      const reading = await askScale(name, toldG + (under?.grams ?? 0), elapsedMs);
+      const reading = await askScale(name, toldG + underG, elapsedMs);
       if (isOver) return;
-      setDisplay(reading ? { ...reading, grams: reading.grams - (under?.grams ?? 0) } : "none");
+      setDisplay(reading ? { ...reading, grams: reading.grams - underG } : "none");
       if (reading && !reading.settled && elapsedMs < LONGEST_MS) setTimeout(() => void look(), EVERY_MS);
     };
     void look();

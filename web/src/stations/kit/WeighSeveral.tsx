@@ -50,7 +50,7 @@ export function WeighSeveral({ plan, onOpen }: { plan: Plan; onOpen: (piece: Pie
             key={next.id}
             name={next.name}
             toldG={next.toldG ?? next.massG}
-            under={bowlG === undefined ? undefined : { name: "Bowl", grams: bowlG }}
+            underG={bowlG}
             say={say}
             onWeighed={(massG) =>
               setRow("kit", next.id, `${next.name}: ${say.g(massG)} by the scale`, {
