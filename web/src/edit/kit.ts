@@ -1,6 +1,7 @@
 /** Edits of the kit: what is asked of it, spans that a search has found, pieces typed in a line. */
 import {
   guessGives,
+  keptKitSchema,
   listNow,
   pieceSchema,
   walkEnds,
@@ -30,9 +31,14 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** So many rows the story of the kit holds; older ones go. */
 const MOST_TOLD = 1000;
+/** As the document allows. */
+const MOST_WHAT = 300;
+const MOST_WHY = 500;
+const MOST_LISTS = 40;
+const MOST_HELD = 200;
 
 function tell(draft: Draft<Plan>, what: string, why: string): void {
-  draft.kitStory.push({ on: today(), what, why });
+  draft.kitStory.push({ on: today(), what: what.slice(0, MOST_WHAT), why: why.slice(0, MOST_WHY) });
   draft.kitStory.splice(0, draft.kitStory.length - MOST_TOLD);
 }
 
@@ -89,15 +95,19 @@ export function takeAlternative(pieceId: string, otherId: string, label: string,
   });
 }
 
-/** The kit as it is, kept to be compared with. */
-export function keepList(name: string): void {
+/** The kit as it is, kept to be compared with; of very many the oldest goes. */
+export function keepList(typed: string): void {
+  const name = keptKitSchema.shape.name.safeParse(typed.trim()).data ?? "List";
   void edit(`Keep the list “${name}”`, (draft) => {
+    draft.keptKits.splice(0, draft.keptKits.length - MOST_LISTS + 1);
     draft.keptKits.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
   });
 }
 
 export function hold(choice: HeldChoice): void {
-  void edit(`Hold: ${choice.name}`, ({ held }) => void held.push(choice));
+  void edit(`Hold: ${choice.name}`, ({ held }) => {
+    if (held.length < MOST_HELD) held.push(choice);
+  });
 }
 
 /** With a reason; undefined opens it again. */

@@ -1,6 +1,6 @@
 /** One box: what is in it, where it goes, how far it has come; printed as a list and a label. */
 import { useState } from "react";
-import type { Plan, PlannedBox, PlanResult } from "@gepack/core";
+import { boxLineSchema, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
 import { changeBox, markBox } from "../../edit/boxes.ts";
 import { useTicks } from "../../store/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -18,6 +18,8 @@ interface Props {
   say: Say;
 }
 
+const MOST_LINES = 200;
+
 export function BoxPanel({ plan, result, box, say }: Props) {
   const ticks = useTicks(plan.id);
   const [line, setLine] = useState("");
@@ -31,12 +33,14 @@ export function BoxPanel({ plan, result, box, say }: Props) {
   const add = (): void => {
     const found = /^(.+?)\s+(\d[\d.,]*\s*(?:kg|g|oz|lb))$/i.exec(line.trim());
     const mass = found && parseQuantity("smallMass", found[2]!, plan.trip.units);
-    if (!found || !mass || "error" in mass || mass.value < 0 || mass.value > 50_000)
-      return setFault("Type what and its mass, such as “maps 120 g”.");
-    const [, what] = found;
-    changeBox(box, `Box to ${name}: ${what!}`, ({ lines }) => {
-      lines.push({ id: crypto.randomUUID(), name: what!.slice(0, 200), massG: mass.value });
+    const row = boxLineSchema.safeParse({
+      id: crypto.randomUUID(),
+      name: found?.[1],
+      massG: mass && "value" in mass ? mass.value : undefined,
     });
+    if (!row.success) return setFault("Type what and its mass up to 50 kg, such as “maps 120 g”.");
+    if ((box.row?.lines.length ?? 0) >= MOST_LINES) return setFault(`A box holds ${MOST_LINES} lines of your own.`);
+    changeBox(box, `Box to ${name}: ${row.data.name}`, ({ lines }) => void lines.push(row.data));
     setLine("");
     setFault(undefined);
   };

@@ -1,6 +1,14 @@
 /** What waits for how something turns out: by when to decide, what it weighs either way, decided with a reason; and the story. */
 import { useState } from "react";
-import { decisionsOf, HELD_BY, type Decision, type HeldChoice, type Plan, type PlanResult } from "@gepack/core";
+import {
+  decisionsOf,
+  HELD_BY,
+  heldSchema,
+  type Decision,
+  type HeldChoice,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
 import { decide, hold } from "../../edit/kit.ts";
 import { removeRows, setRow } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
@@ -138,14 +146,13 @@ function Add({ plan }: { plan: Plan }) {
   const { units } = plan.trip;
   const kind = of === "" ? undefined : KIND[of];
   const read = kind && parseQuantity(kind, limit, units);
-  const fault =
-    name.trim() === ""
-      ? "Say what it hangs on."
-      : pieceId === ""
-        ? "Choose the piece that comes."
-        : read && "error" in read
-          ? read.error
-          : undefined;
+  const fault = !heldSchema.shape.name.safeParse(name.trim()).success
+    ? "Say what it hangs on."
+    : pieceId === ""
+      ? "Choose the piece that comes."
+      : read && "error" in read
+        ? read.error
+        : undefined;
   return (
     <form
       aria-label="Hold a decision"

@@ -55,7 +55,7 @@ export function ListCompare({ plan, result, leg }: Props) {
           className="flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            keepList(name.trim() || "List");
+            keepList(name);
             setName("");
           }}
         >

@@ -17,7 +17,13 @@ interface Props {
 
 const orNothing = { setValueAs: (value: string) => value || undefined };
 
-export function OwnedFields({ form: { control, register, getValues }, plan, role, wear, onModified }: Props) {
+export function OwnedFields({
+  form: { control, register, getValues, formState },
+  plan,
+  role,
+  wear,
+  onModified,
+}: Props) {
   const changes = useFieldArray({ control, name: "modifications" });
   const number = (name: FieldPath<PieceForm>, label: string, start: number) => (
     <FormOptional control={control} plan={plan} name={name} label={label} start={start} />
@@ -34,7 +40,7 @@ export function OwnedFields({ form: { control, register, getValues }, plan, role
         <Choice
           label="Travels"
           {...register("travels", orNothing)}
-          options={[["", "by its name"], ...TRAVELS.map((way): [string, string] => [way, TRAVEL_WORDS[way]])]}
+          options={[["", "guessed"], ...TRAVELS.map((way): [string, string] => [way, TRAVEL_WORDS[way]])]}
         />
         {number("price", `Price${plan.resupply.money === "" ? "" : `, ${plan.resupply.money}`}`, 100)}
         <Controller
@@ -96,6 +102,11 @@ export function OwnedFields({ form: { control, register, getValues }, plan, role
             </button>
           </div>
         ))}
+        {formState.errors.modifications && (
+          <p role="alert" className="my-1 text-sm text-danger">
+            Say of every change what it is.
+          </p>
+        )}
         <button
           type="button"
           className="btn"
