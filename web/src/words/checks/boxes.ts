@@ -22,7 +22,7 @@ export const boxWords = checkWords({
     mark: "box",
     station: "boxes",
     sentence: (check, say) =>
-      `The box to ${check.stop} was sent ${say.days(check.late)} after the last day that is safe for who comes early; as planned it is there with a chance of ${say.number(check.chance)} %.`,
+      `The box to ${check.stop} was sent ${say.days(check.late)} after the last good day for who comes early; as planned it is there with a chance of ${say.number(check.chance)} %.`,
     mends: () => [advice("Ring the counter, buy food to go on with, or take a rest day there.")],
   },
 });
