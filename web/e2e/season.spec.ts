@@ -123,7 +123,7 @@ test("an own trail has a season of its own, at a phone’s width too, and withou
   await expect(page.getByText(/is simulated from latitude/).first()).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(() => painted(page)).toBe(true);
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const { violations } = await axeOn(page).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
