@@ -143,3 +143,20 @@ test("columns that heads do not name are told what they are, and the pieces go o
     "120 crowns",
   );
 });
+
+test("a change that was thought of is made: the piece weighs less by it, and wants weighing again", async ({
+  page,
+}) => {
+  await openDemo(page, "/kit/");
+  await page.getByTitle("Edit Backpack").first().click();
+  const dialog = page.getByRole("dialog");
+  await dialog.locator("summary", { hasText: "Where it rides" }).click();
+  await expect(dialog.getByRole("textbox", { name: "What" }).first()).toHaveValue("Lid and spare straps cut off");
+  await dialog.getByRole("checkbox", { name: "done" }).nth(1).click();
+  await expect(dialog.getByLabel("Mass of one")).toHaveValue("868");
+  await dialog.getByRole("button", { name: "Keep changes" }).click();
+  await expect(page.getByLabel("Mass of Backpack").first()).toHaveValue("868");
+  await expect(dialog).toHaveCount(0);
+  await page.getByLabel("Show").selectOption("not weighed yet");
+  await expect(page.getByLabel("Mass of Backpack")).toHaveValue("868");
+});

@@ -3,7 +3,8 @@ import { describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, type Plan } from "../index.ts";
-import { dayNumber, isoOfDay } from "../units/day.ts";
+import { stopFigures } from "../stops/stays.ts";
+import { isoOfDay } from "../units/day.ts";
 import { boxesOf, boxKey, postagePrice, sendingDates } from "./boxes.ts";
 import { leavingSheet } from "./leaving.ts";
 import { luggageOf, travelsOf } from "./travels.ts";
@@ -87,7 +88,7 @@ describe("boxes of a plan", () => {
     expect(kinds(far, boxKey("c", "a"))).toEqual(["unsure"]);
   });
 
-  test("laws on any plan: a span that begins in the post is in one box, and boxes with what is bought are what packs begin with", () => {
+  test("laws on any plan: a span that begins in the post is in one box, and posted food in one", () => {
     fc.assert(
       fc.property(arbitraryPlan, ({ plan, tracks: drawn }) => {
         const result = computePlan(plan, drawn);
@@ -103,9 +104,14 @@ describe("boxes of a plan", () => {
             );
             if (!held) expect(inBoxes.filter((one) => one.id === piece.id)).toHaveLength(spans.length);
           }
+        // Food comes in one box to each stop that has it posted, and in none elsewhere.
+        for (const { stop, box } of stopFigures(plan, result))
+          expect(all.filter(({ toStopId, foodG }) => toStopId === stop.id && foodG > 0).length).toBe(
+            box && result.legs.find(({ fromStopId }) => fromStopId === stop.id)!.hikers.some((h) => h.food.startKg > 0)
+              ? 1
+              : 0,
+          );
         for (const box of all) {
-          const started = result.legs[box.legIndex]!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0);
-          expect(box.foodG === 0 || Math.abs(box.foodG - started) < 1e-6).toBe(true);
           expect(box.earliestDay).toBeLessThanOrEqual(box.latestDay);
           if (box.fromStopId === undefined) expect(box.sending.byDay).toBeLessThan(box.earliestDay);
           expect(box.chance).toBeGreaterThanOrEqual(0);
@@ -153,5 +159,4 @@ test("a leaving sheet: what comes and goes for this hiker, the box, food, fuel, 
   expect(leavingSheet(plan, result, 2, 0).food.byPost).toBe(true);
   const other = leavingSheet(plan, result, 1, 1);
   expect([other.comes, other.goes]).toEqual([[], []]);
-  expect(dayNumber(sheet.leg.startDate)).toBeGreaterThan(0);
 });

@@ -7,8 +7,8 @@ import type { Piece, Plan, Resupply } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { leftOut } from "../kit/held.ts";
 import type { Sending } from "../stops/post.ts";
-import { arrivalSpreadDays, chanceThere, sendingDays } from "../stops/post.ts";
-import { serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
+import { chanceThere } from "../stops/post.ts";
+import { sendingTo, serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 import { travelsOf } from "./travels.ts";
 
@@ -103,30 +103,21 @@ function boxTo(
   const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
   const contentG = piecesG + foodG + ownG;
   const totalG = contentG + (row?.cartonG ?? CARTON_G);
-  const service = serviceTo(stop, plan.resupply);
-  const arrivesDay = stay.from.day;
-  const walked = days.filter(({ date }) => dayNumber(date)! < arrivesDay).length;
-  const spread = arrivalSpreadDays(walked);
   const sender = figures.find((one) => one.stop.id === fromStopId);
-  const early = Math.min(spread, arrivesDay - dayNumber(plan.trip.startDate)!);
-  const sending = sendingDays({
-    ...service,
-    arrivesDay,
-    // What is sent on the way comes as much earlier or later as one does oneself.
-    earlyDays: sender ? 0 : early,
-    lateDays: sender ? 0 : spread,
-    holdDays: stop.postHoldDays,
-  });
-  const sentDay = dayNumber(row?.sentOn ?? "") ?? sender?.stay.from.day ?? sending.byDay;
+  const planned = sendingTo(plan, { days }, at, sender);
+  const { sending } = planned;
+  const arrivesDay = stay.from.day;
+  const told = dayNumber(row?.sentOn ?? "");
+  const sentDay = told ?? planned.sentDay ?? sending.byDay;
+  const service = serviceTo(stop, plan.resupply);
+  const chance = chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
   const faults: BoxFault[] = [];
   if (contentG <= 0) faults.push({ kind: "empty" });
   if (totalG > 1000 * plan.resupply.mostParcelKg)
     faults.push({ kind: "too-heavy", limitKg: plan.resupply.mostParcelKg });
   if (stop.services.length > 0 && !stop.services.includes("post")) faults.push({ kind: "no-post" });
   if (!sender && sending.fromDay > sending.byDay) faults.push({ kind: "no-window" });
-  if (row?.sentOn !== undefined && sentDay > sending.byDay)
-    faults.push({ kind: "sent-late", days: sentDay - sending.byDay });
-  const chance = chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
+  if (told !== undefined && told > sending.byDay) faults.push({ kind: "sent-late", days: told - sending.byDay });
   if (sender && chance < LEAST_CHANCE) faults.push({ kind: "unsure" });
   const refused = pieces.filter((piece) => travelsOf(piece) === "neither").map(({ id }) => id);
   if (refused.length > 0) faults.push({ kind: "not-by-post", pieceIds: refused });
@@ -143,8 +134,8 @@ function boxTo(
     sending,
     sentDay,
     chance,
-    earliestDay: arrivesDay - early,
-    latestDay: arrivesDay + spread,
+    earliestDay: arrivesDay - planned.earlyDays,
+    latestDay: arrivesDay + planned.lateDays,
     holdDays: stop.postHoldDays,
     faults,
   };

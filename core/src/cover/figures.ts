@@ -1,5 +1,5 @@
 /** What another kit comes to over the whole hike, by the plan itself: packs change the days, and the days the packs. */
-import type { HeldChoice, Piece, Plan } from "../plan/schema.ts";
+import type { Piece, Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 
 export interface KitFigures {
@@ -22,7 +22,6 @@ export function kitFigures({ legs, finishDate }: Pick<PlanFigures, "legs" | "fin
 export interface KitVariant {
   key: string;
   kit?: readonly Piece[];
-  held?: readonly HeldChoice[];
 }
 
 export interface WeighedKit extends KitFigures {
@@ -34,6 +33,5 @@ export function* weighKits(
   variants: readonly KitVariant[],
   compute: (plan: Plan) => PlanFigures,
 ): Generator<WeighedKit, void> {
-  for (const { key, kit = plan.kit, held = plan.held } of variants)
-    yield { key, ...kitFigures(compute({ ...plan, kit: [...kit], held: [...held] })) };
+  for (const { key, kit = plan.kit } of variants) yield { key, ...kitFigures(compute({ ...plan, kit: [...kit] })) };
 }

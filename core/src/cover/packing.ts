@@ -1,5 +1,5 @@
 /** What rides where in a pack on a leg: litres and kilograms by place, bottom to top, and the order to pack in. */
-import type { RIDES } from "../plan/ids.ts";
+import { RIDES } from "../plan/ids.ts";
 import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { givesOf } from "./gives.ts";
@@ -103,9 +103,7 @@ function litresOf({ volumeL, quantity, role }: Piece, kg: number): number {
   return role === "pad" ? 0 : kg / KG_PER_L;
 }
 
-const ORDER: readonly Ride[] = ["bottom", "core", "top", "lid", "pockets", "outside", "body"];
-
-/** By place; in one place the heavy ones last, so that they lie high and close to the back, small things after them. */
+/** By place; in one place the large ones first, small things where there is room between them. */
 function inOrder(a: Packed, b: Packed): number {
-  return ORDER.indexOf(a.ride) - ORDER.indexOf(b.ride) || b.litres - a.litres || b.kg - a.kg;
+  return RIDES.indexOf(a.ride) - RIDES.indexOf(b.ride) || b.litres - a.litres || b.kg - a.kg;
 }

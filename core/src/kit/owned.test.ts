@@ -25,8 +25,8 @@ test("of every piece the last that is known; what went along last goes along, th
   const pieces = ownedPieces(trips, me);
   expect(pieces.map(({ id, massG, spans: { length } }) => [id, massG, length])).toEqual([
     ["tent", 1164, 1],
-    ["axe", 400, 0],
     ["pot", 120, 1],
+    ["axe", 400, 0],
     ["book", 300, 0],
   ]);
   expect(pieces[0]).toMatchObject({ ownerId: "me", carrierId: "me", measured: true, spans });
@@ -41,4 +41,11 @@ test("a stored part of the wrong kind is passed over, and loses nothing of the o
   ];
   expect(ownedPieces(trips, me).map(({ id }) => id)).toEqual(["tent"]);
   expect(ownedPieces([], me)).toEqual([]);
+});
+
+test("of more pieces than a plan takes those that went along stay", () => {
+  const shelf = Array.from({ length: 2100 }, (_, i) => pieceOf(`p${i}`, 1, { spans: [] }));
+  const pieces = ownedPieces([{ hikers: [{ id: "a" }], kit: [...shelf, pieceOf("tent", 1200)] }], me);
+  expect(pieces).toHaveLength(2000);
+  expect(pieces[0]!.id).toBe("tent");
 });

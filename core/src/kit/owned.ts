@@ -28,7 +28,11 @@ export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: Ow
     if (mine.length > 0) along = new Set(mine.filter((piece) => piece.spans.length > 0).map(({ id }) => id));
     for (const piece of mine) owned.set(piece.id, piece);
   }
-  return [...owned.values()].map((piece) => ({
+  // A plan takes so many: what goes along first.
+  const kept = [...owned.values()]
+    .sort((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)))
+    .slice(0, MOST_PIECES);
+  return kept.map((piece) => ({
     ...piece,
     ownerId: hikerId,
     carrierId: hikerId,
@@ -36,5 +40,7 @@ export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: Ow
     spans: along.has(piece.id) ? structuredClone(spans) : [],
   }));
 }
+
+const MOST_PIECES = 2000;
 
 const rowsOf = (stored: unknown): unknown[] => (Array.isArray(stored) ? stored : []);

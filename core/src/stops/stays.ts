@@ -150,29 +150,51 @@ function moneyOf(
   return { ...onTheWay, ...foodMoney(resupply, stop, foodBy, kcalTaken(result, leaves), arrives === undefined) };
 }
 
-function boxOf(
+/** When a box to a stop is to be sent, from home or by whoever comes to `sender` on the way, and how sure it is. */
+export interface BoxSending extends StopBox {
+  /** So many days before and after the plan that one may come for it. */
+  earlyDays: number;
+  lateDays: number;
+}
+
+export function sendingTo(
   { resupply, trip }: Plan,
-  { days }: Told,
-  { stop, foodBy, stay }: Pick<StopFigures, "stop" | "foodBy" | "stay">,
-  before: readonly StopFigures[],
-): StopBox {
+  { days }: Pick<Told, "days">,
+  { stop, stay }: Pick<StopFigures, "stop" | "stay">,
+  sender: Pick<StopFigures, "stay"> | undefined,
+): BoxSending {
   const service = serviceTo(stop, resupply);
   const arrivesDay = stay.from.day;
   const walked = days.filter(({ date }) => dayNumber(date)! < arrivesDay).length;
-  const spread = arrivalSpreadDays(walked);
-  const sender = foodBy === "drop" ? undefined : before.find((one) => one.stop.id === stop.foodFromStopId);
-  // What is sent on the way comes as much earlier or later as one does oneself.
-  const early = sender ? 0 : Math.min(spread, arrivesDay - dayNumber(trip.startDate)!);
+  const lateDays = arrivalSpreadDays(walked);
+  const earlyDays = Math.min(lateDays, arrivesDay - dayNumber(trip.startDate)!);
   const sending = sendingDays({
     ...service,
     arrivesDay,
-    earlyDays: early,
-    lateDays: sender ? 0 : spread,
+    // What is sent on the way comes as much earlier or later as one does oneself.
+    earlyDays: sender ? 0 : earlyDays,
+    lateDays: sender ? 0 : lateDays,
     holdDays: stop.postHoldDays,
   });
-  if (!sender) return { sending, sentDay: undefined, chance: sending.chance };
-  const sentDay = sender.stay.from.day;
-  return { sending, sentDay, chance: chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays }) };
+  const sentDay = sender?.stay.from.day;
+  const chance =
+    sentDay === undefined ? sending.chance : chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
+  return { sending, sentDay, chance, earlyDays, lateDays };
+}
+
+function boxOf(
+  plan: Plan,
+  result: Told,
+  at: Pick<StopFigures, "stop" | "foodBy" | "stay">,
+  before: readonly StopFigures[],
+): StopBox {
+  const isFromHome = at.foodBy === "drop";
+  return sendingTo(
+    plan,
+    result,
+    at,
+    isFromHome ? undefined : before.find((one) => one.stop.id === at.stop.foodFromStopId),
+  );
 }
 
 export function moneyTotal(money: StopMoney): number {

@@ -11,6 +11,9 @@ export type PieceForm = Omit<Named<Piece>, "spans" | "modifications"> & {
   modifications: Named<Modification>[];
 };
 
+/** Of the document's schema: rows of a list have no number there. */
+const pathOf = (name: string): string => `kit.${name.replace(/\.\d+/g, "")}`;
+
 interface FormNumberProps {
   control: Control<PieceForm>;
   plan: Plan;
@@ -25,7 +28,7 @@ export function FormNumber({ control, plan, name, label }: FormNumberProps) {
       name={name}
       render={({ field }) => (
         <FieldNumber
-          path={`kit.${name}`}
+          path={pathOf(name)}
           label={label}
           value={Number(field.value ?? 0)}
           units={plan.trip.units}
@@ -64,7 +67,7 @@ export function FormOptional({ control, plan, name, label, start }: FormNumberPr
       name={name}
       render={({ field }) => (
         <OptionalNumber
-          path={`kit.${name}`}
+          path={pathOf(name)}
           label={label}
           value={field.value as number | undefined}
           start={start}
