@@ -155,7 +155,7 @@ export { compareMenus, type MenuOnHike } from "./compare/menus.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
 export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
-export { legConditions, type LegConditions } from "./conditions/legs.ts";
+export { legAsks, legConditions, type LegAsks, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
 export { houseOpening, inSeason, openDuring, postOpening, weekdayOf, type Weekday } from "./stops/openings.ts";
 export {

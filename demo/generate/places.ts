@@ -380,8 +380,16 @@ export const STRETCHES = [
     name: "Northmoor bears",
     fromKm: 1632,
     toKm: 1890,
-    kind: "hazard",
+    kind: "animals",
     note: "Store food as the land manager's rule says.",
+  },
+  {
+    id: "moor-watershed",
+    name: "Northmoor watershed",
+    fromKm: 1758,
+    toKm: 1781,
+    kind: "faint-path",
+    note: "No path on the peat: posts on the skyline, when it can be seen.",
   },
 ] as const;
 

@@ -6,6 +6,8 @@ import type { PlannedBox } from "../boxes/boxes.ts";
 import type { LegBag } from "../bag/legBag.ts";
 import type { FordPassage } from "../conditions/fords.ts";
 import type { HikerSchools } from "../models/hiker.ts";
+import type { Season } from "../season/season.ts";
+import type { Snow } from "../season/snow.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
 import type { LegHiker, LegResult, TripFigures } from "../result/result.ts";
 import { walkedOf } from "../track/place.ts";
@@ -38,7 +40,8 @@ export interface CheckContext {
   /** By hiker. */
   schools: readonly HikerSchools[];
   sources: readonly PlacedSource[];
-  climateAssumed: boolean;
+  season: Season;
+  snow: Snow | undefined;
   fords: readonly FordPassage[];
   /** Of every hiker, where menus say what is in them. */
   bags: readonly (readonly LegBag[])[];

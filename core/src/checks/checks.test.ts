@@ -8,7 +8,7 @@ const sleepKit = [
   pieceOf("bag", 800, { role: "bag", comfortC: -5 }),
   pieceOf("mat", 400, { role: "pad", padR: 5 }),
   pieceOf("tarp", 400, { role: "shelter" }),
-  pieceOf("everything else", 600, { gives: ["rain", "warm-layer", "light"] }),
+  pieceOf("everything else", 600, { gives: ["rain", "warm-layer", "light", "sun", "insects", "wind"] }),
 ];
 const fed = { shortfallFraction: 0, appetiteByWeek: [1, 1, 1, 1] };
 const bottles = pieceOf("bottles", 80, { role: "bottle", capacityL: 20 });

@@ -116,7 +116,7 @@ const climateAssumed = defineCheck({
   code: "climate-assumed",
   units: {},
   *find(context) {
-    if (context.climateAssumed) yield { severity: "caution" };
+    if (context.season.assumed) yield { severity: "caution" };
   },
 });
 

@@ -2,6 +2,7 @@
 import { walkEnds } from "../plan/ids.ts";
 import type { KitFault } from "../kit/kit.ts";
 import { coverOf } from "../cover/cover.ts";
+import { legAsks } from "../conditions/legs.ts";
 import { demandsOf, type DemandKind } from "../cover/demands.ts";
 import { walkedOf } from "../track/place.ts";
 import { defineCheck, type CheckContext, type Severity } from "./check.ts";
@@ -99,7 +100,7 @@ const roleGap = defineCheck({
   },
 });
 
-/** What is told of them in checks of their own, or without knowing the sun and the swarms of the year. */
+/** What no check of its own tells. */
 const TOLD: Partial<Record<DemandKind, Severity>> = {
   traction: "caution",
   axe: "caution",
@@ -107,7 +108,13 @@ const TOLD: Partial<Record<DemandKind, Severity>> = {
   "warm-layer": "caution",
   snowshoes: "note",
   insects: "note",
+  wind: "note",
+  heat: "note",
+  sun: "note",
+  ford: "note",
+  animals: "note",
   light: "note",
+  navigation: "note",
   papers: "note",
 };
 
@@ -115,9 +122,10 @@ const TOLD: Partial<Record<DemandKind, Severity>> = {
 const kitUncovered = defineCheck({
   code: "kit-uncovered",
   units: { demand: "name", legs: "count" },
-  *find({ plan, result }) {
+  *find({ plan, result, fords, season, snow }) {
     if (plan.kit.length === 0) return;
-    const open = coverOf(plan, result, demandsOf(plan, result)).filter(({ isMet }) => !isMet);
+    const asks = legAsks(result, fords, { season, snow });
+    const open = coverOf(plan, result, demandsOf(plan, result, asks)).filter(({ isMet }) => !isMet);
     for (const [who, { id: hikerId }] of plan.hikers.entries())
       for (const [demand, severity] of Object.entries(TOLD) as [DemandKind, Severity][]) {
         const mine = open.filter((cover) => cover.who === who && cover.kind === demand);

@@ -48,9 +48,11 @@ const ticks = defineCheck({
   },
 });
 
+type ToldAhead = "permit" | "own-rule" | "hazard" | "insects" | "animals" | "faint-path";
+
 /** What is told before a stretch; undefined for those that have an effect or a check of their own. */
-function lineOf({ kind, rule }: Stretch): "permit" | "own-rule" | "hazard" | "insects" | undefined {
-  if (kind === "hazard" || kind === "insects") return kind;
+function lineOf({ kind, rule }: Stretch): ToldAhead | undefined {
+  if (kind === "hazard" || kind === "insects" || kind === "animals" || kind === "faint-path") return kind;
   if (kind !== "rule") return undefined;
   return rule === "permit" ? "permit" : rule === undefined ? "own-rule" : undefined;
 }

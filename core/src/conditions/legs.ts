@@ -7,6 +7,7 @@ import { twilightH } from "../models/light.ts";
 import { moonlitHours, OPEN_TRAIL_LUX, SNOW_LUX } from "../models/moon.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import type { Profile } from "../track/profile.ts";
+import type { FordPassage } from "./fords.ts";
 import { placeYear } from "./placeYear.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
@@ -53,17 +54,6 @@ export function legConditions(
     const dates = [...new Set(own.map(({ date }) => date))];
     const chances = dates.map((date) => own.findLast((day) => day.date === date)!.wetChance);
     const wet = wetDays(chances);
-    let insects = 0;
-    // A season of insects is longer than a leg: its ends and its middle tell.
-    for (const { date, toNode } of [own[0]!, own[own.length >> 1]!, own.at(-1)!]) {
-      const place = {
-        walkedM: walkedOf(profile, toNode),
-        heightM: profile.heightM[toNode]!,
-        latDeg: profile.latDeg[toNode]!,
-      };
-      const level = placeYear({ season, snow }, place).insects[dayOfYear(dayNumber(date)!)]!;
-      insects = Math.max(insects, level);
-    }
     // A rest day is one night more at the same place.
     const nights = own.filter(({ outside }) => outside).flatMap((day) => Array<typeof day>(1 + day.zeroDays).fill(day));
     const sdK = leg.coldestSdK;
@@ -93,10 +83,45 @@ export function legConditions(
       twilightH: twilightH(profile.latDeg[darkest.toNode]!, dayOfYear(dayNumber(darkest.date)!)),
       uvIndex: noon.uv,
       moonlitH: own.reduce((hours, day) => hours + moonOf(day, profile, noon.onSnow), 0),
-      insects,
+      insects: swarms(own, profile, { season, snow }),
       standsC: margins.length === 0 ? undefined : leg.kitNightC - Math.min(...margins),
     };
   });
+}
+
+/** Of a leg, what asks for kit and is found from sky and season: the ultraviolet index, insects, its highest ford. */
+export interface LegAsks {
+  uvIndex: number;
+  /** 0 to 3. */
+  insects: number;
+  /** 1 to 4 at the hour of passage; 0 without a ford. */
+  fordClass: number;
+}
+
+export function legAsks(
+  { legs, days, profile }: Pick<PlanFigures, "legs" | "days" | "profile">,
+  fords: readonly FordPassage[],
+  facts: SeasonFacts,
+): LegAsks[] {
+  return legs.map((leg) => {
+    const own = days.filter(({ legIndex }) => legIndex === leg.index);
+    return {
+      uvIndex: strongestNoon(leg, own, profile).uv,
+      insects: swarms(own, profile, facts),
+      fordClass: fords.reduce((most, ford) => (ford.legIndex === leg.index ? Math.max(most, ford.class) : most), 0),
+    };
+  });
+}
+
+/** A season of insects is longer than a leg: its ends and its middle tell. */
+function swarms(days: readonly DayResult[], profile: Profile, facts: SeasonFacts): number {
+  const told = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(({ date, toNode }) => {
+    const [heightM, latDeg] = [profile.heightM[toNode]!, profile.latDeg[toNode]!];
+    return placeYear(facts, { walkedM: walkedOf(profile, toNode), heightM, latDeg }).insects[
+      dayOfYear(dayNumber(date)!)
+    ]!;
+  });
+  return Math.max(...told);
 }
 
 /** The night after a day, where it is the day's last part. */

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, type Plan } from "../index.ts";
+import { computePlan, type LegAsks, type Plan } from "../index.ts";
 import { coverOf, idlePieces } from "./cover.ts";
-import { demandsOf } from "./demands.ts";
+import { demandsOf, type DemandKind } from "./demands.ts";
 import { givesOf, guessGives } from "./gives.ts";
 
 const track = [trackNorth({ lengthM: 120_000 })];
@@ -12,7 +12,7 @@ const stops = [stopOf("town", 60_000, { services: ["shop-full", "post", "bed"], 
 const sources = [1, 20, 40, 61, 80, 100].map((km) => sourceOf(`w${km}`, km * 1000));
 const withKit = (kit: Record<string, unknown>[], overrides: Record<string, unknown> = {}): Plan =>
   planOf({ stops, sources, kit, climate: { stations: [stationOf(2, 14)] }, ...overrides });
-const coversOf = (plan: Plan, more?: { uvIndex: number; insects: number }[]) => {
+const coversOf = (plan: Plan, more?: LegAsks[]) => {
   const result = computePlan(plan, track);
   const covers = coverOf(plan, result, demandsOf(plan, result, more));
   const of = (kind: string, legIndex = 0, who = 0) =>
@@ -55,8 +55,8 @@ describe("what is asked for, and what meets it", () => {
     ];
     const kit = [pieceOf("Micro spikes", 300), pieceOf("Head net", 20), pieceOf("Sun hat", 60)];
     const { of } = coversOf(withKit(kit, { stretches }), [
-      { uvIndex: 7, insects: 0 },
-      { uvIndex: 1, insects: 3 },
+      { uvIndex: 7, insects: 0, fordClass: 2 },
+      { uvIndex: 1, insects: 3, fordClass: 1 },
     ]);
     expect(of("traction")!.isMet).toBe(true);
     expect(of("traction")!.amount / 1000).toBeCloseTo(45, 1);
@@ -67,6 +67,47 @@ describe("what is asked for, and what meets it", () => {
     expect(of("insects", 1)).toMatchObject({ amount: 3, isMet: true });
     expect(of("sun")).toMatchObject({ amount: 7, isMet: true });
     expect(of("sun", 1)).toBeUndefined();
+    expect(of("ford")).toMatchObject({ amount: 2, isMet: false });
+    expect(of("ford", 1)).toBeUndefined();
+  });
+
+  test("hot days ask for shade, and cold wind for something windproof", () => {
+    const hot = withKit([pieceOf("Trekking umbrella", 200)], { climate: { stations: [stationOf(22, 36)] } });
+    const warm = coversOf(hot);
+    expect(warm.of("heat")!.amount).toBeGreaterThan(36);
+    expect(warm.of("heat")).toMatchObject({ isMet: true, pieceIds: ["Trekking umbrella"] });
+    expect(warm.of("wind")).toBeUndefined();
+    const cold = coversOf(withKit([], { climate: { stations: [stationOf(-8, 0)] } }));
+    expect(cold.of("wind")!.amount).toBeLessThan(-4);
+    expect(cold.of("wind")!.isMet).toBe(false);
+    expect(cold.of("heat")).toBeUndefined();
+  });
+
+  test("animals and a faint path are asked where they are told, and only on those legs", () => {
+    const stretches = [
+      { id: "a", name: "a", fromM: 1000, toM: 9000, kind: "animals" },
+      { id: "f", name: "f", fromM: 70_000, toM: 80_000, kind: "faint-path" },
+    ];
+    const { of, result } = coversOf(withKit([pieceOf("Map and compass", 120)], { stretches }));
+    expect(of("animals")).toMatchObject({ amount: 1, isMet: false });
+    expect(of("animals", 1)).toBeUndefined();
+    expect(of("navigation", 1)).toMatchObject({ isMet: true, pieceIds: ["Map and compass"] });
+    const told = result.checks.filter(({ code }) => code === "told-ahead");
+    expect(told.map((check) => "kind" in check && check.kind).sort()).toEqual(["animals", "faint-path"]);
+  });
+
+  test("the pack has to hold the leg, and the bank to last it", () => {
+    const kit = [pieceOf("pack", 900, { role: "pack" }), pieceOf("bulk", 2000, { volumeL: 40 })];
+    const devices = [{ id: "camera", name: "camera", ownerId: "a", kind: "rechargeable", mAh: 3000, whPerDay: 8 }];
+    const roomy = coversOf(withKit(kit, { hikers: [hikerOf({ packVolumeL: 90 })], devices }));
+    expect(roomy.of("space")).toMatchObject({ have: 90, isMet: true, pieceIds: ["pack"] });
+    expect(roomy.of("space")!.amount).toBeGreaterThan(40);
+    const tight = coversOf(withKit(kit, { hikers: [hikerOf({ packVolumeL: 41 })] }));
+    expect(tight.of("space")!.isMet).toBe(false);
+    const power = roomy.of("power")!;
+    expect(power.isMet).toBe(false);
+    expect(power.have).toBeCloseTo(roomy.result.power!.stores[0]!.legs[0]!.shortWh, 9);
+    expect(power.amount).toBeGreaterThan(power.have);
   });
 
   test("a hiker lifts a demand on a leg, or asks for what no figure does", () => {
@@ -114,7 +155,12 @@ test("a name says what a piece is good for, and its owner has the last word", ()
 });
 
 /** Met by a piece's being there, and by no figure of the result. */
-const BY_PIECES = [
+const BY_PIECES: DemandKind[] = [
+  "wind",
+  "heat",
+  "ford",
+  "animals",
+  "navigation",
   "warm-layer",
   "rain",
   "sun",
@@ -127,6 +173,9 @@ const BY_PIECES = [
   "shelter",
 ];
 
+/** Met by what the pieces come to, which may be none of them. */
+const BY_FIGURES: DemandKind[] = ["night", "water", "food-store", "space", "power"];
+
 test("more kit never meets less, on any plan", () => {
   fc.assert(
     fc.property(arbitraryPlan, ({ plan, tracks }) => {
@@ -134,8 +183,7 @@ test("more kit never meets less, on any plan", () => {
       const covers = coverOf(plan, result, demandsOf(plan, result));
       for (const { isMet, have, pieceIds, kind } of covers) {
         expect(Number.isFinite(have)).toBe(true);
-        if (kind !== "night" && kind !== "water" && isMet)
-          expect(pieceIds.length + Number(kind === "food-store")).toBeGreaterThan(0);
+        if (!BY_FIGURES.includes(kind) && isMet) expect(pieceIds.length).toBeGreaterThan(0);
       }
       // The same without the last of the pieces: what fewer meet, all of them do.
       const fewer = coverOf({ ...plan, kit: plan.kit.slice(0, -1) }, result, demandsOf(plan, result));

@@ -1,12 +1,13 @@
 /** What the kit gives against what is asked of it: met or not, by which pieces; and what nobody asks for. */
 import type { Piece, Plan } from "../plan/schema.ts";
+import { storeOf } from "../power/power.ts";
 import type { TripFigures } from "../result/result.ts";
 import { MOST_EXTRA_K } from "../warmth/night.ts";
 import type { Demand, DemandKind } from "./demands.ts";
 import { givesOf, type Give } from "./gives.ts";
 
 export interface Cover extends Demand {
-  /** In the unit of the demand where it is a figure of the kit (`night`, `pad`, `water`, `food-store`), else pieces. */
+  /** In the unit of the demand where it is a figure of the kit (`night`, `pad`, `water`, `food-store`, `space`), of `power` Wh that are missing, else pieces. */
   have: number;
   isMet: boolean;
   pieceIds: string[];
@@ -18,12 +19,17 @@ const SLACK = 0.05;
 const BY_GIVE: Partial<Record<DemandKind, Give>> = {
   "warm-layer": "warm-layer",
   rain: "rain",
+  wind: "wind",
+  heat: "shade",
   sun: "sun",
   traction: "traction",
   axe: "axe",
   snowshoes: "snowshoes",
+  ford: "poles",
   insects: "insects",
+  animals: "deterrent",
   light: "light",
+  navigation: "navigation",
   papers: "papers",
 };
 
@@ -33,6 +39,7 @@ const BY_ROLE: Partial<Record<DemandKind, Piece["role"]>> = {
   pad: "pad",
   shelter: "shelter",
   "food-store": "hard-canister",
+  space: "pack",
   water: "bottle",
 };
 
@@ -64,6 +71,12 @@ export function coverOf(plan: Plan, result: TripFigures, demands: readonly Deman
         return found(row.sleep.padR, row.sleep.padR >= amount - SLACK && serving.length > 0);
       case "water":
         return found(row.kit.bottleL, row.kit.bottleL >= amount - SLACK);
+      case "space":
+        return found(plan.hikers[who]!.packVolumeL, demand.byHand || amount <= plan.hikers[who]!.packVolumeL);
+      case "power": {
+        const shortWh = (result.power && storeOf(result.power, plan.hikers[who]!.id))?.legs[legIndex]!.shortWh ?? 0;
+        return found(shortWh, shortWh <= 0);
+      }
       case "food-store":
         return found(row.kit.canisterL, row.kit.canisterL > 0);
       default:
@@ -93,7 +106,10 @@ export function idlePieces(plan: Plan, result: TripFigures, covers: readonly Cov
 }
 
 /** A shell, a light and shelter are no dead weight on a dry leg; nor are bottles and bags, which are weighed elsewhere. */
-const ALWAYS: readonly DemandKind[] = ["rain", "light", "shelter", "water", "night", "pad", "papers"];
+// prettier-ignore
+const ALWAYS: readonly DemandKind[] = [
+  "rain", "wind", "light", "shelter", "water", "night", "pad", "papers", "ford", "navigation", "space", "power",
+];
 
 /** By piece, the demands that it can meet. */
 export function usesOf({ kit }: Pick<Plan, "kit">): ReadonlySet<DemandKind>[] {

@@ -17,6 +17,9 @@ const WORDS: Readonly<Record<Give, RegExp>> = {
   light: /\b(head ?lamp|head ?torch|torch|lantern|flashlight)/i,
   papers: /\b(permit|papers)/i,
   deterrent: /\b((animal|bear) spray|bear bell)/i,
+  shade: /\b(umbrella|parasol|sun ?hat|wide[- ]brim)/i,
+  poles: /\b((trekking|walking|hiking) (poles?|sticks?)|poles\b)/i,
+  navigation: /\b(maps?|compass|guide ?book|sat(ellite)? navigat|navigator|phone)\b/i,
 };
 
 const GUESSES = Object.entries(WORDS) as [Give, RegExp][];

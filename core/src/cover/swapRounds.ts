@@ -1,5 +1,6 @@
 /** Swaps by the plan itself: what is carried changes the days, and the days what is asked for; so it is searched again. */
-import { legConditions } from "../conditions/legs.ts";
+import { legAsks } from "../conditions/legs.ts";
+import { seasonOf } from "../conditions/plane.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { demandsOf } from "./demands.ts";
@@ -31,7 +32,9 @@ export function* swapRounds(
   let at = now;
   let spans = "";
   for (let rounds = 1; rounds <= MOST_SWAP_ROUNDS; rounds++) {
-    const swaps = searchSwaps(plan, at, demandsOf(plan, at, legConditions(plan, at)), now.carrier);
+    // Nothing that fords ask for is sent to and fro.
+    const asks = legAsks(at, [], seasonOf(plan, at.profile));
+    const swaps = searchSwaps(plan, at, demandsOf(plan, at, asks), now.carrier);
     const found = JSON.stringify(swaps.changes.map(({ pieceId, then }) => [pieceId, then]));
     const settled = found === spans;
     if (!settled) at = compute(withSwaps(plan, swaps.changes));

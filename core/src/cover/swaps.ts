@@ -56,10 +56,12 @@ const MOVING: readonly DemandKind[] = [
   "pad",
   "warm-layer",
   "sun",
+  "heat",
   "traction",
   "axe",
   "snowshoes",
   "insects",
+  "animals",
   "food-store",
   "water",
 ];
@@ -87,7 +89,8 @@ function isMovable(piece: Piece, uses: ReadonlySet<DemandKind>, visited: Readonl
 }
 /** From smaller ones one drinks; larger ones are for what is carried far. */
 const LARGE_L = 2;
-const FIXED: readonly DemandKind[] = ["rain", "light", "papers", "shelter"];
+// prettier-ignore
+const FIXED: readonly DemandKind[] = ["rain", "wind", "light", "papers", "shelter", "ford", "navigation", "power", "space"];
 
 interface Mover {
   piece: Piece;

@@ -35,7 +35,10 @@ export const PAST = ["none", "one", "chance"] as const;
 export const TREATMENTS = ["none", "filter", "dioxide", "chlorine", "lamp", "boil"] as const;
 export const MURKS = ["clear", "cloudy", "silty", "glacial"] as const;
 export const TARGETS = ["giardia", "cryptosporidium"] as const;
-export const STRETCH_KINDS = ["surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks"] as const;
+// prettier-ignore
+export const STRETCH_KINDS = [
+  "surface", "snow", "rule", "hazard", "insects", "dry", "ford", "ticks", "animals", "faint-path",
+] as const;
 export const RULES = ["hard-canister", "fire-ban", "permit", "no-camping"] as const;
 export const DEVICE_KINDS = ["rechargeable", "spare-cells", "bank", "solar"] as const;
 export const SOLAR_PLACES = ["pack", "camp"] as const;
@@ -46,11 +49,12 @@ export const ROLES = ["pack", "shelter", "bag", "pad", "shoes", "bottle", "hard-
 // prettier-ignore
 export const GIVES = [
   "rain", "wind", "sun", "warm-layer", "traction", "axe", "snowshoes", "insects", "light", "papers", "deterrent",
+  "shade", "poles", "navigation",
 ] as const;
 // prettier-ignore
 export const DEMANDS = [
-  "night", "pad", "shelter", "warm-layer", "rain", "sun", "traction", "axe", "snowshoes", "insects", "light", "papers",
-  "food-store", "water",
+  "night", "pad", "shelter", "warm-layer", "rain", "wind", "heat", "sun", "traction", "axe", "snowshoes", "ford",
+  "insects", "animals", "light", "power", "navigation", "papers", "food-store", "space", "water",
 ] as const;
 export const WEARS = ["packed", "worn", "consumable"] as const;
 export const CONDITIONS = ["new", "good", "worn", "failing"] as const;

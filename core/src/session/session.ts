@@ -373,7 +373,8 @@ export class Session {
         result: told,
         schools,
         sources,
-        climateAssumed: season.assumed,
+        season,
+        snow: climate.snowBy === "degree-day" ? stage.snow({ ...snowOf, year: climate.snowYear }) : undefined,
         fords: passages,
       }),
     };

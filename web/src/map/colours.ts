@@ -38,4 +38,6 @@ export const STRETCH_COLOUR = {
   dry: "var(--caution)",
   ford: "var(--water)",
   ticks: "var(--food)",
+  animals: "var(--danger)",
+  "faint-path": "var(--muted)",
 } as const;

@@ -95,4 +95,6 @@ const STRETCH_WORDS: Record<keyof typeof STRETCH_COLOUR, string> = {
   dry: "dry",
   ford: "fords",
   ticks: "ticks",
+  animals: "animals",
+  "faint-path": "faint path",
 };

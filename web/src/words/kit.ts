@@ -20,14 +20,21 @@ export const DEMAND_WORDS: Readonly<Record<DemandKind, string>> = {
   shelter: "Nights outside",
   "warm-layer": "Cool evenings",
   rain: "Rain",
+  wind: "Cold wind",
+  heat: "Heat",
   sun: "Sun",
   traction: "Snow under foot",
   axe: "Steep snow",
   snowshoes: "Soft snow",
+  ford: "Fords",
   insects: "Insects",
+  animals: "Animals",
   light: "Dark hours",
+  power: "Power",
+  navigation: "Faint path",
   papers: "Permits",
   "food-store": "Hard canister",
+  space: "Space in the pack",
   water: "Longest carry",
 };
 
@@ -38,14 +45,21 @@ export const ASKS_FOR: Readonly<Record<DemandKind, string>> = {
   shelter: "a tent or tarp",
   "warm-layer": "a warm layer to sit in",
   rain: "a rain shell",
+  wind: "something windproof",
+  heat: "an umbrella or a wide hat, and a rest at noon",
   sun: "a hat, glasses or cream",
   traction: "spikes",
   axe: "an ice axe, and the skill to use it",
   snowshoes: "snowshoes, or frozen mornings",
+  ford: "poles, and the hour when the water is lowest",
   insects: "a head net or repellent",
+  animals: "what the rangers there advise against animals",
   light: "a headlamp",
+  power: "a larger bank, a stop with a socket, or less use",
+  navigation: "a map and compass, and the skill to use them",
   papers: "the permit’s papers",
   "food-store": "a hard canister",
+  space: "a larger pack, or a shorter leg",
   water: "more bottles",
 };
 
@@ -61,6 +75,9 @@ export const GIVE_WORDS: Readonly<Record<Give, string>> = {
   light: "light",
   papers: "papers",
   deterrent: "against animals",
+  shade: "shade",
+  poles: "poles",
+  navigation: "finds the way",
 };
 
 /** The figure of a demand, as short as a cell of a lane is. */
@@ -69,12 +86,17 @@ export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "am
   switch (kind) {
     case "night":
     case "warm-layer":
+    case "wind":
+    case "heat":
       return say.C(amount);
     case "pad":
       return say.R(amount);
     case "water":
     case "food-store":
+    case "space":
       return say.L(amount);
+    case "power":
+      return say.Wh(amount);
     case "traction":
     case "axe":
     case "snowshoes":
@@ -82,6 +104,9 @@ export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "am
     case "rain":
       return say.number(amount, 1);
     case "sun":
+    case "ford":
+    case "animals":
+    case "navigation":
     case "insects":
     case "papers":
     case "shelter":
@@ -119,6 +144,7 @@ function haveFigure({ kind, have, pieceIds }: Cover, say: Say): string {
       return `, ${say.R(have)}`;
     case "water":
     case "food-store":
+    case "space":
       return `, ${say.L(have)}`;
     default:
       return "";
@@ -132,14 +158,21 @@ export const FIGURE_NOTES: Readonly<Record<DemandKind, string>> = {
   shelter: "nights without a bed",
   "warm-layer": "mean of the leg’s coldest day",
   rain: "wet days to expect",
+  wind: "as the wind makes its coldest day feel",
+  heat: "the hottest day in ten",
   sun: "ultraviolet index at noon, at most",
   traction: "walked on snow; a slope that nobody has told is taken for steep",
   axe: "walked on snow; a slope that nobody has told is taken for steep",
   snowshoes: "on soft snow",
+  ford: "the highest at its hour, of 4",
   insects: "level, 0 to 3",
+  animals: "stretches that are told for their animals",
   light: "nights outside",
+  power: "wanted on the leg",
+  navigation: "stretches that are hard to follow",
   papers: "stretches with a permit",
   "food-store": "of food, where rules want it locked away",
+  space: "kit, food and water on leaving, against what the pack holds",
   water: "the largest carry",
 };
 

@@ -13,6 +13,7 @@ export interface Say {
   C: (celsius: number) => string;
   R: (value: number) => string;
   kcal: (value: number) => string;
+  Wh: (value: number) => string;
   days: (value: number) => string;
   hours: (value: number) => string;
   /** An hour of the day. */
@@ -44,6 +45,7 @@ export function sayIn(plan: Plan): Say {
     height: (metres) => quantity("height", metres, units),
     C: (celsius) => quantity("temperature", celsius, units),
     R: (value) => `R ${fixed(value, 1)}`,
+    Wh: (value) => `${fixed(value, 0)} Wh`,
     kcal: (value) => `${fixed(value, 0)} kcal`,
     days: (value) => (value === 1 ? "1 day" : `${fixed(value, value % 1 === 0 ? 0 : 1)} days`),
     hours: (value) => `${fixed(value, 1)} h`,

@@ -1,6 +1,6 @@
 /** What is asked of the kit and what meets it, a moment behind the edits, so that typing does not wait for it. */
 import { useDeferredValue, useMemo } from "react";
-import { coverOf, demandsOf, idlePieces, legConditions, seasonOf, type Cover, type Idle } from "@gepack/core";
+import { coverOf, demandsOf, idlePieces, legAsks, seasonOf, type Cover, type Idle } from "@gepack/core";
 import type { ScreenProps } from "../Screen.tsx";
 
 export interface KitCover extends ScreenProps {
@@ -15,7 +15,7 @@ export function useCover({ plan: newest, result: newestResult }: ScreenProps): K
   const { profile } = result;
   const facts = useMemo(() => seasonOf({ climate }, profile), [climate, profile]);
   return useMemo(() => {
-    const covers = coverOf(plan, result, demandsOf(plan, result, legConditions(plan, result, facts)));
+    const covers = coverOf(plan, result, demandsOf(plan, result, legAsks(result, result.fords, facts)));
     return { plan, result, covers, idle: idlePieces(plan, result, covers) };
   }, [plan, result, facts]);
 }

@@ -6,12 +6,16 @@ const KIND: Record<string, string> = {
   "own-rule": "has a rule of its own",
   hazard: "is marked as a hazard",
   insects: "has its insects in these days",
+  animals: "is told for its animals",
+  "faint-path": "is hard to follow",
 };
 const ADVICE: Record<string, string> = {
   permit: "Get it before you set out, and carry it where it can be shown.",
   "own-rule": "What the land manager says goes first.",
   hazard: "Ask on the spot before you go in, and turn back where it looks wrong.",
   insects: "Net, long sleeves and a tent that shuts; where ticks are, look yourself over every evening.",
+  animals: "Ask the rangers what holds there: how food is kept, what is carried against animals, and where not to camp.",
+  "faint-path": "Map and compass as well as the phone, and more time than the kilometres say.",
 };
 
 export const stretchWords = checkWords({
