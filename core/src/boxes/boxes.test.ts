@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, type Plan } from "../index.ts";
+import { computePlan, removeRow, type Plan } from "../index.ts";
 import { stopFigures } from "../stops/stays.ts";
 import { isoOfDay } from "../units/day.ts";
 import { boxesOf, boxKey, postagePrice, sendingDates } from "./boxes.ts";
@@ -66,6 +66,24 @@ describe("boxes of a plan", () => {
     expect(box.totalG).toBe(700 + 250 + 120 + 100);
     expect(box.price).toBe(14 + 3);
     expect([0.9, 1, 1.01, 5, 5.1].map((kg) => postagePrice(plan.resupply, kg))).toEqual([6, 6, 14, 14, 40]);
+  });
+
+  test("a line that waits goes in where its decision is taken, and in any case when the decision is forgotten", () => {
+    const lines = [
+      { id: "l", name: "Maps", massG: 120 },
+      { id: "m", name: "Second map", massG: 80, heldId: "h" },
+    ];
+    const held = (more: Record<string, unknown>) => [{ id: "h", name: "the detour is open", ...more }];
+    const plan = planWith({ boxes: [{ id: "x", toStopId: "a", lines, cartonG: 0 }], held: held({ counted: false }) });
+    const ownG = (one: Plan) => boxes(one).of(boxKey("a")).totalG - 700 - 250;
+    expect(ownG(plan)).toBe(120);
+    expect(ownG({ ...plan, held: planWith({ held: held({ counted: true }) }).held })).toBe(200);
+    const decided = { on: "2027-05-01", taken: true };
+    expect(ownG({ ...plan, held: planWith({ held: held({ counted: false, decided }) }).held })).toBe(200);
+    const forgotten = structuredClone(plan);
+    removeRow(forgotten, "held", "h");
+    expect(forgotten.boxes[0]!.lines[1]).toEqual({ id: "m", name: "Second map", massG: 80 });
+    expect(ownG(forgotten)).toBe(200);
   });
 
   test("what is wrong with one is named: empty, heavy, no counter, by no post, sent late, no day that is right", () => {

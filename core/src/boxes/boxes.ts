@@ -2,10 +2,10 @@
  * Boxes of the plan: one to every stop from each place that something is sent from, filled by what the plan posts there.
  * Food counts as what all packs begin the next leg with; where menus say what it is, that stands line by line.
  */
-import type { BoxRow } from "../plan/boxSchema.ts";
+import type { BoxLine, BoxRow } from "../plan/boxSchema.ts";
 import type { Piece, Plan, Resupply } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
-import { leftOut } from "../kit/held.ts";
+import { isTaken, leftOut } from "../kit/held.ts";
 import type { Sending } from "../stops/post.ts";
 import { chanceThere } from "../stops/post.ts";
 import { sendingTo, serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
@@ -23,6 +23,8 @@ export interface PlannedBox {
   foodG: number;
   /** What the hiker has added and noted; undefined until then. */
   row: BoxRow | undefined;
+  /** Of that, what goes in as things stand. */
+  lines: BoxLine[];
   totalG: number;
   price: number;
   /** From home: between which days it should be sent. On the way: the day of being there. */
@@ -99,7 +101,8 @@ function boxTo(
   const foodFrom = at.box && (at.box.sentDay === undefined ? undefined : stop.foodFromStopId);
   const foodG =
     at.box && foodFrom === fromStopId ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0) : 0;
-  const ownG = row?.lines.reduce((sum, { massG }) => sum + massG, 0) ?? 0;
+  const lines = (row?.lines ?? []).filter((line) => goesIn(plan, line));
+  const ownG = lines.reduce((sum, { massG }) => sum + massG, 0);
   const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
   const contentG = piecesG + foodG + ownG;
   const totalG = contentG + (row?.cartonG ?? CARTON_G);
@@ -129,6 +132,7 @@ function boxTo(
     pieces,
     foodG,
     row,
+    lines,
     totalG,
     price: postagePrice(plan.resupply, totalG / 1000) + stop.postFee,
     sending,
@@ -140,6 +144,10 @@ function boxTo(
     faults,
   };
 }
+
+/** A line that waits for a decision goes in where that is taken. */
+const goesIn = ({ held }: Pick<Plan, "held">, { heldId }: BoxLine): boolean =>
+  held.every((choice) => choice.id !== heldId || isTaken(choice));
 
 const CARTON_G = 250;
 /** What is less likely to be there is told as unsure. */

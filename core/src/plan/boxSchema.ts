@@ -2,7 +2,13 @@
 import { z } from "zod";
 import { amount, id, isoDate, name } from "./values.ts";
 
-export const boxLineSchema = z.looseObject({ id, name, massG: amount("g", 0, 50_000) });
+export const boxLineSchema = z.looseObject({
+  id,
+  name,
+  massG: amount("g", 0, 50_000),
+  /** The decision that it waits for: it goes in where that is taken. */
+  heldId: id.optional(),
+});
 
 /** The box to a stop: from home, or sent on from another stop. */
 export const boxSchema = z.looseObject({

@@ -209,6 +209,29 @@ export const REFERENCES: readonly Reference[] = [
       ),
   },
   {
+    to: "held",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.boxes.flatMap((box, i) =>
+        box.lines.flatMap((line, k) =>
+          line.heldId === undefined
+            ? []
+            : [
+                {
+                  place: `boxes[${i}].lines[${k}].heldId`,
+                  id: line.heldId,
+                  holder: line.name,
+                  point: (id: string | undefined) => {
+                    if (id === undefined) delete line.heldId;
+                    else line.heldId = id;
+                  },
+                },
+              ],
+        ),
+      ),
+  },
+  {
     to: "stops",
     besides: [],
     onRemove: "clear",

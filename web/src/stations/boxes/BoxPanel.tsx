@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { boxLineSchema, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
 import { changeBox, markBox } from "../../edit/boxes.ts";
+import { setFields } from "../../edit/rows.ts";
 import { useTicks } from "../../store/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
@@ -62,7 +63,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
         );
       })}
       <ul aria-label="In the box" className="m-0 list-none p-0">
-        {items.map(({ id, name: what, grams, own }) => (
+        {items.map(({ id, name: what, grams, own, waits }) => (
           <li key={id} className="flex items-baseline gap-2 border-b border-rule py-0.5">
             <label className="flex flex-1 items-baseline gap-2">
               <input
@@ -71,7 +72,29 @@ export function BoxPanel({ plan, result, box, say }: Props) {
                 onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
               />
               <span className={ticks.isTicked(keyOf(id)) ? "line-through opacity-60" : ""}>{what}</span>
+              {waits && <span className="text-caution">stays out for now</span>}
             </label>
+            {own && plan.held.length > 0 && (
+              <select
+                className="field max-w-[150px]"
+                aria-label={`${what} goes in`}
+                value={row?.lines.find((one) => one.id === id)?.heldId ?? ""}
+                onChange={(event) => {
+                  const heldId = event.target.value;
+                  changeBox(box, `Box to ${name}: when ${what} goes in`, ({ lines }) => {
+                    const own = lines.find((one) => one.id === id);
+                    if (own) setFields(own, { heldId: heldId === "" ? undefined : heldId });
+                  });
+                }}
+              >
+                <option value="">in any case</option>
+                {plan.held.map((choice) => (
+                  <option key={choice.id} value={choice.id}>
+                    only if {choice.name}
+                  </option>
+                ))}
+              </select>
+            )}
             <span className="figure">{say.g(grams)}</span>
             {own && (
               <button

@@ -167,11 +167,11 @@ function sheetOf(plan: Plan, boxes: readonly PlannedBox[]): Sheet {
     heads: ["to", "what", "g", "send from", "send by", "address", "packed", "sent", "arrived", "fetched"],
     rows: boxes.flatMap((box) => {
       const { from, by } = sendingDates(box);
-      const { address = "", packedOn, sentOn, arrivedOn, fetchedOn, lines = [], cartonG } = box.row ?? {};
+      const { address = "", packedOn, sentOn, arrivedOn, fetchedOn, cartonG } = box.row ?? {};
       const contents: [string, number][] = [
         ...box.pieces.map(({ name, massG, quantity }): [string, number] => [name, massG * quantity]),
         ...(box.foodG > 0 ? [["food for the way on", Math.round(box.foodG)] as [string, number]] : []),
-        ...lines.map(({ name, massG }): [string, number] => [name, massG]),
+        ...box.lines.map(({ name, massG }): [string, number] => [name, massG]),
         ["carton", cartonG ?? 250],
       ];
       return contents.map(([what, grams]) => [

@@ -14,6 +14,8 @@ export interface BoxItem {
   name: string;
   grams: number;
   own: boolean;
+  /** It waits for a decision, and stays out as things stand. */
+  waits: boolean;
 }
 
 export function itemsOf({ plan, result, box }: On): BoxItem[] {
@@ -22,9 +24,11 @@ export function itemsOf({ plan, result, box }: On): BoxItem[] {
     return owner ? `, ${firstName(owner)}` : "";
   };
   const pieces = box.pieces.map(({ id, name, massG, quantity, ownerId, shared }) => ({
-    id, name: `${name}${quantity > 1 ? ` ×${quantity}` : ""}${shared ? "" : whose(ownerId)}`, grams: massG * quantity, own: false,
+    id, name: `${name}${quantity > 1 ? ` ×${quantity}` : ""}${shared ? "" : whose(ownerId)}`, grams: massG * quantity, own: false, waits: false,
   })); // prettier-ignore
-  const own = (box.row?.lines ?? []).map(({ id, name, massG }) => ({ id, name, grams: massG, own: true }));
+  const own = (box.row?.lines ?? []).map(({ id, name, massG }) => ({
+    id, name, grams: massG, own: true, waits: !box.lines.some((line) => line.id === id),
+  })); // prettier-ignore
   return [...pieces, ...foodItems(plan, result, box), ...own];
 }
 
@@ -34,8 +38,8 @@ function foodItems(plan: Plan, result: PlanResult, box: PlannedBox): BoxItem[] {
   const bags = plan.hikers.map((_, who) => legBags(plan, result, who, pantry));
   const list = shoppingLists(bags, plan.foods).find(({ legIndex }) => legIndex === box.legIndex);
   const foods = (list?.box ?? []).map(({ food, massG }) => ({
-    id: `food ${food.id}`, name: food.name, grams: massG, own: false,
+    id: `food ${food.id}`, name: food.name, grams: massG, own: false, waits: false,
   })); // prettier-ignore
   const rest = box.foodG - foods.reduce((sum, { grams }) => sum + grams, 0);
-  return rest > 1 ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false }] : foods;
+  return rest > 1 ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false, waits: false }] : foods;
 }

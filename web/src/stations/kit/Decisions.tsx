@@ -92,6 +92,8 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
         </div>
       ) : (
         <div className="is-form mt-1 flex flex-wrap items-end gap-2">
+          <Side plan={plan} choice={choice} side="pieceIds" label="Pieces if so" />
+          <Side plan={plan} choice={choice} side="otherwiseIds" label="Pieces if not" />
           <Pick
             label="Until then the plan counts"
             value={choice.counted ? "with" : "without"}
@@ -126,6 +128,39 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
       )}
     </li>
   );
+}
+
+const MOST_A_SIDE = 40;
+
+/** A piece more on one side, or one of them off it again. */
+function Side({ plan, choice, side, label }: SideProps) {
+  const ids = choice[side];
+  const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
+  const set = (next: string[], what: string): void => setRow("held", choice.id, `${choice.name}: ${what}`, { [side]: next });
+  const free = plan.kit.filter(({ id }) => !choice.pieceIds.includes(id) && !choice.otherwiseIds.includes(id));
+  return (
+    <Pick
+      label={label}
+      value=""
+      options={[
+        ["", ids.length === 0 ? "nothing" : ids.map(nameOf).join(", ")],
+        ...(ids.length < MOST_A_SIDE ? free.map(({ id, name }) => [id, `add ${name}`] as const) : []),
+        ...(side === "otherwiseIds" || ids.length > 1 ? ids.map((id) => [id, `without ${nameOf(id)}`] as const) : []),
+      ]}
+      onPick={(id) => {
+        if (id === "") return;
+        if (ids.includes(id)) set(ids.filter((one) => one !== id), `without ${nameOf(id)}`); // prettier-ignore
+        else set([...ids, id], `${nameOf(id)} too`);
+      }}
+    />
+  );
+}
+
+interface SideProps {
+  plan: Plan;
+  choice: HeldChoice;
+  side: "pieceIds" | "otherwiseIds";
+  label: string;
 }
 
 type Of = NonNullable<HeldChoice["condition"]>["of"];
