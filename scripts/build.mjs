@@ -20,6 +20,7 @@ await viteBuild({
   configFile: false,
   logLevel: "warn",
   ssr: { noExternal: true },
+  define: { "process.env.NODE_ENV": JSON.stringify("production") },
   build: {
     ssr: "src/server/plan.worker.ts",
     outDir: "dist/thread",

@@ -157,7 +157,7 @@ export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
 export { legAsks, legConditions, type LegAsks, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
-export { houseOpening, inSeason, openDuring, postOpening, weekdayOf, type Weekday } from "./stops/openings.ts";
+export { hoursOn, houseOpening, inSeason, openDuring, postOpening, weekdayOf, type Weekday } from "./stops/openings.ts";
 export {
   comesByPost,
   foodByOf,
@@ -173,6 +173,7 @@ export { comesWithin, meanTransitDays, sendingDays } from "./stops/post.ts";
 export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";
 export { PLANE_QUANTITIES, type PlaneQuantity } from "./conditions/placeYear.ts";
 export { calendarDays, writeDaysCsv, type CalendarDay } from "./file/days.ts";
+export { placeRows, type PlaceRow } from "./file/places.ts";
 export { legSheet, type LegSheet } from "./file/sheet.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";
 export { arrangeTrack, joinTracks, type Arranged } from "./track/arrange.ts";
@@ -279,4 +280,4 @@ export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";
 export { boxKey, boxesOf, postagePrice, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
 export { luggageOf, travelsOf, type Luggage, type Travels } from "./boxes/travels.ts";
 export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxSchema.ts";
-export { leavingSheet, type LeavingSheet as LeavingSheetFigures, type SheetPiece } from "./boxes/leaving.ts";
+export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";

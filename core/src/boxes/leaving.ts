@@ -92,11 +92,12 @@ export function leavingSheet(
       flatOn: charge.flatDay === undefined ? undefined : isoOfDay(charge.flatDay),
       lowestFraction: charge.lowestFraction,
     },
-    ahead: aheadOn(plan, result, leg),
+    ahead: rulesAhead(plan, result, leg),
   };
 }
 
-function aheadOn({ stretches }: Plan, result: TripFigures, leg: LegResult): SheetRule[] {
+/** Stretches that begin or hold on a leg, in walking order. */
+export function rulesAhead({ stretches }: Plan, result: TripFigures, leg: LegResult): SheetRule[] {
   return stretches
     .filter((stretch) => stretch.kind !== "surface" && touches(stretch, leg, result) && holdsOn(stretch, leg))
     .map((stretch) => {

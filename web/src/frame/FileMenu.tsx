@@ -32,7 +32,7 @@ export function FileMenu() {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.gz,application/json,application/gzip"
         className="sr-only"
         aria-label="Plan file to import"
         data-testid="plan-file"

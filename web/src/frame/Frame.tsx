@@ -5,6 +5,7 @@ import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
 import { begin, useDocument } from "../store/document.ts";
 import { dismissNotice, useNotice } from "../store/notices.ts";
+import { usePapers } from "../store/papers.ts";
 import { Drawn } from "../ui/Drawn.tsx";
 import { Failed } from "./Failed.tsx";
 import { Stations } from "./Stations.tsx";
@@ -15,10 +16,12 @@ import { useTheme } from "./useTheme.ts";
 import { Welcome } from "./Welcome.tsx";
 
 const Toasts = lazy(() => import("./Toasts.tsx"));
+const PaperDialog = lazy(() => import("../paper/PaperDialog.tsx"));
 
 export default function Frame({ station }: { station: string }) {
   const { status, plan, result } = useDocument(useShallow(({ status, plan, result }) => ({ status, plan, result })));
   const notice = useNotice((state) => state.notice);
+  const asksPaper = usePapers((state) => state.asked !== undefined);
   useEffect(begin, []);
   useKeys();
   useTheme();
@@ -50,6 +53,11 @@ export default function Frame({ station }: { station: string }) {
       )}
       <Stations station={station} />
       {plan?.trip.madeUp && <Welcome />}
+      {plan && result && asksPaper && (
+        <Suspense fallback={null}>
+          <PaperDialog plan={plan} result={result} />
+        </Suspense>
+      )}
       <Telling />
     </>
   );

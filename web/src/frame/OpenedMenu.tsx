@@ -3,8 +3,9 @@ import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { openDemo } from "../store/document.ts";
 import { report } from "../store/notices.ts";
+import { showPapers } from "../store/papers.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
-import { openExample, savePlanFile } from "./files.ts";
+import { openExample, savePackedPlan, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
 
@@ -22,6 +23,12 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
           <DropdownMenu.Content align="end" sideOffset={4} className="menu">
             <DropdownMenu.Item className="menu-item" onSelect={() => void savePlanFile()}>
               Export the plan as one file
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => void savePackedPlan().catch(report)}>
+              Export the plan packed (gzip)
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => showPapers(["overview", "leg-cards"])}>
+              Print, or a page for home…
             </DropdownMenu.Item>
             {OPEN_FORMATS.map((format) => (
               <DropdownMenu.Item key={format.ending} className="menu-item" onSelect={() => void saveOpenFile(format)}>

@@ -9,6 +9,14 @@ export async function savePlanFile(): Promise<void> {
   if (text !== undefined) save(text, useDocument.getState().plan?.trip.name ?? "plan");
 }
 
+/** The same in a tenth of the bytes, for mail; it is imported as it is. */
+export async function savePackedPlan(): Promise<void> {
+  const text = await exportText();
+  if (text === undefined) return;
+  const packed = new Blob([text]).stream().pipeThrough(new CompressionStream("gzip"));
+  saveBlob(await new Response(packed).blob(), useDocument.getState().plan?.trip.name ?? "plan", "gepack.json.gz");
+}
+
 /** A plan that cannot be opened, as storage has it. */
 export async function saveRawPlan({ id, name }: { id: string; name: string }): Promise<void> {
   save(await rawPlan(id), name);
@@ -18,16 +26,31 @@ export function save(text: string, name: string, ending = "gepack.json", type = 
   saveBlob(new Blob([text], { type }), name, ending);
 }
 
+/** As every system takes it: letters, figures and hyphens, not too long. */
+export function fileName(name: string, ending: string): string {
+  const plain = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .slice(0, MOST_NAME)
+    .replace(/^-|-$/g, "");
+  return `${plain || "plan"}.${ending}`;
+}
+const MOST_NAME = 80;
+
+/** The browser’s share sheet; who closes it has changed their mind. */
+export async function shareFile(blob: Blob, name: string, ending: string): Promise<void> {
+  try {
+    await navigator.share({ files: [new File([blob], fileName(name, ending), { type: blob.type })] });
+  } catch (error) {
+    if (!(error instanceof DOMException && error.name === "AbortError")) report(error);
+  }
+}
+
 export function saveBlob(blob: Blob, name: string, ending: string): void {
   const url = URL.createObjectURL(blob);
   const link = document.createElement("a");
   link.href = url;
-  link.download = `${
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-|-$/g, "") || "plan"
-  }.${ending}`;
+  link.download = fileName(name, ending);
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }

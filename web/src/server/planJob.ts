@@ -1,11 +1,37 @@
-/** A posted text made into an answer or a problem: what the plan endpoint does with a body it has read. */
-import { computePlan, readPlanFile, type Problem } from "@gepack/core";
+/** A posted text made into an answer or a problem: what the endpoints do with a body that they have read. */
+import { computePlan, readPlanFile, type PlanFile, type Problem } from "@gepack/core";
+import { paperHtml } from "../paper/document.ts";
+import type { AskedPapers } from "./askedPapers.ts";
 import { planAnswer } from "./planAnswer.ts";
 
-export type PlanJobAnswer =
-  { status: 200; json: string } | { status: 400 | 422; title: string; detail: string; problems?: readonly Problem[] };
+export interface PlanTask {
+  what: { is: "plan" } | ({ is: "cards" } & AskedPapers);
+  text: string;
+}
 
-export function planJob(text: string): PlanJobAnswer {
+interface Refusal {
+  status: 400 | 422;
+  title: string;
+  detail: string;
+  problems?: readonly Problem[];
+}
+
+export type PlanJobAnswer = { status: 200; body: string } | Refusal;
+
+export function planJob({ what, text }: PlanTask): PlanJobAnswer {
+  const read = readPosted(text);
+  if ("status" in read) return read;
+  const { plan, tracks } = read;
+  if (what.is === "plan") return { status: 200, body: JSON.stringify(planAnswer(plan, computePlan(plan, tracks))) };
+  const { papers, size, hiker, leg } = what;
+  if (hiker > plan.hikers.length) return missing("hiker", `The plan has ${plan.hikers.length}.`);
+  const result = computePlan(plan, tracks);
+  if (leg !== undefined && leg > result.legs.length) return missing("leg", `The plan has ${result.legs.length}.`);
+  const legs = leg === undefined ? undefined : [leg - 1];
+  return { status: 200, body: paperHtml(plan, result, { papers, size, who: hiker - 1, legs }) };
+}
+
+function readPosted(text: string): PlanFile | Refusal {
   let data: unknown;
   try {
     data = JSON.parse(text);
@@ -34,5 +60,14 @@ export function planJob(text: string): PlanJobAnswer {
         },
       ],
     };
-  return { status: 200, json: JSON.stringify(planAnswer(value.plan, computePlan(value.plan, value.tracks))) };
+  return value;
+}
+
+function missing(place: string, sentence: string): Refusal {
+  return {
+    status: 422,
+    title: `No such ${place}`,
+    detail: sentence,
+    problems: [{ severity: "error", place, sentence }],
+  };
 }

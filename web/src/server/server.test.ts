@@ -1,7 +1,9 @@
 import { gunzipSync } from "node:zlib";
-import { computePlan, PLAN_VERSION, planSchema, type TrackPoints } from "@gepack/core";
+import { computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
 import { describe, expect, test } from "vitest";
+import { askedPapers } from "./askedPapers.ts";
 import { planAnswer } from "./planAnswer.ts";
+import { planJob } from "./planJob.ts";
 import { answer, foreignOrigin, limitedText, methodRefused, problem } from "./respond.ts";
 
 const post = (body: BodyInit | null, headers: Record<string, string> = {}): Request =>
@@ -201,5 +203,57 @@ describe("a plan in the words of the endpoint", () => {
 
   test("it survives the way through JSON unchanged: no NaN, no undefined", () => {
     expect(JSON.parse(JSON.stringify(body))).toEqual(body);
+  });
+});
+
+describe("paper that is asked for", () => {
+  const asked = (query: string) => askedPapers(new URL(`http://127.0.0.1/api/cards?${query}`));
+
+  test("in the order of the booklet, on the paper, for the hiker and the leg", () => {
+    expect(asked("papers=day-cards,leg-cards&size=letter&hiker=2&leg=3").asked).toEqual({
+      papers: ["leg-cards", "day-cards"],
+      size: "letter",
+      hiker: 2,
+      leg: 3,
+    });
+    expect(asked("papers=booklet").asked?.papers).toContain("flight");
+  });
+
+  test("what is not there is said: the paper, its size, a number that is none", () => {
+    expect(asked("").bad).toEqual([expect.stringContaining("papers is missing")]);
+    expect(asked("papers=leg-cards,poster&size=a9&leg=x").bad).toEqual([
+      expect.stringContaining("leg is “x”"),
+      expect.stringContaining("size is “a9”"),
+      expect.stringContaining("papers holds “poster”"),
+    ]);
+  });
+
+  test("a posted plan comes back as a page of its cards; a leg or hiker that it has not is refused", () => {
+    const plan = planSchema.parse({
+      format: "gepack-plan",
+      version: PLAN_VERSION,
+      id: "p",
+      trip: { name: "North & back", startDate: "2027-05-01" },
+      trackIds: ["t"],
+      hikers: [{ id: "a", name: "A", ageY: 30, sex: "male", heightCm: 175, bodyKg: 70 }],
+    });
+    const track: TrackPoints = {
+      id: "t",
+      name: "t",
+      lonDeg: new Float64Array(500).fill(-150),
+      latDeg: Float64Array.from({ length: 500 }, (_, i) => 40 + i * 0.0009),
+      heightM: new Float32Array(500).fill(100),
+      segmentStarts: new Uint32Array([0]),
+    };
+    const text = JSON.stringify(writePlanFile(plan, [track]));
+    const cards = (query: string) => planJob({ what: { is: "cards", ...asked(query).asked! }, text });
+    const page = cards("papers=leg-cards,overview");
+    expect(page).toMatchObject({
+      status: 200,
+      body: expect.stringContaining("<title>North &#38; back</title>") as string,
+    });
+    expect(page).toMatchObject({ body: expect.stringContaining("Leg 1") as string });
+    expect(cards("papers=water&leg=2")).toMatchObject({ status: 422, detail: "The plan has 1." });
+    expect(cards("papers=water&hiker=2")).toMatchObject({ status: 422, detail: "The plan has 1." });
   });
 });

@@ -458,7 +458,7 @@ export async function allTracks(): Promise<readonly TrackPoints[]> {
 }
 
 /** What files for other programs are made of: the plan as it is computed, and its tracks. */
-export async function forOthers(): Promise<OpenInput | undefined> {
+export async function forOthers(): Promise<(OpenInput & { result: PlanResult }) | undefined> {
   const { plan, result } = get();
   if (!plan || !result) return undefined;
   return { plan, result, tracks: inMemory ?? (await tracksOf(plan)) };

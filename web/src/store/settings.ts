@@ -16,6 +16,8 @@ export interface Settings {
   mapShade: MapShade;
   /** The quantity that the plane of the season shows. */
   planeShows: string;
+  /** What papers are printed on. */
+  paperSize: string;
 }
 
 export type MapShade = "height" | "leg";
@@ -27,11 +29,14 @@ export const useSettings = create<Settings>(() => ({
   mapOpen: false,
   mapShade: "height",
   planeShows: "",
+  paperSize: "",
 }));
 
 export async function readSettings(): Promise<void> {
-  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows"];
-  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows] = await Promise.all(names.map(readSetting));
+  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows", "paperSize"];
+  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize] = await Promise.all(
+    names.map(readSetting),
+  );
   useSettings.setState({
     theme: (theme as Theme | undefined) ?? "system",
     welcomed: welcomed === "yes",
@@ -39,6 +44,7 @@ export async function readSettings(): Promise<void> {
     mapOpen: mapOpen === "yes",
     mapShade: mapShade === "leg" ? "leg" : "height",
     planeShows: planeShows ?? "",
+    paperSize: paperSize ?? "",
   });
 }
 
@@ -73,6 +79,11 @@ export function shadeMap(mapShade: MapShade): void {
 export function showOnPlane(planeShows: string): void {
   useSettings.setState({ planeShows });
   void writeSetting("planeShows", planeShows).catch(() => {});
+}
+
+export function choosePaperSize(paperSize: string): void {
+  useSettings.setState({ paperSize });
+  void writeSetting("paperSize", paperSize).catch(() => {});
 }
 
 export function welcome(): void {

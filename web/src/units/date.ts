@@ -34,6 +34,11 @@ export function longDate(iso: string): string {
   return format(parseISO(iso), "d MMMM yyyy");
 }
 
+/** `Sat 3 May` of an ISO date. */
+export function weekdayDate(iso: string): string {
+  return format(parseISO(iso), "EEE d MMM");
+}
+
 /** From one day of the year to another, inclusive, as MM-DD; neither for all year. */
 export type Season = readonly [from: string | undefined, to: string | undefined];
 

@@ -57,6 +57,7 @@ import {
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
+import { textOf } from "./unpack.ts";
 import type { JobControl } from "./control.ts";
 import {
   arrange,
@@ -336,7 +337,12 @@ export function createJobs(beat?: () => void) {
           "file",
           `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`,
         );
-      const text = await file.text();
+      const text = await textOf(file, MAX_FILE_BYTES);
+      if (text === undefined)
+        return refused(
+          "file",
+          `Unpacked, the file is larger than ${MAX_FILE_BYTES / 1e6} MB, or it is packed in a way that is not gzip.`,
+        );
       let data: unknown;
       try {
         data = JSON.parse(text);

@@ -3,14 +3,14 @@ import { useState } from "react";
 import { boxLineSchema, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
 import { changeBox, markBox } from "../../edit/boxes.ts";
 import { setFields } from "../../edit/rows.ts";
+import { showPapers } from "../../store/papers.ts";
 import { useTicks } from "../../store/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
 import { arrivalWords, boxName, faultWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
 import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
-import { BoxPaper } from "./BoxPaper.tsx";
-import { itemsOf } from "./items.ts";
+import { itemsOf } from "../../paper/boxItems.ts";
 
 interface Props {
   plan: Plan;
@@ -25,7 +25,6 @@ export function BoxPanel({ plan, result, box, say }: Props) {
   const ticks = useTicks(plan.id);
   const [line, setLine] = useState("");
   const [fault, setFault] = useState<string>();
-  const [paper, setPaper] = useState(false);
   const name = boxName(box, plan);
   const items = itemsOf({ plan, result, box });
   const keyOf = (id: string): string => `box ${box.key} ${id}`;
@@ -182,11 +181,10 @@ export function BoxPanel({ plan, result, box, say }: Props) {
             </button>
           );
         })}
-        <button className="btn" onClick={() => setPaper(true)}>
+        <button className="btn" onClick={() => showPapers(["boxes"], box.key)}>
           List and label
         </button>
       </div>
-      {paper && <BoxPaper plan={plan} box={box} items={items} say={say} onClose={() => setPaper(false)} />}
     </section>
   );
 }

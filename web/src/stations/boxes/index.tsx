@@ -1,9 +1,11 @@
 /** Boxes: what is posted, where and when; what flies; each box packed, sent, arrived, fetched. */
 import { useDeferredValue, useMemo, useState } from "react";
-import { boxesOf, sendingDates, type PlannedBox, type Plan } from "@gepack/core";
+import { boxesOf, type PlannedBox } from "@gepack/core";
 import { editPart } from "../../edit/rows.ts";
 import { save } from "../../frame/files.ts";
-import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
+import { saveCsv, saveXlsx } from "../../exports/sheets.ts";
+import { boxSheet } from "../../exports/workbook.ts";
+import { report } from "../../store/notices.ts";
 import { useLine } from "../../line/scale.ts";
 import { select, useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
@@ -13,7 +15,7 @@ import { Empty } from "../../ui/Panel.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { checkStation } from "../../words/checks/index.ts";
 import { arrivalWords, boxName, sendWords, stateWords } from "../../words/boxes.ts";
-import { sayIn, type Say } from "../../words/say.ts";
+import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { BoxLane } from "./BoxLane.tsx";
 import { BoxPanel } from "./BoxPanel.tsx";
@@ -39,16 +41,16 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
   return (
     <div className="reads-as-text bg-sheet pb-6">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
-        <button className="btn" disabled={boxes.length === 0} onClick={() => void calendar(plan, boxes, say)}>
+        <button className="btn" disabled={boxes.length === 0} onClick={() => void calendar().catch(report)}>
           Calendar of sending
         </button>
-        <button className="btn" disabled={boxes.length === 0} onClick={() => saveCsv(fileName, sheetOf(plan, boxes))}>
+        <button className="btn" disabled={boxes.length === 0} onClick={() => saveCsv(fileName, boxSheet(plan, result))}>
           CSV
         </button>
         <button
           className="btn"
           disabled={boxes.length === 0}
-          onClick={() => void saveXlsx(fileName, [sheetOf(plan, boxes)])}
+          onClick={() => void saveXlsx(fileName, [boxSheet(plan, result)])}
         >
           XLSX
         </button>
@@ -146,9 +148,9 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
     </div>
   );
 
-  async function calendar(of: Plan, all: readonly PlannedBox[], words: Say): Promise<void> {
-    const { boxesAsCalendar } = await import("./calendarFile.ts");
-    save(boxesAsCalendar(of, all, words), fileName, "ics", "text/calendar");
+  async function calendar(): Promise<void> {
+    const { calendarOf } = await import("../../exports/calendar.ts");
+    save(calendarOf(plan, result, ["boxes", "counters"]), fileName, "ics", "text/calendar");
   }
 }
 
@@ -158,25 +160,5 @@ function sumsOf(boxes: readonly PlannedBox[]) {
     totalG: sum(({ totalG }) => totalG),
     price: sum(({ price }) => price),
     sent: sum(({ row }) => Number(row?.sentOn !== undefined)),
-  };
-}
-
-function sheetOf(plan: Plan, boxes: readonly PlannedBox[]): Sheet {
-  return {
-    name: "Boxes",
-    heads: ["to", "what", "g", "send from", "send by", "address", "packed", "sent", "arrived", "fetched"],
-    rows: boxes.flatMap((box) => {
-      const { from, by } = sendingDates(box);
-      const { address = "", packedOn, sentOn, arrivedOn, fetchedOn, cartonG } = box.row ?? {};
-      const contents: [string, number][] = [
-        ...box.pieces.map(({ name, massG, quantity }): [string, number] => [name, massG * quantity]),
-        ...(box.foodG > 0 ? [["food for the way on", Math.round(box.foodG)] as [string, number]] : []),
-        ...box.lines.map(({ name, massG }): [string, number] => [name, massG]),
-        ["carton", cartonG ?? 250],
-      ];
-      return contents.map(([what, grams]) => [
-        boxName(box, plan), what, grams, from, by, address, packedOn, sentOn, arrivedOn, fetchedOn,
-      ]); // prettier-ignore
-    }),
   };
 }

@@ -8,7 +8,7 @@ import { NameField } from "../../ui/NameField.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
 import { sayIn } from "../../words/say.ts";
 import { elsewhere } from "./elsewhere.ts";
-import { NIGHT_WORDS, nightKind } from "./nights.ts";
+import { NIGHT_WORDS, nightKind } from "../../words/nights.ts";
 
 interface Props {
   plan: Plan;

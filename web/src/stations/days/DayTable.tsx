@@ -4,7 +4,7 @@ import type { CalendarDay, Plan } from "@gepack/core";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { quantity, unitSymbol } from "../../units/quantity.ts";
 import { sayIn } from "../../words/say.ts";
-import { NIGHT_WORDS, nightKind } from "./nights.ts";
+import { NIGHT_WORDS, nightKind } from "../../words/nights.ts";
 
 interface Props {
   plan: Plan;

@@ -7,7 +7,7 @@ import { useSelection } from "../../store/selection.ts";
 import { Lane, LaneBoard, LaneField, Mark, type MarkData } from "../../ui/Lanes.tsx";
 import { dayMonth } from "../../units/quantity.ts";
 import { sayIn } from "../../words/say.ts";
-import { NIGHT_WORDS, nightKind, type NightKind } from "./nights.ts";
+import { NIGHT_WORDS, nightKind, type NightKind } from "../../words/nights.ts";
 
 interface Props {
   plan: Plan;

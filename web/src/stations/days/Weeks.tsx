@@ -1,7 +1,7 @@
 /** The hike as a calendar: a row a week, from Monday. */
 import { dayNumber, isoOfDay, type CalendarDay, type Plan } from "@gepack/core";
 import { sayIn } from "../../words/say.ts";
-import { NIGHT_WORDS, nightKind } from "./nights.ts";
+import { NIGHT_WORDS, nightKind } from "../../words/nights.ts";
 
 interface Props {
   plan: Plan;

@@ -1,10 +1,11 @@
 /** Days: where one sleeps, when, and what is held on to. */
-import { CalendarDays, FileDown } from "lucide-react";
+import { CalendarDays, FileDown, Printer } from "lucide-react";
 import { useDeferredValue, useMemo, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { calendarDays, decisionsOf, writeDaysCsv } from "@gepack/core";
+import { calendarDays, writeDaysCsv } from "@gepack/core";
 import { save } from "../../frame/files.ts";
 import { report } from "../../store/notices.ts";
+import { showPapers } from "../../store/papers.ts";
 import { select, useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { Fold } from "../../ui/Fold.tsx";
@@ -36,8 +37,8 @@ export default function Days({ plan, result: newest }: ScreenProps) {
     if (day) select({ day: date, legIndex: day.legIndex });
   };
   const calendar = async (): Promise<void> => {
-    const { daysAsCalendar } = await import("./calendarFile.ts");
-    save(daysAsCalendar(plan, days, decisionsOf(plan, result)), `${plan.trip.name} days`, "ics", "text/calendar");
+    const { calendarOf } = await import("../../exports/calendar.ts");
+    save(calendarOf(plan, result, ["days", "decisions", "nights"]), `${plan.trip.name} days`, "ics", "text/calendar");
   };
   const walked = days.filter(({ rests }) => !rests);
   const longest = walked.reduce((a, b) => (b.walkH > a.walkH ? b : a));
@@ -68,6 +69,9 @@ export default function Days({ plan, result: newest }: ScreenProps) {
           {say.hours(longest.walkH)} on {say.date(longest.date)}; finish {say.date(days.at(-1)!.date)}.
         </span>
         <span className="flex-1" />
+        <button className="btn" onClick={() => showPapers(["day-cards"])}>
+          <Printer size={15} aria-hidden="true" /> Day cards
+        </button>
         <button className="btn" onClick={() => void calendar().catch(report)}>
           <CalendarDays size={15} aria-hidden="true" /> Calendar file
         </button>

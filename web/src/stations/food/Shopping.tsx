@@ -2,7 +2,7 @@
 import { useState } from "react";
 import type { LegBag, Plan, ShoppingItem, ShoppingList } from "@gepack/core";
 import { shoppingLists } from "@gepack/core";
-import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
+import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { useTicks, type TickList } from "../../store/ticks.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";

@@ -136,7 +136,8 @@ const MOST_A_SIDE = 40;
 function Side({ plan, choice, side, label }: SideProps) {
   const ids = choice[side];
   const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
-  const set = (next: string[], what: string): void => setRow("held", choice.id, `${choice.name}: ${what}`, { [side]: next });
+  const set = (next: string[], what: string): void =>
+    setRow("held", choice.id, `${choice.name}: ${what}`, { [side]: next });
   const free = plan.kit.filter(({ id }) => !choice.pieceIds.includes(id) && !choice.otherwiseIds.includes(id));
   return (
     <Pick
@@ -149,7 +150,8 @@ function Side({ plan, choice, side, label }: SideProps) {
       ]}
       onPick={(id) => {
         if (id === "") return;
-        if (ids.includes(id)) set(ids.filter((one) => one !== id), `without ${nameOf(id)}`); // prettier-ignore
+        if (ids.includes(id))
+          set(ids.filter((one) => one !== id), `without ${nameOf(id)}`); // prettier-ignore
         else set([...ids, id], `${nameOf(id)} too`);
       }}
     />

@@ -11,7 +11,7 @@ import {
   type Plan,
 } from "@gepack/core";
 import { addRows } from "../../edit/rows.ts";
-import { saveCsv, saveXlsx, type Sheet } from "../../frame/sheets.ts";
+import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { calculator } from "../../store/document.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";

@@ -1,5 +1,6 @@
 /** Home: the whole plan as one table, a row a leg, and the Why panel beside it. */
 import { lazy, Suspense, useMemo, useState } from "react";
+import { showPapers } from "../../store/papers.ts";
 import { select, useSelection } from "../../store/selection.ts";
 import { useDocument } from "../../store/document.ts";
 import { Table } from "../../ui/Table.tsx";
@@ -62,6 +63,9 @@ function Key({ onSheet }: { onSheet: () => void }) {
       <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
       <button className="btn ml-auto min-h-[24px]! px-2! py-0!" onClick={onSheet}>
         Leaving sheet
+      </button>
+      <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => showPapers(["leg-cards"])}>
+        Cards and paper
       </button>
     </div>
   );

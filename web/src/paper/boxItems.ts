@@ -1,6 +1,6 @@
 /** What is in a box, line by line. */
 import { buildPantry, legBags, shoppingLists, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
-import { firstName } from "../../words/names.ts";
+import { firstName } from "../words/names.ts";
 
 interface On {
   plan: Plan;
@@ -41,5 +41,7 @@ function foodItems(plan: Plan, result: PlanResult, box: PlannedBox): BoxItem[] {
     id: `food ${food.id}`, name: food.name, grams: massG, own: false, waits: false,
   })); // prettier-ignore
   const rest = box.foodG - foods.reduce((sum, { grams }) => sum + grams, 0);
-  return rest > 1 ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false, waits: false }] : foods;
+  return rest > 1
+    ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false, waits: false }]
+    : foods;
 }

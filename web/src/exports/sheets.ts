@@ -1,16 +1,29 @@
 /** Tables as files that a spreadsheet opens: one as CSV, one or several as XLSX. A name is text there, never a formula. */
 import Papa from "papaparse";
-import { save, saveBlob } from "./files.ts";
+import { save, saveBlob } from "../frame/files.ts";
 
 export interface Sheet {
   name: string;
   heads: readonly string[];
   rows: readonly (readonly Cell[])[];
 }
-export type Cell = string | number | undefined;
+/** A formula with what it comes to, for who cannot work it out; it is never made of a name. */
+export interface Sum {
+  formula: string;
+  value: number;
+}
+export type Cell = string | number | Sum | undefined;
+
+const plain = (cell: Cell): string | number => (typeof cell === "object" ? cell.value : (cell ?? ""));
+
+/** The letter of a spreadsheet's column, from 0. */
+export function columnLetter(index: number): string {
+  const rest = Math.floor(index / 26);
+  return (rest > 0 ? columnLetter(rest - 1) : "") + String.fromCharCode(65 + (index % 26));
+}
 
 export function csvOf({ heads, rows }: Pick<Sheet, "heads" | "rows">): string {
-  return Papa.unparse([[...heads], ...rows.map((row) => row.map((cell) => cell ?? ""))], { escapeFormulae: true });
+  return Papa.unparse([[...heads], ...rows.map((row) => row.map(plain))], { escapeFormulae: true });
 }
 
 export function saveCsv(name: string, sheet: Pick<Sheet, "heads" | "rows">): void {
@@ -44,20 +57,26 @@ export async function xlsxOf(sheets: readonly Sheet[]): Promise<Blob> {
       sheet: names[i]!,
       stickyRowsCount: 1,
       columns: heads.map((head, c) => ({ width: widthOf([head, ...rows.map((row) => row[c])]) })),
-      data: [
-        heads.map((value) => ({ value, fontWeight: "bold" as const })),
-        ...rows.map((row) => row.map((cell) => (cell === undefined || cell === "" ? null : { value: cell }))),
-      ],
+      data: [heads.map((value) => ({ value, fontWeight: "bold" as const })), ...rows.map((row) => row.map(asXlsx))],
     })),
   ).toBlob();
 }
+
+function asXlsx(cell: Cell) {
+  if (cell === undefined || cell === "") return null;
+  if (typeof cell === "object") return { type: "Formula" as const, value: cell.formula };
+  // A cell holds no more, and one letter more would spoil the book.
+  return { value: typeof cell === "string" ? cell.slice(0, MOST_LETTERS) : cell };
+}
+
+const MOST_LETTERS = 32_767;
 
 export async function saveXlsx(name: string, sheets: readonly Sheet[]): Promise<void> {
   saveBlob(await xlsxOf(sheets), name, "xlsx");
 }
 
 function widthOf(cells: readonly Cell[]): number {
-  return Math.min(60, Math.max(8, ...cells.map((cell) => String(cell ?? "").length + 2)));
+  return Math.min(60, Math.max(8, ...cells.map((cell) => String(plain(cell)).length + 2)));
 }
 
 /** A figure as a spreadsheet counts with it; text stays text. */

@@ -1,0 +1,163 @@
+/** The leaving sheet of a stop in words, part by part and line by line: what screen and paper draw. */
+import {
+  leavingSheet,
+  type LegResult,
+  type Plan,
+  type PlanResult,
+  type SheetPiece,
+  type ShoppingList,
+} from "@gepack/core";
+import { boxName, stateWords } from "../words/boxes.ts";
+import { checkSentence } from "../words/checks/index.ts";
+import { firstName, stopName, waterName } from "../words/names.ts";
+import type { Say } from "../words/say.ts";
+import { SPAN_WORDS } from "../words/spans.ts";
+
+export interface LeavingLine {
+  key: string;
+  text: string;
+  /** How, said after it. */
+  small?: string;
+  figure?: string;
+  /** What is done there can be ticked off. */
+  ticked?: boolean;
+  of?: "food" | "water" | "fuel";
+  tone?: "danger" | "caution";
+}
+
+export interface LeavingPart {
+  name: string;
+  figure?: string;
+  lines: LeavingLine[];
+}
+
+export interface LeavingWords {
+  leg: LegResult;
+  /** “Leaving Mill Town, Ada”. */
+  head: string;
+  title: string;
+  summary: string;
+  parts: LeavingPart[];
+}
+
+interface On {
+  plan: Plan;
+  result: PlanResult;
+  legIndex: number;
+  who: number;
+  /** Of the stop, where menus say what is bought. */
+  shopping: ShoppingList | undefined;
+  say: Say;
+}
+
+const MOST_CAUTIONS = 6;
+/** Less snow than this is not worth a word. */
+const SNOW_M = 500;
+
+export const LEAVING_CAUTION =
+  "A plan, not a forecast. Ask there about weather, water and closures; local rules and land managers go first.";
+
+export function leavingWords({ plan, result, legIndex, who, shopping, say }: On): LeavingWords {
+  const hiker = plan.hikers[who]!;
+  const sheet = leavingSheet(plan, result, legIndex, who);
+  const { leg, fuel, charge } = sheet;
+  const pieces = (items: readonly SheetPiece[], sign: string): LeavingPart["lines"] =>
+    items.map(({ pieceId, name, grams, how }) => ({
+      key: `${leg.fromStopId} ${hiker.id} ${sign}${pieceId}`,
+      text: name,
+      small: SPAN_WORDS[how as keyof typeof SPAN_WORDS],
+      figure: `${sign}${say.g(grams)}`,
+      ticked: true,
+    }));
+  const sum = (items: readonly SheetPiece[]): number => items.reduce((grams, item) => grams + item.grams, 0);
+  const food: LeavingLine[] = (shopping?.bought ?? []).map(({ food: { id, name }, massG, packs }) => ({
+    key: `buy ${shopping!.stopId} ${id}`,
+    text: name,
+    ...(packs === undefined ? {} : { small: `${packs} packs` }),
+    figure: say.g(massG),
+    ticked: true,
+    of: "food",
+  }));
+  const fills = sheet.carries.map((carry): LeavingLine => ({
+    key: `fill ${carry.fromNode}`,
+    text: `${carry.fromNode === leg.fromNode ? "Fill here" : waterName(carry.fromSourceId, plan)}, ${say.way(carry.fromNode * result.profile.cellM)}${carry.campL > 0 ? ", for a dry camp" : ""}`,
+    figure: say.L(carry.litres),
+    of: "water",
+  }));
+  const burnt: LeavingLine[] =
+    fuel.startG > 0 ? [{ key: "fuel", text: fuelWords(fuel, say), figure: say.g(fuel.startG), of: "fuel" }] : [];
+  const parts: LeavingPart[] = [
+    { name: "Comes in", figure: `+${say.g(sum(sheet.comes))}`, lines: pieces(sheet.comes, "+") },
+    { name: "Goes", figure: `−${say.g(sum(sheet.goes))}`, lines: pieces(sheet.goes, "−") },
+    {
+      name: sheet.boxes.length === 1 ? "Box to fetch" : "Boxes to fetch",
+      lines: sheet.boxes.map((box) => ({
+        key: `${leg.fromStopId} box ${box.key}`,
+        text: boxName(box, plan),
+        small: stateWords(box.row, say),
+        figure: say.kg(box.totalG / 1000),
+        ticked: true,
+      })),
+    },
+    {
+      name: "Food",
+      figure: `${say.kg(sheet.food.kg)}, ${say.kcal(sheet.food.kcal)}`,
+      lines: sheet.food.byPost ? [{ key: "box", text: "Out of the box." }, ...food] : food,
+    },
+    { name: "Water and fuel", lines: [...fills, ...burnt] },
+    {
+      name: "Charge",
+      lines: charge
+        ? [
+            {
+              key: "charge",
+              text:
+                charge.flatOn === undefined
+                  ? `Lasts; at the least ${say.percent(100 * charge.lowestFraction)} are left.`
+                  : `Runs flat on ${say.date(charge.flatOn)}: charge all there is, switch off what can be.`,
+            },
+          ]
+        : [],
+    },
+    {
+      name: "Ahead",
+      lines: sheet.ahead.map(({ name, rule, kind, fromM }) => ({
+        key: `${name} ${fromM}`,
+        text: name,
+        small: (rule ?? kind).replace("-", " "),
+        figure: say.way(fromM),
+      })),
+    },
+    { name: "Cautions", lines: cautionLines(plan, result, legIndex, hiker.id) },
+  ];
+  return {
+    leg,
+    head: `Leaving ${stopName(plan, leg.fromStopId)}, ${firstName(hiker)}`,
+    title: `${say.kg(sheet.startKg)} to ${stopName(plan, leg.toStopId)}`,
+    summary: `${say.way(leg.distanceM)}, ${say.height(leg.climbM)} up, ${say.days(leg.dayCount)}. Nights to ${say.C(leg.coldNightC)}, days to ${say.C(leg.hotDayC)}${leg.snowM >= SNOW_M ? `, ${say.way(leg.snowM)} on snow` : ""}.`,
+    parts: parts.filter(({ name, lines }) => lines.length > 0 || name === "Food"),
+  };
+}
+
+function cautionLines(plan: Plan, { checks }: PlanResult, legIndex: number, hikerId: string): LeavingLine[] {
+  const found = checks.filter(
+    (check) =>
+      check.legIndex === legIndex &&
+      check.severity !== "note" &&
+      (check.hikerId === undefined || check.hikerId === hikerId),
+  );
+  const shown = found.slice(0, MOST_CAUTIONS).map((check, i): LeavingLine => ({
+    key: `caution ${i}`,
+    text: checkSentence(check, plan),
+    tone: check.severity === "blocker" ? "danger" : "caution",
+  }));
+  const left = found.length - shown.length;
+  return left > 0 ? [...shown, { key: "more", text: `${left} more in Legs.` }] : shown;
+}
+
+function fuelWords({ openG, bought, needG }: { openG: number; bought: number; needG: number }, say: Say): string {
+  const left = openG > 0 ? `${say.g(openG)} left` : "none left";
+  return bought > 0
+    ? `Fuel: ${left}, the leg burns ${say.g(needG)}: ${bought} more`
+    : `Fuel: ${left}, the leg burns ${say.g(needG)}: it lasts`;
+}

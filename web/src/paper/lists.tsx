@@ -1,0 +1,221 @@
+/** Lists to tick off: boxes with their labels, shopping, packing, what flies, what is done at home on which day. */
+import {
+  decisionsOf,
+  isoOfDay,
+  luggageOf,
+  sendingDates,
+  type Hiker,
+  type Luggage,
+  type PlannedBox,
+  type ShoppingList,
+} from "@gepack/core";
+import { weekdayDate } from "../units/date.ts";
+import { arrivalWords, boxName, sendWords, TRAVEL_WORDS } from "../words/boxes.ts";
+import { firstName, stopName } from "../words/names.ts";
+import { itemsOf } from "./boxItems.ts";
+import type { PaperFacts } from "./facts.ts";
+
+export function BoxSheet({ facts, box }: { facts: PaperFacts; box: PlannedBox }) {
+  const { plan, result, say } = facts;
+  const name = boxName(box, plan);
+  return (
+    <>
+      <div className="label">
+        <p className="address" dir="auto">
+          {box.row?.address.trim() || `${name}\n(address to be written here)`}
+        </p>
+        <p>
+          Please hold for a hiker who comes between {arrivalWords(box, say)}. {say.kg(box.totalG / 1000)}.
+        </p>
+      </div>
+      <div className="cut">✂</div>
+      <h2 dir="auto">Box to {name}</h2>
+      <p className="small">
+        {plan.trip.name}, leg {box.legIndex + 1}. Send {sendWords(box, say)}.
+      </p>
+      <ul aria-label="In the box">
+        {itemsOf({ plan, result, box }).map(({ id, name: what, grams, waits }) => (
+          <li key={id}>
+            <span>□</span>
+            <span className="text" dir="auto">
+              {what} {waits && <span className="small">only if so; stays out for now</span>}
+            </span>
+            <span>{say.g(grams)}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="small" style={{ marginTop: "2mm" }}>
+        Fuel, lighters, sprays and loose batteries are refused by most carriers; their rules go first.
+      </p>
+    </>
+  );
+}
+
+const BUYING = [
+  ["bought", "Buy"],
+  ["box", "Out of the box"],
+  ["nowhere", "Not sold there"],
+] as const;
+
+export function ShoppingSheet({ facts, list }: { facts: PaperFacts; list: ShoppingList }) {
+  const { plan, say } = facts;
+  return (
+    <>
+      <h2 dir="auto">Shopping: {stopName(plan, list.stopId)}</h2>
+      <p className="small">For leg {list.legIndex + 1}, the whole party, in whole packs.</p>
+      <div className="two">
+        {BUYING.filter(([part]) => list[part].length > 0).map(([part, word]) => (
+          <section key={part} className="part">
+            <h3>{word}</h3>
+            <ul>
+              {list[part].map(({ food, massG, packs }) => (
+                <li key={food.id}>
+                  <span>□</span>
+                  <span className="text" dir="auto">
+                    {food.name} {packs !== undefined && <span className="small">{packs} packs</span>}
+                  </span>
+                  <span>{say.g(massG)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** What one hiker packs for the first of the wanted legs. */
+export function CheckListSheet({ facts, hiker, who }: { facts: PaperFacts; hiker: Hiker; who: number }) {
+  const { plan, result, say, legs } = facts;
+  const leg = legs[0];
+  if (!leg) return null;
+  const pieces = plan.kit.filter((_, p) => result.carrier[p * result.legs.length + leg.index] === who);
+  const groups = [...new Set(pieces.map(({ group }) => group))];
+  return (
+    <>
+      <h2>To pack: {hiker.name}</h2>
+      <p className="small" dir="auto">
+        For leg {leg.index + 1}, out of {stopName(plan, leg.fromStopId)}.
+      </p>
+      <div className="two">
+        {groups.map((group) => (
+          <section key={group} className="part">
+            <h3>{group}</h3>
+            <ul>
+              {pieces
+                .filter((piece) => piece.group === group)
+                .map(({ id, name, quantity, massG, wear }) => (
+                  <li key={id}>
+                    <span>□</span>
+                    <span className="text" dir="auto">
+                      {name}
+                      {quantity > 1 && ` ×${quantity}`} {wear === "worn" && <span className="small">worn</span>}
+                    </span>
+                    <span>{say.g(massG * quantity)}</span>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </>
+  );
+}
+
+const LUGGAGE = ["cabin", "hold", "neither"] as const satisfies readonly (keyof Luggage)[];
+
+export function FlightSheet({ facts }: { facts: PaperFacts }) {
+  const { plan, result, say } = facts;
+  return (
+    <>
+      <h2>The day of departure</h2>
+      {plan.hikers.map((hiker, who) => {
+        const carried = plan.kit.filter((_, p) => result.carrier[p * result.legs.length] === who);
+        const luggage = luggageOf(carried);
+        return (
+          <div key={hiker.id}>
+            {LUGGAGE.map((part) => (
+              <section key={part} className="part">
+                <h3>
+                  {firstName(hiker)}: {TRAVEL_WORDS[part]}
+                </h3>
+                <ul>
+                  {luggage[part].length === 0 && <li>nothing</li>}
+                  {luggage[part].map(({ id, name, massG, quantity }) => (
+                    <li key={id}>
+                      <span>□</span>
+                      <span className="text" dir="auto">
+                        {name}
+                      </span>
+                      <span>{say.g(massG * quantity)}</span>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            ))}
+          </div>
+        );
+      })}
+      <p className="small" style={{ marginTop: "2mm" }}>
+        All the rest goes any way; fuel is bought there. The airline’s, the carrier’s and the countries’ own rules go
+        first.
+      </p>
+    </>
+  );
+}
+
+interface Duty {
+  iso: string;
+  what: string;
+  more: string;
+}
+
+/** What has to be done at home, or decided, by which day. */
+export function SendingSheet({ facts }: { facts: PaperFacts }) {
+  const { plan, result, boxes, say } = facts;
+  const sendings = boxes.flatMap((box): Duty[] => {
+    const { by } = sendingDates(box);
+    const name = boxName(box, plan);
+    const sent = box.row?.sentOn !== undefined;
+    return [
+      {
+        iso: by,
+        what: `${sent ? "Sent" : box.fromStopId === undefined ? "Send at the latest" : "Sent on by the hiker"}: box to ${name}`,
+        more: `${say.kg(box.totalG / 1000)}, ${say.money(box.price)}; ${sendWords(box, say)}`,
+      },
+      {
+        iso: isoOfDay(box.earliestDay),
+        what: `Should be there: box to ${name}`,
+        more: `fetched ${arrivalWords(box, say)}`,
+      },
+    ];
+  });
+  const decisions = decisionsOf(plan, result).flatMap(({ choice, decideBy }): Duty[] =>
+    decideBy === undefined || choice.decided
+      ? []
+      : [{ iso: decideBy, what: `Decide: only if ${choice.name}`, more: "" }],
+  );
+  const duties = [...sendings, ...decisions].sort((a, b) => a.iso.localeCompare(b.iso));
+  return (
+    <>
+      <h2>What is done by which day</h2>
+      {duties.length === 0 && <p>Nothing is posted, and nothing waits to be decided.</p>}
+      <table aria-label="Days of sending">
+        <tbody>
+          {duties.map(({ iso, what, more }, i) => (
+            <tr key={i}>
+              <td className="tick">□</td>
+              <td className="num">{weekdayDate(iso)}</td>
+              <td dir="auto">{what}</td>
+              <td dir="auto">{more}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small" style={{ marginTop: "2mm" }}>
+        Days with a chance of 95 % that the box is there in time, as far as the post is known: the counter knows better.
+      </p>
+    </>
+  );
+}
