@@ -72,19 +72,24 @@ export const CHROMIUM = "/usr/bin/chromium";
 export const CHROMIUM_ARGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"];
 
 /** Debian's Chromium, for the tests of the real interface. */
-export async function chromium() {
-  if (existsSync(CHROMIUM)) return;
+export const chromium = () => debian("Chromium", "chromium", CHROMIUM);
+
+/** Reads the PDF files that the tests print. */
+export const poppler = () => debian("A reader of PDF files", "poppler-utils", "/usr/bin/pdftotext");
+
+async function debian(what, name, path) {
+  if (existsSync(path)) return;
   if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) {
     console.error(
-      "Chromium is missing. Install it (Debian: apt-get install chromium) so that /usr/bin/chromium exists, then run this again.",
+      `${what} is missing. Install it (Debian: apt-get install ${name}) so that ${path} exists, then run this again.`,
     );
     process.exit(1);
   }
-  console.log("Installing Chromium (once)…");
+  console.log(`Installing ${name} (once)…`);
   const wait = ["-o", "DPkg::Lock::Timeout=300", "-q"];
   const env = { DEBIAN_FRONTEND: "noninteractive" };
   await must("apt-get", ["update", ...wait], { env, stdio: ["ignore", "ignore", "inherit"] });
-  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, "chromium"], {
+  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, name], {
     env,
     stdio: ["ignore", "ignore", "inherit"],
   });

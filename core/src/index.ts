@@ -277,7 +277,9 @@ export {
 export { shoeWear, usedUp, type ShoeWear, type UsedUp } from "./cover/wear.ts";
 export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";
 
-export { boxKey, boxesOf, postagePrice, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
+export { refillsOf, type Refill } from "./boxes/refills.ts";
+export { postagePrice } from "./stops/post.ts";
+export { boxKey, boxesOf, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
 export { luggageOf, travelsOf, type Luggage, type Travels } from "./boxes/travels.ts";
 export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxSchema.ts";
 export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";

@@ -32,7 +32,8 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
     page.getByRole("button", { name: "Calendar of sending" }).click(),
   ]);
   const ics = readFileSync(await download.path(), "utf8");
-  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(16);
+  expect(ics.match(/SUMMARY:(Send the box to|The box to)/g)).toHaveLength(16);
+  expect(ics).toContain("SUMMARY:Post at ");
   expect(ics).toContain("SUMMARY:Send the box to Ivory Gate");
   const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "CSV" }).click()]);
   expect(readFileSync(await csv.path(), "utf8")).toContain("'=SUM(maps)");
@@ -41,9 +42,10 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
 test("the list and the label of a box are one sheet of paper, alone", async ({ page }) => {
   await openDemo(page, "/boxes/");
   await page.getByRole("button", { name: "List and label" }).click();
-  const paper = page.getByRole("dialog");
+  const paper = page.getByTestId("papers").getByRole("region", { name: "Preview" });
   await expect(paper).toContainText("Post counter, Ivory Gate");
-  await expect(paper.getByRole("table", { name: "In the box" })).toContainText("Micro spikes, Jory");
+  await expect(paper.getByRole("list", { name: "In the box" })).toHaveCount(1);
+  await expect(paper.getByRole("list", { name: "In the box" })).toContainText("Micro spikes, Jory");
   await page.emulateMedia({ media: "print" });
   await expect(page.getByTestId("line")).toBeHidden();
   await expect(paper).toBeVisible();
@@ -71,6 +73,58 @@ test("the leaving sheet of every stop: ticks stay, the next by a key, on a phone
   expect(violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id }) => id)).toEqual(
     [],
   );
+});
+
+test("a sheet is turned by a finger: left for the next, right for the one before, and not by scrolling", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, "/?leg=9");
+  await page.getByRole("button", { name: "Leaving sheet" }).click();
+  const sheet = page.getByTestId("leaving-sheet");
+  const heading = (name: string) =>
+    expect(sheet.getByRole("heading", { name: new RegExp(`kg to ${name}$`) })).toBeVisible();
+  const finger = await page.context().newCDPSession(page);
+  const swipe = async (from: [number, number], to: [number, number]): Promise<void> => {
+    const at = ([x, y]: [number, number]) => [{ x, y }];
+    await finger.send("Input.dispatchTouchEvent", { type: "touchStart", touchPoints: at(from) });
+    await finger.send("Input.dispatchTouchEvent", { type: "touchMove", touchPoints: at(to) });
+    await finger.send("Input.dispatchTouchEvent", { type: "touchEnd", touchPoints: [] });
+  };
+  await heading("Pell Hut Road");
+  await swipe([300, 400], [120, 420]);
+  await heading("Overlook");
+  await swipe([120, 400], [300, 380]);
+  await heading("Pell Hut Road");
+  await swipe([200, 700], [120, 300]);
+  await heading("Pell Hut Road");
+});
+
+test("refills, maps and a line that waits: put in by one click, left out until it is so", async ({ page }) => {
+  await openDemo(page, "/boxes/");
+  const panel = page.getByRole("region", { name: "Box to Ivory Gate", exact: true });
+  const total = async (): Promise<number> =>
+    Number((await panel.getByTestId("box-total").innerText()).replace(/\D/g, ""));
+  const before = await total();
+  await panel.getByRole("button", { name: /^maps of legs? / }).click();
+  await expect.poll(total).toBeGreaterThan(before);
+  const withMaps = await total();
+  await panel.getByLabel("Add to the box").fill("spare bottle 40 g");
+  await panel.getByRole("button", { name: "Add", exact: true }).click();
+  await expect.poll(total).toBe(withMaps + 40);
+  const goesIn = panel.getByLabel("spare bottle goes in");
+  const [waits] = (await goesIn.locator("option").allInnerTexts()).filter((text) => text.startsWith("only if"));
+  await goesIn.selectOption({ label: waits! });
+  await station(page, "Kit");
+  await page.getByText(/^What waits to be decided \(/).click();
+  const choice = page
+    .locator(`[data-held]`)
+    .filter({ hasText: waits!.replace("only if ", "") })
+    .first();
+  await choice.getByRole("button", { name: "Leave it" }).click();
+  await station(page, "Boxes");
+  await expect(panel.getByText("stays out for now")).toBeVisible();
+  await expect.poll(total).toBeLessThanOrEqual(withMaps);
 });
 
 test("an own trail posts nothing until it does: the empty station says how, and a box appears", async ({ page }) => {

@@ -5,8 +5,11 @@ import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } fro
 import { computePlan, removeRow, type Plan } from "../index.ts";
 import { stopFigures } from "../stops/stays.ts";
 import { isoOfDay } from "../units/day.ts";
-import { boxesOf, boxKey, postagePrice, sendingDates } from "./boxes.ts";
+import { postagePrice } from "../stops/post.ts";
+import { boxesOf, boxKey, sendingDates } from "./boxes.ts";
+import { shoeWear, usedUp } from "../cover/wear.ts";
 import { leavingSheet } from "./leaving.ts";
+import { refillsOf } from "./refills.ts";
 import { luggageOf, travelsOf } from "./travels.ts";
 
 const tracks = [trackNorth({ lengthM: 240_000 })];
@@ -177,4 +180,46 @@ test("a leaving sheet: what comes and goes for this hiker, the box, food, fuel, 
   expect(leavingSheet(plan, result, 2, 0).food.byPost).toBe(true);
   const other = leavingSheet(plan, result, 1, 1);
   expect([other.comes, other.goes]).toEqual([[], []]);
+});
+
+describe("what a box should bring", () => {
+  const tube = (massG: number) =>
+    pieceOf("Sunscreen", massG, {
+      perDayG: 10,
+      wear: "consumable",
+      spans: [span("@start", "@finish", "from-home", "kept")],
+    });
+
+  test("a refill in the last box before it runs out, maps for the way to the next; none where it lasts", () => {
+    const plan = planWith({ kit: [...kit, tube(60)] });
+    const { result, boxes: all } = boxes(plan);
+    const refills = refillsOf(plan, result, all);
+    expect([...refills.keys()]).toEqual([boxKey("a"), boxKey("b")]);
+    const [out] = usedUp(plan, result);
+    const due = [...refills].filter(([, list]) => list.some(({ kind }) => kind === "refill")).map(([key]) => key);
+    const inReach = all.filter(
+      ({ legIndex, fromStopId }) => fromStopId === undefined && legIndex <= out!.runsOutOnLeg!,
+    );
+    expect(due).toEqual(inReach.slice(-1).map(({ key }) => key));
+    const maps = refills.get(boxKey("b"))!.find(({ kind }) => kind === "maps")!;
+    expect(maps).toMatchObject({ fromLeg: 2, toLeg: 3 });
+    expect(maps.grams).toBeCloseTo((0.3 * (result.legs[2]!.distanceM + result.legs[3]!.distanceM)) / 1000, 6);
+    const lasting = planWith({ kit: [...kit, tube(5000)] });
+    const found = [...refillsOf(lasting, boxes(lasting).result, all).values()].flat();
+    expect(found.filter(({ kind }) => kind === "refill")).toEqual([]);
+  });
+
+  test("the next pair of shoes in the box of the stop where they should be changed", () => {
+    const shoes = pieceOf("Trail shoes", 600, {
+      role: "shoes", wear: "worn", meanLifeM: 100_000, spans: [span("@start", "@finish", "from-home", "kept")],
+    }); // prettier-ignore
+    const plan = planWith({ kit: [...kit, shoes] });
+    const { result, boxes: all } = boxes(plan);
+    const [wear] = shoeWear(plan, result);
+    expect(wear!.changeAtLegs.length).toBeGreaterThan(0);
+    for (const [key, list] of refillsOf(plan, result, all)) {
+      const { legIndex } = all.find((box) => box.key === key)!;
+      expect(list.some(({ kind }) => kind === "shoes")).toBe(wear!.changeAtLegs.includes(legIndex));
+    }
+  });
 });

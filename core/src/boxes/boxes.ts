@@ -3,11 +3,11 @@
  * Food counts as what all packs begin the next leg with; where menus say what it is, that stands line by line.
  */
 import type { BoxLine, BoxRow } from "../plan/boxSchema.ts";
-import type { Piece, Plan, Resupply } from "../plan/schema.ts";
+import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { isTaken, leftOut } from "../kit/held.ts";
 import type { Sending } from "../stops/post.ts";
-import { chanceThere } from "../stops/post.ts";
+import { chanceThere, postagePrice } from "../stops/post.ts";
 import { sendingTo, serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 import { travelsOf } from "./travels.ts";
@@ -152,12 +152,6 @@ const goesIn = ({ held }: Pick<Plan, "held">, { heldId }: BoxLine): boolean =>
 const CARTON_G = 250;
 /** What is less likely to be there is told as unsure. */
 const LEAST_CHANCE = 0.9;
-
-/** By the hiker's own table; beyond its last row and without one, what a parcel costs. */
-export function postagePrice({ postage, parcelPrice }: Resupply, kg: number): number {
-  const rows = [...postage].sort((a, b) => a.toKg - b.toKg);
-  return rows.find(({ toKg }) => kg <= toKg)?.price ?? parcelPrice;
-}
 
 /** The days of sending as dates, for lists and calendars. */
 export function sendingDates({ sending, fromStopId, sentDay }: PlannedBox): { from: string; by: string } {

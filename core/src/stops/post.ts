@@ -3,6 +3,7 @@
  * after it, each of them over with the same chance every day: P(T = m + x) = (x + 1)(1 − q)² qˣ, mean m + 2q/(1 − q).
  * The form is a negative binomial of two; m and q are judgement, to be fitted to one's own boxes [L]. Six-day weeks.
  */
+import type { Resupply } from "../plan/schema.ts";
 import { weekdayOf } from "./openings.ts";
 
 export interface Service {
@@ -29,6 +30,12 @@ export function workingDaysBetween(fromDay: number, toDay: number): number {
   let count = 0;
   for (let day = fromDay + 1; day <= toDay; day++) if (weekdayOf(day) !== "sun") count++;
   return count;
+}
+
+/** By the hiker's own table; beyond its last row and without one, what a parcel costs. */
+export function postagePrice({ postage, parcelPrice }: Pick<Resupply, "postage" | "parcelPrice">, kg: number): number {
+  const rows = [...postage].sort((a, b) => a.toKg - b.toKg);
+  return rows.find(({ toKg }) => kg <= toKg)?.price ?? parcelPrice;
 }
 
 export interface Fetching {

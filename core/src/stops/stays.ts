@@ -4,7 +4,7 @@ import type { LegResult, TripFigures } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
 import { offers, supplierOf } from "../walk/halts.ts";
 import type { Stay } from "./openings.ts";
-import { arrivalSpreadDays, chanceThere, sendingDays, type Sending, type Service } from "./post.ts";
+import { arrivalSpreadDays, chanceThere, postagePrice, sendingDays, type Sending, type Service } from "./post.ts";
 
 export type FoodBy = NonNullable<Stop["foodBy"]>;
 
@@ -111,6 +111,10 @@ function kcalTaken({ legs }: Told, leaves: LegResult): number {
 
 const NO_MONEY: StopMoney = { food: 0, parcel: 0, beds: 0, rides: 0 };
 
+/** What food weighs in a parcel whose list is not written yet, and what it is packed in [L]. */
+const KCAL_PER_KG = 4200;
+const CARTON_KG = 0.25;
+
 /** Food for the way on, packed at home where one starts, and its parcel. */
 export function foodMoney(
   resupply: Resupply,
@@ -123,7 +127,7 @@ export function foodMoney(
   const supplier = atStart ? "posted" : supplierOf({ services: stop.services, foodBy });
   return {
     food: (kcal / 1000) * resupply[supplier].priceOf1000Kcal,
-    parcel: !atStart && comesByPost(foodBy) ? resupply.parcelPrice + stop.postFee : 0,
+    parcel: !atStart && comesByPost(foodBy) ? postagePrice(resupply, CARTON_KG + kcal / KCAL_PER_KG) + stop.postFee : 0,
   };
 }
 

@@ -41,7 +41,7 @@ export default function PaperDialog({ plan, result }: Props) {
     }),
     [papers, size, who, plan.hikers.length, reach, legIndex, one],
   );
-  const { sheets, of, done, stop } = usePaperSheets(plan, result, choice);
+  const { sheets, fraction, done, stop } = usePaperSheets(plan, result, choice);
   const choose = (ids: readonly PaperId[]): void => {
     setPapers(PAPER_IDS.filter((id) => ids.includes(id)));
     setOne(undefined);
@@ -56,13 +56,7 @@ export default function PaperDialog({ plan, result }: Props) {
           <style>{pageCss(size)}</style>
           <div className="mb-2 flex flex-wrap items-center gap-2" data-chrome>
             <Dialog.Title className="m-0 flex-1 text-lg font-bold">Paper</Dialog.Title>
-            {!done && (
-              <Progress
-                label="Sheets written"
-                fraction={of === undefined ? 0 : sheets.length / Math.max(1, of)}
-                onStop={stop}
-              />
-            )}
+            {!done && <Progress label="Sheets written" fraction={fraction} onStop={stop} />}
             <button className="btn btn-strong" disabled={!done || sheets.length === 0} onClick={() => window.print()}>
               <Printer size={15} aria-hidden="true" /> Print
             </button>
@@ -136,8 +130,8 @@ export default function PaperDialog({ plan, result }: Props) {
               </div>
               <p className="my-2 text-xs text-muted">
                 {sheets.length === 1 ? "1 sheet" : `${sheets.length} sheets`}. Cards are cut out along their dashed
-                edges. In the browser’s own dialog choose {PAPER_SIZES[size].word} and no scaling; a saved page needs no
-                network and holds what is drawn here, the address of home and of boxes among it.
+                edges. In the browser’s own dialog choose {PAPER_SIZES[size].word} and no scaling. A saved page needs no
+                network; who has it can read all that stands on it, addresses among it.
               </p>
             </form>
             <Preview size={size} sheets={sheets} empty={done && sheets.length === 0} />

@@ -6,6 +6,7 @@ import {
   type BoxRow,
   type PlannedBox,
   type Plan,
+  type Refill,
   type Travels,
 } from "@gepack/core";
 import { stopName } from "./names.ts";
@@ -48,6 +49,15 @@ export function sendWords(box: PlannedBox, say: Say): string {
 
 export function arrivalWords({ earliestDay, latestDay }: PlannedBox, say: Say): string {
   return `${say.date(isoOfDay(earliestDay))} to ${say.date(isoOfDay(latestDay))}`;
+}
+
+const MOST_NAME = 150;
+
+export function refillWords({ kind, pieceId, fromLeg, toLeg }: Refill, plan: Plan): string {
+  const legs = fromLeg === toLeg ? `leg ${fromLeg + 1}` : `legs ${fromLeg + 1} to ${toLeg + 1}`;
+  const name = (plan.kit.find(({ id }) => id === pieceId)?.name ?? "").slice(0, MOST_NAME);
+  if (kind === "maps") return `maps of ${legs}`;
+  return kind === "shoes" ? `next ${name}` : `refill of ${name}`;
 }
 
 /** What is wrong with it that no check tells. */

@@ -1,13 +1,13 @@
 /** One box: what is in it, where it goes, how far it has come; printed as a list and a label. */
-import { useState } from "react";
-import { boxLineSchema, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
+import { useMemo, useState } from "react";
+import { boxesOf, boxLineSchema, refillsOf, type Plan, type PlannedBox, type PlanResult } from "@gepack/core";
 import { changeBox, markBox } from "../../edit/boxes.ts";
 import { setFields } from "../../edit/rows.ts";
 import { showPapers } from "../../store/papers.ts";
 import { useTicks } from "../../store/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
-import { arrivalWords, boxName, faultWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
+import { arrivalWords, boxName, faultWords, refillWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
 import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { itemsOf } from "../../paper/boxItems.ts";
@@ -27,6 +27,10 @@ export function BoxPanel({ plan, result, box, say }: Props) {
   const [fault, setFault] = useState<string>();
   const name = boxName(box, plan);
   const items = itemsOf({ plan, result, box });
+  const due = useMemo(() => refillsOf(plan, result, boxesOf(plan, result)), [plan, result]);
+  const proposed = (due.get(box.key) ?? [])
+    .map((refill) => ({ ...refill, text: refillWords(refill, plan) }))
+    .filter(({ text }) => !box.row?.lines.some((line) => line.name === text));
   const keyOf = (id: string): string => `box ${box.key} ${id}`;
   const { row } = box;
   const today = new Date().toISOString().slice(0, 10);
@@ -117,6 +121,25 @@ export function BoxPanel({ plan, result, box, say }: Props) {
           </span>
         </li>
       </ul>
+      {proposed.length > 0 && (
+        <p className="my-1 flex flex-wrap items-center gap-2">
+          <span className="text-muted">Due by then:</span>
+          {proposed.map(({ text, grams }) => (
+            <button
+              key={text}
+              className="btn"
+              title={`Put ${text} into the box`}
+              onClick={() =>
+                changeBox(box, `Box to ${name}: ${text}`, ({ lines }) => {
+                  if (lines.length < MOST_LINES) lines.push({ id: crypto.randomUUID(), name: text, massG: grams });
+                })
+              }
+            >
+              {text}, {say.g(grams)}
+            </button>
+          ))}
+        </p>
+      )}
       <form
         className="is-form mt-2 flex flex-wrap items-end gap-2"
         onSubmit={(event) => {
