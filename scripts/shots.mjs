@@ -58,6 +58,11 @@ try {
   await page.getByRole("button", { name: "See my legs" }).waitFor();
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(into, "begin.png") });
+  await page.goto(`${server.url}/?leg=9`);
+  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("region", { name: "Preview" }).getByText("Leg 9").first().waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(into, "papers.png") });
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${server.url}/?leg=9`);
   await page.getByRole("button", { name: "Leaving sheet" }).click();

@@ -170,3 +170,23 @@ test("the endpoint gives the same paper as a page, and says what it does not hav
   expect(await bad.text()).toContain("papers holds “poster”");
   expect((await request.get("/api/cards")).status()).toBe(405);
 });
+
+test("where the device can share, the page goes to its share sheet as a file, and nowhere else", async ({ page }) => {
+  await page.addInitScript(() => {
+    const shared: string[] = [];
+    Object.assign(window, { shared });
+    Object.defineProperty(navigator, "canShare", { value: () => true });
+    Object.defineProperty(navigator, "share", {
+      value: ({ files }: { files: File[] }) => {
+        shared.push(...files.map(({ name, type, size }) => `${name} ${type} ${size > 1000}`));
+        return Promise.reject(new DOMException("closed", "AbortError"));
+      },
+    });
+  });
+  await openDemo(page);
+  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByTestId("papers").getByRole("button", { name: "Share" }).click();
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { shared: string[] }).shared))
+    .toEqual(["corvane-traverse-paper.html text/html true"]);
+});

@@ -235,12 +235,12 @@ function kitSheet(plan: Plan): Sheet {
     group: piece.group,
     owner: piece.shared ? "shared" : nameOf(piece.ownerId),
     carrier: nameOf(piece.carrierId),
-    wear: piece.wear,
+    wear: wearOf(piece),
     quantity: piece.quantity,
-    "g each": rounded(piece.massG, 1),
+    "g each": gramsEach(piece),
     g: {
       formula: `=${at("quantity")}${i + 2}*${at("g each")}${i + 2}`,
-      value: rounded(piece.massG * piece.quantity, 1),
+      value: gramsEach(piece) * piece.quantity,
     },
     weighed: piece.measured ? "yes" : "",
     where: spansInWords(piece, plan),
@@ -249,14 +249,17 @@ function kitSheet(plan: Plan): Sheet {
   if (plan.kit.length === 0) return sheet;
   const end = plan.kit.length + 1;
   const sums = (["packed", "worn", "consumable"] as const).map((wear): Cell[] => {
-    const value = plan.kit.reduce((sum, one) => sum + (one.wear === wear ? one.massG * one.quantity : 0), 0);
+    const value = plan.kit.reduce((sum, one) => sum + (wearOf(one) === wear ? gramsEach(one) * one.quantity : 0), 0);
     const formula = `=SUMIF(${at("wear")}2:${at("wear")}${end},"${wear}",${at("g")}2:${at("g")}${end})`;
-    return KIT_HEADS.map((head, c) =>
-      head === "g" ? { formula, value: rounded(value, 1) } : c === 0 ? `all ${wear}` : undefined,
-    );
+    return KIT_HEADS.map((head, c) => (head === "g" ? { formula, value } : c === 0 ? `all ${wear}` : undefined));
   });
   return { ...sheet, rows: [...sheet.rows, ...sums] };
 }
+
+const gramsEach = ({ massG }: Piece): number => rounded(massG, 1);
+
+/** What stays on the shelf counts for nothing. */
+const wearOf = ({ spans, wear }: Piece): string => (spans.length === 0 ? "at home" : wear);
 
 function spansInWords({ spans }: Piece, plan: Plan): string {
   if (spans.length === 0) return "at home";

@@ -20,7 +20,7 @@ export function pageCss(size: PaperSize): string {
 export function paperCss(size: PaperSize): string {
   const { columns, card } = PAPER_SIZES[size];
   return `
-.paper { color: #000; background: #fff; font: 9.5pt/1.35 "Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif; font-variant-numeric: tabular-nums; overflow-wrap: anywhere; }
+.paper { color: #000; background: #fff; font: 9.5pt/1.35 "Gepack Figures", "Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif; font-variant-numeric: tabular-nums; overflow-wrap: anywhere; }
 .paper * { box-sizing: border-box; }
 .paper .sheet { break-after: page; padding: 0; }
 .paper .sheet:last-child { break-after: auto; }

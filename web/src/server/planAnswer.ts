@@ -1,5 +1,5 @@
 /** A computed plan in the words of the endpoint: per leg and hiker, units in the names. */
-import { checkFigures, type Plan, type PlanResult } from "@gepack/core";
+import { boxesOf, calendarDays, checkFigures, isoOfDay, sendingDates, type Plan, type PlanResult } from "@gepack/core";
 import { isAction } from "../mends/mend.ts";
 import { checkMends, checkSentence } from "../words/checks/index.ts";
 import { stopName } from "../words/names.ts";
@@ -82,6 +82,37 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
         };
       }),
     })),
+    days: calendarDays(plan, result).map((day) => ({
+      date: day.date,
+      day: day.tripDay,
+      leg: day.legIndex + 1,
+      fromKm: km(day.fromM),
+      toKm: km(day.toM),
+      climbM: round(day.climbM, 0),
+      walkH: round(day.walkH, 2),
+      rests: day.rests,
+      night: day.night,
+      place: day.place ?? null,
+      coldNightC: round(day.coldNightC, 1),
+    })),
+    boxes: boxesOf(plan, result).map((box) => {
+      const { from, by } = sendingDates(box);
+      return {
+        to: stopName(plan, box.toStopId),
+        sentOnFrom: box.fromStopId === undefined ? null : stopName(plan, box.fromStopId),
+        leg: box.legIndex + 1,
+        massG: round(box.totalG, 0),
+        foodG: round(box.foodG, 0),
+        pieces: box.pieces.map(({ name }) => name),
+        postage: round(box.price, 2),
+        sendFrom: from,
+        sendBy: by,
+        fetchedFrom: isoOfDay(box.earliestDay),
+        fetchedTo: isoOfDay(box.latestDay),
+        chance: round(box.chance, 3),
+        faults: box.faults.map(({ kind }) => kind),
+      };
+    }),
     checks: result.checks.map((check) => ({
       code: check.code,
       severity: check.severity,

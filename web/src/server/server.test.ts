@@ -1,5 +1,5 @@
 import { gunzipSync } from "node:zlib";
-import { computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
+import { boxesOf, computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { askedPapers } from "./askedPapers.ts";
 import { planAnswer } from "./planAnswer.ts";
@@ -153,9 +153,22 @@ describe("a plan in the words of the endpoint", () => {
       distanceKm: number;
       hikers: Record<string, number | { from: string | null }>[];
     }[];
+    days: { date: string; fromKm: number; toKm: number; rests: boolean }[];
+    boxes: { to: string; massG: number; sendFrom: string; sendBy: string; faults: string[] }[];
     checks: { code: string; sentence: string; leg: number | null }[];
     caution: string;
   };
+
+  test("days join up along the way, and every box has its mass and its days of sending", () => {
+    expect(body.days).toHaveLength(new Set(body.days.map(({ date }) => date)).size);
+    for (const [i, day] of body.days.entries())
+      if (i > 0 && !day.rests) expect(day.fromKm).toBeCloseTo(body.days[i - 1]!.toKm, 2);
+    expect(body.boxes.length).toBe(boxesOf(plan, result).length);
+    for (const { massG, sendBy } of body.boxes) {
+      expect(massG).toBeGreaterThan(0);
+      expect(sendBy).toMatch(/^\d{4}-\d\d-\d\d$/);
+    }
+  });
 
   test("legs are named, numbered from 1, and join up", () => {
     expect(body.legs.map((leg) => [leg.number, leg.from.name, leg.to.name])).toEqual([

@@ -18,7 +18,10 @@ interface Props {
 }
 
 /** Met on every leg, they say little: they stand there when asked for. */
-const PLAIN: readonly DemandKind[] = ["pad", "shelter", "light", "papers", "sun", "food-store"];
+// prettier-ignore
+const PLAIN: readonly DemandKind[] = [
+  "pad", "shelter", "light", "papers", "sun", "food-store", "wind", "heat", "ford", "animals", "navigation", "power", "space",
+];
 
 /** A figure is written where there is room for it. */
 const ROOM_PX = 30;

@@ -14,7 +14,8 @@ const ADVICE: Record<string, string> = {
   "own-rule": "What the land manager says goes first.",
   hazard: "Ask on the spot before you go in, and turn back where it looks wrong.",
   insects: "Net, long sleeves and a tent that shuts; where ticks are, look yourself over every evening.",
-  animals: "Ask the rangers what holds there: how food is kept, what is carried against animals, and where not to camp.",
+  animals:
+    "Ask the rangers what holds there: how food is kept, what is carried against animals, and where not to camp.",
   "faint-path": "Map and compass as well as the phone, and more time than the kilometres say.",
 };
 
