@@ -31,7 +31,7 @@ test("a decision waits with its day and both weights, is decided with a reason, 
   await openDemo(page, "/kit/?leg=10&hiker=2");
   await open(page, /^What waits/);
   const list = page.getByRole("list", { name: "What waits to be decided" });
-  const stakes = list.getByRole("listitem").filter({ hasText: "Snow stakes" });
+  const stakes = list.locator('[data-held^="more than 5 km"]');
   await expect(stakes).toContainText(/\+76 g from Ivory Gate; decide by \d+ \w+/);
   await expect(stakes).toContainText("By the plan’s own figures it is so");
   const row = page.getByTestId("base-weights").getByRole("button", { name: /leg 10/ });
