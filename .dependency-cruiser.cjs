@@ -21,6 +21,7 @@ const STAGES = [
   "boxes",
   "checks",
   "explain",
+  "log",
   "compare",
   "file",
   "session",

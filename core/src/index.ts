@@ -283,3 +283,8 @@ export { boxKey, boxesOf, sendingDates, type BoxFault, type PlannedBox } from ".
 export { luggageOf, travelsOf, type Luggage, type Travels } from "./boxes/travels.ts";
 export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxSchema.ts";
 export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";
+export { cardsOf, type CardFault, type CardFigures } from "./log/cards.ts";
+export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed } from "./log/fit.ts";
+export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
+export { logDaySchema, plannedDaySchema } from "./plan/logSchema.ts";
+export { FITTED, LOGGED_NIGHTS, PIECE_EVENTS } from "./plan/ids.ts";

@@ -28,7 +28,7 @@ const stopIds = ["s0", "s1", "s2", "s3", "@start", "@finish", "gone"];
 
 /** Mostly missing, sometimes there. */
 const rarely = <T>(value: fc.Arbitrary<T>): fc.Arbitrary<T | undefined> =>
-  fc.option(value, { nil: undefined, freq: 1 });
+  fc.oneof({ weight: 2, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: value });
 
 const track: fc.Arbitrary<TrackPoints> = fc
   .record({
@@ -191,6 +191,20 @@ const pins = rows("q", 4, () =>
     bed: fc.boolean(),
     nights: fc.integer({ min: 1, max: 3 }),
     overtimeH: amount(0, 6),
+  }),
+);
+const log = rows("l", 6, () =>
+  fc.record({
+    date: fc.constantFrom("2027-01-01", "2027-01-02", "2027-01-04", "2027-04-02", "2027-06-21", "2027-06-24"),
+    trackM: anywhere,
+    alternateId,
+    stopId: rarely(fc.constantFrom("s0", "s1")),
+    night: fc.constantFrom("camp", "bed", "stop"),
+    walkedH: rarely(amount(0, 20)),
+    foodKg: rarely(amount(0, 20)),
+    fuelG: rarely(amount(0, 2000)),
+    drankL: rarely(amount(0, 15)),
+    chargeFraction: rarely(amount(0, 1)),
   }),
 );
 const held = rows("h", 3, () =>
@@ -382,6 +396,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     known,
     camps,
     pins,
+    log,
     days,
     held,
     direction: fc.constantFrom("forward", "reverse"),
@@ -409,6 +424,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       held: drawn.held,
       camps: drawn.camps,
       pins: drawn.pins,
+      log: drawn.log,
       dayRules: drawn.days,
       devices: drawn.party.devices,
     }),

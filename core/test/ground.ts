@@ -18,6 +18,7 @@ import { buildCamps } from "../src/walk/camps.ts";
 import { placeSources, type PlacedSource } from "../src/walk/sources.ts";
 import { buildGround, effortSlopes, gradePercents, slowPerKg, type Ground } from "../src/walk/ground.ts";
 import { buildHalts } from "../src/walk/halts.ts";
+import { buildPast, haltsAsWalked, logFacts } from "../src/walk/past.ts";
 import { pinFacts, placePins } from "../src/walk/pins.ts";
 import { buildTerrain } from "../src/walk/terrain.ts";
 import type { DetourSources } from "../src/walk/detours.ts";
@@ -38,8 +39,10 @@ export interface Laid {
 export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const profile = buildProfile(mendTracks(tracks), plan.trip.direction === "reverse");
   const { stops, stretches, hikers, dayRules } = plan;
-  const halts = buildHalts({ stops, profile, ...ORDINARY });
+  const planned = buildHalts({ stops, profile, ...ORDINARY });
   const startDay = dayNumber(plan.trip.startDate)!;
+  const past = buildPast({ log: plan.log.map(logFacts), profile, halts: planned, startDay });
+  const halts = haltsAsWalked({ halts: planned, past });
   const sources = placeSources({ sources: plan.sources, stretches, profile, wetness: plan.climate.wetness });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
   const { stations, warmth, wetness, snowBy, snowYear, forecasts, readings } = plan.climate;
@@ -66,6 +69,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
       sources,
     }),
     pins: placePins({ pins: plan.pins.map(pinFacts), profile }),
+    past,
     slowPerKg: slowPerKg({ profile, loadSlowness: dayRules.loadSlowness }),
     paces: hikers.map((hiker) => hiker.pace),
     baseH: hikers.map((hiker, h) => baseHours(baseHoursInput(hiker, schools[h]!.time, profile))),

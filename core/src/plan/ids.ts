@@ -56,6 +56,10 @@ export const DEMANDS = [
   "night", "pad", "shelter", "warm-layer", "rain", "wind", "heat", "sun", "traction", "axe", "snowshoes", "ford",
   "insects", "animals", "light", "power", "navigation", "papers", "food-store", "space", "water",
 ] as const;
+/** What a card of the log says of a night and of a piece. */
+export const FITTED = ["pace", "hours", "litres", "food", "fuel"] as const;
+export const LOGGED_NIGHTS = ["camp", "bed", "stop"] as const;
+export const PIECE_EVENTS = ["broken", "mended", "bought", "sent", "swapped", "lost"] as const;
 export const WEARS = ["packed", "worn", "consumable"] as const;
 export const CONDITIONS = ["new", "good", "worn", "failing"] as const;
 /** Where a piece rides, from the bottom of the pack up, then outside of it. */

@@ -4,7 +4,7 @@
  */
 import type { Problem } from "../units/problem.ts";
 import { FINISH_ID, MEALS, START_ID, walkEnds } from "./ids.ts";
-import type { Plan } from "./schema.ts";
+import type { LogDay, Plan } from "./schema.ts";
 
 /** The lists of the document whose rows have an id, by the name that edits and problems use. */
 export const LISTS = {
@@ -21,6 +21,7 @@ export const LISTS = {
   boxes: (plan: Plan) => plan.boxes,
   camps: (plan: Plan) => plan.camps,
   pins: (plan: Plan) => plan.pins,
+  log: (plan: Plan) => plan.log,
   devices: (plan: Plan) => plan.devices,
   foods: (plan: Plan) => plan.foods,
   menus: (plan: Plan) => plan.menus,
@@ -209,6 +210,52 @@ export const REFERENCES: readonly Reference[] = [
       ),
   },
   {
+    to: "route.alternates",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.log.flatMap((card, i) =>
+        card.alternateId === undefined ? [] : [optionalLink(`log[${i}]`, card, "alternateId", card.date)],
+      ),
+  },
+  {
+    to: "stops",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.log.flatMap((card, i) =>
+        card.stopId === undefined ? [] : [optionalLink(`log[${i}]`, card, "stopId", card.date)],
+      ),
+  },
+  {
+    to: "sources",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.log.flatMap((card, i) =>
+        card.water.map((row, k) => ({
+          place: `log[${i}].water[${k}].sourceId`,
+          id: row.sourceId,
+          holder: card.date,
+          point: pointOrDrop(card.water, row, "sourceId"),
+        })),
+      ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.log.flatMap((card, i) =>
+        card.pieces.map((row, k) => ({
+          place: `log[${i}].pieces[${k}].pieceId`,
+          id: row.pieceId,
+          holder: card.date,
+          point: pointOrDrop(card.pieces, row, "pieceId"),
+        })),
+      ),
+  },
+  {
     to: "held",
     besides: [],
     onRemove: "clear",
@@ -347,6 +394,19 @@ function pointOrDrop<K extends string, T extends Record<K, string>>(
   return (id) => {
     if (id !== undefined) row[key] = id as T[K];
     else if (rows.includes(row)) rows.splice(rows.indexOf(row), 1);
+  };
+}
+
+/** A link that may be missing. */
+function optionalLink(place: string, row: LogDay, key: "alternateId" | "stopId", holder: string): Link {
+  return {
+    place: `${place}.${key}`,
+    id: row[key]!,
+    holder,
+    point: (id) => {
+      if (id === undefined) delete row[key];
+      else row[key] = id;
+    },
   };
 }
 

@@ -9,6 +9,7 @@
 import { z } from "zod";
 import { boxSchema } from "./boxSchema.ts";
 import { climateSchema } from "./climateSchema.ts";
+import { learnedSchema, logDaySchema, plannedDaySchema } from "./logSchema.ts";
 import {
   heldSchema,
   keptKitSchema,
@@ -289,6 +290,10 @@ export const planSchema = z.looseObject({
   boxes: z.array(boxSchema).max(400).default([]),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
+  log: z.array(logDaySchema).max(1000).default([]),
+  /** As the plan stood when the log was begun. */
+  plannedDays: z.array(plannedDaySchema).max(2000).default([]),
+  learned: z.array(learnedSchema).max(20).default([]),
   dayRules: dayRulesSchema.prefault({}),
   resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
@@ -311,6 +316,7 @@ export type WaterSettings = z.infer<typeof waterSchema>;
 export type StoveSettings = z.infer<typeof stoveSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Modification = z.infer<typeof modificationSchema>;
+export type { LogDay, PlannedDay } from "./logSchema.ts";
 export type HeldChoice = z.infer<typeof heldSchema>;
 export type KeptKit = z.infer<typeof keptKitSchema>;
 export type KitStory = z.infer<typeof kitStorySchema>;

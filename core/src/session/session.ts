@@ -7,6 +7,7 @@ import { findChecks, type Check } from "../checks/index.ts";
 import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
 import { buildKit, kitFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
 import { menuPlan } from "../food/menu.ts";
+import { buildPast, haltsAsWalked, logFacts } from "../walk/past.ts";
 import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
 import type { Plan } from "../plan/schema.ts";
 import { devicesCarried, powerOf } from "../power/power.ts";
@@ -83,6 +84,8 @@ function rememberedStages() {
     sources: memoEqual(placeSources),
     camps: memo(buildCamps),
     pins: memoEqual(placePins),
+    past: memoEqual(buildPast),
+    haltsAsWalked: memoEqual(haltsAsWalked),
     schools: memoEach(resolveHiker),
     baseH: memoEach(baseHours),
     slopes: memoEach(effortSlopes),
@@ -198,7 +201,7 @@ export class Session {
         ? stage.snowDays({ profile, snow: stage.snow({ season: normals, profile, year: climate.snowYear }) })
         : undefined;
     const terrain = stage.terrain({ profile, stretches, snow });
-    const halts = stage.halts({
+    const planned = stage.halts({
       stops,
       profile,
       fuels: this.part(
@@ -207,6 +210,13 @@ export class Session {
       ),
       densities: this.part("densities", densitiesOf(plan.resupply)),
     });
+    const past = stage.past({
+      log: this.part("log", plan.log.map(logFacts)),
+      profile,
+      halts: planned,
+      startDay: dayNumber(trip.startDate) ?? 0,
+    });
+    const halts = stage.haltsAsWalked({ halts: planned, past });
     const sources = stage.sources({
       sources: this.part("walked sources", walked(plan.sources)),
       stretches,
@@ -243,6 +253,7 @@ export class Session {
       season,
       camps,
       pins,
+      past,
       slowPerKg: stage.slowPerKg({ profile, loadSlowness: rules.loadSlowness }),
       paces: hikers.map((hiker) => hiker.pace),
       baseH: hikers.map((hiker, h) => stage.baseH(baseHoursInput(hiker, schools[h]!.time, profile), h)),

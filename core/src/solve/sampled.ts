@@ -79,6 +79,11 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
     profile: sampled,
     halts: ground.halts.map((halt) => ({ ...halt, node: nodeOf(halt.node) })),
     pins: ground.pins.map((pin) => ({ ...pin, node: nodeOf(pin.node) })),
+    past: {
+      nights: ground.past.nights.map((night) => ({ ...night, node: nodeOf(night.node) })),
+      endNode: new Map([...ground.past.endNode].map(([day, node]) => [day, nodeOf(node)])),
+      lastDay: ground.past.lastDay,
+    },
     terrain: {
       bare: picked(terrain.bare, new Uint8Array(count), cells),
       snow: picked(terrain.snow, new Int8Array(count), cells),

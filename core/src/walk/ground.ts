@@ -8,6 +8,7 @@ import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
 import type { CampGround } from "./camps.ts";
 import type { Halt } from "./halts.ts";
+import type { Past } from "./past.ts";
 import type { PlacedPin } from "./pins.ts";
 import { slowdownPerKg } from "./slow.ts";
 import { speedFactors, SURFACE_FACTORS } from "./surfaces.ts";
@@ -26,6 +27,7 @@ export interface GroundInput {
   camps: CampGround;
   /** In walking order. */
   pins: readonly PlacedPin[];
+  past: Past;
   /** Fraction of speed lost per kilogram on every cell. */
   slowPerKg: Float64Array;
   /** By hiker: hours and breaks of a day, hours on every cell without a load, what the effort school keeps of grades. */

@@ -98,7 +98,7 @@ export function walkBlock(
   detours: DetourSources = [],
   frozen?: readonly DayPart[],
 ): Walk {
-  const { halts, rules, profile } = ground;
+  const { halts, rules, profile, past } = ground;
   const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node, detours);
   const { clockPerH } = stride;
   const parts: DayPart[] = [];
@@ -157,9 +157,13 @@ export function walkBlock(
       const begun = node;
       const fromClockH = part.startClockH + part.walkH * clockPerH;
       const kept = frozen?.[parts.length - 1];
+      const walkedTo = past.endNode.get(day);
       if (kept) node = stride.advance(today, begun, Math.min(to.node, kept.endNode), fromClockH, Infinity);
+      else if (walkedTo !== undefined && walkedTo > begun)
+        node = stride.advance(today, begun, Math.min(to.node, walkedTo), fromClockH, Infinity);
       else {
-        const pin = nextPin(ground.pins, begun, to.node);
+        // Days without a card lie between those that have one.
+        const pin = nextPin(day < past.lastDay ? past.nights : ground.pins, begun, to.node);
         const dayH = pin ? hoursToPin(stride, today, pin, { day, begun, clockH: fromClockH, usedH }) : today.budgetH;
         node = stride.advance(today, begun, pin?.node ?? to.node, fromClockH, dayH - usedH);
         if (node < to.node && node !== pin?.node) {
@@ -189,10 +193,10 @@ export function walkBlock(
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
-      const held = ground.pins.find((pin) => pin.node === node);
+      const held = [...past.nights, ...ground.pins].find((pin) => pin.node === node);
       closePart(part, node, held?.bed || ground.camps.beds.has(node) ? "bed" : "camp");
       part.forbiddenCamp = part.night === "camp" && ground.camps.forbidden[node] === 1;
-      const due = rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
+      const due = day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
       part.zeroDays = kept ? kept.zeroDays : Math.max(held ? restAtPin(held, day) : 0, due ? 1 : 0);
       nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
@@ -204,16 +208,20 @@ export function walkBlock(
     const last = legIndex + 2 === halts.length;
     const kept = frozen?.[parts.length - 1];
     const leftH = today.budgetH - usedH;
+    const walkedTo = past.endNode.get(day);
     const stays = kept
       ? kept.night === "stop"
-      : last || to.nights > 0 || (leftH < STAY_H && sleepsAt(ground, to)) || staysForBed(stride, today, to, leftH);
+      : walkedTo !== undefined && !last
+        ? walkedTo <= to.node
+        : last || to.nights > 0 || (leftH < STAY_H && sleepsAt(ground, to)) || staysForBed(stride, today, to, leftH);
     closePart(part, to.node, stays ? "stop" : "none");
     part.endClockH += waitForRide(to.rides, part.endClockH) + to.rideH;
     clockH = part.endClockH;
     if (last) break;
     if (stays) {
       // A rest that is due within two days is taken here rather than in a tent.
-      const due = rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
+      const due =
+        day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
       part.zeroDays = Math.max(to.nights - 1, due ? 1 : 0, 0);
       nextDay(to.node, part.zeroDays, true);
     } else clockH += to.passH;

@@ -1,0 +1,71 @@
+/** Is what is left in the evening enough to the next stop: food, fuel and charge against what the plan has for the rest. */
+import { storeOf } from "../power/power.ts";
+import type { Plan } from "../plan/schema.ts";
+import type { LegResult, PlanFigures } from "../result/result.ts";
+import { cardsOf, type CardFigures } from "./cards.ts";
+
+export interface Left {
+  what: "food" | "fuel" | "charge";
+  /** kg, g and Wh. */
+  have: number;
+  /** Planned to be left that evening, and wanted for the rest of the leg. */
+  planned: number;
+  wanted: number;
+  isEnough: boolean;
+}
+
+export interface Standing {
+  last: CardFigures;
+  leg: LegResult;
+  /** To the next stop. */
+  aheadM: number;
+  aheadH: number;
+  /** Back to the stop that was left. */
+  backM: number;
+  left: Left[];
+}
+
+/** Undefined without a card, and at the end of the walk. */
+export function standingOf(plan: Plan, result: PlanFigures): Standing | undefined {
+  const last = cardsOf(plan, result).at(-1);
+  const leg = last && result.legs.find(({ fromNode, toNode }) => fromNode <= last.toNode && last.toNode < toNode);
+  if (!last || !leg) return undefined;
+  const { cellH, profile, days } = result;
+  const hoursBetween = (from: number, to: number): number => {
+    let hours = 0;
+    for (let c = from; c < to; c++) hours += cellH[c]!;
+    return hours;
+  };
+  const aheadH = hoursBetween(last.toNode, leg.toNode);
+  const legH = hoursBetween(leg.fromNode, leg.toNode);
+  const share = legH > 0 ? aheadH / legH : 0;
+  const row = leg.hikers[0]!;
+  const { foodKg, fuelG, chargeFraction } = last.card;
+  const left: Left[] = [];
+  const add = (what: Left["what"], have: number | undefined, wanted: number, spare: number): void => {
+    if (have !== undefined) left.push({ what, have, planned: wanted + spare, wanted, isEnough: have >= wanted });
+  };
+  add("food", foodKg, row.food.eatenKg * share, row.food.reserveKg + row.food.forLaterKg);
+  add("fuel", fuelG, row.fuel.needG * share, row.fuel.endG);
+  const store = result.power && storeOf(result.power, plan.hikers[0]!.id);
+  const whole = store?.legs[leg.index];
+  if (store && whole && whole.capacityWh > 0) {
+    const rest = store.days.filter((day, i) => day.legIndex === leg.index && days[i]!.toNode > last.toNode);
+    const wanted = rest.reduce((sum, { usedWh, solarWh, shortWh }) => sum + usedWh + shortWh - solarWh, 0);
+    const evening = store.days.findLast((_, i) => days[i]!.date <= last.card.date);
+    add(
+      "charge",
+      chargeFraction === undefined ? undefined : chargeFraction * whole.capacityWh,
+      Math.max(0, wanted),
+      Math.max(0, (evening?.storedWh ?? 0) - Math.max(0, wanted)),
+    );
+  }
+  return {
+    last,
+    leg,
+    aheadM: (leg.toNode - last.toNode) * profile.cellM,
+    aheadH,
+    backM: (last.toNode - leg.fromNode) * profile.cellM,
+    left,
+  };
+}

@@ -1,0 +1,212 @@
+/**
+ * What the log says of the hiker: y = ln(fact/plan) of every card, a normal prior about 0 with spread τ, days that differ by
+ * σ and hang together by r. n_eff = n (1 − r)/(1 + r) with n the sum of the weights, older cards weighing half after thirty days;
+ * posterior = n_eff ȳ / (n_eff + σ²/τ²), its spread σ / √(n_eff + σ²/τ²) [H]. σ² itself is drawn from the cards: (8 σ₀² + Σ w (y − ȳ)²) /
+ * (8 + n − 1). τ, σ₀ and r are judgement [L]. Said to have changed where the posterior is beyond 1.645 spreads and 3 %.
+ */
+import { FITTED } from "../plan/ids.ts";
+import type { Plan } from "../plan/schema.ts";
+import type { PlanFigures } from "../result/result.ts";
+import { cardsOf, type CardFigures } from "./cards.ts";
+
+export type Fitted = (typeof FITTED)[number];
+
+interface Prior {
+  tau: number;
+  sigma: number;
+  r: number;
+}
+
+export const PRIORS: Readonly<Record<Fitted, Prior>> = {
+  pace: { tau: 0.1, sigma: 0.15, r: 0.3 },
+  hours: { tau: 0.15, sigma: 0.2, r: 0.3 },
+  litres: { tau: 0.3, sigma: 0.3, r: 0.2 },
+  food: { tau: 0.15, sigma: 0.25, r: 0.2 },
+  fuel: { tau: 0.3, sigma: 0.3, r: 0.2 },
+};
+
+const PRIOR_DAYS = 8;
+const HALF_AGE_DAYS = 30;
+const Z_90 = 1.645;
+const LEAST_CHANGE = 0.03;
+
+export interface Observed {
+  /** ln(fact/plan). */
+  y: number;
+  ageDays: number;
+}
+
+export interface Fit {
+  what: Fitted;
+  cards: number;
+  /** Days that they are worth. */
+  days: number;
+  /** ln of the factor: the most likely, and its spread. */
+  posterior: number;
+  spread: number;
+  factor: number;
+  hasChanged: boolean;
+}
+
+export function fitOf(what: Fitted, observed: readonly Observed[]): Fit {
+  const { tau, sigma, r } = PRIORS[what];
+  const weights = observed.map(({ ageDays }) => 0.5 ** (Math.max(0, ageDays) / HALF_AGE_DAYS));
+  const n = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = n > 0 ? observed.reduce((sum, { y }, i) => sum + weights[i]! * y, 0) / n : 0;
+  const squares = observed.reduce((sum, { y }, i) => sum + weights[i]! * (y - mean) ** 2, 0);
+  const variance = n > 1 ? (PRIOR_DAYS * sigma ** 2 + squares) / (PRIOR_DAYS + n - 1) : sigma ** 2;
+  const days = (n * (1 - r)) / (1 + r);
+  const worth = days + variance / tau ** 2;
+  const posterior = (days * mean) / worth;
+  const spread = Math.sqrt(variance / worth);
+  return {
+    what,
+    cards: observed.length,
+    days,
+    posterior,
+    spread,
+    factor: Math.exp(posterior),
+    hasChanged: Math.abs(posterior) > Z_90 * spread && Math.abs(Math.expm1(posterior)) > LEAST_CHANGE,
+  };
+}
+
+/** Of all that the cards tell something of, in the order of `FITTED`. */
+export function fitLog(plan: Plan, result: PlanFigures): Fit[] {
+  const cards = cardsOf(plan, result).filter(({ faults }) => faults.length === 0);
+  const last = cards.at(-1)?.day ?? 0;
+  return FITTED.flatMap((what) => {
+    const taken = learnedOf(plan, what);
+    const observed = cards.flatMap((figures, i): Observed[] => {
+      const y = ratioOf(what, figures, cards[i - 1], plan, result);
+      // Against the plan as it was before anything was learnt: else the same cards would be counted twice.
+      return y !== undefined && Number.isFinite(y) ? [{ y: y + Math.log(taken), ageDays: last - figures.day }] : [];
+    });
+    return observed.length > 0 ? [fitOf(what, observed)] : [];
+  });
+}
+
+/** The factor that the plan has in it already. */
+export function learnedOf({ learned }: Pick<Plan, "learned">, what: Fitted): number {
+  return learned.find((one) => one.what === what)?.factor ?? 1;
+}
+
+/** Less ground than this says nothing of a pace, and fewer hours are a nero. */
+const LEAST_GROUND_H = 1;
+/** A plan that has less than this of something is no measure of it. */
+const LEAST_PLAN = { kg: 0.05, g: 2, litres: 0.3 } as const;
+
+function ratioOf(
+  what: Fitted,
+  { card, sinceDays, groundH, wantedH, fromNode, toNode }: CardFigures,
+  before: CardFigures | undefined,
+  plan: Plan,
+  result: PlanFigures,
+): number | undefined {
+  if (sinceDays !== 1) return undefined;
+  const { walkedH, drankL, foodKg, fuelG } = card;
+  switch (what) {
+    case "pace":
+      // The plan's hours for this ground over those that it took: a higher factor is faster.
+      return walkedH !== undefined && walkedH > 0 && groundH >= LEAST_GROUND_H
+        ? Math.log(groundH / walkedH)
+        : undefined;
+    case "hours":
+      return walkedH !== undefined && walkedH >= LEAST_GROUND_H && wantedH > 0 && !endsAtStop(card.night)
+        ? Math.log(walkedH / wantedH)
+        : undefined;
+    case "litres": {
+      const planned = drunkBetween(result, fromNode, toNode);
+      return drankL !== undefined && drankL > 0 && planned > LEAST_PLAN.litres ? Math.log(drankL / planned) : undefined;
+    }
+    case "food": {
+      const planned = eatenOn(plan, result, card.date);
+      const eaten = leftLess(before?.card.foodKg, foodKg);
+      return eaten !== undefined && planned > LEAST_PLAN.kg ? Math.log(eaten / planned) : undefined;
+    }
+    case "fuel": {
+      const planned = 1000 * (result.days.find(({ date }) => date === card.date)?.fuelKg[0] ?? 0);
+      const burnt = leftLess(before?.card.fuelG, fuelG);
+      return burnt !== undefined && planned > LEAST_PLAN.g ? Math.log(burnt / planned) : undefined;
+    }
+  }
+}
+
+/** A day that ends in town is as long as the way to it. */
+const endsAtStop = (night: string): boolean => night === "stop";
+
+/** What went between two evenings; unknown where there is more than before, or one is not told. */
+function leftLess(before: number | undefined, now: number | undefined): number | undefined {
+  return before !== undefined && now !== undefined && before > now ? before - now : undefined;
+}
+
+/** Of the first hiker: water that is in the pack at one node and not at the other, and what is filled up between. */
+function drunkBetween({ packs, legs }: PlanFigures, fromNode: number, toNode: number): number {
+  if (toNode <= fromNode) return 0;
+  const { waterKg } = packs[0]!;
+  const fills = legs.flatMap(({ hikers }) =>
+    hikers[0]!.carries.filter((carry) => carry.fromNode > fromNode && carry.fromNode < toNode),
+  );
+  const filled = fills.reduce((sum, { litres, fromNode: node }) => sum + litres - waterKg[node - 1]!, 0);
+  return waterKg[fromNode]! - waterKg[toNode - 1]! + Math.max(0, filled);
+}
+
+/** Of the leg's food, the share of that day by its need. */
+function eatenOn(_: Plan, { days, legs }: PlanFigures, date: string): number {
+  const of = days.filter((day) => day.date === date);
+  const [first] = of;
+  if (!first || of.length !== 1) return 0;
+  const leg = days.filter(({ legIndex }) => legIndex === first.legIndex);
+  const need = leg.reduce((sum, { energyKcal }) => sum + energyKcal[0]!, 0);
+  return need > 0 ? (legs[first.legIndex]!.hikers[0]!.food.eatenKg * first.energyKcal[0]!) / need : 0;
+}
+
+const asLearned = ({ what, factor }: Pick<Fit, "what" | "factor">) => ({ what, factor: within(factor, 0.1, 10) });
+
+const within = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+
+/** The plan with what was learnt of the first hiker; the past stays as the log has it. */
+export function withFits(plan: Plan, fits: readonly Pick<Fit, "what" | "factor">[]): Plan {
+  const factor = (what: Fitted): number => {
+    const fit = fits.find((one) => one.what === what);
+    return fit ? fit.factor / learnedOf(plan, what) : 1;
+  };
+  const learned = [
+    ...plan.learned.filter(({ what }) => !fits.some((fit) => fit.what === what)),
+    ...fits.map(asLearned),
+  ];
+  const [pace, hours, litres, food, fuel] = FITTED.map(factor) as [number, number, number, number, number];
+  return {
+    ...plan,
+    learned,
+    hikers: plan.hikers.map((hiker, h) => {
+      // All walk together: pace and hours are the party's; what is drunk, eaten and burnt was the first one's.
+      const walked = {
+        ...hiker,
+        pace: {
+          ...hiker.pace,
+          speedFactor: within(hiker.pace.speedFactor * pace, 0.3, 2),
+          hoursFreshH: within(hiker.pace.hoursFreshH * hours, 1, 20),
+          hoursFitH: within(hiker.pace.hoursFitH * hours, 1, 20),
+          ramp: hiker.pace.ramp.map((row) => ({ ...row, hoursH: within(row.hoursH * hours, 1, 20) })),
+        },
+      };
+      if (h > 0) return walked;
+      return {
+        ...walked,
+        water: {
+          ...hiker.water,
+          ratePerKmL: within(hiker.water.ratePerKmL * litres, 0, 1),
+          ratePerHourL: within(hiker.water.ratePerHourL * litres, 0, 2),
+          ...(hiker.water.measuredLph === undefined
+            ? {}
+            : { measuredLph: within(hiker.water.measuredLph * litres, 0, 2) }),
+        },
+        food: {
+          ...hiker.food,
+          appetiteByWeek: hiker.food.appetiteByWeek.map((share) => within(share * food, 0.3, 1.5)),
+        },
+        stove: { ...hiker.stove, boilL: within(hiker.stove.boilL * fuel, 0, 5) },
+      };
+    }),
+  };
+}

@@ -1,0 +1,216 @@
+import { describe, expect, test } from "vitest";
+import fc from "fast-check";
+import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
+import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { computePlan, type Plan } from "../index.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+import { cardsOf } from "./cards.ts";
+import { standingOf } from "./enough.ts";
+import { fitLog, fitOf, PRIORS, withFits, type Observed } from "./fit.ts";
+
+/** Days that all say the same of a thing, none of them old. */
+const same = (n: number, y: number): Observed[] => Array.from({ length: n }, () => ({ y, ageDays: 0 }));
+
+describe("posterior of a factor, against worked values", () => {
+  // σ as it is before any card: with cards that agree it would be less.
+  test.each([
+    [3, -0.12, -0.05015, 0.07629],
+    [10, -0.12, -0.08463, 0.05429],
+    [30, -0.12, -0.1053, 0.03497],
+    [10, -0.03, -0.02116, 0.05429],
+  ])("%d days of %f: %f ± %f", (n, y, posterior, spread) => {
+    const { tau, sigma, r } = PRIORS.pace;
+    // Cards as far apart as they are thought to be.
+    const swing = sigma * Math.sqrt((n - 1) / n);
+    const days = Array.from({ length: n }, (_, i) => ({ y: y + (i % 2 === 0 ? swing : -swing), ageDays: 0 }));
+    const fit = fitOf("pace", n % 2 === 0 ? days : [...same(n, y)]);
+    if (n % 2 === 0) {
+      expect(fit.posterior).toBeCloseTo(posterior, 3);
+      expect(fit.spread).toBeCloseTo(spread, 3);
+    } else {
+      // The same by the formula, with the spread that cards that agree leave.
+      const variance = (8 * sigma ** 2) / (8 + n - 1);
+      const worth = (n * (1 - r)) / (1 + r) + variance / tau ** 2;
+      expect(fit.posterior).toBeCloseTo((((n * (1 - r)) / (1 + r)) * y) / worth, 9);
+    }
+  });
+
+  test("changed is said of much that is sure, and not of little or of three days", () => {
+    expect(fitOf("pace", same(30, -0.12)).hasChanged).toBe(true);
+    expect(fitOf("pace", same(40, -0.02)).hasChanged).toBe(false);
+    expect(fitOf("pace", same(1, -0.12)).hasChanged).toBe(false);
+    expect(fitOf("food", [])).toMatchObject({ posterior: 0, factor: 1, cards: 0, hasChanged: false });
+  });
+
+  test("a card of a month ago weighs half", () => {
+    const old = fitOf("litres", [{ y: 0.3, ageDays: 30 }, { y: 0.3, ageDays: 30 }]); // prettier-ignore
+    expect(old.posterior).toBeCloseTo(fitOf("litres", same(1, 0.3)).posterior, 9);
+  });
+
+  test("known factors are found again within their spread in 95 of 100 logs", () => {
+    let found = 0;
+    const logs = 300;
+    const random = mulberry(7);
+    const gauss = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const { tau, sigma, r } = PRIORS.pace;
+    for (let k = 0; k < logs; k++) {
+      const truth = tau * gauss();
+      let drift = gauss();
+      const days = Array.from({ length: 20 }, (_, i) => {
+        drift = r * drift + Math.sqrt(1 - r * r) * gauss();
+        return { y: truth + sigma * drift, ageDays: 19 - i };
+      });
+      const { posterior, spread } = fitOf("pace", days);
+      if (Math.abs(posterior - truth) <= 1.96 * spread) found++;
+    }
+    expect(found / logs).toBeGreaterThan(0.92);
+    expect(found / logs).toBeLessThan(1);
+  });
+});
+
+/** A small generator with a seed, for logs that are the same in every run. */
+function mulberry(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const tracks = [trackNorth({ lengthM: 300_000, heightM: (m) => 300 + 100 * Math.sin(m / 3000) })];
+const base = {
+  stops: [stopOf("a", 100_000, { services: ["shop-full", "bed"], nights: 1 }), stopOf("b", 200_000, { services: ["shop-full", "bed"], nights: 1 })],
+  sources: Array.from({ length: 20 }, (_, i) => sourceOf(`w${i}`, 7000 + i * 15_000)),
+  climate: { stations: [stationOf(6, 16)] },
+  kit: [pieceOf("bottles", 80, { role: "bottle", capacityL: 8 })],
+}; // prettier-ignore
+const dateOf = (i: number): string => isoOfDay(dayNumber("2027-05-01")! + i);
+
+/** A log of so many days of 15 km, walked by the plan's own hours times a factor. */
+function loggedPlan(days: number, slower: number, more: (i: number) => Record<string, unknown> = () => ({})): Plan {
+  const cards = Array.from({ length: days }, (_, i) => ({ id: `d${i}`, date: dateOf(i), trackM: 15_000 * (i + 1) }));
+  const plan = planOf({ ...base, log: cards });
+  const ground = cardsOf(plan, computePlan(plan, tracks)).map(({ groundH }) => groundH);
+  return planOf({ ...base, log: cards.map((card, i) => ({ ...card, walkedH: ground[i]! * slower, ...more(i) })) });
+}
+
+describe("the log against the plan", () => {
+  test("cards follow each other: ground, climb, totals, days without a card", () => {
+    const log = [0, 1, 4].map((i, k) => ({ id: `d${i}`, date: dateOf(i), trackM: 20_000 * (k + 1) }));
+    const plan = planOf({ ...base, log });
+    const found = cardsOf(plan, computePlan(plan, tracks));
+    expect(found.map(({ sinceDays }) => sinceDays)).toEqual([1, 1, 3]);
+    expect(found.map(({ toM }) => Math.round(toM / 1000))).toEqual([20, 40, 60]);
+    expect(found.map(({ tripDay }) => tripDay)).toEqual([1, 2, 5]);
+    for (const { climbM, descentM, fromHeightM, toHeightM } of found)
+      expect(climbM - descentM).toBeCloseTo(toHeightM - fromHeightM, -1);
+  });
+
+  test("ahead and behind of the plan as it stood when the log was begun", () => {
+    const plannedDays = [10, 20, 30, 40].map((km, i) => ({ date: dateOf(i), toM: km * 1000, walkH: 4 }));
+    const plan = planOf({ ...base, plannedDays, log: [{ id: "x", date: dateOf(1), trackM: 25_000 }] });
+    const [card] = cardsOf(plan, computePlan(plan, tracks));
+    expect(card!.aheadM! / 1000).toBeCloseTo(5, 1);
+    expect(card!.aheadDays).toBeCloseTo(0.5, 1);
+  });
+
+  test("what cannot be is named and nothing is taken from it", () => {
+    const log = [
+      { id: "a", date: dateOf(-3), trackM: 5000 },
+      { id: "b", date: dateOf(0), trackM: 60_000, walkedH: 2, foodKg: 2 },
+      { id: "c", date: dateOf(1), trackM: 40_000, walkedH: 6, foodKg: 9 },
+    ];
+    const plan = planOf({ ...base, log });
+    const faults = cardsOf(plan, computePlan(plan, tracks)).map((card) => card.faults);
+    expect(faults).toEqual([["before-start"], ["too-fast"], ["back", "more-food"]]);
+    expect(fitLog(plan, computePlan(plan, tracks))).toEqual([]);
+  });
+});
+
+describe("learning", () => {
+  test("a hiker who is slower by a tenth is found slower, and the rest of the plan takes longer", () => {
+    const plan = loggedPlan(14, 1.25);
+    const result = computePlan(plan, tracks);
+    const pace = fitLog(plan, result).find(({ what }) => what === "pace")!;
+    expect(pace).toMatchObject({ cards: 14, hasChanged: true });
+    expect(pace.factor).toBeGreaterThan(0.8);
+    expect(pace.factor).toBeLessThan(0.9);
+    const then = withFits(plan, [pace]);
+    expect(then.hikers[0]!.pace.speedFactor).toBeCloseTo(plan.hikers[0]!.pace.speedFactor * pace.factor, 9);
+    const after = computePlan(then, tracks);
+    expect(dayNumber(after.finishDate)!).toBeGreaterThanOrEqual(dayNumber(result.finishDate)!);
+    // The past stays, to the node.
+    const past = (one: typeof after) => one.days.filter(({ date }) => date < dateOf(14)).map(({ toNode }) => toNode);
+    expect(past(after)).toEqual(past(result));
+    // What was taken is not learnt a second time from the same cards.
+    const again = fitLog(then, after).find(({ what }) => what === "pace")!;
+    expect(again.factor).toBeCloseTo(pace.factor, 1);
+    const twice = withFits(then, [again]);
+    expect(twice.hikers[0]!.pace.speedFactor / then.hikers[0]!.pace.speedFactor).toBeCloseTo(1, 1);
+  });
+
+  test("cards that say what the plan says change nothing", () => {
+    const plan = loggedPlan(12, 1);
+    const fits = fitLog(plan, computePlan(plan, tracks));
+    const pace = fits.find(({ what }) => what === "pace")!;
+    expect(pace.factor).toBeCloseTo(1, 9);
+    expect(pace.hasChanged).toBe(false);
+    expect(withFits(plan, [pace]).hikers).toEqual(plan.hikers);
+  });
+
+  test("litres, food and fuel go to the first hiker; pace and hours to all who walk together", () => {
+    const plan = planOf({ ...base, hikers: [hikerOf(), hikerOf({ id: "b", name: "B" })] });
+    const then = withFits(plan, [
+      { what: "hours", factor: 1.1 },
+      { what: "litres", factor: 1.2 },
+      { what: "food", factor: 0.9 },
+    ]);
+    expect(then.hikers.map(({ pace }) => pace.hoursFitH)).toEqual([8.25, 8.25]);
+    expect(then.hikers[0]!.water.ratePerKmL).toBeCloseTo(0.15, 9);
+    expect(then.hikers[0]!.food.appetiteByWeek[3]).toBeCloseTo(0.9, 9);
+    expect(then.hikers[1]!.water).toEqual(plan.hikers[1]!.water);
+    expect(then.learned.map(({ what }) => what)).toEqual(["hours", "litres", "food"]);
+  });
+});
+
+describe("is it enough", () => {
+  test("food and fuel left in the evening against the way to the next stop", () => {
+    const left = (foodKg: number) => {
+      const plan = loggedPlan(3, 1, (i) => (i === 2 ? { foodKg, fuelG: 500 } : {}));
+      return standingOf(plan, computePlan(plan, tracks))!;
+    };
+    const plenty = left(20);
+    expect(plenty.left.map(({ what, isEnough }) => [what, isEnough])).toEqual([
+      ["food", true],
+      ["fuel", true],
+    ]);
+    expect(plenty.aheadM / 1000).toBeCloseTo(55, 0);
+    expect(plenty.backM / 1000).toBeCloseTo(45, 0);
+    const short = left(0.2);
+    expect(short.left[0]).toMatchObject({ what: "food", have: 0.2, isEnough: false });
+    expect(short.left[0]!.wanted).toBeLessThan(short.leg.hikers[0]!.food.eatenKg);
+  });
+
+  test("of any plan with any log there is an answer, and no figure that is none", () => {
+    fc.assert(
+      fc.property(arbitraryPlan, ({ plan, tracks: lines }) => {
+        const result = computePlan(plan, lines);
+        for (const card of cardsOf(plan, result)) {
+          expect(card.toNode).toBeGreaterThanOrEqual(card.fromNode);
+          expect(card.groundH).toBeGreaterThanOrEqual(0);
+        }
+        for (const { posterior, spread } of fitLog(plan, result)) {
+          expect(Number.isFinite(posterior)).toBe(true);
+          expect(spread).toBeGreaterThan(0);
+        }
+        for (const { wanted, planned } of standingOf(plan, result)?.left ?? []) {
+          expect(wanted).toBeGreaterThanOrEqual(-1e-9);
+          expect(planned).toBeGreaterThanOrEqual(wanted - 1e-9);
+        }
+      }),
+      { numRuns: runs(40) },
+    );
+  });
+});
