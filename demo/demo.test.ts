@@ -6,7 +6,9 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import {
   buildProfile,
+  cardsOf,
   computePlan,
+  fitLog,
   mendTracks,
   nodeOf,
   readGpx,
@@ -38,6 +40,7 @@ test("the generator writes the committed files byte for byte", () => {
   for (const name of [
     "corvane.gpx",
     "corvane-alternate.gpx",
+    "on-the-trail.json",
     "corvane.gepack.json",
     "flip-flop.gepack.json",
     "truth.json",
@@ -151,4 +154,23 @@ test("the demo's batteries, fuel and warmth have something to say", () => {
   expect(new Set(tamsin.map((row) => row.fuel.containers)).size).toBeGreaterThan(1);
   expect(tamsin.some((row) => row.warmth!.marginK < 0)).toBe(true);
   expect(result.finish[0]!.body.bodyKg).toBeLessThan(62);
+});
+
+test("nineteen days on the trail: read as they were kept, slower than planned, behind, with a dry source and a broken shoe", () => {
+  const kept = JSON.parse(read("on-the-trail.json")) as Pick<Plan, "log" | "plannedDays">;
+  const walked = readPlan({ ...plan, ...kept });
+  expect(walked.problems).toEqual([]);
+  const there = computePlan(walked.value!, [track]);
+  const cards = cardsOf(walked.value!, there);
+  expect(cards).toHaveLength(19);
+  expect(cards.flatMap(({ faults }) => faults)).toEqual([]);
+  expect(cards.at(-1)!.aheadM!).toBeLessThan(-10_000);
+  const pace = fitLog(walked.value!, there).find(({ what }) => what === "pace")!;
+  expect(pace.factor).toBeLessThan(0.97);
+  expect(kept.log.some(({ water }) => water.some(({ said }) => said === "dry"))).toBe(true);
+  expect(kept.log.flatMap(({ pieces }) => pieces.map(({ what }) => what))).toEqual(["broken"]);
+  // Every logged day ends where it did, and the finish is later than planned.
+  for (const { card, toNode } of cards)
+    expect(there.days.findLast(({ date }) => date === card.date)?.toNode ?? toNode, card.date).toBe(toNode);
+  expect(there.finishDate > result.finishDate).toBe(true);
 });

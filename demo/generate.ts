@@ -5,16 +5,19 @@
 import { writeFileSync } from "node:fs";
 import {
   buildProfile,
+  computePlan,
   locate,
   mendTracks,
   PLAN_VERSION,
   readGpx,
+  readPlan,
   readPlanFile,
   startingFoods,
   startingMenus,
 } from "@gepack/core";
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
+import { onTheTrail } from "./generate/onTheTrail.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
 import { buildDevices, buildKit, buildKitStory } from "./generate/kit.ts";
 import { buildSources, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
@@ -186,6 +189,10 @@ writeFileSync(new URL("corvane-alternate.gpx", here), beside);
 const example = readPlanFile(flipFlop());
 if (!example.value) throw new Error(JSON.stringify(example.problems, null, 2));
 writeFileSync(new URL("flip-flop.gepack.json", here), `${JSON.stringify(flipFlop())}\n`);
+const told = readPlan(plan).value!;
+const besideTrack = readGpx(beside, told.route.alternates[0]!.trackId, "corvane-alternate.gpx").value!.track;
+const planned = computePlan(told, [read.track, besideTrack]);
+writeFileSync(new URL("on-the-trail.json", here), `${JSON.stringify(onTheTrail(told, planned), null, 1)}\n`);
 writeFileSync(
   new URL("truth.json", here),
   `${JSON.stringify({ lengthM: LENGTH_M, climbM: Math.round(trueClimbM()), points: gpx.points }, null, 1)}\n`,

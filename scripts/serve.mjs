@@ -25,7 +25,7 @@ const HEADERS = {
   "x-content-type-options": "nosniff",
   "referrer-policy": "no-referrer",
   "cross-origin-opener-policy": "same-origin",
-  "permissions-policy": "geolocation=(), camera=(), microphone=()",
+  "permissions-policy": "geolocation=(self), camera=(), microphone=()",
 };
 const files = sirv(join(ROOT, "web", "dist", "client"), {
   brotli: true,

@@ -91,6 +91,8 @@ export {
   type MenuItem,
   type PaceSettings,
   type HeldChoice,
+  type LogDay,
+  type PlannedDay,
   type KeptKit,
   type KitStory,
   type Modification,
@@ -285,6 +287,7 @@ export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxS
 export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";
 export { cardsOf, type CardFault, type CardFigures } from "./log/cards.ts";
 export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed } from "./log/fit.ts";
+export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
 export { logDaySchema, plannedDaySchema } from "./plan/logSchema.ts";
 export { FITTED, LOGGED_NIGHTS, PIECE_EVENTS } from "./plan/ids.ts";

@@ -133,3 +133,17 @@ test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
   }
 });
+
+test("faces and the look of notices stay when one goes from station to station", async ({ page }) => {
+  await openDemo(page);
+  const styles = (): Promise<number> =>
+    page.evaluate(() => document.querySelectorAll("head style, head link[rel=stylesheet]").length);
+  const faces = page.locator('head link[href*="fonts"]');
+  await expect(faces).toHaveCount(1);
+  const before = await styles();
+  for (const name of ["Kit", "Log", "Legs"]) {
+    await station(page, name);
+    await expect(faces).toHaveCount(1);
+    expect(await styles()).toBeGreaterThanOrEqual(before);
+  }
+});

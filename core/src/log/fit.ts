@@ -20,7 +20,6 @@ interface Prior {
 export const PRIORS: Readonly<Record<Fitted, Prior>> = {
   pace: { tau: 0.1, sigma: 0.15, r: 0.3 },
   hours: { tau: 0.15, sigma: 0.2, r: 0.3 },
-  litres: { tau: 0.3, sigma: 0.3, r: 0.2 },
   food: { tau: 0.15, sigma: 0.25, r: 0.2 },
   fuel: { tau: 0.3, sigma: 0.3, r: 0.2 },
 };
@@ -93,17 +92,17 @@ export function learnedOf({ learned }: Pick<Plan, "learned">, what: Fitted): num
 /** Less ground than this says nothing of a pace, and fewer hours are a nero. */
 const LEAST_GROUND_H = 1;
 /** A plan that has less than this of something is no measure of it. */
-const LEAST_PLAN = { kg: 0.05, g: 2, litres: 0.3 } as const;
+const LEAST_PLAN = { kg: 0.05, g: 2 } as const;
 
 function ratioOf(
   what: Fitted,
-  { card, sinceDays, groundH, wantedH, fromNode, toNode }: CardFigures,
+  { card, sinceDays, groundH, wantedH }: CardFigures,
   before: CardFigures | undefined,
   plan: Plan,
   result: PlanFigures,
 ): number | undefined {
   if (sinceDays !== 1) return undefined;
-  const { walkedH, drankL, foodKg, fuelG } = card;
+  const { walkedH, foodKg, fuelG } = card;
   switch (what) {
     case "pace":
       // The plan's hours for this ground over those that it took: a higher factor is faster.
@@ -114,10 +113,6 @@ function ratioOf(
       return walkedH !== undefined && walkedH >= LEAST_GROUND_H && wantedH > 0 && !endsAtStop(card.night)
         ? Math.log(walkedH / wantedH)
         : undefined;
-    case "litres": {
-      const planned = drunkBetween(result, fromNode, toNode);
-      return drankL !== undefined && drankL > 0 && planned > LEAST_PLAN.litres ? Math.log(drankL / planned) : undefined;
-    }
     case "food": {
       const planned = eatenOn(plan, result, card.date);
       const eaten = leftLess(before?.card.foodKg, foodKg);
@@ -139,17 +134,6 @@ function leftLess(before: number | undefined, now: number | undefined): number |
   return before !== undefined && now !== undefined && before > now ? before - now : undefined;
 }
 
-/** Of the first hiker: water that is in the pack at one node and not at the other, and what is filled up between. */
-function drunkBetween({ packs, legs }: PlanFigures, fromNode: number, toNode: number): number {
-  if (toNode <= fromNode) return 0;
-  const { waterKg } = packs[0]!;
-  const fills = legs.flatMap(({ hikers }) =>
-    hikers[0]!.carries.filter((carry) => carry.fromNode > fromNode && carry.fromNode < toNode),
-  );
-  const filled = fills.reduce((sum, { litres, fromNode: node }) => sum + litres - waterKg[node - 1]!, 0);
-  return waterKg[fromNode]! - waterKg[toNode - 1]! + Math.max(0, filled);
-}
-
 /** Of the leg's food, the share of that day by its need. */
 function eatenOn(_: Plan, { days, legs }: PlanFigures, date: string): number {
   const of = days.filter((day) => day.date === date);
@@ -165,7 +149,11 @@ const asLearned = ({ what, factor }: Pick<Fit, "what" | "factor">) => ({ what, f
 const within = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
 /** The plan with what was learnt of the first hiker; the past stays as the log has it. */
-export function withFits(plan: Plan, fits: readonly Pick<Fit, "what" | "factor">[]): Plan {
+export function withFits(
+  plan: Plan,
+  result: Pick<PlanFigures, "legs">,
+  fits: readonly Pick<Fit, "what" | "factor">[],
+): Plan {
   const factor = (what: Fitted): number => {
     const fit = fits.find((one) => one.what === what);
     return fit ? fit.factor / learnedOf(plan, what) : 1;
@@ -174,12 +162,13 @@ export function withFits(plan: Plan, fits: readonly Pick<Fit, "what" | "factor">
     ...plan.learned.filter(({ what }) => !fits.some((fit) => fit.what === what)),
     ...fits.map(asLearned),
   ];
-  const [pace, hours, litres, food, fuel] = FITTED.map(factor) as [number, number, number, number, number];
+  const [pace, hours, food, fuel] = FITTED.map(factor) as [number, number, number, number];
+  const boilG = plan.hikers[0]!.stove.gramsPerBoil ?? result.legs[0]?.hikers[0]!.fuel.gramsPerBoil ?? 0;
   return {
     ...plan,
     learned,
     hikers: plan.hikers.map((hiker, h) => {
-      // All walk together: pace and hours are the party's; what is drunk, eaten and burnt was the first one's.
+      // All walk together: pace and hours are the party's; what is eaten and burnt was the first one's.
       const walked = {
         ...hiker,
         pace: {
@@ -193,19 +182,11 @@ export function withFits(plan: Plan, fits: readonly Pick<Fit, "what" | "factor">
       if (h > 0) return walked;
       return {
         ...walked,
-        water: {
-          ...hiker.water,
-          ratePerKmL: within(hiker.water.ratePerKmL * litres, 0, 1),
-          ratePerHourL: within(hiker.water.ratePerHourL * litres, 0, 2),
-          ...(hiker.water.measuredLph === undefined
-            ? {}
-            : { measuredLph: within(hiker.water.measuredLph * litres, 0, 2) }),
-        },
         food: {
           ...hiker.food,
           appetiteByWeek: hiker.food.appetiteByWeek.map((share) => within(share * food, 0.3, 1.5)),
         },
-        stove: { ...hiker.stove, boilL: within(hiker.stove.boilL * fuel, 0, 5) },
+        stove: fuel === 1 || boilG <= 0 ? hiker.stove : { ...hiker.stove, gramsPerBoil: within(boilG * fuel, 0, 500) },
       };
     }),
   };

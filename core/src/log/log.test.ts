@@ -43,8 +43,8 @@ describe("posterior of a factor, against worked values", () => {
   });
 
   test("a card of a month ago weighs half", () => {
-    const old = fitOf("litres", [{ y: 0.3, ageDays: 30 }, { y: 0.3, ageDays: 30 }]); // prettier-ignore
-    expect(old.posterior).toBeCloseTo(fitOf("litres", same(1, 0.3)).posterior, 9);
+    const old = fitOf("food", [{ y: 0.3, ageDays: 30 }, { y: 0.3, ageDays: 30 }]); // prettier-ignore
+    expect(old.posterior).toBeCloseTo(fitOf("food", same(1, 0.3)).posterior, 9);
   });
 
   test("known factors are found again within their spread in 95 of 100 logs", () => {
@@ -137,7 +137,7 @@ describe("learning", () => {
     expect(pace).toMatchObject({ cards: 14, hasChanged: true });
     expect(pace.factor).toBeGreaterThan(0.8);
     expect(pace.factor).toBeLessThan(0.9);
-    const then = withFits(plan, [pace]);
+    const then = withFits(plan, result, [pace]);
     expect(then.hikers[0]!.pace.speedFactor).toBeCloseTo(plan.hikers[0]!.pace.speedFactor * pace.factor, 9);
     const after = computePlan(then, tracks);
     expect(dayNumber(after.finishDate)!).toBeGreaterThanOrEqual(dayNumber(result.finishDate)!);
@@ -147,31 +147,34 @@ describe("learning", () => {
     // What was taken is not learnt a second time from the same cards.
     const again = fitLog(then, after).find(({ what }) => what === "pace")!;
     expect(again.factor).toBeCloseTo(pace.factor, 1);
-    const twice = withFits(then, [again]);
+    const twice = withFits(then, after, [again]);
     expect(twice.hikers[0]!.pace.speedFactor / then.hikers[0]!.pace.speedFactor).toBeCloseTo(1, 1);
   });
 
   test("cards that say what the plan says change nothing", () => {
     const plan = loggedPlan(12, 1);
-    const fits = fitLog(plan, computePlan(plan, tracks));
+    const result = computePlan(plan, tracks);
+    const fits = fitLog(plan, result);
     const pace = fits.find(({ what }) => what === "pace")!;
     expect(pace.factor).toBeCloseTo(1, 9);
     expect(pace.hasChanged).toBe(false);
-    expect(withFits(plan, [pace]).hikers).toEqual(plan.hikers);
+    expect(withFits(plan, result, [pace]).hikers).toEqual(plan.hikers);
   });
 
-  test("litres, food and fuel go to the first hiker; pace and hours to all who walk together", () => {
+  test("food and fuel go to the first hiker; pace and hours to all who walk together", () => {
     const plan = planOf({ ...base, hikers: [hikerOf(), hikerOf({ id: "b", name: "B" })] });
-    const then = withFits(plan, [
+    const result = computePlan(plan, tracks);
+    const then = withFits(plan, result, [
       { what: "hours", factor: 1.1 },
-      { what: "litres", factor: 1.2 },
       { what: "food", factor: 0.9 },
+      { what: "fuel", factor: 1.2 },
     ]);
     expect(then.hikers.map(({ pace }) => pace.hoursFitH)).toEqual([8.25, 8.25]);
-    expect(then.hikers[0]!.water.ratePerKmL).toBeCloseTo(0.15, 9);
+    const { gramsPerBoil } = result.legs[0]!.hikers[0]!.fuel;
+    expect(then.hikers[0]!.stove.gramsPerBoil).toBeCloseTo(1.2 * gramsPerBoil, 9);
     expect(then.hikers[0]!.food.appetiteByWeek[3]).toBeCloseTo(0.9, 9);
-    expect(then.hikers[1]!.water).toEqual(plan.hikers[1]!.water);
-    expect(then.learned.map(({ what }) => what)).toEqual(["hours", "litres", "food"]);
+    expect(then.hikers[1]!.stove).toEqual(plan.hikers[1]!.stove);
+    expect(then.learned.map(({ what }) => what)).toEqual(["hours", "food", "fuel"]);
   });
 });
 

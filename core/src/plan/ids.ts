@@ -57,7 +57,7 @@ export const DEMANDS = [
   "insects", "animals", "light", "power", "navigation", "papers", "food-store", "space", "water",
 ] as const;
 /** What a card of the log says of a night and of a piece. */
-export const FITTED = ["pace", "hours", "litres", "food", "fuel"] as const;
+export const FITTED = ["pace", "hours", "food", "fuel"] as const;
 export const LOGGED_NIGHTS = ["camp", "bed", "stop"] as const;
 export const PIECE_EVENTS = ["broken", "mended", "bought", "sent", "swapped", "lost"] as const;
 export const WEARS = ["packed", "worn", "consumable"] as const;

@@ -12,6 +12,17 @@ export async function fetchDemo(onBytes: (bytes: number) => void): Promise<PlanF
   return { plan: JSON.parse(new TextDecoder().decode(plan)) as Plan, tracks: tracks.map(unpackTrack) };
 }
 
+/** The demo nineteen days into its walk, as a trip of its own. */
+export async function fetchOnTheTrail(): Promise<PlanFile> {
+  const [{ plan, tracks }, bytes] = await Promise.all([
+    fetchDemo(() => {}),
+    fetchBytes("/demo/on-the-trail.json", () => {}),
+  ]);
+  const { log, plannedDays } = JSON.parse(new TextDecoder().decode(bytes)) as Pick<Plan, "log" | "plannedDays">;
+  const trip = { ...plan.trip, name: `${plan.trip.name}, nineteen days in` };
+  return { plan: { ...plan, id: `${plan.id}-walked`, trip, log, plannedDays }, tracks };
+}
+
 /** The second example, a trail in two halves, as a file that is read like any other. */
 export async function fetchExample(): Promise<File> {
   const name = "flip-flop.gepack.json";

@@ -39,7 +39,7 @@ export function Effect() {
             <b className="text-ink">{now}</b>
           ) : (
             <>
-              <s className="opacity-80">{old}</s> <b className="text-pine">{now}</b>
+              <s>{old}</s> <b className="text-pine">{now}</b>
             </>
           )}
         </span>

@@ -5,7 +5,7 @@ import { openDemo } from "../store/document.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
-import { openExample, savePackedPlan, savePlanFile } from "./files.ts";
+import { openExample, openOnTheTrail, savePackedPlan, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
 
@@ -44,15 +44,25 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={() => void openExample()}>
               Open an example: a trail in two halves
             </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => void openOnTheTrail()}>
+              Open an example: nineteen days on the trail
+            </DropdownMenu.Item>
             <PlansMenu />
             <DropdownMenu.Item className="menu-item" onSelect={() => setAsking(true)}>
               Start again from the demo…
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-rule" />
             <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => chooseTheme(value as Theme)}>
-              {(["system", "light", "dark"] as const).map((value) => (
+              {(["system", "light", "dark", "night"] as const).map((value) => (
                 <DropdownMenu.RadioItem key={value} value={value} className="menu-item data-[state=checked]:font-bold">
-                  {{ system: "Light or dark as the device", light: "Light", dark: "Dark" }[value]}
+                  {
+                    {
+                      system: "Light or dark as the device",
+                      light: "Light",
+                      dark: "Dark",
+                      night: "Night, red on black",
+                    }[value]
+                  }
                 </DropdownMenu.RadioItem>
               ))}
             </DropdownMenu.RadioGroup>

@@ -1,5 +1,5 @@
 /** Plan files out of and into the browser. */
-import { fetchExample } from "../data/demo.ts";
+import { fetchExample, fetchOnTheTrail } from "../data/demo.ts";
 import { rawPlan } from "../data/plans.ts";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
@@ -59,6 +59,15 @@ export function saveBlob(blob: Blob, name: string, ending: string): void {
 export async function openExample(): Promise<void> {
   try {
     await importPlanFile(await fetchExample());
+  } catch (error) {
+    report(error);
+  }
+}
+
+export async function openOnTheTrail(): Promise<void> {
+  try {
+    await takeImport(await fetchOnTheTrail());
+    tell("done", "Nineteen days are in the log of this trip.");
   } catch (error) {
     report(error);
   }

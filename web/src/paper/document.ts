@@ -1,6 +1,7 @@
 /** Papers as HTML: in parts, so that whoever waits sees how far it is; and as one page that needs nothing else. */
 import { renderToStaticMarkup } from "react-dom/server";
 import type { Plan, PlanResult } from "@gepack/core";
+import { escaped } from "../exports/logFiles.ts";
 import { pageCss, paperCss, type PaperSize } from "./css.ts";
 import { paperFacts, type Wanted } from "./facts.ts";
 import { PAPERS, runsOn, type PaperId } from "./papers.tsx";
@@ -38,8 +39,4 @@ ${pageCss(size)}${paperCss(size)}</style></head><body><main class="paper">${shee
 export function paperHtml(plan: Plan, result: PlanResult, choice: PaperChoice): string {
   const sheets = [...paperSheets(plan, result, choice)].map(({ html }) => html);
   return paperPage(plan.trip.name, choice.size, sheets);
-}
-
-function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 }

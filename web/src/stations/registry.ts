@@ -7,7 +7,7 @@ export interface Station {
   name: string;
   href: string;
   /** Stations of one group stand together; a hairline parts the groups. The gear stands at the end, alone. */
-  group: "ground" | "walk" | "supply" | "pack" | "gear";
+  group: "ground" | "walk" | "supply" | "pack" | "record" | "gear";
   /** Parts of a station, each with an address of its own: `?part=`. */
   parts?: readonly { id: string; name: string }[];
 }
@@ -23,6 +23,7 @@ export const STATIONS = [
   { id: "kit", name: "Kit", href: "/kit/", group: "pack" },
   { id: "legs", name: "Legs", href: "/", group: "pack" },
   { id: "boxes", name: "Boxes", href: "/boxes/", group: "pack" },
+  { id: "log", name: "Log", href: "/log/", group: "record" },
   {
     id: "trip",
     name: "Trip",

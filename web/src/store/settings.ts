@@ -3,7 +3,7 @@ import type { OwnWord } from "@gepack/core";
 import { create } from "zustand";
 import { readSetting, writeSetting } from "../data/plans.ts";
 
-export type Theme = "light" | "dark" | "system";
+export type Theme = "light" | "dark" | "night" | "system";
 
 export interface Settings {
   theme: Theme;

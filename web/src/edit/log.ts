@@ -1,0 +1,67 @@
+/** Edits of the log: a card kept, given up, what was learnt taken; each one undoable step. */
+import {
+  calendarDays,
+  placeAt,
+  withFits,
+  type Fit,
+  type LogDay,
+  type Plan,
+  type PlanResult,
+  type Profile,
+  type WalkedM,
+} from "@gepack/core";
+import { edit } from "../store/document.ts";
+import { dayMonth } from "../units/quantity.ts";
+import { removeRows } from "./rows.ts";
+
+/** A source remembers so many reports. */
+const MOST_REPORTS = 400;
+
+/**
+ * Keeps a card; of its day there is one. With the first the plan of then is kept beside the log, to be compared with, and what was
+ * seen at water is told to its sources as well.
+ */
+export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
+  const label = cards.length === 1 ? `Log of ${dayMonth(cards[0]!.date)}` : `Log of ${cards.length} days`;
+  void edit(label, (draft) => {
+    const plan = draft as Plan;
+    if (plan.log.length === 0) plan.plannedDays = plannedDays(plan, result);
+    for (const card of cards) {
+      plan.log = [...plan.log.filter(({ id, date }) => id !== card.id && date !== card.date), card];
+      for (const { sourceId, said } of card.water) {
+        const source = plan.sources.find(({ id }) => id === sourceId);
+        if (!source) continue;
+        const others = source.reports.filter(({ date, note }) => date !== card.date || note !== FROM_LOG);
+        source.reports = [...others, { date: card.date, said, note: FROM_LOG }].slice(-MOST_REPORTS);
+      }
+    }
+    plan.log.sort((a, b) => a.date.localeCompare(b.date));
+  });
+}
+
+const FROM_LOG = "from the log";
+
+function plannedDays(plan: Plan, result: PlanResult): Plan["plannedDays"] {
+  return calendarDays(plan, result)
+    .slice(0, 2000)
+    .map(({ date, toM, walkH }) => ({ date, toM, walkH: Math.min(48, walkH) }));
+}
+
+export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): void {
+  removeRows("log", [id], `Without the log of ${dayMonth(date)}`);
+}
+
+export function takeFits(fits: readonly Fit[], result: PlanResult, label: string): void {
+  void edit(label, (draft) => {
+    const plan = draft as Plan;
+    const { hikers, learned } = withFits(plan, result, fits);
+    plan.hikers = hikers;
+    plan.learned = learned;
+  });
+}
+
+/** The place so far along the walk, as a card has it. */
+export function cardPlace(profile: Profile, walkedM: WalkedM): Pick<LogDay, "trackM" | "alternateId"> {
+  const { trackM, alternateId } = placeAt(profile, walkedM);
+  return { trackM, ...(alternateId === undefined ? {} : { alternateId }) };
+}

@@ -1,0 +1,112 @@
+/** What the log says of the hiker: old to new, how sure, and taken by one step; the past stays as it was. */
+import { useMemo } from "react";
+import { fitLog, withFits, type Fit, type Plan, type PlanResult, type WeighedKit } from "@gepack/core";
+import { takeFits } from "../../edit/log.ts";
+import { calculator } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { FITTED_NOTES, FITTED_WORDS } from "../../words/log.ts";
+import { sayIn } from "../../words/say.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
+
+/** Nearer than this to what the plan has already is no news. */
+const LEAST_NEWS = 0.05;
+
+const percent = (factor: number): string => `${factor >= 1 ? "+" : "−"}${Math.abs(100 * (factor - 1)).toFixed(0)} %`;
+
+export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
+  const say = sayIn(plan);
+  const fits = useMemo(() => fitLog(plan, result), [plan, result]);
+  const { rows, fraction, start, stop } = usePlanRun<WeighedKit>(plan);
+  const then = rows[0];
+  if (fits.length === 0)
+    return (
+      <p className="max-w-[72ch] text-sm text-muted">
+        Nothing to learn from yet: keep days with the hours walked, and what food and fuel are left.
+      </p>
+    );
+  const changed = fits.filter(({ hasChanged }) => hasChanged);
+  const takenOf = (fit: Fit): number => plan.learned.find(({ what }) => what === fit.what)?.factor ?? 1;
+  const news = fits.filter((fit) => Math.abs(fit.factor / takenOf(fit) - 1) > LEAST_NEWS);
+  return (
+    <>
+      <Table<Fit>
+        label="What the log says"
+        rows={fits}
+        idOf={({ what }) => what}
+        columns={[
+          {
+            id: "what",
+            head: "of you",
+            names: true,
+            cell: ({ what }) => (
+              <>
+                {FITTED_WORDS[what]} <span className="text-xs text-muted">{FITTED_NOTES[what]}</span>
+              </>
+            ),
+          },
+          { id: "cards", head: "days", right: true, cell: ({ cards }) => cards },
+          { id: "was", head: "in the plan", right: true, cell: (fit) => percent(takenOf(fit)) },
+          { id: "is", head: "the log says", right: true, cell: ({ factor }) => <b>{percent(factor)}</b> },
+          {
+            id: "spread",
+            head: "9 of 10 between",
+            right: true,
+            from: 561,
+            cell: ({ posterior, spread }) =>
+              `${percent(Math.exp(posterior - 1.645 * spread))} and ${percent(Math.exp(posterior + 1.645 * spread))}`,
+          },
+          {
+            id: "sure",
+            head: "",
+            cell: ({ hasChanged }) =>
+              hasChanged ? <b className="text-caution">changed</b> : <span className="text-muted">within chance</span>,
+          },
+        ]}
+      />
+      <div className="my-2 flex flex-wrap items-center gap-3">
+        <button
+          className="btn"
+          disabled={fraction !== undefined || news.length === 0}
+          onClick={() =>
+            start(
+              () => 1,
+              (now, onRow, signal) =>
+                calculator().weighKits(
+                  { plan: withFits(now, result, fits), variants: [{ key: "learnt" }] },
+                  onRow,
+                  signal,
+                ),
+            )
+          }
+        >
+          What it does to the rest
+        </button>
+        {fraction !== undefined && <Progress label="Computing the rest" fraction={fraction} onStop={stop} />}
+        {then && (
+          <span data-testid="learnt-then">
+            Finish on {say.date(then.finishDate)} instead of {say.date(result.finishDate)}; the heaviest pack{" "}
+            {say.kg(then.heaviestKg)}.
+          </span>
+        )}
+        <button
+          className="btn btn-strong"
+          disabled={news.length === 0}
+          onClick={() => takeFits(fits, result, "What the log says is taken")}
+        >
+          Take all
+        </button>
+        {changed.length > 0 && changed.length < fits.length && (
+          <button className="btn" onClick={() => takeFits(changed, result, "What has changed is taken")}>
+            Take what has changed
+          </button>
+        )}
+      </div>
+      <p className="m-0 max-w-[72ch] text-xs text-muted">
+        Each day is compared with what the plan has for that very ground, not with kilometres; few days move it little.
+        Days that have been stay as they were, and what was learnt is never counted twice. Experimental: spreads are a
+        judgement.
+      </p>
+    </>
+  );
+}

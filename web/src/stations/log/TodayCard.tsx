@@ -1,0 +1,376 @@
+/** Today: made for one thumb in the tent. All that can be known stands there; what one adds is kept as it is typed. */
+import { useMemo } from "react";
+import { ChevronLeft, ChevronRight } from "lucide-react";
+import {
+  dayNumber,
+  isoOfDay,
+  isWalked,
+  LOGGED_NIGHTS,
+  nodeOf,
+  PIECE_EVENTS,
+  standingOf,
+  walkedOf,
+  type LogDay,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
+import { forgetCard, keepCards } from "../../edit/log.ts";
+import { BlankNumber } from "../../ui/BlankNumber.tsx";
+import { DateField } from "../../ui/DateField.tsx";
+import { Pick } from "../../ui/Pick.tsx";
+import { weekdayDate } from "../../units/date.ts";
+import { EVENT_WORDS, FELT_WORDS, LEFT_WORDS, leftFigure } from "../../words/log.ts";
+import { REPORT_WORDS } from "../../words/water.ts";
+import type { Say } from "../../words/say.ts";
+import { nameAt, namedPlaces, nextDate, openCard } from "./today.ts";
+import type { CardInHand } from "./useCard.ts";
+import { WhereTo } from "./WhereTo.tsx";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  hand: CardInHand;
+  say: Say;
+}
+
+const NIGHTS: Readonly<Record<LogDay["night"], string>> = { camp: "in camp", bed: "in a bed", stop: "at the stop" };
+const MOST_WATERS = 12;
+
+export function TodayCard({ plan, result, hand, say }: Props) {
+  const { card, change } = hand;
+  const { profile } = result;
+  const places = useMemo(() => namedPlaces(plan, result), [plan, result]);
+  const { planned, before } = useMemo(() => openCard(plan, result, card.date), [plan, result, card.date]);
+  const isThere = isWalked(profile, card);
+  const fromNode = before?.toNode ?? 0;
+  const toNode = Math.max(fromNode, isThere ? nodeOf(profile, card) : fromNode);
+  const [fromM, toM] = [walkedOf(profile, fromNode), walkedOf(profile, toNode)];
+  const climb = (values: ArrayLike<number>): number => {
+    let sum = 0;
+    for (let c = fromNode; c < toNode; c++) sum += values[c]!;
+    return sum;
+  };
+  const waters = places
+    .filter(({ kind, alongM }) => kind === "water" && alongM > fromM && alongM <= toM)
+    .slice(0, MOST_WATERS);
+  const isKept = plan.log.some(({ date }) => date === card.date);
+  const aheadM = planned === undefined ? undefined : toM - planned.toM;
+  const standing = useMemo(
+    () => standingOf({ ...plan, log: [...plan.log.filter(({ date }) => date !== card.date), card] }, result),
+    [plan, result, card],
+  );
+  const leftPlanned = (what: "food" | "fuel"): number | undefined =>
+    standing?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
+  const step = (days: number): void => hand.open(isoOfDay(dayNumber(card.date)! + days));
+  const field = { units: plan.trip.units } as const;
+  const placeName = nameAt(places, toM) ?? say.way(toM);
+  return (
+    <section aria-label="Today" className="is-form grid gap-3 px-[18px] py-3 text-base" data-testid="today">
+      <div className="flex flex-wrap items-center gap-2">
+        <button
+          className="btn min-h-[44px]"
+          aria-label="Day before"
+          disabled={card.date <= plan.trip.startDate}
+          onClick={() => step(-1)}
+        >
+          <ChevronLeft size={18} aria-hidden="true" />
+        </button>
+        <b className="text-lg">
+          Day {dayNumber(card.date)! - dayNumber(plan.trip.startDate)! + 1}, {weekdayDate(card.date)}
+        </b>
+        <button
+          className="btn min-h-[44px]"
+          aria-label="Day after"
+          disabled={card.date >= nextDate(plan) && !hand.isChanged && !isKept}
+          onClick={() => step(1)}
+        >
+          <ChevronRight size={18} aria-hidden="true" />
+        </button>
+        <DateField
+          label="Date"
+          bare
+          required
+          value={card.date}
+          near={plan.trip.startDate}
+          onCommit={(date) => hand.open(date)}
+        />
+        {isKept && <span className="text-sm text-muted">kept</span>}
+      </div>
+      <div>
+        <h2 className="m-0 text-2xl font-extrabold">
+          {say.way(toM - fromM)}, {say.height(climb(profile.climbM))} up
+        </h2>
+        <p className="m-0 text-muted" data-testid="today-say">
+          {nameAt(places, fromM) ?? say.way(fromM)} to {placeName} · total {say.way(toM)}
+          {aheadM !== undefined &&
+            Math.abs(aheadM) >= 500 &&
+            ` · ${say.way(Math.abs(aheadM))} ${aheadM > 0 ? "further than" : "short of"} planned`}
+          {profile.hasHeights &&
+            ` · ${say.height(profile.heightM[fromNode]!)} → ${say.height(profile.heightM[toNode]!)}`}
+        </p>
+        {!isThere && <p className="m-0 text-caution">The place is off the route: choose where the day ended.</p>}
+      </div>
+      <WhereTo
+        plan={plan}
+        result={result}
+        places={places}
+        fromM={fromM}
+        plannedM={planned?.toM}
+        say={say}
+        onPlace={change}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <BlankNumber
+          {...field}
+          path="log.walkedH"
+          label="walked"
+          value={card.walkedH}
+          planned={planned?.walkH}
+          onCommit={(walkedH) => change({ walkedH })}
+        />
+        <BlankNumber
+          {...field}
+          path="log.breakH"
+          label="breaks"
+          value={card.breakH}
+          onCommit={(breakH) => change({ breakH })}
+        />
+        <Words label="weather" value={card.weather} onCommit={(weather) => change({ weather })} />
+        <Words label="area" value={card.area} onCommit={(area) => change({ area })} />
+        <BlankNumber
+          {...field}
+          path="log.lowC"
+          label="low"
+          value={card.lowC}
+          planned={planned?.coldNightC}
+          onCommit={(lowC) => change({ lowC })}
+        />
+        <BlankNumber
+          {...field}
+          path="log.drankL"
+          label="drunk"
+          value={card.drankL}
+          onCommit={(drankL) => change({ drankL })}
+        />
+      </div>
+      <section aria-label="Left in the bag" className="border-t-2 border-ink pt-1">
+        <h3 className="m-0 mb-1 text-base font-bold">Left in the bag</h3>
+        <div className="grid w-full grid-cols-3 gap-2">
+          <BlankNumber
+            {...field}
+            path="log.foodKg"
+            label="food"
+            value={card.foodKg}
+            planned={leftPlanned("food")}
+            onCommit={(foodKg) => change({ foodKg })}
+          />
+          <BlankNumber
+            {...field}
+            path="log.fuelG"
+            label="fuel"
+            value={card.fuelG}
+            planned={leftPlanned("fuel")}
+            onCommit={(fuelG) => change({ fuelG })}
+          />
+          <BlankNumber
+            {...field}
+            path="log.chargeFraction"
+            label="charge"
+            value={card.chargeFraction}
+            onCommit={(chargeFraction) => change({ chargeFraction })}
+          />
+        </div>
+        {standing?.left.map(({ what, have, wanted, isEnough }) => (
+          <p key={what} className={`m-0 text-sm ${isEnough ? "text-muted" : "text-danger"}`} data-left={what}>
+            {LEFT_WORDS[what]}: {leftFigure(what, have, say)} left, {leftFigure(what, wanted, say)} wanted to the next
+            stop
+            {isEnough
+              ? "; it is enough by the plan."
+              : `: too little. ${what === "charge" ? "Switch off what can be." : `Eat less of the rest, walk further a day, or turn to the stop ${say.way(standing.backM)} behind.`}`}
+          </p>
+        ))}
+      </section>
+      {waters.length > 0 && (
+        <section aria-label="Water on the way" className="border-t-2 border-ink pt-1">
+          <h3 className="m-0 mb-1 text-base font-bold">Water on the way</h3>
+          <ul className="m-0 w-full list-none p-0">
+            {waters.map(({ name, alongM }) => {
+              const source = plan.sources.find(
+                (one) => one.name === name && Math.abs(walkedOf(profile, nodeOf(profile, one)) - alongM) < 1,
+              )!;
+              const said = card.water.find(({ sourceId }) => sourceId === source.id)?.said;
+              return (
+                <li key={source.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1">
+                  <span className="flex-1" dir="auto">
+                    {name} <span className="text-xs text-muted">{say.way(alongM)}</span>
+                  </span>
+                  {(Object.keys(REPORT_WORDS) as (keyof typeof REPORT_WORDS)[]).map((word) => (
+                    <button
+                      key={word}
+                      className={`min-h-[44px] ${said === word ? "btn btn-strong" : "btn"}`}
+                      aria-pressed={said === word}
+                      aria-label={`${name}: ${REPORT_WORDS[word]}`}
+                      onClick={() =>
+                        change({
+                          water: [
+                            ...card.water.filter(({ sourceId }) => sourceId !== source.id),
+                            ...(said === word ? [] : [{ sourceId: source.id, said: word }]),
+                          ],
+                        })
+                      }
+                    >
+                      {REPORT_WORDS[word]}
+                    </button>
+                  ))}
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      )}
+      <div className="flex flex-wrap items-center gap-1" role="group" aria-label="How it felt">
+        <span className="w-full text-xs text-muted">how it felt</span>
+        {FELT_WORDS.map((word, i) => (
+          <button
+            key={word}
+            className={`min-h-[44px] flex-1 justify-center ${card.felt === i + 1 ? "btn btn-strong" : "btn"}`}
+            aria-pressed={card.felt === i + 1}
+            onClick={() => change({ felt: card.felt === i + 1 ? undefined : i + 1 })}
+          >
+            {word}
+          </button>
+        ))}
+      </div>
+      <Pieces plan={plan} card={card} change={change} />
+      <div className="grid grid-cols-2 gap-2">
+        <BlankNumber
+          {...field}
+          path="log.bodyKg"
+          label="own mass"
+          value={card.bodyKg}
+          onCommit={(bodyKg) => change({ bodyKg })}
+        />
+        <BlankNumber
+          {...field}
+          path="log.money"
+          label="spent"
+          value={card.money}
+          onCommit={(money) => change({ money })}
+        />
+        <Pick
+          label="Night"
+          value={card.night}
+          options={LOGGED_NIGHTS.map((night) => [night, NIGHTS[night]] as const)}
+          onPick={(night) => change({ night })}
+        />
+      </div>
+      <label className="grid text-xs text-muted">
+        notes
+        <textarea
+          className="field min-h-[88px] text-base text-ink"
+          maxLength={4000}
+          value={card.notes}
+          onChange={(event) => change({ notes: event.target.value })}
+        />
+      </label>
+      <div className="sticky bottom-0 flex gap-2 border-t border-rule bg-sheet py-2">
+        {isKept && (
+          <button
+            className="btn min-h-[48px] flex-1 justify-center"
+            onClick={() => {
+              forgetCard(card);
+              hand.rest();
+            }}
+          >
+            Delete the day
+          </button>
+        )}
+        <button
+          className="btn btn-strong min-h-[48px] flex-[2] justify-center text-lg"
+          onClick={() => {
+            keepCards([card], result);
+            hand.open(isoOfDay(dayNumber(card.date)! + 1));
+          }}
+        >
+          Keep the day
+        </button>
+      </div>
+    </section>
+  );
+}
+
+/** What the plan has left of a leg's food and fuel at a place, of the first hiker. */
+function plannedLeft({ legs, cellH, packs }: PlanResult, node: number, what: "food" | "fuel"): number | undefined {
+  const leg = legs.find(({ fromNode, toNode }) => fromNode <= node && node < toNode);
+  if (!leg) return undefined;
+  if (what === "food") return packs[0]!.foodKg[Math.max(leg.fromNode, node - 1)];
+  let [all, ahead] = [0, 0];
+  for (let c = leg.fromNode; c < leg.toNode; c++) {
+    all += cellH[c]!;
+    if (c >= node) ahead += cellH[c]!;
+  }
+  const { needG, endG } = leg.hikers[0]!.fuel;
+  return endG + (all > 0 ? (needG * ahead) / all : 0);
+}
+
+function Words({ label, value, onCommit }: { label: string; value: string; onCommit: (text: string) => void }) {
+  return (
+    <label className="grid text-xs text-muted">
+      {label}
+      <input
+        className="field min-h-[44px] text-base text-ink"
+        maxLength={200}
+        value={value}
+        onChange={(event) => onCommit(event.target.value)}
+      />
+    </label>
+  );
+}
+
+function Pieces({ plan, card, change }: { plan: Plan; card: LogDay; change: CardInHand["change"] }) {
+  const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
+  if (plan.kit.length === 0) return null;
+  return (
+    <div className="grid gap-1">
+      {card.pieces.map(({ pieceId, what, note }, i) => (
+        <div key={i} className="flex flex-wrap items-center gap-2 border-b border-rule py-1">
+          <b className="flex-1">{nameOf(pieceId)}</b>
+          <Pick
+            bare
+            label={`What happened to ${nameOf(pieceId)}`}
+            value={what}
+            options={PIECE_EVENTS.map((event) => [event, EVENT_WORDS[event]] as const)}
+            onPick={(event) =>
+              change({ pieces: card.pieces.map((row, k) => (k === i ? { ...row, what: event } : row)) })
+            }
+          />
+          <input
+            className="field min-h-[44px] flex-1"
+            aria-label={`About ${nameOf(pieceId)}`}
+            placeholder="sole loose"
+            maxLength={500}
+            value={note}
+            onChange={(event) =>
+              change({ pieces: card.pieces.map((row, k) => (k === i ? { ...row, note: event.target.value } : row)) })
+            }
+          />
+          <button
+            className="btn min-h-[44px]"
+            aria-label={`${nameOf(pieceId)}: nothing happened`}
+            onClick={() => change({ pieces: card.pieces.filter((_, k) => k !== i) })}
+          >
+            out
+          </button>
+        </div>
+      ))}
+      <Pick
+        label="A piece broke, was mended, bought or sent"
+        value=""
+        options={[["", "choose it"], ...plan.kit.map(({ id, name }) => [id, name] as const)]}
+        onPick={(pieceId) =>
+          pieceId !== "" && change({ pieces: [...card.pieces, { pieceId, what: "broken", note: "" }] })
+        }
+      />
+    </div>
+  );
+}

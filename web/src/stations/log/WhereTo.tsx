@@ -1,0 +1,113 @@
+/** Where the day ended: as planned, here again, a place by two letters, a distance, or where the device is. */
+import { useState } from "react";
+import { LocateFixed } from "lucide-react";
+import { locate, nodeOf, walkedOf, type LogDay, type Plan, type PlanResult, type WalkedM } from "@gepack/core";
+import { cardPlace } from "../../edit/log.ts";
+import { parseQuantity } from "../../units/quantity.ts";
+import type { Say } from "../../words/say.ts";
+import { findPlaces, type NamedPlace } from "./today.ts";
+
+interface Props {
+  plan: Plan;
+  result: PlanResult;
+  places: readonly NamedPlace[];
+  /** The evening before, and where the day was planned to end. */
+  fromM: WalkedM;
+  plannedM: WalkedM | undefined;
+  say: Say;
+  onPlace: (fields: Partial<LogDay>) => void;
+}
+
+const MOST_FOUND = 6;
+/** A fix that is further from the trail is asked about by not taking it. */
+const MOST_OFF_M = 3000;
+const LOCATE_MS = 20_000;
+
+export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }: Props) {
+  const [typed, setTyped] = useState("");
+  const [told, setTold] = useState<string>();
+  const { profile } = result;
+  const lengthM = profile.cellCount * profile.cellM;
+  const found = findPlaces(places, typed, plannedM ?? fromM, MOST_FOUND);
+  const end = (alongM: WalkedM, more: Partial<LogDay> = {}): void => {
+    onPlace({ alternateId: undefined, stopId: undefined, night: "camp", ...cardPlace(profile, alongM), ...more });
+    setTyped("");
+    setTold(undefined);
+  };
+  const atPlace = ({ alongM, stopId }: NamedPlace): void =>
+    end(alongM, stopId === undefined ? {} : { stopId, night: "stop" });
+  const takeTyped = (): void => {
+    if (found[0]) return atPlace(found[0]);
+    const read = parseQuantity("distance", typed, plan.trip.units);
+    if ("error" in read) return setTold("Type two letters of a place, or how far along the trail you are.");
+    if (read.value < 0 || read.value > lengthM) return setTold(`The walk is ${say.way(lengthM)} long.`);
+    end(read.value as WalkedM);
+  };
+  const takeFix = (): void => {
+    setTold("Asking the device…");
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        const there = locate(profile, coords.longitude, coords.latitude);
+        if (there.offM > MOST_OFF_M)
+          return setTold(
+            `The device is ${say.way(there.offM)} from the trail. Nothing was changed: choose the place by hand.`,
+          );
+        end(walkedOf(profile, nodeOf(profile, there)));
+      },
+      ({ message }) => setTold(`The device does not tell: ${message || "no position"}. Choose the place by hand.`),
+      { timeout: LOCATE_MS, enableHighAccuracy: true },
+    );
+  };
+  return (
+    <div className="grid gap-1">
+      <div className="flex flex-wrap gap-2">
+        <input
+          className="field min-h-[44px] min-w-[150px] flex-1 text-base"
+          aria-label="Where the day ended"
+          placeholder="two letters, or a distance"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setTold(undefined);
+          }}
+          onKeyDown={(event) => event.key === "Enter" && takeTyped()}
+        />
+        <button className="btn min-h-[44px]" onClick={() => end(fromM)}>
+          Zero here
+        </button>
+        {plannedM !== undefined && plannedM > fromM && (
+          <button className="btn min-h-[44px]" onClick={() => end(plannedM)}>
+            As planned
+          </button>
+        )}
+        {"geolocation" in navigator && (
+          <button className="btn min-h-[44px]" aria-label="Where the device is" onClick={takeFix}>
+            <LocateFixed size={18} aria-hidden="true" />
+          </button>
+        )}
+      </div>
+      {found.length > 0 && (
+        <ul aria-label="Places found" className="m-0 list-none border border-rule p-0">
+          {found.map((place) => (
+            <li key={`${place.kind} ${place.alongM} ${place.name}`}>
+              <button
+                className="flex min-h-[44px] w-full items-center gap-2 px-2 text-left hover:bg-pine-wash"
+                onClick={() => atPlace(place)}
+              >
+                <span className="flex-1" dir="auto">
+                  {place.name} <span className="text-xs text-muted">{place.kind}</span>
+                </span>
+                <span className="figure text-muted">{say.way(place.alongM)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {told !== undefined && (
+        <p role="status" className="m-0 text-sm text-caution">
+          {told}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+/** The card in hand: what is typed is kept on the device with every change, until the day is kept or given up. */
+import { useEffect, useState } from "react";
+import { logDaySchema, type LogDay, type Plan, type PlanResult } from "@gepack/core";
+import { readSetting, writeSetting } from "../../data/plans.ts";
+import { nextDate, openCard } from "./today.ts";
+
+const settingOf = (planId: string): string => `card ${planId}`;
+
+export interface CardInHand {
+  card: LogDay;
+  /** Something was changed that is not kept yet. */
+  isChanged: boolean;
+  change: (fields: Partial<LogDay>) => void;
+  /** Opens the card of another day; what is in hand is given up. */
+  open: (date: string) => void;
+  /** What is in hand was kept, or is given up. */
+  rest: () => void;
+}
+
+export function useCard(plan: Plan, result: PlanResult): CardInHand {
+  const [date, setDate] = useState(() => nextDate(plan));
+  const [held, setHeld] = useState<LogDay>();
+  const key = settingOf(plan.id);
+  useEffect(() => {
+    let isThere = true;
+    void readSetting(key).then(
+      (text) => {
+        const found = isThere ? readCard(text) : undefined;
+        if (!found) return;
+        setDate(found.date);
+        setHeld(found);
+      },
+      () => {},
+    );
+    return () => {
+      isThere = false;
+    };
+  }, [key]);
+  const card = held?.date === date ? held : openCard(plan, result, date).card;
+  const keep = (next: LogDay | undefined): void => {
+    setHeld(next);
+    void writeSetting(key, next ? JSON.stringify(next) : "").catch(() => {});
+  };
+  return {
+    card,
+    isChanged: held?.date === date,
+    change: (fields) => keep(withFields(card, fields)),
+    open: (to) => {
+      keep(undefined);
+      setDate(to);
+    },
+    rest: () => keep(undefined),
+  };
+}
+
+/** A field that becomes undefined goes. */
+function withFields(card: LogDay, fields: Partial<LogDay>): LogDay {
+  return Object.fromEntries(
+    Object.entries({ ...card, ...fields }).filter(([, value]) => value !== undefined),
+  ) as LogDay;
+}
+
+/** What is kept may be damaged. */
+function readCard(text: string | undefined): LogDay | undefined {
+  if (!text) return undefined;
+  try {
+    return logDaySchema.safeParse(JSON.parse(text)).data;
+  } catch {
+    return undefined;
+  }
+}
