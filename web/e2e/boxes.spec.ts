@@ -62,6 +62,7 @@ test("the leaving sheet of every stop: ticks stay, the next by a key, on a phone
   await expect(sheet.getByRole("region", { name: "Comes in" })).toContainText("Ice axe");
   await expect(sheet.getByRole("region", { name: "Goes" })).toContainText("Umbrella for sun");
   await expect(sheet.getByRole("region", { name: "Ahead" })).toContainText("hard canister");
+  await expect(sheet.getByRole("region", { name: "To decide" })).toContainText(/Only if more than 5 km of snow/);
   const axe = sheet.getByRole("checkbox", { name: /^Ice axe/ });
   await axe.check();
   await page.keyboard.press("ArrowRight");

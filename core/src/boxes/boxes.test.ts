@@ -48,6 +48,8 @@ describe("boxes of a plan", () => {
     expect(of(boxKey("a"))).toMatchObject({ foodG: 0, totalG: 700 + 250 + 250, legIndex: 1 });
     const food = result.legs[2]!.hikers[0]!.food.startKg;
     expect(of(boxKey("b")).totalG).toBeCloseTo(1000 * food + 250, 6);
+    expect(of(boxKey("b")).litres).toBeCloseTo(food / result.legs[2]!.hikers[0]!.food.bulkKgPerL, 6);
+    expect(of(boxKey("a")).litres).toBe(0);
     expect(of(boxKey("c", "a")).pieces.map(({ id }) => id)).toEqual(["liner"]);
     // Sent on while one is there, on its own day.
     expect(isoOfDay(of(boxKey("c", "a")).sentDay)).toBe(result.legs[0]!.endDate);

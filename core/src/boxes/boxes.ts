@@ -26,6 +26,8 @@ export interface PlannedBox {
   /** Of that, what goes in as things stand. */
   lines: BoxLine[];
   totalG: number;
+  /** Of pieces and food, as loosely as they pack; own lines tell none. */
+  litres: number;
   price: number;
   /** From home: between which days it should be sent. On the way: the day of being there. */
   sending: Sending;
@@ -104,6 +106,7 @@ function boxTo(
   const lines = (row?.lines ?? []).filter((line) => goesIn(plan, line));
   const ownG = lines.reduce((sum, { massG }) => sum + massG, 0);
   const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
+  const piecesL = pieces.reduce((sum, { volumeL, quantity }) => sum + volumeL * quantity, 0);
   const contentG = piecesG + foodG + ownG;
   const totalG = contentG + (row?.cartonG ?? CARTON_G);
   const sender = figures.find((one) => one.stop.id === fromStopId);
@@ -134,6 +137,8 @@ function boxTo(
     row,
     lines,
     totalG,
+    litres:
+      piecesL + (foodG > 0 ? leaves!.hikers.reduce((sum, { food }) => sum + food.startKg / food.bulkKgPerL, 0) : 0),
     price: postagePrice(plan.resupply, totalG / 1000) + stop.postFee,
     sending,
     sentDay,

@@ -1,5 +1,6 @@
 /** The leaving sheet of a stop in words, part by part and line by line: what screen and paper draw. */
 import {
+  decisionsOf,
   leavingSheet,
   type LegResult,
   type Plan,
@@ -128,6 +129,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
         figure: say.way(fromM),
       })),
     },
+    { name: "To decide", lines: decisionLines(plan, result, legIndex, say) },
     { name: "Cautions", lines: cautionLines(plan, result, legIndex, hiker.id) },
   ];
   return {
@@ -137,6 +139,23 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
     summary: `${say.way(leg.distanceM)}, ${say.height(leg.climbM)} up, ${say.days(leg.dayCount)}. Nights to ${say.C(leg.coldNightC)}, days to ${say.C(leg.hotDayC)}${leg.snowM >= SNOW_M ? `, ${say.way(leg.snowM)} on snow` : ""}.`,
     parts: parts.filter(({ name, lines }) => lines.length > 0 || name === "Food"),
   };
+}
+
+/** What waits and has to be decided here or on the way to the next stop. */
+function decisionLines(plan: Plan, result: PlanResult, legIndex: number, say: Say): LeavingLine[] {
+  const { startDate, endDate } = result.legs[legIndex]!;
+  return decisionsOf(plan, result).flatMap(({ choice, decideBy, legIndex: comesOn, takenG }): LeavingLine[] => {
+    if (choice.decided || decideBy === undefined) return [];
+    if (comesOn !== legIndex && (decideBy < startDate || decideBy > endDate)) return [];
+    return [
+      {
+        key: `decide ${choice.id}`,
+        text: `Only if ${choice.name}`,
+        small: `by ${say.date(decideBy)}`,
+        figure: `${takenG < 0 ? "−" : "+"}${say.g(Math.abs(takenG))}`,
+      },
+    ];
+  });
 }
 
 function cautionLines(plan: Plan, { checks }: PlanResult, legIndex: number, hikerId: string): LeavingLine[] {

@@ -115,7 +115,10 @@ export function BoxPanel({ plan, result, box, say }: Props) {
           </li>
         ))}
         <li className="flex items-baseline gap-2 py-0.5 font-semibold">
-          <span className="flex-1">With its carton</span>
+          <span className="flex-1">
+            With its carton
+            {box.litres >= 0.5 && <span className="font-normal text-muted">, about {say.L(box.litres)}</span>}
+          </span>
           <span className="figure" data-testid="box-total">
             {say.g(box.totalG)}
           </span>

@@ -7,7 +7,6 @@ import {
   isWalked,
   LOGGED_NIGHTS,
   nodeOf,
-  PIECE_EVENTS,
   standingOf,
   walkedOf,
   type LogDay,
@@ -19,11 +18,12 @@ import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { weekdayDate } from "../../units/date.ts";
-import { EVENT_WORDS, FELT_WORDS, LEFT_WORDS, leftFigure } from "../../words/log.ts";
-import { REPORT_WORDS } from "../../words/water.ts";
+import { FELT_WORDS, LEFT_WORDS, leftFigure } from "../../words/log.ts";
 import type { Say } from "../../words/say.ts";
+import { PieceEvents } from "./PieceEvents.tsx";
 import { nameAt, namedPlaces, nextDate, openCard } from "./today.ts";
 import type { CardInHand } from "./useCard.ts";
+import { WaterSeen } from "./WaterSeen.tsx";
 import { WhereTo } from "./WhereTo.tsx";
 
 interface Props {
@@ -190,44 +190,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           </p>
         ))}
       </section>
-      {waters.length > 0 && (
-        <section aria-label="Water on the way" className="border-t-2 border-ink pt-1">
-          <h3 className="m-0 mb-1 text-base font-bold">Water on the way</h3>
-          <ul className="m-0 w-full list-none p-0">
-            {waters.map(({ name, alongM }) => {
-              const source = plan.sources.find(
-                (one) => one.name === name && Math.abs(walkedOf(profile, nodeOf(profile, one)) - alongM) < 1,
-              )!;
-              const said = card.water.find(({ sourceId }) => sourceId === source.id)?.said;
-              return (
-                <li key={source.id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1">
-                  <span className="flex-1" dir="auto">
-                    {name} <span className="text-xs text-muted">{say.way(alongM)}</span>
-                  </span>
-                  {(Object.keys(REPORT_WORDS) as (keyof typeof REPORT_WORDS)[]).map((word) => (
-                    <button
-                      key={word}
-                      className={`min-h-[44px] ${said === word ? "btn btn-strong" : "btn"}`}
-                      aria-pressed={said === word}
-                      aria-label={`${name}: ${REPORT_WORDS[word]}`}
-                      onClick={() =>
-                        change({
-                          water: [
-                            ...card.water.filter(({ sourceId }) => sourceId !== source.id),
-                            ...(said === word ? [] : [{ sourceId: source.id, said: word }]),
-                          ],
-                        })
-                      }
-                    >
-                      {REPORT_WORDS[word]}
-                    </button>
-                  ))}
-                </li>
-              );
-            })}
-          </ul>
-        </section>
-      )}
+      <WaterSeen waters={waters} card={card} change={change} say={say} />
       <div className="flex flex-wrap items-center gap-1" role="group" aria-label="How it felt">
         <span className="w-full text-xs text-muted">how it felt</span>
         {FELT_WORDS.map((word, i) => (
@@ -241,7 +204,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           </button>
         ))}
       </div>
-      <Pieces plan={plan} card={card} change={change} />
+      <PieceEvents plan={plan} card={card} change={change} />
       <div className="grid grid-cols-2 gap-2">
         <BlankNumber
           {...field}
@@ -324,53 +287,5 @@ function Words({ label, value, onCommit }: { label: string; value: string; onCom
         onChange={(event) => onCommit(event.target.value)}
       />
     </label>
-  );
-}
-
-function Pieces({ plan, card, change }: { plan: Plan; card: LogDay; change: CardInHand["change"] }) {
-  const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
-  if (plan.kit.length === 0) return null;
-  return (
-    <div className="grid gap-1">
-      {card.pieces.map(({ pieceId, what, note }, i) => (
-        <div key={i} className="flex flex-wrap items-center gap-2 border-b border-rule py-1">
-          <b className="flex-1">{nameOf(pieceId)}</b>
-          <Pick
-            bare
-            label={`What happened to ${nameOf(pieceId)}`}
-            value={what}
-            options={PIECE_EVENTS.map((event) => [event, EVENT_WORDS[event]] as const)}
-            onPick={(event) =>
-              change({ pieces: card.pieces.map((row, k) => (k === i ? { ...row, what: event } : row)) })
-            }
-          />
-          <input
-            className="field min-h-[44px] flex-1"
-            aria-label={`About ${nameOf(pieceId)}`}
-            placeholder="sole loose"
-            maxLength={500}
-            value={note}
-            onChange={(event) =>
-              change({ pieces: card.pieces.map((row, k) => (k === i ? { ...row, note: event.target.value } : row)) })
-            }
-          />
-          <button
-            className="btn min-h-[44px]"
-            aria-label={`${nameOf(pieceId)}: nothing happened`}
-            onClick={() => change({ pieces: card.pieces.filter((_, k) => k !== i) })}
-          >
-            out
-          </button>
-        </div>
-      ))}
-      <Pick
-        label="A piece broke, was mended, bought or sent"
-        value=""
-        options={[["", "choose it"], ...plan.kit.map(({ id, name }) => [id, name] as const)]}
-        onPick={(pieceId) =>
-          pieceId !== "" && change({ pieces: [...card.pieces, { pieceId, what: "broken", note: "" }] })
-        }
-      />
-    </div>
   );
 }

@@ -18,6 +18,7 @@ import {
 import { cardPlace } from "../../edit/log.ts";
 
 export interface NamedPlace {
+  id: string;
   name: string;
   kind: "stop" | "camp" | "water";
   alongM: WalkedM;
@@ -30,9 +31,20 @@ export function namedPlaces({ stops, camps, sources }: Plan, { profile }: PlanRe
   const walked = <T extends Parameters<typeof isWalked>[1]>(rows: readonly T[]): T[] =>
     rows.filter((row) => isWalked(profile, row));
   return [
-    ...walked(stops).map((stop): NamedPlace => ({ name: stop.name, kind: "stop", alongM: at(stop), stopId: stop.id })),
-    ...walked(camps).map((camp): NamedPlace => ({ name: camp.name, kind: "camp", alongM: at(camp) })),
-    ...walked(sources).map((source): NamedPlace => ({ name: source.name, kind: "water", alongM: at(source) })),
+    ...walked(stops).map((stop): NamedPlace => ({
+      id: stop.id,
+      name: stop.name,
+      kind: "stop",
+      alongM: at(stop),
+      stopId: stop.id,
+    })),
+    ...walked(camps).map((camp): NamedPlace => ({ id: camp.id, name: camp.name, kind: "camp", alongM: at(camp) })),
+    ...walked(sources).map((source): NamedPlace => ({
+      id: source.id,
+      name: source.name,
+      kind: "water",
+      alongM: at(source),
+    })),
   ].sort((a, b) => a.alongM - b.alongM);
 }
 
