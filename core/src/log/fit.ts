@@ -76,7 +76,7 @@ export function fitLog(plan: Plan, result: PlanFigures): Fit[] {
   return FITTED.flatMap((what) => {
     const taken = learnedOf(plan, what);
     const observed = cards.flatMap((figures, i): Observed[] => {
-      const y = ratioOf(what, figures, cards[i - 1], plan, result);
+      const y = ratioOf(what, figures, cards[i - 1], result);
       // Against the plan as it was before anything was learnt: else the same cards would be counted twice.
       return y !== undefined && Number.isFinite(y) ? [{ y: y + Math.log(taken), ageDays: last - figures.day }] : [];
     });
@@ -98,7 +98,6 @@ function ratioOf(
   what: Fitted,
   { card, sinceDays, groundH, wantedH }: CardFigures,
   before: CardFigures | undefined,
-  plan: Plan,
   result: PlanFigures,
 ): number | undefined {
   if (sinceDays !== 1) return undefined;
@@ -114,7 +113,7 @@ function ratioOf(
         ? Math.log(walkedH / wantedH)
         : undefined;
     case "food": {
-      const planned = eatenOn(plan, result, card.date);
+      const planned = eatenOn(result, card.date);
       const eaten = leftLess(before?.card.foodKg, foodKg);
       return eaten !== undefined && planned > LEAST_PLAN.kg ? Math.log(eaten / planned) : undefined;
     }
@@ -135,7 +134,7 @@ function leftLess(before: number | undefined, now: number | undefined): number |
 }
 
 /** Of the leg's food, the share of that day by its need. */
-function eatenOn(_: Plan, { days, legs }: PlanFigures, date: string): number {
+function eatenOn({ days, legs }: PlanFigures, date: string): number {
   const of = days.filter((day) => day.date === date);
   const [first] = of;
   if (!first || of.length !== 1) return 0;

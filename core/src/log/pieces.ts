@@ -1,4 +1,7 @@
 /** What the log says of each piece: days and nights on which it was carried, what happened to it, whether anything asked for it. */
+import type { FordPassage } from "../conditions/fords.ts";
+import { legAsks } from "../conditions/legs.ts";
+import { seasonOf } from "../conditions/plane.ts";
 import { coverOf, idlePieces } from "../cover/cover.ts";
 import { demandsOf } from "../cover/demands.ts";
 import type { LogDay, Plan } from "../plan/schema.ts";
@@ -18,10 +21,18 @@ export interface PieceRecord {
 }
 
 /** Of pieces that were carried on a logged day, or of which the log tells something; the heaviest first. */
-export function pieceRecords(plan: Plan, result: PlanFigures, cards: readonly CardFigures[]): PieceRecord[] {
+export function pieceRecords(
+  plan: Plan,
+  result: PlanFigures & { fords: readonly FordPassage[] },
+  cards: readonly CardFigures[],
+): PieceRecord[] {
   const { legs, carrier } = result;
+  const asks = legAsks(result, result.fords, seasonOf(plan, result.profile));
   const idle = new Map(
-    idlePieces(plan, result, coverOf(plan, result, demandsOf(plan, result))).map((one) => [one.pieceId, one.legs]),
+    idlePieces(plan, result, coverOf(plan, result, demandsOf(plan, result, asks))).map((one) => [
+      one.pieceId,
+      one.legs,
+    ]),
   );
   const legOf = ({ fromNode, toNode }: CardFigures): number => {
     const middle = (fromNode + toNode) / 2;

@@ -2,6 +2,7 @@
 import {
   calendarDays,
   placeAt,
+  removeRow,
   withFits,
   type Fit,
   type LogDay,
@@ -12,7 +13,6 @@ import {
 } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { dayMonth } from "../units/quantity.ts";
-import { removeRows } from "./rows.ts";
 
 /** A source remembers so many reports. */
 const MOST_REPORTS = 400;
@@ -27,12 +27,12 @@ export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
     const plan = draft as Plan;
     if (plan.log.length === 0) plan.plannedDays = plannedDays(plan, result);
     for (const card of cards) {
+      dropReports(plan, card.date);
       plan.log = [...plan.log.filter(({ id, date }) => id !== card.id && date !== card.date), card];
       for (const { sourceId, said } of card.water) {
         const source = plan.sources.find(({ id }) => id === sourceId);
-        if (!source) continue;
-        const others = source.reports.filter(({ date, note }) => date !== card.date || note !== FROM_LOG);
-        source.reports = [...others, { date: card.date, said, note: FROM_LOG }].slice(-MOST_REPORTS);
+        if (source)
+          source.reports = [...source.reports, { date: card.date, said, note: FROM_LOG }].slice(-MOST_REPORTS);
       }
     }
     plan.log.sort((a, b) => a.date.localeCompare(b.date));
@@ -41,6 +41,14 @@ export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
 
 const FROM_LOG = "from the log";
 
+/** What a card has told the sources is theirs no longer than the card says it. */
+function dropReports({ sources }: Plan, day: string): void {
+  const isOfCard = ({ date, note }: Plan["sources"][number]["reports"][number]): boolean =>
+    date === day && note === FROM_LOG;
+  for (const source of sources)
+    if (source.reports.some(isOfCard)) source.reports = source.reports.filter((row) => !isOfCard(row));
+}
+
 function plannedDays(plan: Plan, result: PlanResult): Plan["plannedDays"] {
   return calendarDays(plan, result)
     .slice(0, 2000)
@@ -48,7 +56,10 @@ function plannedDays(plan: Plan, result: PlanResult): Plan["plannedDays"] {
 }
 
 export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): void {
-  removeRows("log", [id], `Without the log of ${dayMonth(date)}`);
+  void edit(`Without the log of ${dayMonth(date)}`, (draft) => {
+    dropReports(draft as Plan, date);
+    removeRow(draft as Plan, "log", id);
+  });
 }
 
 export function takeFits(fits: readonly Fit[], result: PlanResult, label: string): void {

@@ -2,6 +2,7 @@
 import type { CardFigures, Plan } from "@gepack/core";
 import { weekdayDate } from "../units/date.ts";
 import { sayIn } from "../words/say.ts";
+import { escaped } from "./html.ts";
 import type { Cell, Sheet } from "./sheets.ts";
 
 const HEADS = [
@@ -58,8 +59,4 @@ export function logPage(plan: Plan, cards: readonly CardFigures[]): string {
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${name}</title><style>body { font: 16px/1.5 system-ui, sans-serif; max-width: 42em; margin: 2em auto; padding: 0 1em; overflow-wrap: anywhere; } h2 { margin: 1.5em 0 0; font-size: 1.1em; } .facts { margin: 0; color: #444; } p { margin: 0.4em 0; } article { break-inside: avoid; }</style></head><body><h1>${name}</h1>${days.join("\n")}</body></html>
 `;
-}
-
-export function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 }

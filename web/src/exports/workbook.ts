@@ -35,7 +35,7 @@ export function workbookOf(plan: Plan, result: PlanResult): Sheet[] {
 
 type Row = Record<string, Cell>;
 
-/** Columns in the order of the first row's names; `sums` adds a last row of what these columns come to. */
+/** Columns in the order of their heads; `sums` adds a last row of what these columns come to. */
 function tableOf(name: string, heads: readonly string[], rows: readonly Row[], sums: readonly string[] = []): Sheet {
   const cells = rows.map((row) => heads.map((head) => row[head]));
   if (rows.length > 0 && sums.length > 0)

@@ -1,7 +1,7 @@
 /** Papers as HTML: in parts, so that whoever waits sees how far it is; and as one page that needs nothing else. */
 import { renderToStaticMarkup } from "react-dom/server";
 import type { Plan, PlanResult } from "@gepack/core";
-import { escaped } from "../exports/logFiles.ts";
+import { escaped } from "../exports/html.ts";
 import { pageCss, paperCss, type PaperSize } from "./css.ts";
 import { paperFacts, type Wanted } from "./facts.ts";
 import { PAPERS, runsOn, type PaperId } from "./papers.tsx";
