@@ -8,7 +8,7 @@ import { moonlitHours, OPEN_TRAIL_LUX, SNOW_LUX } from "../models/moon.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import type { Profile } from "../track/profile.ts";
 import type { FordPassage } from "./fords.ts";
-import { placeYear } from "./placeYear.ts";
+import { insectYear } from "./placeYear.ts";
 import { walkedOf } from "../track/place.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
 import { seasonOf, type SeasonFacts } from "./plane.ts";
@@ -117,9 +117,7 @@ export function legAsks(
 function swarms(days: readonly DayResult[], profile: Profile, facts: SeasonFacts): number {
   const told = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(({ date, toNode }) => {
     const [heightM, latDeg] = [profile.heightM[toNode]!, profile.latDeg[toNode]!];
-    return placeYear(facts, { walkedM: walkedOf(profile, toNode), heightM, latDeg }).insects[
-      dayOfYear(dayNumber(date)!)
-    ]!;
+    return insectYear(facts, { walkedM: walkedOf(profile, toNode), heightM, latDeg })[dayOfYear(dayNumber(date)!)]!;
   });
   return Math.max(...told);
 }

@@ -63,9 +63,51 @@ const FED_FROM_M = 500;
 
 const DAYS = 366;
 /** The same figures as `climateAt` and `snowAt` give day by day, for all days at once. */
-export function placeYear({ season, snow, melt }: YearFacts, place: Place): PlaceYear {
-  const { walkedM, heightM, latDeg, sources = [] } = place;
-  const weights = stationWeights(season, walkedM);
+export function placeYear(facts: YearFacts, place: Place): PlaceYear {
+  const { melt } = facts;
+  const { heightM, latDeg, sources = [] } = place;
+  const weights = stationWeights(facts.season, place.walkedM);
+  const weather = weatherYear(facts.season, place, weights);
+  const { coldC, highC, lowSdKs, highSdKs } = weather;
+  const coldNightC = new Float32Array(DAYS);
+  const hotDayC = new Float32Array(DAYS);
+  const daylightH = new Float32Array(DAYS);
+  for (let day = 0; day < DAYS; day++) {
+    coldNightC[day] = coldestInTenC(coldC[day]!, lowSdKs[day]!);
+    hotDayC[day] = highC[day]! + ONE_IN_TEN * highSdKs[day]!;
+    daylightH[day] = hoursAbove(latDeg, day);
+  }
+  const snowCover = facts.snow ? coverThroughYear(facts.snow, weights, heightM) : new Float32Array(DAYS);
+  return {
+    coldNightC,
+    hotDayC,
+    snowCover,
+    wetChance: Float32Array.from(weather.wet),
+    daylightH,
+    insects: mosquitoesOf(weather, snowCover, latDeg),
+    streams: melt ? streamIndex(melt, weights, heightM) : new Float32Array(DAYS),
+    sources: flowing(sources),
+  };
+}
+
+/** Mosquitoes alone, 0 to 3 on each day, as `placeYear` has them. */
+export function insectYear({ season, snow }: YearFacts, place: Place): Float32Array {
+  const weights = stationWeights(season, place.walkedM);
+  const cover = snow ? coverThroughYear(snow, weights, place.heightM) : new Float32Array(DAYS);
+  return mosquitoesOf(weatherYear(season, place, weights), cover, place.latDeg);
+}
+
+interface WeatherYear {
+  lowC: Float64Array;
+  /** Cautious: of the cold pools. */
+  coldC: Float64Array;
+  highC: Float64Array;
+  lowSdKs: Float64Array;
+  highSdKs: Float64Array;
+  wet: Float64Array;
+}
+
+function weatherYear(season: Season, { walkedM, heightM }: Place, weights: Float64Array): WeatherYear {
   const lowC = new Float64Array(DAYS);
   const highC = new Float64Array(DAYS);
   const wet = new Float64Array(DAYS);
@@ -105,29 +147,16 @@ export function placeYear({ season, snow, melt }: YearFacts, place: Place): Plac
       wet[d] = wetWithKnown(season.known, wet[d]!, placeM, day);
     }
   }
-  const coldNightC = new Float32Array(DAYS);
-  const hotDayC = new Float32Array(DAYS);
-  const daylightH = new Float32Array(DAYS);
-  const meanC = new Float64Array(DAYS);
   for (let day = 0; day < DAYS; day++) {
     lowC[day] = Math.min(lowC[day]!, highC[day]!);
-    coldNightC[day] = coldestInTenC(Math.min(coldC[day]!, lowC[day]!), lowSdKs[day]!);
-    hotDayC[day] = highC[day]! + ONE_IN_TEN * highSdKs[day]!;
-    meanC[day] = (lowC[day]! + highC[day]!) / 2;
-    daylightH[day] = hoursAbove(latDeg, day);
+    coldC[day] = Math.min(coldC[day]!, lowC[day]!);
   }
-  const snowCover = snow ? coverThroughYear(snow, weights, heightM) : new Float32Array(DAYS);
-  const insects = mosquitoYear({ meanC, lowC, cover: snowCover, south: latDeg < 0 });
-  return {
-    coldNightC,
-    hotDayC,
-    snowCover,
-    wetChance: Float32Array.from(wet),
-    daylightH,
-    insects,
-    streams: melt ? streamIndex(melt, weights, heightM) : new Float32Array(DAYS),
-    sources: flowing(sources),
-  };
+  return { lowC, coldC, highC, lowSdKs, highSdKs, wet };
+}
+
+function mosquitoesOf({ lowC, highC }: WeatherYear, cover: Float32Array, latDeg: number): Float32Array {
+  const meanC = lowC.map((low, day) => (low + highC[day]!) / 2);
+  return mosquitoYear({ meanC, lowC, cover, south: latDeg < 0 });
 }
 
 function addWeighted(into: Float64Array, values: Float64Array, weight: number): void {

@@ -261,6 +261,20 @@ export function latestPlan(): Plan | undefined {
   return latest;
 }
 
+/** The document with every edit so far and its result, as soon as both are shown. */
+export function whenShown(): Promise<{ plan: Plan; result: PlanResult }> {
+  return new Promise((resolve) => {
+    const look = (): boolean => {
+      const { plan, result, status } = get();
+      if (!plan || !result || (plan !== latest && status !== "failed")) return false;
+      resolve({ plan, result });
+      return true;
+    };
+    if (look()) return;
+    const stop = useDocument.subscribe(() => void (look() && stop()));
+  });
+}
+
 /** Computes a document and shows both; what is newer meanwhile goes first. */
 async function show(plan: Plan, label?: string): Promise<void> {
   const edited = get().plan?.id === plan.id && get().result !== undefined;

@@ -18,7 +18,7 @@ import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { firstName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
-import { useLongRun } from "../../worker/useLongRun.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
 import { moneyOf } from "./MenuCard.tsx";
 
 interface Props {
@@ -32,16 +32,15 @@ interface Props {
 
 export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: Props) {
   const say = sayIn(plan);
-  const { rows, fraction, start, stop } = useLongRun<MenuOnHike>();
-  const [of, setOf] = useState<{ plan: Plan; hikerId: string }>();
+  const { rows, fraction, start, stop } = usePlanRun<MenuOnHike>(plan);
+  const [whoseId, setWhoseId] = useState<string>();
   const days = new Map(
     plan.menus.map((menu): [string, FoodFigures] => {
       const { meals } = dayMenu(menuFigures(menu, pantry), needKcal);
       return [menu.id, DAY_MEALS.reduce((sum, meal) => plusFood(sum, meals[meal]), NO_FOOD)];
     }),
   );
-  const holds = of?.plan === plan && of.hikerId === hiker.id;
-  const hikes = new Map(holds ? rows.map((row) => [row.menuId, row]) : []);
+  const hikes = new Map(whoseId === hiker.id ? rows.map((row) => [row.menuId, row]) : []);
   const ofDay = (head: string, show: (of: FoodFigures) => string): Column<Menu> => ({
     id: head,
     head,
@@ -69,8 +68,11 @@ export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: P
     />
   );
   const compare = (): void => {
-    setOf({ plan, hikerId: hiker.id });
-    start(plan.menus.length, (onRow, signal) => calculator().compareMenus({ plan, hikerId: hiker.id }, onRow, signal));
+    setWhoseId(hiker.id);
+    start(
+      ({ menus }) => menus.length,
+      (now, onRow, signal) => calculator().compareMenus({ plan: now, hikerId: hiker.id }, onRow, signal),
+    );
   };
   return (
     <>

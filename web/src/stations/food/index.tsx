@@ -40,7 +40,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
   const pantry = useMemo(() => buildPantry(plan.foods), [plan.foods]);
   const days = useMemo(() => foodDays(plan, result, who, pantry), [plan, result, who, pantry]);
   const bags = useMemo(() => plan.hikers.map((_, h) => legBags(plan, result, h, pantry)), [plan, result, pantry]);
-  const { rows, fraction, fill, stop } = useFill(plan, result, hiker, who, pantry);
+  const { rows, fraction, fill, stop } = useFill(hiker.id);
   const legDays = days.filter((day) => day.legIndex === leg.index);
   const looked =
     plan.menus.find(({ id }) => id === menuId) ??

@@ -1,15 +1,7 @@
 /** Bags that are filled beside the page, one leg after the other, with progress and stop. */
-import {
-  legFill,
-  type Filled,
-  type Hiker,
-  type Impossible,
-  type Pantry,
-  type Plan,
-  type PlanResult,
-} from "@gepack/core";
+import { buildPantry, legFill, type Filled, type Hiker, type Impossible } from "@gepack/core";
 import { takeFilled } from "../../edit/food.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator, whenShown } from "../../store/document.ts";
 import { stopName } from "../../words/names.ts";
 import { useLongRun } from "../../worker/useLongRun.ts";
 
@@ -20,13 +12,19 @@ export interface FillAnswer {
   beforeG: number;
 }
 
-export function useFill(plan: Plan, result: PlanResult, hiker: Hiker, who: number, pantry: Pantry) {
+/** What was typed a moment before the bag is filled counts in it. */
+export function useFill(hikerId: string) {
   const { rows, fraction, start, stop, clear } = useLongRun<FillAnswer>();
   const fill = (legs: readonly number[]): void =>
     start(legs.length, async (onRow, signal) => {
+      const { plan, result } = await whenShown();
+      const who = plan.hikers.findIndex(({ id }) => id === hikerId);
+      const hiker: Hiker | undefined = plan.hikers[who];
+      if (!hiker) return;
+      const pantry = buildPantry(plan.foods);
       const found: FillAnswer[] = [];
       for (const legIndex of legs) {
-        if (signal.aborted) return;
+        if (signal.aborted || legIndex >= result.legs.length) return;
         const { portions, limits } = legFill(plan, result, who, legIndex, pantry);
         const answer = await calculator().fillBag({ portions, limits });
         const row = { legIndex, answer, beforeG: 1000 * result.legs[legIndex]!.hikers[who]!.food.startKg };
