@@ -10,6 +10,7 @@ const require = createRequire(join(ROOT, "web", "package.json"));
 const { default: sirv } = await import(pathToFileURL(require.resolve("sirv")).href);
 const { handler } = await import(pathToFileURL(join(ROOT, "web", "dist", "server", "entry.mjs")).href);
 const planThread = join(ROOT, "web", "dist", "thread", "plan.js");
+const publicFiles = join(ROOT, "web", "dist", "client");
 const { csp } = JSON.parse(readFileSync(join(ROOT, "web", "dist", "csp.json"), "utf8"));
 
 const given = process.env.PORT ?? "4321";
@@ -27,7 +28,7 @@ const HEADERS = {
   "cross-origin-opener-policy": "same-origin",
   "permissions-policy": "geolocation=(self), camera=(), microphone=()",
 };
-const files = sirv(join(ROOT, "web", "dist", "client"), {
+const files = sirv(publicFiles, {
   brotli: true,
   gzip: true,
   etag: true,
@@ -91,7 +92,7 @@ const server = createServer(
     // Nothing here is long enough to be asked for in parts, and the server of files throws at some of what is no range.
     delete request.headers.range;
     files(request, response, () => {
-      const locals = { planThread, left: left.signal };
+      const locals = { planThread, publicFiles, left: left.signal };
       Promise.resolve(handler(request, response, unanswered, locals)).catch(unanswered);
     });
   },

@@ -289,5 +289,7 @@ export { cardsOf, type CardFault, type CardFigures } from "./log/cards.ts";
 export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed } from "./log/fit.ts";
 export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
+export { AWAY_M, walkedDays, type WalkedDay, type WalkedRecord } from "./log/walkedDays.ts";
+export { MOST_TRACKER_DAYS, simulatedTracker, type TrackerAnswer, type TrackerFix } from "./log/simulatedTracker.ts";
 export { logDaySchema, plannedDaySchema } from "./plan/logSchema.ts";
 export { FITTED, LOGGED_NIGHTS, PIECE_EVENTS } from "./plan/ids.ts";

@@ -39,10 +39,10 @@ export interface PastPace {
 }
 
 /** A step is as long as tells more than noise. */
-const STEP_M = 30;
-const STEP_S = 120;
-const SLOWEST_MPS = 0.25;
-const FASTEST_MPS = 3;
+export const STEP_M = 30;
+export const STEP_S = 120;
+export const SLOWEST_MPS = 0.25;
+export const FASTEST_MPS = 3;
 const NIGHT_S = 4 * 3600;
 /** Pieces on which slope is told. */
 const PIECE_M = 200;
