@@ -358,6 +358,8 @@ const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
       capacityL: amount(0, 20),
       comfortC: amount(-30, 15),
       padR: amount(0, 8),
+      verdict: rarely(fc.constantFrom("keep", "change", "home")),
+      lesson: rarely(fc.constantFrom("Too warm.", "")),
       warmthK: amount(0, 10),
       spans: fc.array(
         fc.record({

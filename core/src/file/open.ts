@@ -16,7 +16,7 @@ export interface OpenInput {
 }
 
 /** Letters that XML gives a meaning of its own, and those that it cannot hold at all. */
-function escaped(text: string): string {
+export function escaped(text: string): string {
   return text
     .replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`)
     .replace(/[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu, "");
@@ -118,6 +118,6 @@ export function writeMileTable({ plan, result }: Omit<OpenInput, "tracks">): str
 }
 
 /** Seven digits are a centimetre. */
-function degrees(value: number): string {
+export function degrees(value: number): string {
   return String(Number(value.toFixed(7)));
 }

@@ -16,7 +16,7 @@ export interface OwnedFor {
 
 /**
  * What the first hiker of each trip owns or shares, the oldest trip first. What went along on the last trip goes along
- * again, all the rest lies on the shelf; stops, carriers and spans are those of the other trails, and stay there.
+ * again unless its verdict was to leave it at home, all the rest lies on the shelf; stops, carriers and spans are those of the other trails, and stay there.
  */
 export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: OwnedFor): Piece[] {
   const owned = new Map<string, Piece>();
@@ -25,7 +25,7 @@ export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: Ow
     const [me] = rowsOf(hikers);
     const pieces = rowsOf(kit).flatMap((row) => pieceSchema.safeParse(row).data ?? []);
     const mine = pieces.filter(({ ownerId, shared }) => shared || ownerId === (me as { id?: unknown } | undefined)?.id);
-    if (mine.length > 0) along = new Set(mine.filter((piece) => piece.spans.length > 0).map(({ id }) => id));
+    if (mine.length > 0) along = new Set(mine.filter(({ spans: on, verdict }) => on.length > 0 && verdict !== "home").map(({ id }) => id));
     for (const piece of mine) owned.set(piece.id, piece);
   }
   // A plan takes so many: what goes along first.

@@ -1,12 +1,13 @@
-/** Is what is left in the evening enough to the next stop: food, fuel and charge against what the plan has for the rest. */
+/** Is what is left in the evening enough to the next stop: food, fuel, charge and treatment against what the plan has for the rest. */
 import { storeOf } from "../power/power.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
+import { isUsedUp, treatedLegs } from "../water/treat.ts";
 import { cardsOf, type CardFigures } from "./cards.ts";
 
 export interface Left {
-  what: "food" | "fuel" | "charge";
-  /** kg, g and Wh. */
+  what: "food" | "fuel" | "charge" | "treatment";
+  /** kg, g, Wh and the litres that the treatment lasts. */
   have: number;
   /** Planned to be left that evening, and wanted for the rest of the leg. */
   planned: number;
@@ -60,6 +61,8 @@ export function standingOf(plan: Plan, result: PlanFigures): Standing | undefine
       Math.max(0, (evening?.storedWh ?? 0) - Math.max(0, wanted)),
     );
   }
+  const treatment = treatmentLeft(plan, result, leg, share);
+  if (treatment) add("treatment", treatment.haveL, treatment.wantedL, treatment.haveL - treatment.wantedL);
   return {
     last,
     leg,
@@ -68,4 +71,25 @@ export function standingOf(plan: Plan, result: PlanFigures): Standing | undefine
     backM: (last.toNode - leg.fromNode) * profile.cellM,
     left,
   };
+}
+
+/** Of the first hiker: what was drunk on the days of the leg that tell it has gone through; undefined where nothing wears. */
+function treatmentLeft(
+  plan: Plan,
+  result: PlanFigures,
+  leg: LegResult,
+  share: number,
+): { haveL: number; wantedL: number } | undefined {
+  const { treatment } = plan.hikers[0]!.water;
+  if (!isUsedUp(treatment.way)) return undefined;
+  const legs = treatedLegs(plan, result, 0);
+  const { litres } = legs[leg.index]!;
+  const before = leg.index === 0 ? treatment.usedL : legs[leg.index - 1]!.litresSoFar;
+  const drunk = cardsOf(plan, result)
+    .filter(({ fromNode }) => fromNode >= leg.fromNode && fromNode < leg.toNode)
+    .map(({ card }) => card.drankL);
+  if (!drunk.some((one) => one !== undefined)) return undefined;
+  const known = drunk.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+  const used = drunk.every((one) => one !== undefined) ? known : Math.max(known, litres * (1 - share));
+  return { haveL: Math.max(0, treatment.lifeL - before - used), wantedL: litres * share };
 }

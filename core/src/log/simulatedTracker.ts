@@ -24,6 +24,8 @@ export interface Tracked {
   track: Pick<TrackPoints, "lonDeg" | "latDeg">;
   /** Day number on which it leaves. */
   startDay: number;
+  /** Where along the trail it leaves. */
+  fromM?: number;
   /** UTC seconds: later than the first, not later than the second. */
   sinceS: number;
   untilS: number;
@@ -47,13 +49,13 @@ const DAY_S = 86_400;
 /** No answer is longer than so many days. */
 export const MOST_TRACKER_DAYS = 40;
 
-export function simulatedTracker({ track, startDay, sinceS, untilS }: Tracked): TrackerAnswer {
+export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }: Tracked): TrackerAnswer {
   const along = alongOf(track);
   const zoneS = Math.round((track.lonDeg[0]! / 15) * 3600);
   const fixes: TrackerFix[] = [];
   const lastDay = Math.floor((untilS + zoneS) / DAY_S);
   const firstDay = Math.max(startDay, Math.floor((sinceS + zoneS) / DAY_S), lastDay - MOST_TRACKER_DAYS);
-  let wayM = 0;
+  let wayM = fromM;
   for (let day = startDay; day < firstDay; day++) wayM += dayWayM(day, STOPS_H);
   for (let day = firstDay; day <= lastDay; day++) {
     const silentFrom = shareOf(day, 1) < SILENT_SHARE ? 9 + 4 * shareOf(day, 2) : Infinity;

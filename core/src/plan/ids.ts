@@ -57,11 +57,12 @@ export const DEMANDS = [
   "insects", "animals", "light", "power", "navigation", "papers", "food-store", "space", "water",
 ] as const;
 /** What a card of the log says of a night and of a piece. */
-export const FITTED = ["pace", "hours", "food", "fuel"] as const;
+export const FITTED = ["pace", "hours", "breaks", "food", "litres", "fuel", "charge"] as const;
 export const LOGGED_NIGHTS = ["camp", "bed", "stop"] as const;
 export const PIECE_EVENTS = ["broken", "mended", "bought", "sent", "swapped", "lost"] as const;
 export const WEARS = ["packed", "worn", "consumable"] as const;
 export const CONDITIONS = ["new", "good", "worn", "failing"] as const;
+export const VERDICTS = ["keep", "change", "home"] as const;
 /** Where a piece rides, from the bottom of the pack up, then outside of it. */
 export const RIDES = ["bottom", "core", "top", "lid", "pockets", "outside", "body"] as const;
 /** Any way; by land post and in the cabin alone; by post and in the hold; by neither. */

@@ -1,6 +1,6 @@
 /** Kit in the document: pieces and their spans, what waits to be decided, kits kept to compare with. */
 import { z } from "zod";
-import { CONDITIONS, DEMANDS, GIVES, HELD_BY, RIDES, ROLES, SPAN_BEGINS, SPAN_ENDS, TRAVELS, WEARS } from "./ids.ts";
+import { CONDITIONS, DEMANDS, GIVES, HELD_BY, RIDES, ROLES, SPAN_BEGINS, SPAN_ENDS, TRAVELS, VERDICTS, WEARS } from "./ids.ts";
 import { amount, celsius, distance, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 /** A change made to a piece, or thought of. */
@@ -59,6 +59,9 @@ export const pieceSchema = z.looseObject({
   price: amount("money", 0, 100_000).optional(),
   boughtOn: isoDate.optional(),
   condition: z.enum(CONDITIONS).optional(),
+  /** After a hike: what is to become of it, and what it taught. */
+  verdict: z.enum(VERDICTS).optional(),
+  lesson: z.string().max(1000).optional(),
   /** As its owner likes it, 1 to 5. */
   comfort: whole("", 1, 5).optional(),
   /** Nights slept in or with it before this hike. */

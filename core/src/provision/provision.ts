@@ -74,6 +74,8 @@ export function provision(input: ProvisionInput): HikerSupply {
   const drinkL = drunkLitres({ ground, needs, slope, walk, loadKg, bodyKg: before.bodyKg, into: input.drinkL });
   const water = waterCarries(input, drinkL);
   for (const [p, camp] of water.camps.entries()) Object.assign(supply.parts[p]!, camp);
+  for (const [p, { startNode, endNode }] of walk.parts.entries())
+    supply.parts[p]!.walkL = drinkL[endNode]! - drinkL[startNode]!;
   tally.melt(water.carries);
   let held: Held = { fuelG: before.openFuelG, cans: before.cans };
   const container = containerOf(needs.schools.fuel, needs.stove);
@@ -274,7 +276,7 @@ class Tally {
     const dinnerKg = eaten.dinnerKg / legFood.densityFactor;
     legFood.eatenKg += breakfastKg + dayKg + dinnerKg;
     const fuelKg = this.cook(part, meals, zeros, menu && partMenu ? boiledL(menu, partMenu) : undefined);
-    this.supply.parts.push({ meals, menu: partMenu, fuelKg, campL: 0, dry: false, breakfastKg, dayKg, dinnerKg });
+    this.supply.parts.push({ meals, menu: partMenu, fuelKg, campL: 0, walkL: 0, dry: false, breakfastKg, dayKg, dinnerKg });
     return share;
   }
 

@@ -22,6 +22,8 @@ export interface PartSupply {
   dayKg: number;
   dinnerKg: number;
   fuelKg: number;
+  /** Drunk on foot. */
+  walkL: number;
   /** Brought along for the night after it, and whether that is most of what it takes. */
   campL: number;
   dry: boolean;

@@ -183,6 +183,7 @@ function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): D
       outside: sleepsOutside(part, halts),
       menus: block.supplies.map((supply) => supply.parts[p]!.menu),
       fuelKg: block.supplies.map((supply) => supply.parts[p]!.fuelKg),
+      walkL: block.supplies.map((supply) => supply.parts[p]!.walkL),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>
         sleepsOutside(part, halts)

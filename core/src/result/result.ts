@@ -154,6 +154,8 @@ export interface DayResult {
   menus: (PartMenu | undefined)[];
   /** Burnt for cooking, per hiker. */
   fuelKg: number[];
+  /** Drunk on foot, per hiker, litres. */
+  walkL: number[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */
   outside: boolean;
   /** Kelvin to spare in the bag, per hiker; undefined without a camp or a bag. */

@@ -97,6 +97,10 @@ function timeOf(litres: number, waterC: number, { way, flowLpm, murk, target }: 
 /** Ways that are used up by the litre. */
 const USED_UP: readonly Treatment["way"][] = ["filter", "dioxide", "chlorine", "lamp"];
 
+export function isUsedUp(way: Treatment["way"]): boolean {
+  return USED_UP.includes(way);
+}
+
 /** Litres, time and wear of a hiker's treatment; new ones come at stops only. */
 export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: number): TreatedLeg[] {
   const { treatment } = plan.hikers[who]!.water;
@@ -107,7 +111,7 @@ export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: num
     );
     const sum = (of: (fill: TreatedFill) => number): number => fills.reduce((all, fill) => all + of(fill), 0);
     const litres = treatment.way === "none" ? 0 : sum((fill) => fill.litres);
-    const wears = USED_UP.includes(treatment.way);
+    const wears = isUsedUp(treatment.way);
     const renewed = wears && litres > 0 && soFar + litres > treatment.lifeL;
     soFar = (renewed ? 0 : soFar) + litres;
     return {

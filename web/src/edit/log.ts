@@ -9,6 +9,7 @@ import {
   type Plan,
   type PlanResult,
   type Profile,
+  type ThermometerReading,
   type WalkedM,
 } from "@gepack/core";
 import { edit } from "../store/document.ts";
@@ -65,9 +66,19 @@ export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): void {
 export function takeFits(fits: readonly Fit[], result: PlanResult, label: string): void {
   void edit(label, (draft) => {
     const plan = draft as Plan;
-    const { hikers, learned } = withFits(plan, result, fits);
+    const { hikers, devices, learned } = withFits(plan, result, fits);
     plan.hikers = hikers;
+    plan.devices = devices;
     plan.learned = learned;
+  });
+}
+
+/** A season takes so many readings: the newest. */
+const MOST_READINGS = 500;
+
+export function takeReadings(readings: readonly ThermometerReading[]): void {
+  void edit(`${readings.length} readings out of the log`, ({ climate }) => {
+    climate.readings = [...climate.readings, ...readings].slice(-MOST_READINGS);
   });
 }
 

@@ -15,6 +15,7 @@ import { LineCanvas } from "./LineCanvas.tsx";
 import { gutterPx, useLine, type LineFrame, type LineScale } from "./scale.ts";
 import { SNOW_PX, SnowStrip } from "./SnowStrip.tsx";
 import { packStack } from "./stack.ts";
+import { Walked } from "./Walked.tsx";
 
 interface Props {
   plan: Plan;
@@ -66,6 +67,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
         <g clipPath="url(#line-field)">
           <LegBlocks plan={plan} result={result} legIndex={legIndex} x={x} />
           <WaterTicks plan={plan} result={result} x={x} />
+          <Walked plan={plan} result={result} x={x} />
         </g>
         {right > left && (
           <rect

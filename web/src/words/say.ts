@@ -11,6 +11,8 @@ export interface Say {
   /** A height, metres in. */
   height: (metres: number) => string;
   C: (celsius: number) => string;
+  /** A difference of temperatures, kelvin in. */
+  degrees: (kelvin: number) => string;
   R: (value: number) => string;
   kcal: (value: number) => string;
   Wh: (value: number) => string;
@@ -44,6 +46,7 @@ export function sayIn(plan: Plan): Say {
     way: (metres) => quantity("distance", metres, units, 0),
     height: (metres) => quantity("height", metres, units),
     C: (celsius) => quantity("temperature", celsius, units),
+    degrees: (kelvin) => `${fixed(units.temperature === "F" ? 1.8 * kelvin : kelvin, 1)} °${units.temperature}`,
     R: (value) => `R ${fixed(value, 1)}`,
     Wh: (value) => `${fixed(value, 0)} Wh`,
     kcal: (value) => `${fixed(value, 0)} kcal`,

@@ -81,6 +81,7 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
+  readDays: (args: JobArgs<"readDays">, options: JobOptions) => Promise<JobAnswer<"readDays">>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   arrange: (args: JobArgs<"arrange">) => Promise<JobAnswer<"arrange">>;
   layTable: (args: JobArgs<"layTable">) => Promise<JobAnswer<"layTable">>;
@@ -209,6 +210,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     stopChoices: (asked, onChoice, signal) =>
       longRun((key, options) => side().job("stopChoices", { ...asked, key }, options), onChoice, signal),
     readPast: (args, options) => side().job("readPast", args, options),
+    readDays: (args, options) => side().job("readDays", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),
     arrange: (args) => side().job("arrange", args),
     layTable: (args) => side().job("layTable", args),

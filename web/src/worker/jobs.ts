@@ -70,7 +70,7 @@ import {
   type TrackPreview,
 } from "./readTracks.ts";
 import type { NamedFile } from "./namedFile.ts";
-import { readPast, type PastReading } from "./readPast.ts";
+import { readDays, readPast, type DaysReading, type PastReading } from "./readPast.ts";
 import { toWire, type WireResult } from "./wire.ts";
 
 /** Hours, start and rest days. */
@@ -251,6 +251,11 @@ export function createJobs(beat?: () => void) {
     /** One's own pace out of recorded walks. */
     readPast(args: { files: readonly NamedFile[]; hiker: Hiker }, control: JobControl): Promise<PastReading> {
       return readPast(args, control);
+    },
+
+    /** The days of recorded walks. */
+    readDays(args: { files: readonly NamedFile[]; profile: Profile }, control: JobControl): Promise<DaysReading> {
+      return readDays(args, control);
     },
 
     /** One trail from one file or several, in the order that their ends give. */

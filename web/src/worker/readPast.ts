@@ -1,5 +1,5 @@
-/** Recorded walks with times, read whole one after the other: what they say of one's pace, and what could not be read. */
-import { models, type Hiker, type PastPace, type PastWalk } from "@gepack/core";
+/** Recorded walks with times, read whole one after the other: what they say of one's pace, or the days they were walked on. */
+import { models, walkedDays, type Hiker, type PastPace, type PastWalk, type Profile, type WalkedRecord } from "@gepack/core";
 import type { JobControl } from "./control.ts";
 import type { NamedFile } from "./namedFile.ts";
 import { MAX_FILE_BYTES } from "./readTracks.ts";
@@ -10,11 +10,36 @@ export interface PastReading {
   problems: string[];
 }
 
+export interface DaysReading {
+  record: WalkedRecord;
+  problems: string[];
+}
+
 export async function readPast(
   { files, hiker }: { files: readonly NamedFile[]; hiker: Hiker },
-  { progress, breathe }: JobControl,
+  control: JobControl,
 ): Promise<PastReading> {
-  const { pastPace, readTrackFile } = await import("./readers.ts");
+  const { pastPace } = await import("./readers.ts");
+  const { walks, problems } = await readTimed(files, control);
+  const { pace, sex, schools } = hiker;
+  const walker = { sex, ownFlatKmh: pace.ownFlatKmh, ownClimbMPerH: pace.ownClimbMPerH };
+  return { pace: pastPace(walks, models.time.get(schools.time), walker), problems };
+}
+
+/** The days of recorded walks on a trail. */
+export async function readDays(
+  { files, profile }: { files: readonly NamedFile[]; profile: Profile },
+  control: JobControl,
+): Promise<DaysReading> {
+  const { walks, problems } = await readTimed(files, control);
+  return { record: walkedDays(walks, profile), problems };
+}
+
+async function readTimed(
+  files: readonly NamedFile[],
+  { progress, breathe }: JobControl,
+): Promise<{ walks: PastWalk[]; problems: string[] }> {
+  const { readTrackFile } = await import("./readers.ts");
   const walks: PastWalk[] = [];
   const problems: string[] = [];
   for (const [i, { file, name }] of files.entries()) {
@@ -29,7 +54,5 @@ export async function readPast(
     else
       problems.push(`${name}: ${found[0]?.sentence ?? "this kind of file tells no times here; use GPX, TCX or FIT."}`);
   }
-  const { pace, sex, schools } = hiker;
-  const walker = { sex, ownFlatKmh: pace.ownFlatKmh, ownClimbMPerH: pace.ownClimbMPerH };
-  return { pace: pastPace(walks, models.time.get(schools.time), walker), problems };
+  return { walks, problems };
 }

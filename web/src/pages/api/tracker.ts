@@ -11,6 +11,7 @@ export const prerender = false;
 const MOST_SPEED = 100_000;
 const MOST_S = 400 * 86_400;
 const DAY_S = 86_400;
+const MOST_FROM_M = 10_000_000;
 
 let trail: Promise<TrackPoints> | undefined;
 
@@ -22,7 +23,7 @@ function demoTrail(publicFiles: string): Promise<TrackPoints> {
 
 /**
  * A simulated tracker on the demo's trail: `?start=2027-03-29&begun=1764489600&speed=3600&since=2027-03-30T00:00Z`. It left on
- * the morning of `start`; its clock began at that midnight, UTC, when real time was `begun` seconds, and runs `speed` times
+ * the morning of `start`, `fromM` along it; its clock began at that midnight, UTC, when real time was `begun` seconds, and runs `speed` times
  * as fast. With `elapsedS` so much of its own time has gone by instead.
  */
 export const GET: APIRoute = async ({ request, url, locals }) => {
@@ -38,11 +39,12 @@ export const GET: APIRoute = async ({ request, url, locals }) => {
   const speed = number("speed", 1, MOST_SPEED, 1);
   const begun = number("begun", 0, nowS + DAY_S, nowS);
   const elapsedS = number("elapsedS", 0, MOST_S, Math.min(MOST_S, Math.max(0, (nowS - begun) * speed)));
+  const fromM = number("fromM", 0, MOST_FROM_M, 0);
   if (bad.length > 0) return problem(400, "Not a tracker’s day", `${bad.join("; ")}.`);
   const track = await demoTrail(locals.publicFiles ?? "public");
   return answer(
     request,
-    simulatedTracker({ track, startDay: startDay!, sinceS, untilS: startDay! * DAY_S + elapsedS }),
+    simulatedTracker({ track, startDay: startDay!, fromM, sinceS, untilS: startDay! * DAY_S + elapsedS }),
   );
 };
 

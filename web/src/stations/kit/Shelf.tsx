@@ -15,6 +15,7 @@ import { addRows } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { STYLE_WORDS } from "../../words/kit.ts";
+import { VERDICT_WORDS } from "../../words/log.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 
 interface Props {
@@ -104,7 +105,10 @@ function toldWords({ toldG, massG }: Piece, say: Say): string {
 }
 
 /** Condition, nights, kilometres, when bought, and what was changed or could be. */
-function stateWords({ condition, nightsBefore, wornM, boughtOn, modifications = [] }: Piece, say: Say): string {
+function stateWords(
+  { condition, nightsBefore, wornM, boughtOn, modifications = [], verdict, lesson }: Piece,
+  say: Say,
+): string {
   const open = modifications.filter(({ done }) => !done);
   return [
     condition,
@@ -113,6 +117,8 @@ function stateWords({ condition, nightsBefore, wornM, boughtOn, modifications = 
     wornM > 0 && say.way(wornM),
     open.length > 0 &&
       `could save ${say.g(open.reduce((sum, { savedG }) => sum + savedG, 0))}: ${open.map(({ what }) => what).join(", ")}`,
+    verdict && verdict !== "keep" && `verdict: ${VERDICT_WORDS[verdict]}`,
+    lesson && `“${lesson}”`,
   ]
     .filter(Boolean)
     .join("; ");

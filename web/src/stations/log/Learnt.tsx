@@ -1,7 +1,7 @@
 /** What the log says of the hiker: old to new, how sure, and taken by one step; the past stays as it was. */
 import { useMemo } from "react";
-import { fitLog, withFits, type Fit, type Plan, type PlanResult, type WeighedKit } from "@gepack/core";
-import { takeFits } from "../../edit/log.ts";
+import { cardsOf, fitLog, logReadings, nightBias, withFits, type Fit, type Plan, type PlanResult, type WeighedKit } from "@gepack/core";
+import { takeFits, takeReadings } from "../../edit/log.ts";
 import { calculator } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
@@ -102,11 +102,32 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
           </button>
         )}
       </div>
+      <Nights plan={plan} result={result} />
       <p className="m-0 max-w-[72ch] text-xs text-muted">
         Each day is compared with what the plan has for that very ground, not with kilometres; few days move it little.
         Days that have been stay as they were, and what was learnt is never counted twice. Experimental: spreads are a
         judgement.
       </p>
     </>
+  );
+}
+
+/** Own lows are a thermometer of the trail: taken, they correct the normals of the weeks to come. */
+function Nights({ plan, result }: { plan: Plan; result: PlanResult }) {
+  const say = sayIn(plan);
+  const cards = useMemo(() => cardsOf(plan, result), [plan, result]);
+  const bias = nightBias(result, cards);
+  const fresh = logReadings(plan, result, cards);
+  if (!bias) return null;
+  return (
+    <p className="my-2 flex flex-wrap items-center gap-2 text-sm" data-testid="night-bias">
+      <span>
+        {bias.nights} nights in camp were {say.degrees(Math.abs(bias.meanK))} {bias.meanK >= 0 ? "warmer" : "colder"} than the
+        plan has them in the mean, give or take {say.degrees(1.645 * bias.spreadK)}.
+      </span>
+      <button className="btn" disabled={fresh.length === 0} onClick={() => takeReadings(fresh)}>
+        {fresh.length === 0 ? "They are in the season" : "Take them into the season as readings"}
+      </button>
+    </p>
   );
 }

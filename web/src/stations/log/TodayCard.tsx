@@ -18,7 +18,7 @@ import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { weekdayDate } from "../../units/date.ts";
-import { FELT_WORDS, LEFT_WORDS, leftFigure } from "../../words/log.ts";
+import { FELT_WORDS, LEFT_WORDS, leftFigure, shortWords } from "../../words/log.ts";
 import type { Say } from "../../words/say.ts";
 import { PieceEvents } from "./PieceEvents.tsx";
 import { nameAt, namedPlaces, nextDate, openCard } from "./today.ts";
@@ -186,7 +186,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
             stop
             {isEnough
               ? "; it is enough by the plan."
-              : `: too little. ${what === "charge" ? "Switch off what can be." : `Eat less of the rest, walk further a day, or turn to the stop ${say.way(standing.backM)} behind.`}`}
+              : `: too little. ${shortWords(what, say.way(standing.backM))}`}
           </p>
         ))}
       </section>

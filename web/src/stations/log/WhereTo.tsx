@@ -2,9 +2,8 @@
 import { useState } from "react";
 import { LocateFixed } from "lucide-react";
 import { locate, nodeOf, walkedOf, type LogDay, type Plan, type PlanResult, type WalkedM } from "@gepack/core";
-import { cardPlace } from "../../edit/log.ts";
-import { parseQuantity } from "../../units/quantity.ts";
 import type { Say } from "../../words/say.ts";
+import { endAt, endAtPlace, readEnd, type EndFields } from "./endPlace.ts";
 import { findPlaces, type NamedPlace } from "./today.ts";
 
 interface Props {
@@ -27,21 +26,17 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
   const [typed, setTyped] = useState("");
   const [told, setTold] = useState<string>();
   const { profile } = result;
-  const lengthM = profile.cellCount * profile.cellM;
   const found = findPlaces(places, typed, plannedM ?? fromM, MOST_FOUND);
-  const end = (alongM: WalkedM, more: Partial<LogDay> = {}): void => {
-    onPlace({ alternateId: undefined, stopId: undefined, night: "camp", ...cardPlace(profile, alongM), ...more });
+  const take = (fields: EndFields): void => {
+    onPlace(fields);
     setTyped("");
     setTold(undefined);
   };
-  const atPlace = ({ alongM, stopId }: NamedPlace): void =>
-    end(alongM, stopId === undefined ? {} : { stopId, night: "stop" });
+  const end = (alongM: WalkedM): void => take(endAt(profile, alongM));
   const takeTyped = (): void => {
-    if (found[0]) return atPlace(found[0]);
-    const read = parseQuantity("distance", typed, plan.trip.units);
-    if ("error" in read) return setTold("Type two letters of a place, or how far along the trail you are.");
-    if (read.value < 0 || read.value > lengthM) return setTold(`The walk is ${say.way(lengthM)} long.`);
-    end(read.value as WalkedM);
+    const read = readEnd(typed, { places, nearM: plannedM ?? fromM, profile, units: plan.trip.units });
+    if ("error" in read) setTold(read.error);
+    else take(read);
   };
   const takeFix = (): void => {
     setTold("Asking the device…");
@@ -92,7 +87,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
             <li key={`${place.kind} ${place.alongM} ${place.name}`}>
               <button
                 className="flex min-h-[44px] w-full items-center gap-2 px-2 text-left hover:bg-pine-wash"
-                onClick={() => atPlace(place)}
+                onClick={() => take(endAtPlace(profile, place))}
               >
                 <span className="flex-1" dir="auto">
                   {place.name} <span className="text-xs text-muted">{place.kind}</span>

@@ -1,6 +1,6 @@
 /** Log: what happened, day by day; plan against fact; what is learnt; the record as files. */
-import { useDeferredValue, useMemo } from "react";
-import { cardsOf } from "@gepack/core";
+import { lazy, Suspense, useDeferredValue, useMemo } from "react";
+import { cardsOf, writeLogGpx } from "@gepack/core";
 import { save } from "../../frame/files.ts";
 import { saveCsv } from "../../exports/sheets.ts";
 import { logPage, logSheet } from "../../exports/logFiles.ts";
@@ -10,9 +10,13 @@ import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { Afterwards } from "./Afterwards.tsx";
 import { AgainstPlan } from "./AgainstPlan.tsx";
+import { CatchUp } from "./CatchUp.tsx";
 import { Learnt } from "./Learnt.tsx";
 import { TodayCard } from "./TodayCard.tsx";
 import { useCard } from "./useCard.ts";
+
+/** Its drawing is large. */
+const FactChart = lazy(() => import("./FactChart.tsx"));
 
 export default function Log({ plan, result: newest }: ScreenProps) {
   const result = useDeferredValue(newest);
@@ -37,14 +41,35 @@ export default function Log({ plan, result: newest }: ScreenProps) {
           <button
             className="btn"
             disabled={cards.length === 0}
+            onClick={() => save(writeLogGpx(plan, result, cards), name, "gpx", "application/gpx+xml")}
+          >
+            GPX with the days
+          </button>
+          <button
+            className="btn"
+            disabled={cards.length === 0}
             onClick={() => save(logPage(plan, cards), name, "html", "text/html")}
           >
             Save as a page
           </button>
         </div>
+        <Fold
+          className="mb-3 border-y border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="Several days at once: as planned, from a file, from a tracker"
+        >
+          <CatchUp plan={plan} result={result} say={say} />
+        </Fold>
         <section aria-label="Plan against fact">
           <h3 className="mt-0 mb-1 text-lg font-bold">Plan against fact</h3>
           <AgainstPlan plan={plan} cards={cards} chosen={hand.card.date} say={say} onOpen={hand.open} />
+          {cards.length > 1 && (
+            <Fold className="mt-2" titleClass="text-sm font-semibold" title="Fact and plan, day by day">
+              <Suspense fallback={<p className="text-sm text-muted">Drawing…</p>}>
+                <FactChart plan={plan} result={result} cards={cards} />
+              </Suspense>
+            </Fold>
+          )}
         </section>
         <section aria-label="What is learnt" className="mt-4">
           <h3 className="m-0 mb-1 text-lg font-bold">What the log says of you</h3>

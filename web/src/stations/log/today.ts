@@ -59,7 +59,7 @@ export function findPlaces(places: readonly NamedPlace[], typed: string, nearM: 
 }
 
 /** So near a named place is that place. */
-const AT_PLACE_M = 250;
+export const AT_PLACE_M = 250;
 
 export function nameAt(places: readonly NamedPlace[], alongM: number): string | undefined {
   const near = places.filter((place) => Math.abs(place.alongM - alongM) <= AT_PLACE_M);

@@ -2,6 +2,7 @@
 import { useEffect, useState } from "react";
 import { logDaySchema, type LogDay, type Plan, type PlanResult } from "@gepack/core";
 import { readSetting, writeSetting } from "../../data/plans.ts";
+import { withoutBlanks } from "./catchUp.ts";
 import { nextDate, openCard } from "./today.ts";
 
 const settingOf = (planId: string): string => `card ${planId}`;
@@ -44,20 +45,14 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
   return {
     card,
     isChanged: held?.date === date,
-    change: (fields) => keep(withFields(card, fields)),
+    // A field that becomes undefined goes.
+    change: (fields) => keep(withoutBlanks({ ...card, ...fields })),
     open: (to) => {
       keep(undefined);
       setDate(to);
     },
     rest: () => keep(undefined),
   };
-}
-
-/** A field that becomes undefined goes. */
-function withFields(card: LogDay, fields: Partial<LogDay>): LogDay {
-  return Object.fromEntries(
-    Object.entries({ ...card, ...fields }).filter(([, value]) => value !== undefined),
-  ) as LogDay;
 }
 
 /** What is kept may be damaged. */
