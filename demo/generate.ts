@@ -18,6 +18,7 @@ import {
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
 import { onTheTrail } from "./generate/onTheTrail.ts";
+import { shakedown } from "./generate/shakedown.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
 import { buildDevices, buildKit, buildKitStory } from "./generate/kit.ts";
 import { buildSources, CAMPS, STOPS, STRETCHES } from "./generate/places.ts";
@@ -193,6 +194,10 @@ const told = readPlan(plan).value!;
 const besideTrack = readGpx(beside, told.route.alternates[0]!.trackId, "corvane-alternate.gpx").value!.track;
 const planned = computePlan(told, [read.track, besideTrack]);
 writeFileSync(new URL("on-the-trail.json", here), `${JSON.stringify(onTheTrail(told, planned), null, 1)}\n`);
+const before = shakedown(told);
+const walked = readPlanFile(before);
+if (!walked.value) throw new Error(JSON.stringify(walked.problems, null, 2));
+writeFileSync(new URL("shakedown.gepack.json", here), `${JSON.stringify(before)}\n`);
 writeFileSync(
   new URL("truth.json", here),
   `${JSON.stringify({ lengthM: LENGTH_M, climbM: Math.round(trueClimbM()), points: gpx.points }, null, 1)}\n`,

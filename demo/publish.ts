@@ -24,5 +24,5 @@ rmSync(into, { recursive: true, force: true });
 mkdirSync(into, { recursive: true });
 for (const [file, track] of tracks) writeFileSync(new URL(`${file}.track`, into), packTrack(track));
 writeFileSync(new URL("corvane.gepack.json", into), JSON.stringify(plan));
-copyFileSync(new URL("on-the-trail.json", import.meta.url), new URL("on-the-trail.json", into));
-copyFileSync(new URL("flip-flop.gepack.json", import.meta.url), new URL("flip-flop.gepack.json", into));
+for (const name of ["on-the-trail.json", "flip-flop.gepack.json", "shakedown.gepack.json"])
+  copyFileSync(new URL(name, import.meta.url), new URL(name, into));

@@ -291,6 +291,7 @@ export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
 export { AGAINST, againstPlan, type Against, type AgainstDay } from "./log/against.ts";
 export { writeLogGpx } from "./file/logGpx.ts";
+export { shakedownOf, withShakedown, type CarriedOver, type Shakedown } from "./log/shakedown.ts";
 export { logReadings, nightBias, type NightBias } from "./log/readings.ts";
 export { AWAY_M, walkedDays, type WalkedDay, type WalkedRecord } from "./log/walkedDays.ts";
 export { MOST_TRACKER_DAYS, simulatedTracker, type TrackerAnswer, type TrackerFix } from "./log/simulatedTracker.ts";

@@ -427,6 +427,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       camps: drawn.camps,
       pins: drawn.pins,
       log: drawn.log,
+      shakedowns: drawn.log.length > 2 ? [{ planId: "before", name: "Before", days: 4, on: "2027-02-01" }] : [],
       dayRules: drawn.days,
       devices: drawn.party.devices,
     }),

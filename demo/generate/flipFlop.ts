@@ -1,40 +1,13 @@
 /** A second, small made-up example: a ridge walked in two halves from the town in its middle. */
 import { PLAN_VERSION } from "@gepack/core";
+import { smallTrail, source, station, stop } from "./small.ts";
 
 const LENGTH_M = 236_000;
-const SPACING_M = 150;
-const M_PER_DEG = 111_200;
 const START = { lonDeg: -148, latDeg: 46 };
 
 const height = (m: number): number =>
   420 + 380 * Math.sin((Math.PI * m) / LENGTH_M) + 190 * Math.sin(m / 5200) + 60 * Math.sin(m / 1700 + 1);
 
-function points(): [number, number, number][] {
-  const rows: [number, number, number][] = [];
-  let { lonDeg, latDeg } = START;
-  for (let m = 0; m <= LENGTH_M; m += SPACING_M) {
-    rows.push([Number(lonDeg.toFixed(6)), Number(latDeg.toFixed(6)), Number(height(m).toFixed(1))]);
-    const bearing = 0.5 * Math.sin(m / 21_000) + 0.25 * Math.sin(m / 6100);
-    latDeg += (SPACING_M * Math.cos(bearing)) / M_PER_DEG;
-    lonDeg += (SPACING_M * Math.sin(bearing)) / (M_PER_DEG * Math.cos((latDeg * Math.PI) / 180));
-  }
-  return rows;
-}
-
-const stop = (id: string, name: string, km: number, services: string[], nights = 1) => ({
-  id,
-  name,
-  trackM: km * 1000,
-  services,
-  nights,
-});
-const source = (i: number, km: number, kind: string) => ({
-  id: `w${i}`,
-  name: `${["Bracken", "Marl", "Sallow", "Peat"][i % 4]!} ${kind}`,
-  trackM: Math.round(km * 1000),
-  kind,
-  reliable: i % 5 !== 1,
-});
 const piece = (id: string, name: string, massG: number, rest: object = {}) => ({
   id,
   name,
@@ -45,19 +18,6 @@ const piece = (id: string, name: string, massG: number, rest: object = {}) => ({
   spans: [{ fromStopId: "@start", toStopId: "@finish" }],
   ...rest,
 });
-const station = (id: string, km: number, heightM: number, meanC: number) => ({
-  id,
-  name: id,
-  trackM: km * 1000,
-  heightM,
-  lowC: months(meanC - 5),
-  highC: months(meanC + 5),
-  lowSdK: 3.2,
-  highSdK: 3.6,
-});
-const months = (meanC: number): number[] =>
-  Array.from({ length: 12 }, (_, m) => Math.round(10 * (meanC - 7.5 * Math.cos((2 * Math.PI * (m - 0.6)) / 12))) / 10);
-
 /** One plan file, its track in it. */
 export function flipFlop(): Record<string, unknown> {
   return {
@@ -97,13 +57,6 @@ export function flipFlop(): Record<string, unknown> {
       piece("bottle", "Bottle, 1 L", 40, { quantity: 4, role: "bottle", capacityL: 1 }),
       piece("stove", "Stove and pot", 230, { role: "stove", volumeL: 1 }),
     ],
-    tracks: [
-      {
-        type: "Feature",
-        id: "tarrow",
-        properties: { name: "Tarrow Ridge" },
-        geometry: { type: "MultiLineString", coordinates: [points()] },
-      },
-    ],
+    tracks: [smallTrail("tarrow", "Tarrow Ridge", { lengthM: LENGTH_M, ...START, height })],
   };
 }

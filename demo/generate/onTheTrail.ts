@@ -1,5 +1,15 @@
 /** Nineteen days of the demo as they were walked: slower than planned at first, a warm spell, a dry source, a sole that came off. */
-import { calendarDays, nodeOf, placeAt, walkedOf, type Plan, type PlanResult, type WalkedM } from "@gepack/core";
+import {
+  calendarDays,
+  nodeOf,
+  placeAt,
+  storeOf,
+  walkedOf,
+  type LegResult,
+  type Plan,
+  type PlanResult,
+  type WalkedM,
+} from "@gepack/core";
 
 const DAYS = 19;
 /** Of what was planned for the day, and of the hours that the plan has for the ground. */
@@ -8,6 +18,9 @@ const FIT = { way: 1, hours: 1.08 };
 const WARM = { from: 9, to: 12, highC: 31 };
 const DRY_DAY = 11;
 const BROKEN_DAY = 13;
+/** Of what the plan has for the day. */
+const BURNT = 1.04;
+const DRAWN = 1.12;
 const NOTES: Readonly<Record<number, string>> = {
   1: "Wind off the salt all day. Packed far too late.",
   4: "Blisters, both heels. Short day on purpose.",
@@ -25,6 +38,13 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
     .filter(({ use, nights }) => use && nights > 0)
     .map((stop) => ({ stop, node: nodeOf(profile, stop) }))
     .filter(({ node }) => node > 0);
+  const dayOf = (date: string) => result.days.find((one) => one.date === date);
+  const store = storeOf(result.power!, plan.hikers[0]!.id)!;
+  const usedFraction = (date: string): number => {
+    const day = store.days[result.days.findIndex((one) => one.date === date)];
+    return day ? day.usedWh / store.legs[day.legIndex]!.capacityWh : 0;
+  };
+  let bag = { fuelG: 0, charge: 1 };
   const log: Plan["log"] = [];
   let node = 0;
   let ahead = 0;
@@ -42,6 +62,11 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
     for (let c = node; c < end; c++) groundH += cellH[c]!;
     const stop = rests ? here.stop : next?.stop;
     const leg = legs.find(({ fromNode, toNode }) => fromNode <= end && end < toNode)!;
+    if (stop || node === 0) bag = leaving(leg);
+    if (!stop) {
+      bag.fuelG -= 1000 * (dayOf(date)?.fuelKg[0] ?? 0) * BURNT;
+      bag.charge -= usedFraction(date) * DRAWN;
+    }
     const passed = plan.sources.filter((source) => {
       const at = nodeOf(profile, source);
       return source.alternateId === undefined && at > node && at <= end;
@@ -66,11 +91,8 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
         ? {}
         : {
             foodKg: Number((packs[0]!.foodKg[end]! * 0.95).toFixed(2)),
-            fuelG: Math.round(
-              leg.hikers[0]!.fuel.endG +
-                leg.hikers[0]!.fuel.needG * (1 - (end - leg.fromNode) / (leg.toNode - leg.fromNode)),
-            ),
-            chargeFraction: Number(Math.max(0.2, 0.9 - 0.1 * (i % 6)).toFixed(2)),
+            fuelG: Math.round(bag.fuelG),
+            chargeFraction: Number(Math.max(0.05, bag.charge).toFixed(2)),
           }),
       ...(rests ? {} : { drankL: Number((2.6 + (isWarm ? 1.9 : 0) + 0.2 * (day % 3)).toFixed(1)) }),
       ...(stop && day > 4 ? { bodyKg: Number((plan.hikers[0]!.bodyKg - 0.1 * day).toFixed(1)), money: 38 + day } : {}),
@@ -98,4 +120,10 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
       walkH: Number(walkH.toFixed(2)),
     })),
   };
+}
+
+/** Full of what the leg begins with. */
+function leaving({ hikers }: LegResult): { fuelG: number; charge: number } {
+  const { needG, endG } = hikers[0]!.fuel;
+  return { fuelG: needG + endG, charge: 1 };
 }

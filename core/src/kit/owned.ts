@@ -25,7 +25,8 @@ export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: Ow
     const [me] = rowsOf(hikers);
     const pieces = rowsOf(kit).flatMap((row) => pieceSchema.safeParse(row).data ?? []);
     const mine = pieces.filter(({ ownerId, shared }) => shared || ownerId === (me as { id?: unknown } | undefined)?.id);
-    if (mine.length > 0) along = new Set(mine.filter(({ spans: on, verdict }) => on.length > 0 && verdict !== "home").map(({ id }) => id));
+    if (mine.length > 0)
+      along = new Set(mine.filter(({ spans: on, verdict }) => on.length > 0 && verdict !== "home").map(({ id }) => id));
     for (const piece of mine) owned.set(piece.id, piece);
   }
   // A plan takes so many: what goes along first.

@@ -11,7 +11,8 @@ export function logReadings({ climate }: Plan, { profile }: PlanFigures, cards: 
   return cards.flatMap(({ card, toM, toHeightM, faults }): Reading[] => {
     const { lowC, highC, night, date } = card;
     const id = `of-${card.id}`.slice(0, 80);
-    if (faults.length > 0 || night !== "camp" || (lowC === undefined && highC === undefined) || known.has(id)) return [];
+    if (faults.length > 0 || night !== "camp" || (lowC === undefined && highC === undefined) || known.has(id))
+      return [];
     const told = { ...(lowC === undefined ? {} : { lowC }), ...(highC === undefined ? {} : { highC }) };
     return [{ id, date, trackM: trackAt(profile, toM), heightM: Math.round(toHeightM), ...told }];
   });

@@ -97,7 +97,11 @@ function alongOf({ lonDeg, latDeg }: Tracked["track"]): Float64Array {
 }
 
 /** At the trail's end it stays. */
-function placeAt({ lonDeg, latDeg }: Tracked["track"], along: Float64Array, metres: number): [lon: number, lat: number] {
+function placeAt(
+  { lonDeg, latDeg }: Tracked["track"],
+  along: Float64Array,
+  metres: number,
+): [lon: number, lat: number] {
   let [low, high] = [0, along.length - 1];
   while (low < high) {
     const middle = (low + high) >> 1;

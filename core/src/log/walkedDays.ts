@@ -147,7 +147,10 @@ function isFlung(before: Fix | undefined, fix: Fix, after: Fix | undefined, next
 
 function sampled<T>(rows: readonly T[]): T[] {
   if (rows.length <= MOST_LOCATED) return [...rows];
-  return Array.from({ length: MOST_LOCATED }, (_, i) => rows[Math.round((i * (rows.length - 1)) / (MOST_LOCATED - 1))]!);
+  return Array.from(
+    { length: MOST_LOCATED },
+    (_, i) => rows[Math.round((i * (rows.length - 1)) / (MOST_LOCATED - 1))]!,
+  );
 }
 
 function hoursOf(fixes: readonly Fix[]): Pick<WalkedDay, "walkedH" | "breakH" | "silentH"> {

@@ -1,6 +1,18 @@
 /** Kit in the document: pieces and their spans, what waits to be decided, kits kept to compare with. */
 import { z } from "zod";
-import { CONDITIONS, DEMANDS, GIVES, HELD_BY, RIDES, ROLES, SPAN_BEGINS, SPAN_ENDS, TRAVELS, VERDICTS, WEARS } from "./ids.ts";
+import {
+  CONDITIONS,
+  DEMANDS,
+  GIVES,
+  HELD_BY,
+  RIDES,
+  ROLES,
+  SPAN_BEGINS,
+  SPAN_ENDS,
+  TRAVELS,
+  VERDICTS,
+  WEARS,
+} from "./ids.ts";
 import { amount, celsius, distance, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 /** A change made to a piece, or thought of. */

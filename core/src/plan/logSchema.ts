@@ -1,7 +1,7 @@
 /** The record of the hike: a card a day, and what was planned when the first was kept. */
 import { z } from "zod";
 import { FITTED, LOGGED_NIGHTS, PIECE_EVENTS, REPORTS } from "./ids.ts";
-import { amount, celsius, distance, fraction, id, isoDate, label, place, trackM, whole } from "./values.ts";
+import { amount, celsius, distance, fraction, id, isoDate, label, name, place, trackM, whole } from "./values.ts";
 
 export const loggedWaterSchema = z.looseObject({ sourceId: id, said: z.enum(REPORTS) });
 
@@ -53,6 +53,9 @@ export const plannedDaySchema = z.looseObject({
 
 /** What was learnt from the log and taken: the plan’s own figures are multiplied by it already. */
 export const learnedSchema = z.looseObject({ what: z.enum(FITTED), factor: amount("", 0.1, 10) });
+
+/** A trip before this one whose log was learnt from. */
+export const shakedownSchema = z.looseObject({ planId: id, name, days: whole("days", 1, 1000), on: isoDate });
 
 export type LogDay = z.infer<typeof logDaySchema>;
 export type PlannedDay = z.infer<typeof plannedDaySchema>;

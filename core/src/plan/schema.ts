@@ -9,7 +9,7 @@
 import { z } from "zod";
 import { boxSchema } from "./boxSchema.ts";
 import { climateSchema } from "./climateSchema.ts";
-import { learnedSchema, logDaySchema, plannedDaySchema } from "./logSchema.ts";
+import { learnedSchema, logDaySchema, plannedDaySchema, shakedownSchema } from "./logSchema.ts";
 import {
   heldSchema,
   keptKitSchema,
@@ -294,6 +294,7 @@ export const planSchema = z.looseObject({
   /** As the plan stood when the log was begun. */
   plannedDays: z.array(plannedDaySchema).max(2000).default([]),
   learned: z.array(learnedSchema).max(20).default([]),
+  shakedowns: z.array(shakedownSchema).max(20).default([]),
   dayRules: dayRulesSchema.prefault({}),
   resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),

@@ -276,7 +276,17 @@ class Tally {
     const dinnerKg = eaten.dinnerKg / legFood.densityFactor;
     legFood.eatenKg += breakfastKg + dayKg + dinnerKg;
     const fuelKg = this.cook(part, meals, zeros, menu && partMenu ? boiledL(menu, partMenu) : undefined);
-    this.supply.parts.push({ meals, menu: partMenu, fuelKg, campL: 0, walkL: 0, dry: false, breakfastKg, dayKg, dinnerKg });
+    this.supply.parts.push({
+      meals,
+      menu: partMenu,
+      fuelKg,
+      campL: 0,
+      walkL: 0,
+      dry: false,
+      breakfastKg,
+      dayKg,
+      dinnerKg,
+    });
     return share;
   }
 

@@ -23,9 +23,11 @@ export async function fetchOnTheTrail(): Promise<PlanFile> {
   return { plan: { ...plan, id: `${plan.id}-walked`, trip, log, plannedDays }, tracks };
 }
 
-/** The second example, a trail in two halves, as a file that is read like any other. */
-export async function fetchExample(): Promise<File> {
-  const name = "flip-flop.gepack.json";
+/** Examples that are files like any other: a trail in two halves, and four days before the long walk. */
+export const EXAMPLES = { halves: "flip-flop.gepack.json", shakedown: "shakedown.gepack.json" } as const;
+
+export async function fetchExample(which: keyof typeof EXAMPLES): Promise<File> {
+  const name = EXAMPLES[which];
   const bytes = await fetchBytes(`/demo/${name}`, () => {});
   return new File([bytes as BlobPart], name, { type: "application/json" });
 }

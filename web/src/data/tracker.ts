@@ -13,7 +13,13 @@ export interface TrackerAsked {
 }
 
 /** Undefined where nobody answers. */
-export async function askTracker({ start, fromM, begunS, speed, since }: TrackerAsked): Promise<TrackerAnswer | undefined> {
+export async function askTracker({
+  start,
+  fromM,
+  begunS,
+  speed,
+  since,
+}: TrackerAsked): Promise<TrackerAnswer | undefined> {
   const asked = new URLSearchParams({
     start,
     since,

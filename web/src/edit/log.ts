@@ -4,11 +4,13 @@ import {
   placeAt,
   removeRow,
   withFits,
+  withShakedown,
   type Fit,
   type LogDay,
   type Plan,
   type PlanResult,
   type Profile,
+  type Shakedown,
   type ThermometerReading,
   type WalkedM,
 } from "@gepack/core";
@@ -70,6 +72,21 @@ export function takeFits(fits: readonly Fit[], result: PlanResult, label: string
     plan.hikers = hikers;
     plan.devices = devices;
     plan.learned = learned;
+  });
+}
+
+export function takeShakedown(told: Shakedown): void {
+  void edit(`What ${told.name} taught`, (draft) => {
+    const plan = draft as Plan;
+    const { hikers, shakedowns } = withShakedown(plan, told);
+    plan.hikers = hikers;
+    plan.shakedowns = shakedowns;
+  });
+}
+
+export function forgetShakedown(planId: string): void {
+  void edit("A trip before is not named any more", (draft) => {
+    draft.shakedowns = draft.shakedowns.filter((one) => one.planId !== planId);
   });
 }
 

@@ -41,8 +41,11 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
               Begin an own trip…
             </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample()}>
+            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample("halves")}>
               Open an example: a trail in two halves
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample("shakedown")}>
+              Open an example: four days of shakedown
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => void openOnTheTrail()}>
               Open an example: nineteen days on the trail

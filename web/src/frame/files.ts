@@ -1,5 +1,5 @@
 /** Plan files out of and into the browser. */
-import { fetchExample, fetchOnTheTrail } from "../data/demo.ts";
+import { fetchExample, fetchOnTheTrail, type EXAMPLES } from "../data/demo.ts";
 import { rawPlan } from "../data/plans.ts";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
@@ -55,10 +55,10 @@ export function saveBlob(blob: Blob, name: string, ending: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-/** The second made-up example, beside the plans that are here. */
-export async function openExample(): Promise<void> {
+/** A made-up example, beside the plans that are here. */
+export async function openExample(which: keyof typeof EXAMPLES): Promise<void> {
   try {
-    await importPlanFile(await fetchExample());
+    await importPlanFile(await fetchExample(which));
   } catch (error) {
     report(error);
   }

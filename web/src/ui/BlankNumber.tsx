@@ -12,10 +12,12 @@ interface Props {
   value: number | undefined;
   planned?: number | undefined;
   units: Units;
+  /** The label stands elsewhere on the screen. */
+  bare?: boolean;
   onCommit: (value: number | undefined) => void;
 }
 
-export function BlankNumber({ path, label, value, planned, units, onCommit }: Props) {
+export function BlankNumber({ path, label, value, planned, units, bare, onCommit }: Props) {
   const id = useId();
   const { min, max, kind, suffix, digits, times } = shownField(path);
   const show = (one: number | undefined): string => {
@@ -45,7 +47,7 @@ export function BlankNumber({ path, label, value, planned, units, onCommit }: Pr
   };
   return (
     <span className="grid">
-      <label htmlFor={id} className="text-xs text-muted">
+      <label htmlFor={id} className={bare ? "sr-only" : "text-xs text-muted"}>
         {label}
         {unit && `, ${unit}`}
       </label>
@@ -54,7 +56,7 @@ export function BlankNumber({ path, label, value, planned, units, onCommit }: Pr
         className="field min-h-[44px] text-lg font-bold"
         inputMode="decimal"
         value={text}
-        placeholder={planned === undefined ? "" : show(planned)}
+        placeholder={planned !== undefined ? show(planned) : bare ? unit : ""}
         aria-invalid={error !== undefined}
         aria-describedby={error === undefined ? undefined : `${id}-error`}
         onChange={(event) => {

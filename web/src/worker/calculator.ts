@@ -81,6 +81,7 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
+  learnFrom: (args: JobArgs<"learnFrom">) => Promise<JobAnswer<"learnFrom">>;
   readDays: (args: JobArgs<"readDays">, options: JobOptions) => Promise<JobAnswer<"readDays">>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
   arrange: (args: JobArgs<"arrange">) => Promise<JobAnswer<"arrange">>;
@@ -210,6 +211,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     stopChoices: (asked, onChoice, signal) =>
       longRun((key, options) => side().job("stopChoices", { ...asked, key }, options), onChoice, signal),
     readPast: (args, options) => side().job("readPast", args, options),
+    learnFrom: (args) => side().job("learnFrom", args),
     readDays: (args, options) => side().job("readDays", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),
     arrange: (args) => side().job("arrange", args),

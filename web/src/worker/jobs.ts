@@ -3,12 +3,14 @@
  * is, and stops where it is asked to; it answers once, with plain data.
  */
 import {
+  type Shakedown,
   bankLegs,
   buildPlane,
   buildProfile,
   compareMenus,
   compareSchools,
   computePlan,
+  shakedownOf,
   fillBag,
   locate,
   mendTracks,
@@ -253,6 +255,14 @@ export function createJobs(beat?: () => void) {
       return readPast(args, control);
     },
 
+    /** What the log of another trip says, that trip as it is stored. */
+    async learnFrom({ file }: { file: Blob }): Promise<Shakedown | undefined> {
+      const { value } = await planFileOf(file);
+      return value && value.plan.log.length > 0
+        ? shakedownOf(value.plan, computePlan(value.plan, value.tracks))
+        : undefined;
+    },
+
     /** The days of recorded walks. */
     readDays(args: { files: readonly NamedFile[]; profile: Profile }, control: JobControl): Promise<DaysReading> {
       return readDays(args, control);
@@ -335,33 +345,8 @@ export function createJobs(beat?: () => void) {
       return buildPlane(plan, profile, columns);
     },
 
-    async readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
-      if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
-      if (file.size > MAX_FILE_BYTES)
-        return refused(
-          "file",
-          `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`,
-        );
-      const text = await textOf(file, MAX_FILE_BYTES);
-      if (text === undefined)
-        return refused(
-          "file",
-          `Unpacked, the file is larger than ${MAX_FILE_BYTES / 1e6} MB, or it is packed in a way that is not gzip.`,
-        );
-      let data: unknown;
-      try {
-        data = JSON.parse(text);
-      } catch (error) {
-        return refused(
-          "file",
-          `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
-        );
-      }
-      const { readPlanFile } = await import("./readers.ts");
-      const read = readPlanFile(data);
-      // What cannot be computed is refused here, before it takes the place of anything.
-      if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
-      return read;
+    readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
+      return planFileOf(file);
     },
 
     /** A document from storage, read like one from a file: what is kept may be damaged too. */
@@ -370,6 +355,33 @@ export function createJobs(beat?: () => void) {
       return readPlan(doc);
     },
   };
+}
+
+/** A plan file, read and computed once. */
+async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
+  if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
+  if (file.size > MAX_FILE_BYTES)
+    return refused("file", `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`);
+  const text = await textOf(file, MAX_FILE_BYTES);
+  if (text === undefined)
+    return refused(
+      "file",
+      `Unpacked, the file is larger than ${MAX_FILE_BYTES / 1e6} MB, or it is packed in a way that is not gzip.`,
+    );
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    return refused(
+      "file",
+      `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
+    );
+  }
+  const { readPlanFile } = await import("./readers.ts");
+  const read = readPlanFile(data);
+  // What cannot be computed is refused here, before it takes the place of anything.
+  if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
+  return read;
 }
 
 /** The rows of a table, its heads first; or why it is none. */

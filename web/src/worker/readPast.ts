@@ -1,5 +1,13 @@
 /** Recorded walks with times, read whole one after the other: what they say of one's pace, or the days they were walked on. */
-import { models, walkedDays, type Hiker, type PastPace, type PastWalk, type Profile, type WalkedRecord } from "@gepack/core";
+import {
+  models,
+  walkedDays,
+  type Hiker,
+  type PastPace,
+  type PastWalk,
+  type Profile,
+  type WalkedRecord,
+} from "@gepack/core";
 import type { JobControl } from "./control.ts";
 import type { NamedFile } from "./namedFile.ts";
 import { MAX_FILE_BYTES } from "./readTracks.ts";

@@ -24,7 +24,10 @@ interface Props {
   say: Say;
 }
 
-const VERDICTS = [["", "no verdict"], ...Object.entries(VERDICT_WORDS)] as [NonNullable<Piece["verdict"]> | "", string][];
+const VERDICTS = [["", "no verdict"], ...Object.entries(VERDICT_WORDS)] as [
+  NonNullable<Piece["verdict"]> | "",
+  string,
+][];
 const MOST_LESSON = 1000;
 
 export function Afterwards({ plan, result, cards, say }: Props) {

@@ -105,8 +105,8 @@ export function CatchUp({ plan, result, say }: Props) {
   const field = { units: plan.trip.units } as const;
   const nameOf = (alongM: WalkedM): string => nameAt(places, alongM) ?? say.way(alongM);
   return (
-    <div className="grid gap-2 py-2 text-sm" data-testid="catch-up">
-      <div className="flex flex-wrap items-end gap-2">
+    <div className="is-form grid gap-2 py-2 text-sm" data-testid="catch-up">
+      <div className="flex flex-wrap items-center gap-2">
         <button
           className="btn min-h-[44px]"
           onClick={() => {
@@ -137,7 +137,7 @@ export function CatchUp({ plan, result, say }: Props) {
           <Progress label="Reading the days" fraction={fraction} onStop={() => running.current?.abort()} />
         )}
       </div>
-      <div className="flex flex-wrap items-end gap-2">
+      <div className="flex flex-wrap items-center gap-2">
         <button
           className="btn min-h-[44px]"
           onClick={() => {
@@ -191,7 +191,7 @@ export function CatchUp({ plan, result, say }: Props) {
               const setCard = (fields: Partial<LogDay>): void =>
                 setRow(i, (row) => ({ ...row, isTaken: true, card: withoutBlanks({ ...row.card, ...fields }) }));
               return (
-                <li key={card.date} className="flex flex-wrap items-end gap-2 border-t border-rule pt-1">
+                <li key={card.date} className="flex flex-wrap items-center gap-2 border-t border-rule pt-1">
                   <label className="flex min-h-[44px] w-[120px] items-center gap-2 font-semibold">
                     <input
                       type="checkbox"
@@ -222,6 +222,7 @@ export function CatchUp({ plan, result, say }: Props) {
                     <BlankNumber
                       {...field}
                       path="log.walkedH"
+                      bare
                       label={`walked ${date}`}
                       value={card.walkedH}
                       onCommit={(walkedH) => setCard({ walkedH })}
@@ -257,8 +258,8 @@ export function CatchUp({ plan, result, say }: Props) {
         </>
       )}
       <p className="m-0 max-w-[72ch] text-xs text-muted">
-        Up to {MOST_CATCH_DAYS} days in one undoable step. Files stay on this device; of a day that is kept already
-        only place and hours would change, and not unasked.
+        Up to {MOST_CATCH_DAYS} days in one undoable step. Files stay on this device; of a day that is kept already only
+        place and hours would change, and not unasked.
       </p>
     </div>
   );

@@ -65,7 +65,12 @@ export default function FactChart({ plan, result, cards }: Props) {
             <LineChart data={rows} margin={MARGIN}>
               <CartesianGrid stroke="var(--rule)" vertical={false} />
               <XAxis dataKey="tripDay" tick={{ fontSize: 12, fill: "var(--muted)" }} />
-              <YAxis width={64} tick={{ fontSize: 12, fill: "var(--muted)" }} unit={` ${unit}`} domain={["auto", "auto"]} />
+              <YAxis
+                width={64}
+                tick={{ fontSize: 12, fill: "var(--muted)" }}
+                unit={` ${unit}`}
+                domain={["auto", "auto"]}
+              />
               <Tooltip
                 labelFormatter={(label) => `Day ${String(label)}`}
                 contentStyle={{ background: "var(--sheet)", border: "1px solid var(--rule)", fontSize: 13 }}

@@ -1,12 +1,23 @@
 /** What the log says of the hiker: old to new, how sure, and taken by one step; the past stays as it was. */
 import { useMemo } from "react";
-import { cardsOf, fitLog, logReadings, nightBias, withFits, type Fit, type Plan, type PlanResult, type WeighedKit } from "@gepack/core";
+import {
+  cardsOf,
+  fitLog,
+  logReadings,
+  nightBias,
+  withFits,
+  type Fit,
+  type Plan,
+  type PlanResult,
+  type WeighedKit,
+} from "@gepack/core";
 import { takeFits, takeReadings } from "../../edit/log.ts";
 import { calculator } from "../../store/document.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { FITTED_NOTES, FITTED_WORDS } from "../../words/log.ts";
 import { sayIn } from "../../words/say.ts";
+import { FromTrip } from "./FromTrip.tsx";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
 /** Nearer than this to what the plan has already is no news. */
@@ -21,9 +32,12 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
   const then = rows[0];
   if (fits.length === 0)
     return (
-      <p className="max-w-[72ch] text-sm text-muted">
-        Nothing to learn from yet: keep days with the hours walked, and what food and fuel are left.
-      </p>
+      <>
+        <p className="max-w-[72ch] text-sm text-muted">
+          Nothing to learn from yet: keep days with the hours walked, and what food and fuel are left.
+        </p>
+        <FromTrip plan={plan} />
+      </>
     );
   const changed = fits.filter(({ hasChanged }) => hasChanged);
   const takenOf = (fit: Fit): number => plan.learned.find(({ what }) => what === fit.what)?.factor ?? 1;
@@ -103,6 +117,7 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
         )}
       </div>
       <Nights plan={plan} result={result} />
+      <FromTrip plan={plan} />
       <p className="m-0 max-w-[72ch] text-xs text-muted">
         Each day is compared with what the plan has for that very ground, not with kilometres; few days move it little.
         Days that have been stay as they were, and what was learnt is never counted twice. Experimental: spreads are a
@@ -122,8 +137,8 @@ function Nights({ plan, result }: { plan: Plan; result: PlanResult }) {
   return (
     <p className="my-2 flex flex-wrap items-center gap-2 text-sm" data-testid="night-bias">
       <span>
-        {bias.nights} nights in camp were {say.degrees(Math.abs(bias.meanK))} {bias.meanK >= 0 ? "warmer" : "colder"} than the
-        plan has them in the mean, give or take {say.degrees(1.645 * bias.spreadK)}.
+        {bias.nights} nights in camp were {say.degrees(Math.abs(bias.meanK))} {bias.meanK >= 0 ? "warmer" : "colder"}{" "}
+        than the plan has them in the mean, give or take {say.degrees(1.645 * bias.spreadK)}.
       </span>
       <button className="btn" disabled={fresh.length === 0} onClick={() => takeReadings(fresh)}>
         {fresh.length === 0 ? "They are in the season" : "Take them into the season as readings"}

@@ -184,9 +184,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           <p key={what} className={`m-0 text-sm ${isEnough ? "text-muted" : "text-danger"}`} data-left={what}>
             {LEFT_WORDS[what]}: {leftFigure(what, have, say)} left, {leftFigure(what, wanted, say)} wanted to the next
             stop
-            {isEnough
-              ? "; it is enough by the plan."
-              : `: too little. ${shortWords(what, say.way(standing.backM))}`}
+            {isEnough ? "; it is enough by the plan." : `: too little. ${shortWords(what, say.way(standing.backM))}`}
           </p>
         ))}
       </section>

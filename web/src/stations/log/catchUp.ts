@@ -88,11 +88,7 @@ export function withoutBlanks(card: LogDay): LogDay {
 }
 
 /** Where each row's day begins and ends along the walk, the row before it told; a row never goes back. */
-export function rowWays(
-  plan: Plan,
-  result: PlanResult,
-  rows: readonly CatchRow[],
-): { fromM: WalkedM; toM: WalkedM }[] {
+export function rowWays(plan: Plan, result: PlanResult, rows: readonly CatchRow[]): { fromM: WalkedM; toM: WalkedM }[] {
   const { profile } = result;
   const before = cardsOf(plan, result).findLast(({ card }) => card.date < (rows[0]?.card.date ?? ""));
   let fromNode = before?.toNode ?? 0;

@@ -38,7 +38,10 @@ export function useTracker(profile: Profile) {
       }
       fixes.push(...answer.fixes);
       since = fixes.at(-1)?.time ?? since;
-      setTold({ record: walkedDays([walkOf(fixes)], profile), clock: answer.clock, positions: fixes.length });
+      const record = walkedDays([walkOf(fixes)], profile);
+      // The nights before it leaves are no days of its.
+      const days = record.days.filter(({ date }) => date >= start);
+      setTold({ record: { ...record, days }, clock: answer.clock, positions: fixes.length });
       timer = setTimeout(() => void ask(), ASK_MS);
     };
     void ask();

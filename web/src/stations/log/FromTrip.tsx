@@ -1,0 +1,89 @@
+/** What another trip on this device taught, a shakedown before this one: shown beside what is planned here, taken in one step. */
+import { useEffect, useState } from "react";
+import type { Plan, Shakedown } from "@gepack/core";
+import { listPlans, rawPlan } from "../../data/plans.ts";
+import { forgetShakedown, takeShakedown } from "../../edit/log.ts";
+import { calculator } from "../../store/document.ts";
+import { report } from "../../store/notices.ts";
+import { fixed } from "../../units/quantity.ts";
+import { Pick } from "../../ui/Pick.tsx";
+import { FITTED_WORDS } from "../../words/log.ts";
+import { sayIn } from "../../words/say.ts";
+
+export function FromTrip({ plan }: { plan: Plan }) {
+  const say = sayIn(plan);
+  const [trips, setTrips] = useState<{ id: string; name: string }[]>([]);
+  const [chosen, setChosen] = useState("");
+  const [told, setTold] = useState<Shakedown | "none" | "asking">();
+  useEffect(() => {
+    listPlans().then(setTrips, () => setTrips([]));
+  }, [plan.id]);
+  const others = trips.filter(({ id }) => id !== plan.id);
+  const look = (id: string): void => {
+    setChosen(id);
+    setTold(id === "" ? undefined : "asking");
+    if (id === "") return;
+    rawPlan(id)
+      .then((text) => calculator().learnFrom({ file: new Blob([text]) }))
+      .then((answer) => setTold(answer ?? "none"))
+      .catch((error: unknown) => {
+        setTold(undefined);
+        report(error);
+      });
+  };
+  const [mine] = plan.hikers;
+  return (
+    <div className="my-2 grid gap-1 text-sm" data-testid="from-trip">
+      {plan.shakedowns.map(({ planId, name, days, on }) => (
+        <span key={planId} className="flex flex-wrap items-center gap-2">
+          Taught by {name}, {say.days(days)} from {say.date(on)} on.
+          <button className="btn min-h-[28px]! py-0!" onClick={() => forgetShakedown(planId)}>
+            Not named any more
+          </button>
+        </span>
+      ))}
+      {others.length > 0 && (
+        <Pick
+          label="Learn from a trip before, a shakedown"
+          value={chosen}
+          options={[["", "choose a trip on this device"], ...others.map(({ id, name }) => [id, name] as const)]}
+          onPick={look}
+        />
+      )}
+      {told === "asking" && <span role="status">Computing that trip…</span>}
+      {told === "none" && (
+        <span role="status">No day with its hours is kept in that trip: there is nothing to learn from it.</span>
+      )}
+      {typeof told === "object" && (
+        <>
+          <ul className="m-0 pl-5">
+            {told.told.map(({ what, cards }) => (
+              <li key={what}>
+                {FITTED_WORDS[what]}, {say.days(cards)}: <b>{figureOf(what, told)}</b> there, {figureOf(what, mine!)}{" "}
+                here
+              </li>
+            ))}
+          </ul>
+          <span>
+            <button
+              className="btn"
+              onClick={() => {
+                takeShakedown(told);
+                look("");
+              }}
+            >
+              Take what {told.name} taught
+            </button>
+          </span>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** As the settings of a hiker have it. */
+function figureOf(what: Shakedown["told"][number]["what"], { pace, water }: Pick<Shakedown, "pace" | "water">): string {
+  if (what === "pace") return `${fixed(100 * pace.speedFactor, 0)} %`;
+  if (what === "breaks") return `${fixed(100 * pace.breakFraction, 0)} % of the walking`;
+  return water.measuredLph === undefined ? `${fixed(water.ratePerKmL, 3)} L/km` : `${fixed(water.measuredLph, 2)} L/h`;
+}
