@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test, type APIRequestContext } from "@playwright/test";
+import type { TrackerAnswer } from "@gepack/core";
 
 const demo = JSON.parse(readFileSync(join(import.meta.dirname, "../../demo/corvane.gepack.json"), "utf8")) as Record<
   string,
@@ -170,4 +171,27 @@ test("GET /api/scale is a simulated scale that settles; what is not on it is sai
   const bad = await asked("name=Fleece&elapsedMs=-4");
   expect(bad.status).toBe(400);
   expect(bad.body["detail"]).toMatch(/toldG is missing.*elapsedMs is “-4”/);
+});
+
+test("GET /api/tracker is a simulated tracker on the demo’s trail, by its own clock; what is no day of it is said", async ({
+  request,
+}) => {
+  const asked = async (query: string) => {
+    const response = await request.get(`/api/tracker?${query}`);
+    return { status: response.status(), body: (await response.json()) as TrackerAnswer & { detail?: string } };
+  };
+  const { body } = await asked("start=2027-03-29&elapsedS=180000");
+  expect(body.simulated).toBe(true);
+  expect(body.clock).toBe("2027-03-31T02:00:00.000Z");
+  expect(body.fixes.length).toBeGreaterThan(20);
+  const middle = body.fixes[10]!.time;
+  const later = await asked(`start=2027-03-29&elapsedS=180000&since=${middle}`);
+  expect(later.body.fixes).toEqual(body.fixes.slice(11));
+  // A clock that began two days ago, at its own speed, has come as far.
+  const begun = Math.floor(Date.now() / 1000) - 50;
+  const live = (await asked(`start=2027-03-29&begun=${begun}&speed=3600`)).body;
+  expect(Date.parse(live.clock)).toBeGreaterThanOrEqual(Date.parse("2027-03-31T02:00:00Z"));
+  const bad = await asked("start=soon&speed=0&since=then");
+  expect(bad.status).toBe(400);
+  expect(bad.body.detail).toMatch(/start is “soon”.*since is “then”.*speed is “0”/);
 });

@@ -32,6 +32,16 @@ test("of every piece the last that is known; what went along last goes along, th
   expect(pieces[0]).toMatchObject({ ownerId: "me", carrierId: "me", measured: true, spans });
 });
 
+test("what a verdict leaves at home lies on the shelf of the next trip, its lesson with it", () => {
+  const kit = [pieceOf("tent", 1200), pieceOf("axe", 400, { verdict: "home", lesson: "Never held." })];
+  const pieces = ownedPieces([{ hikers: [{ id: "a" }], kit }], me);
+  expect(pieces.map(({ id, spans: { length } }) => [id, length])).toEqual([
+    ["tent", 1],
+    ["axe", 0],
+  ]);
+  expect(pieces[1]).toMatchObject({ verdict: "home", lesson: "Never held." });
+});
+
 test("a stored part of the wrong kind is passed over, and loses nothing of the others", () => {
   const trips = [
     { hikers: "nobody", kit: 7 },

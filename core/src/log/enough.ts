@@ -62,7 +62,7 @@ export function standingOf(plan: Plan, result: PlanFigures): Standing | undefine
     );
   }
   const treatment = treatmentLeft(plan, result, leg, share);
-  if (treatment) add("treatment", treatment.haveL, treatment.wantedL, treatment.haveL - treatment.wantedL);
+  if (treatment) add("treatment", treatment.haveL, treatment.wantedL, 0);
   return {
     last,
     leg,

@@ -2,12 +2,15 @@ import { describe, expect, test } from "vitest";
 import fc from "fast-check";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
-import { computePlan, type Plan } from "../index.ts";
+import { computePlan, readGpx, storeOf, writeLogGpx, type Plan } from "../index.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
+import { AGAINST, againstPlan, type Against } from "./against.ts";
 import { cardsOf } from "./cards.ts";
 import { standingOf } from "./enough.ts";
 import { pieceRecords } from "./pieces.ts";
-import { fitLog, fitOf, PRIORS, withFits, type Observed } from "./fit.ts";
+import { fitLog, fitOf, PRIORS, withFits, type Fitted, type Observed } from "./fit.ts";
+import { logReadings, nightBias } from "./readings.ts";
+import { shakedownOf, withShakedown } from "./shakedown.ts";
 
 /** Days that all say the same of a thing, none of them old. */
 const same = (n: number, y: number): Observed[] => Array.from({ length: n }, () => ({ y, ageDays: 0 }));
@@ -172,6 +175,127 @@ describe("learning", () => {
     expect(then.hikers[0]!.food.appetiteByWeek[3]).toBeCloseTo(0.9, 9);
     expect(then.hikers[1]!.stove).toEqual(plan.hikers[1]!.stove);
     expect(then.learned.map(({ what }) => what)).toEqual(["hours", "food", "fuel"]);
+  });
+
+  test("breaks, litres and charge that differ by a factor from the plan are drawn to it, and taken by what they belong to", () => {
+    const devices = [
+      { id: "phone", name: "Phone", ownerId: "a", kind: "rechargeable", whPerDay: 3, mAh: 12_000 },
+      { id: "theirs", name: "Watch", ownerId: "b", kind: "rechargeable", whPerDay: 1, mAh: 1000 },
+    ];
+    const hikers = [hikerOf(), hikerOf({ id: "b", name: "B" })];
+    const plan = planOf({ ...base, hikers, devices, charge: { stores: "own" } });
+    const result = computePlan(plan, tracks);
+    const store = storeOf(result.power!, "a")!;
+    const camp = 0.5 + 0.5 + 0.4;
+    const until = (date: string): number =>
+      result.days.reduce((sum, day, i) => (day.date <= date ? sum + store.days[i]!.usedWh : sum), 0);
+    const log = result.days.slice(0, 6).flatMap(({ date, toNode, walkH, walkL, night }) =>
+      night === "camp"
+        ? [
+            {
+              id: date,
+              date,
+              trackM: toNode * result.profile.cellM,
+              walkedH: walkH,
+              breakH: walkH * plan.hikers[0]!.pace.breakFraction * 1.5,
+              drankL: camp + 1.4 * walkL[0]!,
+              chargeFraction: 1 - (1.3 * until(date)) / store.legs[0]!.capacityWh,
+            },
+          ]
+        : [],
+    );
+    expect(log.length).toBeGreaterThan(3);
+    const walked = planOf({ ...base, hikers, devices, charge: { stores: "own" }, log });
+    const fits = fitLog(walked, computePlan(walked, tracks));
+    const factor = (what: Fitted): number => fits.find((fit) => fit.what === what)!.factor;
+    // Drawn towards one by the prior, and no further than what was put in.
+    for (const [what, truth] of [
+      ["breaks", 1.5],
+      ["litres", 1.4],
+      ["charge", 1.3],
+    ] as const) {
+      expect(factor(what)).toBeGreaterThan(1 + 0.3 * (truth - 1));
+      expect(factor(what)).toBeLessThan(truth + 0.02);
+    }
+    const then = withFits(walked, result, fits);
+    const mine = walked.hikers[0]!;
+    expect(then.hikers[0]!.water.ratePerKmL).toBeCloseTo(mine.water.ratePerKmL * factor("litres"), 9);
+    expect(then.hikers[1]!.water).toEqual(walked.hikers[1]!.water);
+    expect(then.hikers[1]!.pace.breakFraction).toBeCloseTo(mine.pace.breakFraction * factor("breaks"), 9);
+    expect(then.devices.map(({ whPerDay }) => whPerDay)).toEqual([expect.closeTo(3 * factor("charge"), 9), 1]);
+  });
+
+  test("a balance of water gives way to the litres an hour that were found, a measured rate is scaled", () => {
+    const balance = planOf({ ...base, hikers: [hikerOf({ schools: { water: "heat-balance" } })] });
+    const result = computePlan(balance, tracks);
+    const walkH = result.days.reduce((sum, day) => sum + day.walkH, 0);
+    const litres = result.days.reduce((sum, day) => sum + day.walkL[0]!, 0);
+    const taken = withFits(balance, result, [{ what: "litres", factor: 1.2 }]);
+    expect(taken.hikers[0]!.water.measuredLph).toBeCloseTo((1.2 * litres) / walkH, 9);
+    const again = withFits(taken, result, [{ what: "litres", factor: 1.5 }]);
+    expect(again.hikers[0]!.water.measuredLph).toBeCloseTo((1.5 * litres) / walkH, 9);
+  });
+
+  test("a shakedown's pace, breaks and litres are copied, the others keep their distance; its trip is named once", () => {
+    const before = planOf({ ...base, id: "before", log: loggedPlan(4, 1.2, () => ({ breakH: 2, drankL: 4 })).log });
+    const told = shakedownOf(before, computePlan(before, tracks))!;
+    expect(told).toMatchObject({ planId: "before", days: 4, on: dateOf(0) });
+    expect(told.told.map(({ what }) => what)).toEqual(["pace", "breaks", "litres"]);
+    expect(told.pace.speedFactor).toBeLessThan(before.hikers[0]!.pace.speedFactor);
+    const plan = planOf({ ...base, hikers: [hikerOf(), hikerOf({ id: "b", name: "B", pace: { speedFactor: 1.2 } })] });
+    const once = withShakedown(plan, told);
+    expect(once.hikers[0]!.pace.speedFactor).toBeCloseTo(told.pace.speedFactor, 9);
+    expect(once.hikers[1]!.pace.speedFactor / once.hikers[0]!.pace.speedFactor).toBeCloseTo(
+      1.2 / plan.hikers[0]!.pace.speedFactor,
+      9,
+    );
+    expect(once.hikers[0]!.water).toMatchObject(told.water);
+    const twice = withShakedown(once, told);
+    expect(twice.hikers).toEqual(once.hikers);
+    expect(twice.shakedowns).toEqual([{ planId: "before", name: before.trip.name, days: 4, on: dateOf(0) }]);
+    expect(shakedownOf(plan, computePlan(plan, tracks))).toBeUndefined();
+  });
+
+  test("nights of the log are readings once, and the season follows them", () => {
+    const plan = loggedPlan(8, 1, (i) => ({ lowC: 12, ...(i === 7 ? { night: "bed" } : {}) }));
+    const result = computePlan(plan, tracks);
+    const cards = cardsOf(plan, result);
+    const readings = logReadings(plan, result, cards);
+    expect(readings.map(({ date }) => date)).toEqual(Array.from({ length: 7 }, (_, i) => dateOf(i)));
+    const bias = nightBias(result, cards)!;
+    expect(bias.nights).toBe(7);
+    expect(bias.meanK).toBeGreaterThan(3);
+    const then = { ...plan, climate: { ...plan.climate, readings } };
+    const after = computePlan(then, tracks);
+    const low = ({ days }: typeof after) => days.find(({ date }) => date === dateOf(9))!.lowC;
+    expect(low(after)).toBeGreaterThan(low(result));
+    expect(logReadings(then, after, cards)).toEqual([]);
+  });
+});
+
+describe("fact beside plan", () => {
+  test("each quantity of a card stands beside the plan's for that ground and day", () => {
+    const plan = loggedPlan(3, 1.1, (i) => ({ foodKg: 5 - i, drankL: 3, lowC: 4, bodyKg: 70 }));
+    const result = computePlan(plan, tracks);
+    const cards = cardsOf(plan, result);
+    const of = (what: Against) => againstPlan(plan, result, cards, what);
+    for (const { fact, planned } of of("hours")) expect(fact! / planned!).toBeCloseTo(1.1, 6);
+    expect(of("eaten").map(({ fact }) => fact === undefined)).toEqual([true, false, false]);
+    const { food } = result.legs[0]!.hikers[0]!;
+    expect(of("eaten")[1]!.fact).toBeCloseTo(food.menuKcal / food.eatenKg, 6);
+    expect(of("drunk")[0]).toMatchObject({ fact: 3 });
+    expect(of("low")[0]).toMatchObject({ fact: 4, planned: result.days[0]!.lowC });
+    for (const what of AGAINST) for (const { planned } of of(what)) expect(planned).toBeGreaterThan(0);
+  });
+
+  test("the days go out as GPX that is read back: a waypoint and a track for each", () => {
+    const plan = loggedPlan(3, 1, (i) => ({ notes: i === 1 ? "<wind> & rain" : "" }));
+    const result = computePlan(plan, tracks);
+    const { value } = readGpx(writeLogGpx(plan, result, cardsOf(plan, result)), "t", "log.gpx");
+    expect(value!.waypoints.map(({ name }) => name)).toEqual([1, 2, 3].map((day) => `Day ${day}, ${dateOf(day - 1)}`));
+    expect(value!.waypoints[1]!.description).toContain("<wind> & rain");
+    expect(value!.track.segmentStarts).toHaveLength(3);
+    expect(value!.track.latDeg.at(-1)).toBeCloseTo(40 + 45_000 / 111_040, 3);
   });
 });
 

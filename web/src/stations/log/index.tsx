@@ -18,7 +18,12 @@ import { useCard } from "./useCard.ts";
 /** Its drawing is large. */
 const FactChart = lazy(() => import("./FactChart.tsx"));
 
-export default function Log({ plan, result: newest }: ScreenProps) {
+/** The card in hand is that of one trip. */
+export default function Log(props: ScreenProps) {
+  return <LogOfTrip key={props.plan.id} {...props} />;
+}
+
+function LogOfTrip({ plan, result: newest }: ScreenProps) {
   const result = useDeferredValue(newest);
   const say = useMemo(() => sayIn(plan), [plan]);
   const hand = useCard(plan, result);
