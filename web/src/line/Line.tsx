@@ -13,6 +13,7 @@ import { Hover } from "./Hover.tsx";
 import { LegBlocks } from "./LegBlocks.tsx";
 import { LineCanvas } from "./LineCanvas.tsx";
 import { gutterPx, useLine, type LineFrame, type LineScale } from "./scale.ts";
+import { PointPicker } from "./PointPicker.tsx";
 import { SNOW_PX, SnowStrip } from "./SnowStrip.tsx";
 import { packStack } from "./stack.ts";
 import { Walked } from "./Walked.tsx";
@@ -93,6 +94,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
         </text>
         {gutterPx(widthPx) > 100 && <Gutter plan={plan} result={result} peakKg={stack.peakKg} />}
       </svg>
+      <PointPicker frame={frame} />
       <Hover over={over} plan={plan} result={result} hikerIndex={hikerIndex} frame={frame} />
       <button
         className="btn absolute top-[2px] right-[8px] min-h-[22px]! px-2! py-0! text-xs!"

@@ -38,6 +38,7 @@ import {
   watchPlan,
   type OpenPlan,
 } from "../data/plans.ts";
+import { keepShown, shownOf } from "../data/shown.ts";
 import { startCalculator, type Calculator } from "../worker/calculator.ts";
 import { notify, report, sentenceOf } from "./notices.ts";
 import { answered } from "./patience.ts";
@@ -194,6 +195,7 @@ async function follow(opened: OpenPlan): Promise<void> {
   const { id, doc, revision, undoLabel, redoLabel } = opened;
   const same = latest?.id === id;
   if (same && doc.version > PLAN_VERSION) return reloadBetweenEdits(isBusy);
+  const asLeft = same ? undefined : shownOf(id, revision);
   if (!same && !(await isWhole(opened))) return;
   // While own edits are on their way, what comes back is older than what is shown.
   putOff = same && writing > 0 ? opened : undefined;
@@ -204,6 +206,8 @@ async function follow(opened: OpenPlan): Promise<void> {
   // What is equal keeps its old object: what was drawn and computed from it rests.
   const kept = same && latest ? keepEqual(latest, doc) : doc;
   if (kept === latest && get().result) return;
+  const left = await asLeft?.catch(() => undefined);
+  if (left) showAsLeft(kept, left);
   try {
     await show(kept);
   } catch (error) {
@@ -275,9 +279,41 @@ export function whenShown(): Promise<{ plan: Plan; result: PlanResult }> {
   });
 }
 
+/** What is on the screen was kept from before, and is being computed anew. */
+let isAsLeft = false;
+
+/** The figures with which the page was left stand there at once. */
+function showAsLeft(plan: Plan, result: PlanResult): void {
+  isAsLeft = true;
+  latest = plan;
+  keepWithin(result.legs.length, plan.hikers.length);
+  set({
+    plan,
+    result,
+    status: "ready",
+    failure: undefined,
+    damaged: undefined,
+    before: undefined,
+    lastLabel: undefined,
+  });
+}
+
+/** So long after the last figures they are kept for the next opening. */
+const KEEP_SHOWN_MS = 4000;
+let keeping: ReturnType<typeof setTimeout> | undefined;
+
+function keepSoon(): void {
+  clearTimeout(keeping);
+  keeping = setTimeout(() => {
+    const { plan, result } = get();
+    if (isBusy() || underTrial || plan !== latest) return keepSoon();
+    if (plan && result && !inMemory) void keepShown(plan.id, seenRevision, result).catch(() => {});
+  }, KEEP_SHOWN_MS);
+}
+
 /** Computes a document and shows both; what is newer meanwhile goes first. */
 async function show(plan: Plan, label?: string): Promise<void> {
-  const edited = get().plan?.id === plan.id && get().result !== undefined;
+  const edited = get().plan?.id === plan.id && get().result !== undefined && !isAsLeft;
   latest = plan;
   const slow = setTimeout(() => set({ computing: true }), SLOW_MS);
   try {
@@ -287,6 +323,8 @@ async function show(plan: Plan, label?: string): Promise<void> {
     keepWithin(result.legs.length, plan.hikers.length);
     // What was tried meanwhile is over.
     underTrial = undefined;
+    isAsLeft = false;
+    keepSoon();
     const { result: before, undoLabel, lastLabel } = get();
     set({
       plan,

@@ -130,7 +130,7 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
 /** Own lows are a thermometer of the trail: taken, they correct the normals of the weeks to come. */
 function Nights({ plan, result }: { plan: Plan; result: PlanResult }) {
   const say = sayIn(plan);
-  const cards = useMemo(() => cardsOf(plan, result), [plan, result]);
+  const cards = cardsOf(plan, result);
   const bias = nightBias(result, cards);
   const fresh = logReadings(plan, result, cards);
   if (!bias) return null;

@@ -1,5 +1,5 @@
 /** Today: made for one thumb in the tent. All that can be known stands there; what one adds is kept as it is typed. */
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import {
   dayNumber,
@@ -55,9 +55,11 @@ export function TodayCard({ plan, result, hand, say }: Props) {
     .slice(0, MOST_WATERS);
   const isKept = plan.log.some(({ date }) => date === card.date);
   const aheadM = planned === undefined ? undefined : toM - planned.toM;
+  // What is typed is drawn first.
+  const settled = useDeferredValue(card);
   const standing = useMemo(
-    () => standingOf({ ...plan, log: [...plan.log.filter(({ date }) => date !== card.date), card] }, result),
-    [plan, result, card],
+    () => standingOf({ ...plan, log: [...plan.log.filter(({ date }) => date !== settled.date), settled] }, result),
+    [plan, result, settled],
   );
   const leftPlanned = (what: "food" | "fuel"): number | undefined =>
     standing?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
@@ -144,6 +146,13 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           value={card.lowC}
           planned={planned?.coldNightC}
           onCommit={(lowC) => change({ lowC })}
+        />
+        <BlankNumber
+          {...field}
+          path="log.highC"
+          label="high"
+          value={card.highC}
+          onCommit={(highC) => change({ highC })}
         />
         <BlankNumber
           {...field}

@@ -1,9 +1,10 @@
 /** Where the day ended: as planned, here again, a place by two letters, a distance, or where the device is. */
-import { useState } from "react";
-import { LocateFixed } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Crosshair, LocateFixed } from "lucide-react";
 import { locate, nodeOf, walkedOf, type LogDay, type Plan, type PlanResult, type WalkedM } from "@gepack/core";
+import { askForPoint } from "../../store/picking.ts";
 import type { Say } from "../../words/say.ts";
-import { endAt, endAtPlace, readEnd, type EndFields } from "./endPlace.ts";
+import { endAt, endAtPlace, endNear, readEnd, type EndFields } from "./endPlace.ts";
 import { findPlaces, type NamedPlace } from "./today.ts";
 
 interface Props {
@@ -26,6 +27,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
   const [typed, setTyped] = useState("");
   const [told, setTold] = useState<string>();
   const { profile } = result;
+  useEffect(() => () => askForPoint(undefined), []);
   const found = findPlaces(places, typed, plannedM ?? fromM, MOST_FOUND);
   const take = (fields: EndFields): void => {
     onPlace(fields);
@@ -75,6 +77,19 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
             As planned
           </button>
         )}
+        <button
+          className="btn min-h-[44px]"
+          aria-label="A point on the Line"
+          onClick={() => {
+            askForPoint({
+              words: "Touch the Line where the day ended",
+              onPoint: (metres) => take(endNear(profile, places, metres as WalkedM)),
+            });
+            window.scrollTo({ top: 0 });
+          }}
+        >
+          <Crosshair size={18} aria-hidden="true" />
+        </button>
         {"geolocation" in navigator && (
           <button className="btn min-h-[44px]" aria-label="Where the device is" onClick={takeFix}>
             <LocateFixed size={18} aria-hidden="true" />

@@ -1,5 +1,5 @@
 /** The card in hand: what is typed is kept on the device with every change, until the day is kept or given up. */
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { logDaySchema, type LogDay, type Plan, type PlanResult } from "@gepack/core";
 import { readSetting, writeSetting } from "../../data/plans.ts";
 import { withoutBlanks } from "./catchUp.ts";
@@ -37,20 +37,28 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
       isThere = false;
     };
   }, [key]);
-  const card = held?.date === date ? held : openCard(plan, result, date).card;
-  const keep = (next: LogDay | undefined): void => {
-    setHeld(next);
-    void writeSetting(key, next ? JSON.stringify(next) : "").catch(() => {});
-  };
+  const fresh = useMemo(() => openCard(plan, result, date).card, [plan, result, date]);
+  const card = held?.date === date ? held : fresh;
+  const keep = useCallback(
+    (next: LogDay | undefined): void => {
+      setHeld(next);
+      void writeSetting(key, next ? JSON.stringify(next) : "").catch(() => {});
+    },
+    [key],
+  );
+  const open = useCallback(
+    (to: string): void => {
+      keep(undefined);
+      setDate(to);
+    },
+    [keep],
+  );
   return {
     card,
     isChanged: held?.date === date,
     // A field that becomes undefined goes.
     change: (fields) => keep(withoutBlanks({ ...card, ...fields })),
-    open: (to) => {
-      keep(undefined);
-      setDate(to);
-    },
+    open,
     rest: () => keep(undefined),
   };
 }
