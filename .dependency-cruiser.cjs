@@ -22,6 +22,7 @@ const STAGES = [
   "checks",
   "explain",
   "log",
+  "odds",
   "compare",
   "file",
   "session",

@@ -8,6 +8,7 @@ import type {
   FoundSwaps,
   KitVariant,
   WeighedKit,
+  Odds,
   Plan,
   PlanResult,
   Profile,
@@ -81,6 +82,7 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
+  simulate: (asked: { plan: Plan; who: number }, onOdds: (odds: Odds) => void, signal: AbortSignal) => Promise<void>;
   learnFrom: (args: JobArgs<"learnFrom">) => Promise<JobAnswer<"learnFrom">>;
   readDays: (args: JobArgs<"readDays">, options: JobOptions) => Promise<JobAnswer<"readDays">>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
@@ -211,6 +213,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     stopChoices: (asked, onChoice, signal) =>
       longRun((key, options) => side().job("stopChoices", { ...asked, key }, options), onChoice, signal),
     readPast: (args, options) => side().job("readPast", args, options),
+    simulate: (asked, onOdds, signal) =>
+      longRun((key, options) => side().job("simulate", { ...asked, key }, options), onOdds, signal),
     learnFrom: (args) => side().job("learnFrom", args),
     readDays: (args, options) => side().job("readDays", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),

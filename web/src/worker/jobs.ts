@@ -3,6 +3,7 @@
  * is, and stops where it is asked to; it answers once, with plain data.
  */
 import {
+  type Odds,
   type Shakedown,
   bankLegs,
   buildPlane,
@@ -11,6 +12,7 @@ import {
   compareSchools,
   computePlan,
   shakedownOf,
+  simulate,
   fillBag,
   locate,
   mendTracks,
@@ -142,6 +144,11 @@ export function createJobs(beat?: () => void) {
     return "done";
   };
 
+  const oddsOf = function* (given: Plan, who: number): Generator<Odds> {
+    const result = compute(given);
+    for (const runs of ODDS_RUNS) yield simulate(given, result, { runs, who });
+  };
+
   const compareMany = ({
     plan: given,
     hikerId,
@@ -227,6 +234,10 @@ export function createJobs(beat?: () => void) {
     /** Devices given up one after the other. */
     switchOffs: (asked: OnTrail, control: JobControl) =>
       told(asked, control, () => switchOffs(asked.plan, compute), outOf(asked.plan.devices.length + 1)),
+
+    /** A thousand hikes: a first look at a hundred of them, then all. */
+    simulate: (asked: OnTrail<{ who: number }>, control: JobControl) =>
+      told(asked, control, () => oddsOf(asked.plan, asked.who), outOf(ODDS_RUNS.length)),
 
     /** What it takes to be somewhere by a date. */
     waysThere: (asked: OnTrail<{ goal: Goal }>, control: JobControl) =>
@@ -383,6 +394,9 @@ async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
   if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
   return read;
 }
+
+/** A first look, then what is told. */
+const ODDS_RUNS = [100, 1000] as const;
 
 /** The rows of a table, its heads first; or why it is none. */
 async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {

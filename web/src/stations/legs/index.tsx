@@ -8,6 +8,7 @@ import type { ScreenProps } from "../Screen.tsx";
 import { legColumns, type LegRow } from "./columns.tsx";
 import { WhyPanel } from "./WhyPanel.tsx";
 
+const OddsTable = lazy(() => import("./Odds.tsx").then((module) => ({ default: module.OddsTable })));
 const LeavingSheet = lazy(() => import("./LeavingSheet.tsx").then((module) => ({ default: module.LeavingSheet })));
 
 export default function Legs({ plan, result }: ScreenProps) {
@@ -25,6 +26,7 @@ function LegTable({ plan, result }: ScreenProps) {
   const legIndex = useSelection((state) => state.legIndex);
   const hikerIndex = useSelection((state) => state.hikerIndex);
   const [opened, setOpened] = useState(false);
+  const [reading, setReading] = useState<"weights" | "odds">("weights");
   const before = useDocument((state) => state.before);
   const hiker = plan.hikers[hikerIndex]!;
   const scaleKg = Math.max(hiker.packComfortKg * 1.15, ...result.legs.map((leg) => leg.hikers[hikerIndex]!.heaviestKg));
@@ -32,36 +34,60 @@ function LegTable({ plan, result }: ScreenProps) {
   const old = before?.legs.length === result.legs.length ? before.legs : undefined;
   return (
     <div className="relative overflow-x-auto bg-sheet">
-      <Key onSheet={() => setOpened(true)} />
+      <Key reading={reading} onReading={setReading} onSheet={() => setOpened(true)} />
       {opened && (
         <Suspense fallback={null}>
           <LeavingSheet plan={plan} result={result} onClose={() => setOpened(false)} />
         </Suspense>
       )}
-      <Table
-        label={`Legs of ${plan.trip.name} for ${hiker.name}`}
-        columns={columns}
-        rows={result.legs.map((leg) => ({
-          leg,
-          row: leg.hikers[hikerIndex]!,
-          was: old?.[leg.index]?.hikers[hikerIndex],
-        }))}
-        idOf={idOf}
-        domId={({ leg }) => `leg-row-${leg.index}`}
-        chosen={[String(legIndex)]}
-        onChoose={(id) => select({ legIndex: Number(id) })}
-      />
+      {reading === "odds" && (
+        <Suspense fallback={<p className="px-[18px] text-sm text-muted">Opening the odds…</p>}>
+          <OddsTable plan={plan} result={result} who={hikerIndex} />
+        </Suspense>
+      )}
+      {reading === "weights" && (
+        <Table
+          label={`Legs of ${plan.trip.name} for ${hiker.name}`}
+          columns={columns}
+          rows={result.legs.map((leg) => ({
+            leg,
+            row: leg.hikers[hikerIndex]!,
+            was: old?.[leg.index]?.hikers[hikerIndex],
+          }))}
+          idOf={idOf}
+          domId={({ leg }) => `leg-row-${leg.index}`}
+          chosen={[String(legIndex)]}
+          onChoose={(id) => select({ legIndex: Number(id) })}
+        />
+      )}
     </div>
   );
 }
 
-function Key({ onSheet }: { onSheet: () => void }) {
+interface KeyProps {
+  reading: "weights" | "odds";
+  onReading: (reading: "weights" | "odds") => void;
+  onSheet: () => void;
+}
+
+function Key({ reading, onReading, onSheet }: KeyProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted">
-      <span className="max-[560px]:hidden">Bars: the pack leaving each stop.</span>
-      <span className="max-[560px]:hidden">Thin line: its heaviest on the way.</span>
-      <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
-      <button className="btn ml-auto min-h-[24px]! px-2! py-0!" onClick={onSheet}>
+      {reading === "weights" && (
+        <>
+          <span className="max-[560px]:hidden">Bars: the pack leaving each stop.</span>
+          <span className="max-[560px]:hidden">Thin line: its heaviest on the way.</span>
+          <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
+        </>
+      )}
+      <button
+        className="btn ml-auto min-h-[24px]! px-2! py-0!"
+        aria-pressed={reading === "odds"}
+        onClick={() => onReading(reading === "odds" ? "weights" : "odds")}
+      >
+        {reading === "odds" ? "Weights again" : "Odds"}
+      </button>
+      <button className="btn min-h-[24px]! px-2! py-0!" onClick={onSheet}>
         Leaving sheet
       </button>
       <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => showPapers(["leg-cards"])}>

@@ -1,0 +1,253 @@
+/**
+ * A thousand hikes: the plan's own days, longer or shorter, warmer or colder, hungrier or not, with sources that are dry
+ * and days lost to illness. What each leg runs short of, nights colder than the kit, and the date of arrival as a range.
+ *
+ * Laws, all editable defaults: pace lognormal, 0.08 from hike to hike, 0.10 from day to day with r 0.3; energy 0.12 and
+ * 0.15, r 0.3; fuel 0.15 and 0.15; lows by the plan's own spread of single nights, r 0.7 from night to night; a source has
+ * water by its own chance; a day of every 167 ends in a rest by illness of 2.5 days in the mean [L, M]. A day's hours and
+ * what is eaten on it grow alike with a slower pace; the weather of a later day is that of the planned one. Nothing varied
+ * is the plan. Not a forecast.
+ */
+import type { Plan } from "../plan/schema.ts";
+import type { DayResult, PlanFigures } from "../result/result.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
+import { flowChance, placeSources } from "../walk/sources.ts";
+import { normal, stratified, uniform, wilson } from "./draws.ts";
+
+export const VARIED = ["pace", "energy", "fuel", "weather", "sources", "illness"] as const;
+export type Varied = (typeof VARIED)[number];
+
+export interface OddsOptions {
+  runs?: number;
+  seed?: number;
+  /** All, where nothing is said. */
+  varied?: readonly Varied[];
+  who?: number;
+}
+
+export interface Chance {
+  found: number;
+  runs: number;
+  /** 95 % interval. */
+  low: number;
+  high: number;
+}
+
+export interface LegOdds {
+  legIndex: number;
+  food: Chance;
+  /** Missing at the end of the leg in the worst of ten hikes, kg; less than nothing is over. */
+  foodShortKg: number;
+  fuel: Chance;
+  /** A source that is counted on has no water, and what is carried does not reach to the next. */
+  water: Chance;
+  /** A night colder than what is slept in. */
+  cold: Chance;
+  /** Days on the leg: one in ten fewer than the first, one in ten more than the last. */
+  days: [number, number, number];
+}
+
+export interface Odds {
+  runs: number;
+  legs: LegOdds[];
+  /** Arrival: one hike in ten before the first, half before the second, nine in ten before the third. */
+  finish: [string, string, string];
+  /** Share of the spread of the arrival that goes with each, by squared rank correlation. */
+  drivers: { what: Varied; share: number }[];
+}
+
+const PACE = { hike: 0.08, day: 0.1, r: 0.3 };
+const ENERGY = { hike: 0.12, day: 0.15, r: 0.3 };
+const FUEL = { hike: 0.15, day: 0.15, r: 0 };
+const NIGHT_R = 0.7;
+const ILL_A_DAY = 0.006;
+/** Days of rest: one, and a geometric number more. */
+const ILL_MORE_DAYS = 1.5;
+const MOST_ILL_DAYS = 30;
+const KEY = { pace: 1, energy: 2, fuel: 3, night: 4, source: 5, ill: 6, illDays: 7 } as const;
+
+/** A leg as the simulation reads it. */
+interface LegTable {
+  days: DayResult[];
+  /** Parallel to the days: kg eaten and g burnt on each. */
+  eatenKg: number[];
+  burntG: number[];
+  foodSold: boolean;
+  fuelSold: boolean;
+  startKg: number;
+  startG: number;
+  restKgADay: number;
+  /** Coldest that the sleep kit stands, °C. */
+  standsC: number;
+  /** Carries that end at a source: its chance of water on that day, its number, and litres over and wanted if it is dry. */
+  carries: { chance: number; id: number; spareL: number; wantedL: number }[];
+}
+
+export function simulate(plan: Plan, result: PlanFigures, options: OddsOptions = {}): Odds {
+  const { runs = 1000, seed = 1, varied = VARIED, who = 0 } = options;
+  const does = new Set(varied);
+  const tables = tablesOf(plan, result, who);
+  const hikePace = stratified(seed, runs, KEY.pace);
+  const hikeEnergy = stratified(seed, runs, KEY.energy);
+  const hikeFuel = stratified(seed, runs, KEY.fuel);
+  const counts = tables.map(() => ({ food: 0, fuel: 0, water: 0, cold: 0 }));
+  const shortKg = tables.map(() => new Float64Array(runs));
+  const legDays = tables.map(() => new Float64Array(runs));
+  const allDays = new Float64Array(runs);
+  const illDays = new Float64Array(runs);
+  for (let run = 0; run < runs; run++) {
+    let [pace, energy, night] = [0, 0, 0];
+    let [bagKg, bagG, n] = [0, 0, 0];
+    for (const [l, table] of tables.entries()) {
+      if (table.foodSold || l === 0) bagKg = table.startKg;
+      if (table.fuelSold || l === 0) bagG = table.startG;
+      let [days, isCold] = [0, false];
+      for (const [d, day] of table.days.entries()) {
+        n++;
+        pace = follow(pace, PACE.r, normal(seed, run, KEY.pace, n));
+        energy = follow(energy, ENERGY.r, normal(seed, run, KEY.energy, n));
+        const fuel = normal(seed, run, KEY.fuel, n);
+        night = follow(night, NIGHT_R, normal(seed, run, KEY.night, n));
+        // Slower by so much, the same ground takes so much longer.
+        const longer = does.has("pace") ? Math.exp(-PACE.hike * hikePace[run]! - PACE.day * pace) : 1;
+        const hungrier = does.has("energy") ? Math.exp(ENERGY.hike * hikeEnergy[run]! + ENERGY.day * energy) : 1;
+        const thirstier = does.has("fuel") ? Math.exp(FUEL.hike * hikeFuel[run]! + FUEL.day * fuel) : 1;
+        const share = day.budgetH > 0 ? day.walkH / day.budgetH : 0;
+        let rest = 0;
+        if (does.has("illness") && uniform(seed, run, KEY.ill, n) < ILL_A_DAY)
+          rest = illnessDays(uniform(seed, run, KEY.illDays, n));
+        illDays[run]! += rest;
+        days += (longer - 1) * share + rest;
+        bagKg -= table.eatenKg[d]! * longer * hungrier + rest * table.restKgADay * hungrier;
+        bagG -= table.burntG[d]! * longer * thirstier;
+        if (day.outside && does.has("weather") && day.lowC + day.nightSdK * night < table.standsC) isCold = true;
+      }
+      const isDry =
+        does.has("sources") &&
+        table.carries.some(
+          ({ chance, id, spareL, wantedL }) => spareL < wantedL && uniform(seed, run, KEY.source, id) > chance,
+        );
+      const count = counts[l]!;
+      if (bagKg < -SCRAP_KG) count.food++;
+      if (bagG < -SCRAP_G) count.fuel++;
+      if (isDry) count.water++;
+      if (isCold) count.cold++;
+      shortKg[l]![run] = -bagKg;
+      legDays[l]![run] = table.days.length + days;
+      allDays[run]! += days;
+    }
+  }
+  const finishDay = dayNumber(result.finishDate)!;
+  const at = (share: number): string => isoOfDay(finishDay + Math.round(quantile(allDays, share)));
+  return {
+    runs,
+    legs: tables.map((_, l) => ({
+      legIndex: l,
+      food: chanceOf(counts[l]!.food, runs),
+      foodShortKg: quantile(shortKg[l]!, 0.9),
+      fuel: chanceOf(counts[l]!.fuel, runs),
+      water: chanceOf(counts[l]!.water, runs),
+      cold: chanceOf(counts[l]!.cold, runs),
+      days: [quantile(legDays[l]!, 0.1), quantile(legDays[l]!, 0.5), quantile(legDays[l]!, 0.9)],
+    })),
+    finish: [at(0.1), at(0.5), at(0.9)],
+    drivers: (
+      [
+        ["pace", hikePace],
+        ["illness", illDays],
+      ] as const
+    )
+      .filter(([what]) => does.has(what))
+      .map(([what, draws]) => ({ what, share: rankCorrelation(draws, allDays) ** 2 })),
+  };
+}
+
+/** Less than this is not short of anything. */
+const SCRAP_KG = 0.01;
+const SCRAP_G = 0.5;
+
+const follow = (before: number, r: number, draw: number): number => r * before + Math.sqrt(1 - r * r) * draw;
+
+const chanceOf = (found: number, runs: number): Chance => ({ found, runs, ...wilson(found, runs) });
+
+function illnessDays(u: number): number {
+  const stays = ILL_MORE_DAYS / (1 + ILL_MORE_DAYS);
+  return Math.min(MOST_ILL_DAYS, 1 + Math.floor(Math.log(1 - u) / Math.log(stays)));
+}
+
+function tablesOf(plan: Plan, result: PlanFigures, who: number): LegTable[] {
+  const { legs, days, profile } = result;
+  const placed = new Map(
+    placeSources({ sources: plan.sources, stretches: plan.stretches, profile, wetness: plan.climate.wetness }).map(
+      (source, i) => [source.id, { source, i }],
+    ),
+  );
+  return legs.map((leg) => {
+    const own = days.filter(({ legIndex }) => legIndex === leg.index);
+    const row = leg.hikers[who]!;
+    const share = sharesOf(own.map(({ energyKcal }) => energyKcal[who]!));
+    const burnt = sharesOf(own.map(({ fuelKg }) => fuelKg[who]!));
+    const { food, fuel, carries, warmth } = row;
+    return {
+      days: own,
+      eatenKg: share.map((part) => part * food.eatenKg),
+      burntG: burnt.map((part) => part * fuel.needG),
+      foodSold: leg.foodSold,
+      fuelSold: leg.fuelSold,
+      startKg: food.startKg,
+      startG: fuel.needG + fuel.endG,
+      restKgADay: food.mealDays > 0 ? food.eatenKg / food.mealDays : 0,
+      standsC: warmth ? leg.kitNightC - warmth.marginK : -Infinity,
+      carries: carries.flatMap((carry, c) => {
+        const found = carry.toSourceId === undefined ? undefined : placed.get(carry.toSourceId);
+        if (!found) return [];
+        const day = own.find(({ toNode }) => toNode >= carry.toNode) ?? own.at(-1)!;
+        const next = carries[c + 1];
+        const used = carry.walkingL + carry.campL - carry.drunkL;
+        return [
+          {
+            chance: flowChance(found.source, dayNumber(day.date)!),
+            id: found.i,
+            spareL: carry.litres - used,
+            wantedL: next ? next.walkingL + next.campL : 0,
+          },
+        ];
+      }),
+    };
+  });
+}
+
+function sharesOf(parts: readonly number[]): number[] {
+  const sum = parts.reduce((all, part) => all + part, 0);
+  return parts.map((part) => (sum > 0 ? part / sum : 1 / parts.length));
+}
+
+function quantile(values: Float64Array, share: number): number {
+  const sorted = Float64Array.from(values).sort();
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+}
+
+function rankCorrelation(a: Float64Array, b: Float64Array): number {
+  const [x, y] = [ranksOf(a), ranksOf(b)];
+  const mean = (x.length - 1) / 2;
+  let [xy, xx, yy] = [0, 0, 0];
+  for (let i = 0; i < x.length; i++) {
+    xy += (x[i]! - mean) * (y[i]! - mean);
+    xx += (x[i]! - mean) ** 2;
+    yy += (y[i]! - mean) ** 2;
+  }
+  return xx > 0 && yy > 0 ? xy / Math.sqrt(xx * yy) : 0;
+}
+
+/** Equal values share the mean of their ranks. */
+function ranksOf(values: Float64Array): Float64Array {
+  const order = Uint32Array.from(values, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
+  const ranks = new Float64Array(values.length);
+  for (let from = 0; from < order.length;) {
+    let end = from + 1;
+    while (end < order.length && values[order[end]!] === values[order[from]!]) end++;
+    for (let i = from; i < end; i++) ranks[order[i]!] = (from + end - 1) / 2;
+    from = end;
+  }
+  return ranks;
+}
