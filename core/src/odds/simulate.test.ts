@@ -4,6 +4,7 @@ import { arbitraryPlan, runs as runsOf } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, type Plan } from "../index.ts";
 import { normal, normalOf, stratified, uniform, wilson } from "./draws.ts";
+import { reserveOdds, TRIED_RESERVES } from "./reserves.ts";
 import { simulate } from "./simulate.ts";
 
 const tracks = [trackNorth({ lengthM: 300_000, heightM: (m) => 300 + 100 * Math.sin(m / 3000) })];
@@ -121,6 +122,7 @@ describe("a thousand hikes", () => {
   });
 
   test("a source that has water in six of ten years leaves one dry in four of ten", () => {
+    // The next is eight hours further: no thirst reaches so far.
     const sources = [0, 1, 2].map((i) =>
       sourceOf(`s${i}`, 20_000 + 25_000 * i, i === 1 ? { reliable: false, chanceByMonth: Array(12).fill(0.6) } : {}),
     );
@@ -151,6 +153,24 @@ describe("a thousand hikes", () => {
     expect(spread(["pace", "illness"])).toBeGreaterThanOrEqual(spread(["pace"]));
     const { drivers } = simulate(plan, result, { runs: 1000, varied: ["pace"] });
     expect(drivers).toEqual([{ what: "pace", share: expect.closeTo(1, 0) as number }]);
+  });
+
+  test("reserves are tried as plans of their own: each larger one is heavier and runs out less often", () => {
+    const plan = withReserve(0.05);
+    const rows = [...reserveOdds(plan, 0, (then) => computePlan(then, tracks), 400)];
+    expect(rows.map(({ reserveDays, isNow }) => [reserveDays, isNow])).toEqual([
+      [0, true],
+      ...TRIED_RESERVES.map((days) => [days, false]),
+    ]);
+    for (const [i, row] of rows.entries()) {
+      expect(row.somewhere.found).toBeGreaterThanOrEqual(row.worst.found);
+      if (i < 2) continue;
+      expect(row.somewhere.found).toBeLessThanOrEqual(rows[i - 1]!.somewhere.found);
+      expect(row.heaviestKg).toBeGreaterThan(rows[i - 1]!.heaviestKg);
+    }
+    const taken = planOf({ ...parts, hikers: [hikerOf({ food: { reserveFraction: 0, reserveDays: 2 } })] });
+    const odds = simulate(taken, computePlan(taken, tracks), { runs: 400 });
+    expect(rows.find(({ reserveDays }) => reserveDays === 2)!.somewhere).toEqual(odds.foodSomewhere);
   });
 
   test("of any plan there are chances between nothing and one, within their intervals", () => {

@@ -11,7 +11,8 @@
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
-import { flowChance, placeSources } from "../walk/sources.ts";
+import type { Carry } from "../provision/water.ts";
+import { flowChance, placeSources, type PlacedSource } from "../walk/sources.ts";
 import { normal, stratified, uniform, wilson } from "./draws.ts";
 
 export const VARIED = ["pace", "energy", "fuel", "weather", "sources", "illness"] as const;
@@ -39,7 +40,7 @@ export interface LegOdds {
   /** Missing at the end of the leg in the worst of ten hikes, kg; less than nothing is over. */
   foodShortKg: number;
   fuel: Chance;
-  /** A source that is counted on has no water, and what is carried does not reach to the next. */
+  /** A source that is counted on has no water, and for two hours more than what is carried lasts there is none. */
   water: Chance;
   /** A night colder than what is slept in. */
   cold: Chance;
@@ -50,6 +51,8 @@ export interface LegOdds {
 export interface Odds {
   runs: number;
   legs: LegOdds[];
+  /** Short of food on one leg or more. */
+  foodSomewhere: Chance;
   /** Arrival: one hike in ten before the first, half before the second, nine in ten before the third. */
   finish: [string, string, string];
   /** Share of the spread of the arrival that goes with each, by squared rank correlation. */
@@ -66,6 +69,16 @@ const ILL_MORE_DAYS = 1.5;
 const MOST_ILL_DAYS = 30;
 const KEY = { pace: 1, energy: 2, fuel: 3, night: 4, source: 5, ill: 6, illDays: 7 } as const;
 
+/** Coming to a source that is counted on: how long one can do if it is dry, and the water that may be had until then. */
+interface Arrival {
+  chance: number;
+  id: number;
+  /** Hours that what is over lasts, and of thirst that harm nobody. */
+  lastsH: number;
+  /** Sources after it in their order, the last the next that is counted on: hours away, chance, number. */
+  onward: { afterH: number; chance: number; id: number }[];
+}
+
 /** A leg as the simulation reads it. */
 interface LegTable {
   days: DayResult[];
@@ -79,8 +92,7 @@ interface LegTable {
   restKgADay: number;
   /** Coldest that the sleep kit stands, °C. */
   standsC: number;
-  /** Carries that end at a source: its chance of water on that day, its number, and litres over and wanted if it is dry. */
-  carries: { chance: number; id: number; spareL: number; wantedL: number }[];
+  arrivals: Arrival[];
 }
 
 export function simulate(plan: Plan, result: PlanFigures, options: OddsOptions = {}): Odds {
@@ -95,9 +107,11 @@ export function simulate(plan: Plan, result: PlanFigures, options: OddsOptions =
   const legDays = tables.map(() => new Float64Array(runs));
   const allDays = new Float64Array(runs);
   const illDays = new Float64Array(runs);
+  let shortSomewhere = 0;
   for (let run = 0; run < runs; run++) {
     let [pace, energy, night] = [0, 0, 0];
     let [bagKg, bagG, n] = [0, 0, 0];
+    let wasShort = false;
     for (const [l, table] of tables.entries()) {
       if (table.foodSold || l === 0) bagKg = table.startKg;
       if (table.fuelSold || l === 0) bagG = table.startG;
@@ -122,13 +136,17 @@ export function simulate(plan: Plan, result: PlanFigures, options: OddsOptions =
         bagG -= table.burntG[d]! * longer * thirstier;
         if (day.outside && does.has("weather") && day.lowC + day.nightSdK * night < table.standsC) isCold = true;
       }
+      const flows = ({ id, chance }: { id: number; chance: number }): boolean =>
+        uniform(seed, run, KEY.source, id) <= chance;
       const isDry =
         does.has("sources") &&
-        table.carries.some(
-          ({ chance, id, spareL, wantedL }) => spareL < wantedL && uniform(seed, run, KEY.source, id) > chance,
+        table.arrivals.some(
+          (arrival) => !flows(arrival) && !arrival.onward.some((next) => next.afterH <= arrival.lastsH && flows(next)),
         );
       const count = counts[l]!;
-      if (bagKg < -SCRAP_KG) count.food++;
+      const isShort = bagKg < -SCRAP_KG;
+      wasShort ||= isShort;
+      if (isShort) count.food++;
       if (bagG < -SCRAP_G) count.fuel++;
       if (isDry) count.water++;
       if (isCold) count.cold++;
@@ -136,11 +154,13 @@ export function simulate(plan: Plan, result: PlanFigures, options: OddsOptions =
       legDays[l]![run] = table.days.length + days;
       allDays[run]! += days;
     }
+    if (wasShort) shortSomewhere++;
   }
   const finishDay = dayNumber(result.finishDate)!;
   const at = (share: number): string => isoOfDay(finishDay + Math.round(quantile(allDays, share)));
   return {
     runs,
+    foodSomewhere: chanceOf(shortSomewhere, runs),
     legs: tables.map((_, l) => ({
       legIndex: l,
       food: chanceOf(counts[l]!.food, runs),
@@ -198,22 +218,49 @@ function tablesOf(plan: Plan, result: PlanFigures, who: number): LegTable[] {
       startG: fuel.needG + fuel.endG,
       restKgADay: food.mealDays > 0 ? food.eatenKg / food.mealDays : 0,
       standsC: warmth ? leg.kitNightC - warmth.marginK : -Infinity,
-      carries: carries.flatMap((carry, c) => {
-        const found = carry.toSourceId === undefined ? undefined : placed.get(carry.toSourceId);
-        if (!found) return [];
-        const day = own.find(({ toNode }) => toNode >= carry.toNode) ?? own.at(-1)!;
-        const next = carries[c + 1];
-        const used = carry.walkingL + carry.campL - carry.drunkL;
-        return [
-          {
-            chance: flowChance(found.source, dayNumber(day.date)!),
-            id: found.i,
-            spareL: carry.litres - used,
-            wantedL: next ? next.walkingL + next.campL : 0,
-          },
-        ];
-      }),
+      arrivals: arrivalsOf(carries, own, [...placed.values()]),
     };
+  });
+}
+
+/** Without water for so long is thirst and no more [L]. */
+const THIRST_H = 2;
+
+function arrivalsOf(
+  carries: readonly Carry[],
+  days: readonly DayResult[],
+  sources: readonly { source: PlacedSource; i: number }[],
+): Arrival[] {
+  const chanceOn = (source: PlacedSource): number => {
+    const day = days.find(({ toNode }) => toNode >= source.node) ?? days.at(-1)!;
+    return flowChance(source, dayNumber(day.date)!);
+  };
+  return carries.flatMap((carry, c): Arrival[] => {
+    const next = carries[c + 1];
+    const here = sources.find(({ source }) => source.id === carry.toSourceId);
+    // The last ends at a stop, where there is water.
+    if (!here || !next) return [];
+    const perH = next.walkH > 0 ? next.walkingL / next.walkH : 0;
+    const spareL = carry.litres - (carry.walkingL + carry.campL - carry.drunkL);
+    const span = Math.max(1, next.toNode - next.fromNode);
+    const campH = perH > 0 ? next.campL / perH : 0;
+    const onward = sources
+      .filter(({ source }) => source.node > carry.toNode && source.node < next.toNode)
+      .map(({ source, i }) => ({
+        afterH: (next.walkH * (source.node - next.fromNode)) / span,
+        chance: chanceOn(source),
+        id: i,
+      }));
+    const end = sources.find(({ source }) => source.id === next.toSourceId);
+    const last = { afterH: next.walkH + campH, chance: end ? chanceOn(end.source) : 1, id: end?.i ?? -1 };
+    return [
+      {
+        chance: chanceOn(here.source),
+        id: here.i,
+        lastsH: (perH > 0 ? Math.max(0, spareL) / perH : Infinity) + THIRST_H,
+        onward: [...onward, last],
+      },
+    ];
   });
 }
 

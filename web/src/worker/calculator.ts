@@ -9,6 +9,7 @@ import type {
   KitVariant,
   WeighedKit,
   Odds,
+  ReserveOdds,
   Plan,
   PlanResult,
   Profile,
@@ -83,6 +84,11 @@ export interface Calculator {
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
   simulate: (asked: { plan: Plan; who: number }, onOdds: (odds: Odds) => void, signal: AbortSignal) => Promise<void>;
+  reserveOdds: (
+    asked: { plan: Plan; who: number },
+    onReserve: (reserve: ReserveOdds) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
   learnFrom: (args: JobArgs<"learnFrom">) => Promise<JobAnswer<"learnFrom">>;
   readDays: (args: JobArgs<"readDays">, options: JobOptions) => Promise<JobAnswer<"readDays">>;
   readTrack: (args: JobArgs<"readTrack">, options: JobOptions) => Promise<JobAnswer<"readTrack">>;
@@ -215,6 +221,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     readPast: (args, options) => side().job("readPast", args, options),
     simulate: (asked, onOdds, signal) =>
       longRun((key, options) => side().job("simulate", { ...asked, key }, options), onOdds, signal),
+    reserveOdds: (asked, onReserve, signal) =>
+      longRun((key, options) => side().job("reserveOdds", { ...asked, key }, options), onReserve, signal),
     learnFrom: (args) => side().job("learnFrom", args),
     readDays: (args, options) => side().job("readDays", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),

@@ -11,8 +11,10 @@ import {
   compareMenus,
   compareSchools,
   computePlan,
+  reserveOdds,
   shakedownOf,
   simulate,
+  TRIED_RESERVES,
   fillBag,
   locate,
   mendTracks,
@@ -238,6 +240,10 @@ export function createJobs(beat?: () => void) {
     /** A thousand hikes: a first look at a hundred of them, then all. */
     simulate: (asked: OnTrail<{ who: number }>, control: JobControl) =>
       told(asked, control, () => oddsOf(asked.plan, asked.who), outOf(ODDS_RUNS.length)),
+
+    /** Food in reserve against the chance of running out. */
+    reserveOdds: (asked: OnTrail<{ who: number }>, control: JobControl) =>
+      told(asked, control, () => reserveOdds(asked.plan, asked.who, compute), outOf(TRIED_RESERVES.length + 1)),
 
     /** What it takes to be somewhere by a date. */
     waysThere: (asked: OnTrail<{ goal: Goal }>, control: JobControl) =>

@@ -10,6 +10,7 @@ import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { Reserves } from "./Reserves.tsx";
 
 /** A first look, then the answer. */
 const STEPS = 2;
@@ -87,7 +88,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
                 foodShortKg > 0.005 ? `+${say.g(1000 * foodShortKg)}` : <span className="text-muted">enough</span>,
             },
             chance("fuel", "of fuel"),
-            chance("water", "a source dry, and too little"),
+            chance("water", "two hours without water"),
             chance("cold", "a night too cold"),
             {
               id: "days",
@@ -99,6 +100,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           ]}
         />
       )}
+      <Reserves plan={plan} who={who} />
       <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
         Each hike walks the plan’s days slower or faster, hungrier or not, colder or warmer, with sources that are dry
         by their own chance and days lost to illness; the spreads are judgement, and the same hikes meet every plan. Not
