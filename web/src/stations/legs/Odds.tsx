@@ -75,7 +75,17 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
               names: true,
               cell: ({ legIndex: index }) => {
                 const leg = result.legs[index];
-                return leg && `${index + 1}. ${stopName(plan, leg.fromStopId)} to ${stopName(plan, leg.toStopId)}`;
+                return (
+                  leg && (
+                    <>
+                      {index + 1}.
+                      <span className="max-[560px]:hidden">
+                        {" "}
+                        {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
+                      </span>
+                    </>
+                  )
+                );
               },
             },
             chance("food", "short of food"),
@@ -88,7 +98,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
                 foodShortKg > 0.005 ? `+${say.g(1000 * foodShortKg)}` : <span className="text-muted">enough</span>,
             },
             chance("fuel", "of fuel"),
-            chance("water", "two hours without water"),
+            chance("water", "without water"),
             chance("cold", "a night too cold"),
             {
               id: "days",
@@ -103,12 +113,13 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
       <Reserves plan={plan} who={who} />
       <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
         Each hike walks the plan’s days slower or faster, hungrier or not, colder or warmer, with sources that are dry
-        by their own chance and days lost to illness; the spreads are judgement, and the same hikes meet every plan. Not
-        a forecast, and no promise: what is rare happens too. Experimental.
+        by their own chance and days lost to illness. Short of food: the reserve is eaten as well. Without water: what
+        is carried is gone for two hours before any source has some. The spreads are judgement, and the same hikes meet
+        every plan. Not a forecast, and no promise: what is rare happens too. Experimental.
       </p>
     </div>
   );
 }
 
 /** Chances of which even the low end is more than this stand out. */
-const WORTH_A_LOOK = 0.05;
+const WORTH_A_LOOK = 0.2;
