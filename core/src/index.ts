@@ -290,7 +290,15 @@ export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed }
 export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
 export { reserveOdds, TRIED_RESERVES, type ReserveOdds } from "./odds/reserves.ts";
-export { simulate, VARIED, type Chance, type LegOdds, type Odds, type OddsOptions, type Varied } from "./odds/simulate.ts";
+export {
+  simulate,
+  VARIED,
+  type Chance,
+  type LegOdds,
+  type Odds,
+  type OddsOptions,
+  type Varied,
+} from "./odds/simulate.ts";
 export { AGAINST, againstPlan, type Against, type AgainstDay } from "./log/against.ts";
 export { writeLogGpx } from "./file/logGpx.ts";
 export { shakedownOf, withShakedown, type CarriedOver, type Shakedown } from "./log/shakedown.ts";

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import type { Hiker, PastPace, Plan, SlopePace } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
+import { FilesButton, TIMED_FILES } from "../../ui/FilesButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed, quantity, unitSymbol } from "../../units/quantity.ts";
@@ -19,12 +20,10 @@ const within = (value: number, [low, high]: readonly [number, number]): number =
 
 export function OwnPace({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
   const say = sayIn(plan);
-  const input = useRef<HTMLInputElement>(null);
   const running = useRef<AbortController>(null);
   const [fraction, setFraction] = useState<number>();
   const [found, setFound] = useState<PastReading>();
   const read = (files: readonly File[]): void => {
-    if (files.length === 0) return;
     const mine = (running.current = new AbortController());
     setFraction(0);
     setFound(undefined);
@@ -43,21 +42,12 @@ export function OwnPace({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
     <section aria-label={`Pace of ${hiker.name} from past walks`} className="text-sm">
       <h3 className="m-0 mb-1 text-base font-bold">Pace of {firstName(hiker)} from past walks</h3>
       <div className="flex flex-wrap items-center gap-3">
-        <button className="btn" disabled={fraction !== undefined} onClick={() => input.current?.click()}>
-          Files with times…
-        </button>
-        <input
-          ref={input}
-          type="file"
-          multiple
-          accept=".gpx,.tcx,.fit"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label={`Past walks of ${hiker.name}`}
-          onChange={(event) => {
-            read([...(event.target.files ?? [])]);
-            event.target.value = "";
-          }}
+        <FilesButton
+          words="Files with times…"
+          label={`Past walks of ${hiker.name}`}
+          accept={TIMED_FILES}
+          disabled={fraction !== undefined}
+          onFiles={read}
         />
         {fraction !== undefined && (
           <Progress label="Reading past walks" fraction={fraction} onStop={() => running.current?.abort()} />

@@ -16,6 +16,7 @@ import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";
+import { FilesButton, TIMED_FILES } from "../../ui/FilesButton.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { TypedText } from "../../ui/TypedText.tsx";
@@ -51,7 +52,6 @@ export function CatchUp({ plan, result, say }: Props) {
   const [told, setTold] = useState<string>();
   const [fraction, setFraction] = useState<number>();
   const running = useRef<AbortController>(null);
-  const input = useRef<HTMLInputElement>(null);
   const next = nextDate(plan);
   const [until, setUntil] = useState<string>();
   const untilDate = until !== undefined && until >= next ? until : isoOfDay(dayNumber(next)! + USUAL_DAYS - 1);
@@ -74,7 +74,6 @@ export function CatchUp({ plan, result, say }: Props) {
     if (found.length === 0) setTold("No day of it ends by this trail. Nothing was changed.");
   };
   const read = (files: readonly File[]): void => {
-    if (files.length === 0) return;
     rest();
     const mine = (running.current = new AbortController());
     setFraction(0);
@@ -117,21 +116,13 @@ export function CatchUp({ plan, result, say }: Props) {
           As planned, until
         </button>
         <DateField label="Until" bare required value={untilDate} near={next} onCommit={(date) => setUntil(date)} />
-        <button className="btn min-h-[44px]" disabled={fraction !== undefined} onClick={() => input.current?.click()}>
-          From files with times…
-        </button>
-        <input
-          ref={input}
-          type="file"
-          multiple
-          accept=".gpx,.tcx,.fit"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Tracks of days that were walked"
-          onChange={(event) => {
-            read([...(event.target.files ?? [])]);
-            event.target.value = "";
-          }}
+        <FilesButton
+          className="btn min-h-[44px]"
+          words="From files with times…"
+          label="Tracks of days that were walked"
+          accept={TIMED_FILES}
+          disabled={fraction !== undefined}
+          onFiles={read}
         />
         {fraction !== undefined && (
           <Progress label="Reading the days" fraction={fraction} onStop={() => running.current?.abort()} />
