@@ -91,8 +91,8 @@ export function walkedDays(walks: readonly PastWalk[], profile: Profile): Walked
   return {
     days,
     awayShare: offs.filter((offM) => offM > AWAY_M).length / offs.length,
-    nearestM: Math.min(...offs),
-    farthestM: Math.max(...offs),
+    nearestM: offs.reduce((least, offM) => Math.min(least, offM), Infinity),
+    farthestM: offs.reduce((most, offM) => Math.max(most, offM), 0),
     isUntimed: false,
   };
 }

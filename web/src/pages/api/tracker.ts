@@ -18,6 +18,8 @@ let trail: Promise<TrackPoints> | undefined;
 /** The demo's trail, as the build packs it. */
 function demoTrail(publicFiles: string): Promise<TrackPoints> {
   trail ??= readFile(join(publicFiles, "demo", "corvane.track")).then(unpackTrack);
+  // What failed once is read again.
+  trail.catch(() => (trail = undefined));
   return trail;
 }
 
@@ -41,7 +43,8 @@ export const GET: APIRoute = async ({ request, url, locals }) => {
   const elapsedS = number("elapsedS", 0, MOST_S, Math.min(MOST_S, Math.max(0, (nowS - begun) * speed)));
   const fromM = number("fromM", 0, MOST_FROM_M, 0);
   if (bad.length > 0) return problem(400, "Not a tracker’s day", `${bad.join("; ")}.`);
-  const track = await demoTrail(locals.publicFiles ?? "public");
+  const track = await demoTrail(locals.publicFiles ?? "public").catch(() => undefined);
+  if (!track) return problem(503, "No trail to walk", "The demo’s trail is not built; run the build first.");
   return answer(
     request,
     simulatedTracker({ track, startDay: startDay!, fromM, sinceS, untilS: startDay! * DAY_S + elapsedS }),

@@ -5,6 +5,7 @@ import {
   dayNumber,
   isoOfDay,
   isWalked,
+  logDaySchema,
   nodeOf,
   walkedOf,
   type LogDay,
@@ -48,7 +49,7 @@ const SILENT_H = 2;
 
 /**
  * A day of a record as a card: what was kept of that day keeps all that a record does not know. A day that is kept
- * already, that lies before the start or is not over yet is shown and not taken unasked.
+ * already, that lies before the start or is not over yet is shown and not taken unasked. Of many the last.
  */
 export function recordRows(
   plan: Plan,
@@ -58,8 +59,9 @@ export function recordRows(
   isOver: boolean,
 ): CatchRow[] {
   const calendar = calendarDays(plan, result);
-  return days.flatMap((day, i): CatchRow[] => {
-    if (day.toM === undefined) return [];
+  const rows = days.flatMap((day, i): CatchRow[] => {
+    // A clock that was never set tells days that no trip has.
+    if (day.toM === undefined || !logDaySchema.shape.date.safeParse(day.date).success) return [];
     const kept = plan.log.find(({ date }) => date === day.date);
     const base = kept ?? openCard(plan, result, day.date, calendar).card;
     const about: CatchAbout[] = [];
@@ -79,6 +81,7 @@ export function recordRows(
     });
     return [{ card, day, about, isTaken: !about.some((one) => NOT_UNASKED.has(one)) }];
   });
+  return rows.slice(-MOST_CATCH_DAYS);
 }
 
 const NOT_UNASKED: ReadonlySet<CatchAbout> = new Set<CatchAbout>(["kept", "before-start", "not-over"]);
