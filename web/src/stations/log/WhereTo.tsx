@@ -5,7 +5,7 @@ import { locate, nodeOf, walkedOf, type LogDay, type Plan, type PlanResult, type
 import { askForPoint } from "../../store/picking.ts";
 import type { Say } from "../../words/say.ts";
 import { endAt, endAtPlace, endNear, readEnd, type EndFields } from "./endPlace.ts";
-import { findPlaces, type NamedPlace } from "./today.ts";
+import { findPlaces, nearestPlaces, type NamedPlace } from "./today.ts";
 
 interface Props {
   plan: Plan;
@@ -19,6 +19,7 @@ interface Props {
 }
 
 const MOST_FOUND = 6;
+const MOST_NEAR = 2;
 /** A fix that is further from the trail is asked about by not taking it. */
 const MOST_OFF_M = 3000;
 const LOCATE_MS = 20_000;
@@ -29,6 +30,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
   const { profile } = result;
   useEffect(() => () => askForPoint(undefined), []);
   const found = findPlaces(places, typed, plannedM ?? fromM, MOST_FOUND);
+  const near = nearestPlaces(places, plannedM ?? fromM, MOST_NEAR);
   const take = (fields: EndFields): void => {
     onPlace(fields);
     setTyped("");
@@ -96,6 +98,22 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
           </button>
         )}
       </div>
+      {typed === "" && near.length > 0 && (
+        <div role="group" aria-label="Places near the planned end" className="flex flex-wrap gap-1">
+          {near.map((place) => (
+            <button
+              key={`${place.kind} ${place.id}`}
+              className="btn min-h-[44px] max-w-full font-normal!"
+              onClick={() => take(endAtPlace(profile, place))}
+            >
+              <span className="truncate" dir="auto">
+                {place.name}
+              </span>
+              <span className="figure text-xs text-muted">{say.way(place.alongM)}</span>
+            </button>
+          ))}
+        </div>
+      )}
       {found.length > 0 && (
         <ul aria-label="Places found" className="m-0 list-none border border-rule p-0">
           {found.map((place) => (

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { calendarDays, computePlan, type Plan, type PlanResult } from "@gepack/core";
 import { planWith, straightTrack } from "../../../test/plans.ts";
-import { findPlaces, nameAt, namedPlaces, nextDate, openCard } from "./today.ts";
+import { findPlaces, nameAt, namedPlaces, nearestPlaces, nextDate, openCard } from "./today.ts";
 
 let plan: Plan;
 let result: PlanResult;
@@ -44,6 +44,13 @@ describe("what a card begins with", () => {
 });
 
 describe("places by two letters", () => {
+  test("the nearest places to a point stand in walking order", () => {
+    const places = namedPlaces(plan, result);
+    expect(nearestPlaces(places, 39_500, 2).map(({ name }) => name)).toEqual(["Mill meadow", "Old Mill"]);
+    expect(nearestPlaces(places, 0, 1).map(({ name }) => name)).toEqual(["Millbrook"]);
+    expect(nearestPlaces([], 0, 2)).toEqual([]);
+  });
+
   test("those that hold them, the nearest to the day's end first; a letter alone finds none", () => {
     const places = namedPlaces(plan, result);
     expect(findPlaces(places, "mi", 39_000, 5).map(({ name }) => name)).toEqual([

@@ -58,6 +58,14 @@ export function findPlaces(places: readonly NamedPlace[], typed: string, nearM: 
     .slice(0, most);
 }
 
+/** The nearest to a point of the walk, in walking order. */
+export function nearestPlaces(places: readonly NamedPlace[], alongM: number, most: number): NamedPlace[] {
+  return [...places]
+    .sort((a, b) => Math.abs(a.alongM - alongM) - Math.abs(b.alongM - alongM))
+    .slice(0, most)
+    .sort((a, b) => a.alongM - b.alongM);
+}
+
 /** So near a named place is that place. */
 export const AT_PLACE_M = 250;
 
