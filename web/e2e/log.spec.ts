@@ -25,6 +25,7 @@ test.describe("on a phone, in the night theme", () => {
     await expect(page.locator("html")).toHaveAttribute("data-theme", "night");
     const today = page.getByTestId("today");
     await expect(today).toContainText("Day 1, Mon 29 Mar");
+    await expect(today.getByRole("group", { name: "Places near the planned end" }).getByRole("button")).toHaveCount(2);
     await today.getByLabel("Where the day ended").fill("so");
     await today.getByRole("list", { name: "Places found" }).getByRole("button").first().tap();
     await today.getByLabel(/^walked/).fill("6.5");
