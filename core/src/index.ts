@@ -304,6 +304,6 @@ export { writeLogGpx } from "./file/logGpx.ts";
 export { shakedownOf, withShakedown, type CarriedOver, type Shakedown } from "./log/shakedown.ts";
 export { logReadings, nightBias, type NightBias } from "./log/readings.ts";
 export { AWAY_M, walkedDays, type WalkedDay, type WalkedRecord } from "./log/walkedDays.ts";
-export { MOST_TRACKER_DAYS, simulatedTracker, type TrackerAnswer, type TrackerFix } from "./log/simulatedTracker.ts";
+export { simulatedTracker, type TrackerAnswer, type TrackerFix } from "./log/simulatedTracker.ts";
 export { logDaySchema, plannedDaySchema } from "./plan/logSchema.ts";
 export { FITTED, LOGGED_NIGHTS, PIECE_EVENTS } from "./plan/ids.ts";

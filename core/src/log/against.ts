@@ -2,6 +2,7 @@
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import type { CardFigures } from "./cards.ts";
+import { campLitres, leftLess, partsOf, walkLitres } from "./dayFacts.ts";
 
 export const AGAINST = ["hours", "eaten", "drunk", "low", "food", "body"] as const;
 /** Hours on the feet; kcal out of the bag; litres drunk; °C of the night; kg of food left; kg of oneself. */
@@ -22,7 +23,7 @@ export function againstPlan(
   what: Against,
 ): AgainstDay[] {
   return cards.map((figures, i) => {
-    const parts = result.days.filter(({ date }) => date === figures.card.date);
+    const parts = partsOf(result, figures.card.date);
     return {
       date: figures.card.date,
       tripDay: figures.tripDay,
@@ -51,18 +52,15 @@ function pairOf(
     case "eaten": {
       const kcalPerKg = leg && leg.food.eatenKg > 0 ? leg.food.menuKcal / leg.food.eatenKg : undefined;
       const need = parts.reduce((sum, { energyKcal }) => sum + energyKcal[0]!, 0);
-      const went = lessOf(before?.card.foodKg, card.foodKg);
+      const went = leftLess(before?.card.foodKg, card.foodKg);
       const share = leg && leg.food.needKcal > 0 ? leg.food.menuKcal / leg.food.needKcal : 1;
       return {
         fact: went !== undefined && kcalPerKg !== undefined ? went * kcalPerKg : undefined,
         planned: parts.length > 0 ? need * share : undefined,
       };
     }
-    case "drunk": {
-      const { dinnerL, nightL, breakfastL } = plan.hikers[0]!.water;
-      const walkL = parts.reduce((sum, day) => sum + day.walkL[0]!, 0);
-      return { fact: card.drankL, planned: parts.length > 0 ? walkL + dinnerL + nightL + breakfastL : undefined };
-    }
+    case "drunk":
+      return { fact: card.drankL, planned: parts.length > 0 ? walkLitres(parts) + campLitres(plan) : undefined };
     case "low":
       return { fact: card.lowC, planned: last?.lowC };
     case "food":
@@ -70,8 +68,4 @@ function pairOf(
     case "body":
       return { fact: card.bodyKg, planned: leg?.body.bodyKg };
   }
-}
-
-function lessOf(before: number | undefined, now: number | undefined): number | undefined {
-  return before !== undefined && now !== undefined && before > now ? before - now : undefined;
 }

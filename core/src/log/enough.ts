@@ -28,7 +28,8 @@ export interface Standing {
 
 /** Undefined without a card, and at the end of the walk. */
 export function standingOf(plan: Plan, result: PlanFigures): Standing | undefined {
-  const last = cardsOf(plan, result).at(-1);
+  const cards = cardsOf(plan, result);
+  const last = cards.at(-1);
   const leg = last && result.legs.find(({ fromNode, toNode }) => fromNode <= last.toNode && last.toNode < toNode);
   if (!last || !leg) return undefined;
   const { cellH, profile, days } = result;
@@ -61,7 +62,7 @@ export function standingOf(plan: Plan, result: PlanFigures): Standing | undefine
       Math.max(0, (evening?.storedWh ?? 0) - Math.max(0, wanted)),
     );
   }
-  const treatment = treatmentLeft(plan, result, leg, share);
+  const treatment = treatmentLeft(plan, result, { cards, leg, share });
   if (treatment) add("treatment", treatment.haveL, treatment.wantedL, 0);
   return {
     last,
@@ -77,15 +78,14 @@ export function standingOf(plan: Plan, result: PlanFigures): Standing | undefine
 function treatmentLeft(
   plan: Plan,
   result: PlanFigures,
-  leg: LegResult,
-  share: number,
+  { cards, leg, share }: { cards: readonly CardFigures[]; leg: LegResult; share: number },
 ): { haveL: number; wantedL: number } | undefined {
   const { treatment } = plan.hikers[0]!.water;
   if (!isUsedUp(treatment.way)) return undefined;
   const legs = treatedLegs(plan, result, 0);
   const { litres } = legs[leg.index]!;
   const before = leg.index === 0 ? treatment.usedL : legs[leg.index - 1]!.litresSoFar;
-  const drunk = cardsOf(plan, result)
+  const drunk = cards
     .filter(({ fromNode }) => fromNode >= leg.fromNode && fromNode < leg.toNode)
     .map(({ card }) => card.drankL);
   if (!drunk.some((one) => one !== undefined)) return undefined;

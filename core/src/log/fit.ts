@@ -10,6 +10,7 @@ import type { Hiker, Plan } from "../plan/schema.ts";
 import { storeOf } from "../power/power.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { cardsOf, type CardFigures } from "./cards.ts";
+import { campLitres, leftLess, partsOf, walkLitres } from "./dayFacts.ts";
 
 export type Fitted = (typeof FITTED)[number];
 
@@ -123,8 +124,7 @@ function ratioOf(
       return logRatio(leftLess(before?.card.foodKg, card.foodKg), eatenOn(result, card.date), LEAST_PLAN.kg);
     case "litres": {
       if (card.drankL === undefined || endsAtStop(card.night)) return undefined;
-      const planned = partsOf(result, card.date).reduce((sum, { walkL }) => sum + walkL[0]!, 0);
-      return logRatio(card.drankL - campLitres(plan), planned, LEAST_PLAN.L);
+      return logRatio(card.drankL - campLitres(plan), walkLitres(partsOf(result, card.date)), LEAST_PLAN.L);
     }
     case "fuel": {
       const planned = 1000 * partsOf(result, card.date).reduce((sum, { fuelKg }) => sum + fuelKg[0]!, 0);
@@ -146,25 +146,12 @@ function logRatio(fact: number | undefined, planned: number, least: number): num
   return fact !== undefined && fact > 0 && planned > least ? Math.log(fact / planned) : undefined;
 }
 
-const partsOf = ({ days }: PlanFigures, date: string) => days.filter((day) => day.date === date);
-
-/** Drunk and cooked with in camp, of the first hiker; what the menu asks beside it is not told apart by a card. */
-function campLitres({ hikers }: Plan): number {
-  const { dinnerL, nightL, breakfastL } = hikers[0]!.water;
-  return dinnerL + nightL + breakfastL;
-}
-
 /** A day that ends in town is as long as the way to it. */
 const endsAtStop = (night: string): boolean => night === "stop";
 
-/** What went between two evenings; unknown where there is more than before, or one is not told. */
-function leftLess(before: number | undefined, now: number | undefined): number | undefined {
-  return before !== undefined && now !== undefined && before > now ? before - now : undefined;
-}
-
 /** Of the leg's food, the share of that day by its need. */
 function eatenOn({ days, legs }: PlanFigures, date: string): number {
-  const of = days.filter((day) => day.date === date);
+  const of = partsOf({ days }, date);
   const [first] = of;
   if (!first || of.length !== 1) return 0;
   const leg = days.filter(({ legIndex }) => legIndex === first.legIndex);

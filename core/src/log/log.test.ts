@@ -4,6 +4,7 @@ import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, readGpx, storeOf, writeLogGpx, type Plan } from "../index.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
+import { normal } from "../units/draws.ts";
 import { AGAINST, againstPlan, type Against } from "./against.ts";
 import { cardsOf } from "./cards.ts";
 import { standingOf } from "./enough.ts";
@@ -50,14 +51,12 @@ describe("posterior of a factor, against worked values", () => {
   test("known factors are found again within their spread in 95 of 100 logs", () => {
     let found = 0;
     const logs = 300;
-    const random = mulberry(7);
-    const gauss = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const { tau, sigma, r } = PRIORS.pace;
     for (let k = 0; k < logs; k++) {
-      const truth = tau * gauss();
-      let drift = gauss();
+      const truth = tau * normal(7, k, 0, 0);
+      let drift = normal(7, k, 1, -1);
       const days = Array.from({ length: 20 }, (_, i) => {
-        drift = r * drift + Math.sqrt(1 - r * r) * gauss();
+        drift = r * drift + Math.sqrt(1 - r * r) * normal(7, k, 1, i);
         return { y: truth + sigma * drift, ageDays: 19 - i };
       });
       const { posterior, spread } = fitOf("pace", days);
@@ -67,17 +66,6 @@ describe("posterior of a factor, against worked values", () => {
     expect(found / logs).toBeLessThan(1);
   });
 });
-
-/** A small generator with a seed, for logs that are the same in every run. */
-function mulberry(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const tracks = [trackNorth({ lengthM: 300_000, heightM: (m) => 300 + 100 * Math.sin(m / 3000) })];
 const base = {

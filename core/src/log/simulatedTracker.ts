@@ -4,6 +4,7 @@
  * for the same trail and first day, so that what is asked again is answered again. All of its numbers are judgement [L].
  */
 import { distanceM } from "../track/geodesic.ts";
+import { uniform } from "../units/draws.ts";
 import type { TrackPoints } from "../track/points.ts";
 
 export interface TrackerFix {
@@ -46,8 +47,13 @@ const SILENT_H = 3.5;
 const WRONG_DEG = 0.35;
 const NOISE_DEG = 0.00012;
 const DAY_S = 86_400;
+/** The same tracker for everybody. */
+const SEED = 17;
+
+const share = (of: number, quantity: number): number => uniform(SEED, of, quantity, 0);
+
 /** No answer is longer than so many days. */
-export const MOST_TRACKER_DAYS = 40;
+const MOST_TRACKER_DAYS = 40;
 
 export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }: Tracked): TrackerAnswer {
   const along = alongOf(track);
@@ -58,19 +64,19 @@ export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }:
   let wayM = fromM;
   for (let day = startDay; day < firstDay; day++) wayM += dayWayM(day, STOPS_H);
   for (let day = firstDay; day <= lastDay; day++) {
-    const silentFrom = shareOf(day, 1) < SILENT_SHARE ? 9 + 4 * shareOf(day, 2) : Infinity;
+    const silentFrom = share(day, 1) < SILENT_SHARE ? 9 + 4 * share(day, 2) : Infinity;
     for (let s = 0; s < DAY_S; s += FIX_S) {
       const timeS = day * DAY_S + s - zoneS;
       const hour = s / 3600;
       const isNight = hour < LEAVES_H - 0.5 || hour > STOPS_H + 0.5;
       if (timeS <= sinceS || timeS > untilS || (isNight && s % NIGHT_FIX_S !== 0)) continue;
-      if (shareOf(timeS, 3) < LOST_SHARE || (hour >= silentFrom && hour < silentFrom + SILENT_H)) continue;
+      if (share(timeS, 3) < LOST_SHARE || (hour >= silentFrom && hour < silentFrom + SILENT_H)) continue;
       const [lonDeg, latDeg] = placeAt(track, along, wayM + dayWayM(day, hour));
-      const flung = shareOf(timeS, 4) < WRONG_SHARE ? WRONG_DEG : NOISE_DEG;
+      const flung = share(timeS, 4) < WRONG_SHARE ? WRONG_DEG : NOISE_DEG;
       fixes.push({
         time: new Date(timeS * 1000).toISOString(),
-        lonDeg: round(lonDeg + flung * (2 * shareOf(timeS, 5) - 1)),
-        latDeg: round(latDeg + flung * (2 * shareOf(timeS, 6) - 1)),
+        lonDeg: round(lonDeg + flung * (2 * share(timeS, 5) - 1)),
+        latDeg: round(latDeg + flung * (2 * share(timeS, 6) - 1)),
       });
     }
     wayM += dayWayM(day, STOPS_H);
@@ -82,7 +88,7 @@ const round = (degrees: number): number => Number(degrees.toFixed(5));
 
 /** Metres walked on a day until an hour of it. */
 function dayWayM(day: number, hour: number): number {
-  const kmh = KMH.least + (KMH.most - KMH.least) * shareOf(day, 0);
+  const kmh = KMH.least + (KMH.most - KMH.least) * share(day, 0);
   const until = Math.min(STOPS_H, Math.max(LEAVES_H, hour));
   const still = Math.max(0, Math.min(until, NOON.to) - NOON.from);
   return 1000 * kmh * (until - LEAVES_H - still);
@@ -109,11 +115,4 @@ function placeAt(
     else high = middle;
   }
   return [lonDeg[low]!, latDeg[low]!];
-}
-
-/** 0 to 1, by two numbers: a mixing of their bits. */
-function shareOf(a: number, b: number): number {
-  let t = Math.imul((a | 0) ^ Math.imul(b + 1, 0x9e3779b1), 0x85ebca6b);
-  t = Math.imul(t ^ (t >>> 15), 0xc2b2ae35);
-  return ((t ^ (t >>> 13)) >>> 0) / 4294967296;
 }

@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
 import fc from "fast-check";
+import { errorFunction, mean, standardDeviation } from "simple-statistics";
 import { arbitraryPlan, runs as runsOf } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, type Plan } from "../index.ts";
-import { normal, normalOf, stratified, uniform, wilson } from "./draws.ts";
+import { normal, normalOf, stratified, uniform, wilson } from "../units/draws.ts";
 import { reserveOdds, TRIED_RESERVES } from "./reserves.ts";
 import { simulate } from "./simulate.ts";
 
@@ -16,12 +17,6 @@ const parts = {
 }; // prettier-ignore
 const withReserve = (reserveFraction: number): Plan =>
   planOf({ ...parts, hikers: [hikerOf({ food: { reserveFraction, reserveDays: 0 } })] });
-
-const mean = (values: ArrayLike<number>): number => Array.from(values).reduce((a, b) => a + b, 0) / values.length;
-const sd = (values: ArrayLike<number>): number => {
-  const centre = mean(values);
-  return Math.sqrt(mean(Array.from(values, (one) => (one - centre) ** 2)));
-};
 
 describe("draws", () => {
   test.each([
@@ -38,18 +33,18 @@ describe("draws", () => {
     const n = 20_000;
     const u = Array.from({ length: n }, (_, i) => uniform(7, i, 3, 11));
     expect(mean(u)).toBeCloseTo(0.5, 2);
-    expect(sd(u)).toBeCloseTo(Math.sqrt(1 / 12), 2);
+    expect(standardDeviation(u)).toBeCloseTo(Math.sqrt(1 / 12), 2);
     const a = Array.from({ length: n }, (_, i) => normal(7, i, 1, 0));
     const b = Array.from({ length: n }, (_, i) => normal(7, i, 1, 1));
     expect(mean(a)).toBeCloseTo(0, 1);
-    expect(sd(a)).toBeCloseTo(1, 1);
+    expect(standardDeviation(a)).toBeCloseTo(1, 1);
     expect(mean(a.map((one, i) => one * b[i]!))).toBeCloseTo(0, 1);
   });
 
   test("stratified draws are spread evenly and mirrored", () => {
     const draws = stratified(3, 1000, 1);
-    expect(mean(draws)).toBeCloseTo(0, 9);
-    expect(sd(draws)).toBeCloseTo(1, 2);
+    expect(mean([...draws])).toBeCloseTo(0, 9);
+    expect(standardDeviation([...draws])).toBeCloseTo(1, 2);
     expect(new Set(draws).size).toBeGreaterThan(990);
   });
 
@@ -194,13 +189,5 @@ describe("a thousand hikes", () => {
   });
 });
 
-/** Share of the normal distribution below, by the sum over its density. */
-function normalShare(z: number): number {
-  const steps = 4000;
-  let sum = 0;
-  for (let i = 0; i < steps; i++) {
-    const x = -8 + ((i + 0.5) / steps) * (z + 8);
-    sum += Math.exp((-x * x) / 2);
-  }
-  return Math.min(1, (sum * (z + 8)) / steps / Math.sqrt(2 * Math.PI));
-}
+/** Share of the normal distribution below. */
+const normalShare = (z: number): number => 0.5 * (1 + errorFunction(z / Math.SQRT2));

@@ -13,7 +13,7 @@ import type { DayResult, PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 import type { Carry } from "../provision/water.ts";
 import { flowChance, placeSources, type PlacedSource } from "../walk/sources.ts";
-import { normal, stratified, uniform, wilson } from "./draws.ts";
+import { normal, stratified, uniform, wilson } from "../units/draws.ts";
 
 export const VARIED = ["pace", "energy", "fuel", "weather", "sources", "illness"] as const;
 export type Varied = (typeof VARIED)[number];

@@ -20,7 +20,7 @@ class ShownDatabase extends Dexie {
 
   constructor() {
     super("gepack-shown", { chromeTransactionDurability: "relaxed" });
-    this.version(1).stores({ shown: "id" });
+    this.version(1).stores({ shown: "id, at" });
   }
 }
 
@@ -47,8 +47,5 @@ function isWhole({ profile, packs, legs, days, cellH }: PlanResult): boolean {
 export async function keepShown(id: string, revision: number, result: PlanResult): Promise<void> {
   if (!import.meta.env.PROD) return;
   await db.shown.put({ id, revision, build: BUILD, at: Date.now(), result });
-  const rows = await db.shown.toCollection().primaryKeys();
-  if (rows.length <= MOST_PLANS) return;
-  const old = (await db.shown.toArray()).sort((a, b) => b.at - a.at).slice(MOST_PLANS);
-  await db.shown.bulkDelete(old.map((row) => row.id));
+  await db.shown.bulkDelete(await db.shown.orderBy("at").reverse().offset(MOST_PLANS).primaryKeys());
 }

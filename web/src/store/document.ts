@@ -279,12 +279,8 @@ export function whenShown(): Promise<{ plan: Plan; result: PlanResult }> {
   });
 }
 
-/** What is on the screen was kept from before, and is being computed anew. */
-let isAsLeft = false;
-
 /** The figures with which the page was left stand there at once. */
 function showAsLeft(plan: Plan, result: PlanResult): void {
-  isAsLeft = true;
   latest = plan;
   keepWithin(result.legs.length, plan.hikers.length);
   set({
@@ -313,7 +309,10 @@ function keepSoon(): void {
 
 /** Computes a document and shows both; what is newer meanwhile goes first. */
 async function show(plan: Plan, label?: string): Promise<void> {
-  const edited = get().plan?.id === plan.id && get().result !== undefined && !isAsLeft;
+  const shown = get();
+  // The very document that is shown is computed anew where it was opened as it was left: that is no edit.
+  const edited =
+    shown.plan?.id === plan.id && shown.result !== undefined && (shown.plan !== plan || label !== undefined);
   latest = plan;
   const slow = setTimeout(() => set({ computing: true }), SLOW_MS);
   try {
@@ -323,7 +322,6 @@ async function show(plan: Plan, label?: string): Promise<void> {
     keepWithin(result.legs.length, plan.hikers.length);
     // What was tried meanwhile is over.
     underTrial = undefined;
-    isAsLeft = false;
     keepSoon();
     const { result: before, undoLabel, lastLabel } = get();
     set({

@@ -1,5 +1,6 @@
 /** Several days at once: as they were planned, or as a record of positions has them; nothing is kept until one says so. */
 import {
+  AWAY_M,
   calendarDays,
   cardsOf,
   dayNumber,
@@ -43,8 +44,6 @@ export function plannedRows(plan: Plan, result: PlanResult, untilDate: string): 
   });
 }
 
-/** How far from the trail a day may end and still be said to end by it. */
-const ENDS_AWAY_M = 1000;
 const SILENT_H = 2;
 
 /**
@@ -68,7 +67,7 @@ export function recordRows(
     if (kept) about.push("kept");
     if (day.date < plan.trip.startDate) about.push("before-start");
     if (!isOver && i === days.length - 1) about.push("not-over");
-    if (day.endsOffM > ENDS_AWAY_M) about.push("ends-away");
+    if (day.endsOffM > AWAY_M) about.push("ends-away");
     if (day.silentH > SILENT_H) about.push("silent");
     if (day.flung > 0) about.push("wrong-fixes");
     const hours = (told: number | undefined): number | undefined =>
