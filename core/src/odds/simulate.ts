@@ -8,6 +8,7 @@
  * what is eaten on it grow alike with a slower pace; the weather of a later day is that of the planned one. Nothing varied
  * is the plan. Not a forecast.
  */
+import { sampleRankCorrelation } from "simple-statistics";
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
@@ -274,27 +275,8 @@ function quantile(values: Float64Array, share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 }
 
+/** Nothing where one of them is the same in every hike. */
 function rankCorrelation(a: Float64Array, b: Float64Array): number {
-  const [x, y] = [ranksOf(a), ranksOf(b)];
-  const mean = (x.length - 1) / 2;
-  let [xy, xx, yy] = [0, 0, 0];
-  for (let i = 0; i < x.length; i++) {
-    xy += (x[i]! - mean) * (y[i]! - mean);
-    xx += (x[i]! - mean) ** 2;
-    yy += (y[i]! - mean) ** 2;
-  }
-  return xx > 0 && yy > 0 ? xy / Math.sqrt(xx * yy) : 0;
-}
-
-/** Equal values share the mean of their ranks. */
-function ranksOf(values: Float64Array): Float64Array {
-  const order = Uint32Array.from(values, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
-  const ranks = new Float64Array(values.length);
-  for (let from = 0; from < order.length;) {
-    let end = from + 1;
-    while (end < order.length && values[order[end]!] === values[order[from]!]) end++;
-    for (let i = from; i < end; i++) ranks[order[i]!] = (from + end - 1) / 2;
-    from = end;
-  }
-  return ranks;
+  const found = sampleRankCorrelation([...a], [...b]);
+  return Number.isFinite(found) ? found : 0;
 }
