@@ -22,11 +22,12 @@ const STAGES = [
   "checks",
   "explain",
   "log",
-  "odds",
   "compare",
+  "odds",
   "file",
   "session",
   "search",
+  "levers",
 ];
 
 module.exports = {

@@ -65,6 +65,7 @@ export {
   SURFACES,
   TRANSFER,
   TRAVELS,
+  VARIED,
   WEEKDAYS,
   walkEnds,
 } from "./plan/ids.ts";
@@ -289,16 +290,37 @@ export { cardsOf, type CardFault, type CardFigures } from "./log/cards.ts";
 export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed } from "./log/fit.ts";
 export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
+export { hikeOf, planOfHike, type Hike, type HikeLeg } from "./odds/hike.ts";
+export {
+  joinHikes,
+  prepare,
+  TROUBLES,
+  walkHikes,
+  type Hikes,
+  type HikesOptions,
+  type Trouble,
+  type Varied,
+} from "./odds/hikes.ts";
 export { reserveOdds, TRIED_RESERVES, type ReserveOdds } from "./odds/reserves.ts";
 export {
   simulate,
-  VARIED,
+  simulateInParts,
+  tellOdds,
   type Chance,
   type LegOdds,
   type Odds,
-  type OddsOptions,
-  type Varied,
+  type Range,
 } from "./odds/simulate.ts";
+export { makeLever, type Lever, type LeverField } from "./levers/lever.ts";
+export {
+  LEVER_TARGETS,
+  pullLevers,
+  valueIn,
+  type LeverFigures,
+  type LeverTarget,
+  type PulledRow,
+} from "./levers/pull.ts";
+export { TRUST_GROUPS, trustOf, trustSteps, type Trust, type TrustGroup } from "./odds/trust.ts";
 export { AGAINST, againstPlan, type Against, type AgainstDay } from "./log/against.ts";
 export { writeLogGpx } from "./file/logGpx.ts";
 export { shakedownOf, withShakedown, type CarriedOver, type Shakedown } from "./log/shakedown.ts";

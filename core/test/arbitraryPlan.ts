@@ -14,6 +14,7 @@ import {
   SOURCE_KINDS,
   STRETCH_KINDS,
   SURFACES,
+  VARIED,
   WEEKDAYS,
   type Plan,
   type TrackPoints,
@@ -374,6 +375,16 @@ const kit = (hikers: string[]): fc.Arbitrary<unknown[]> =>
     }),
   );
 
+const odds = fc.record({
+  fixed: fc.uniqueArray(fc.constantFrom(...VARIED)),
+  paceHike: rarely(amount(0, 0.5)),
+  nightLikeness: rarely(amount(0, 0.95)),
+  illnessPerDay: rarely(amount(0, 0.2)),
+  illnessDays: rarely(amount(1, 30)),
+  lowSnowFraction: rarely(amount(0, 0.5)),
+  failuresPer1000Km: rarely(amount(0, 1)),
+});
+
 const PARTIES: string[][] = [["a"], ["a", "b"], ["a", "b", "c"]];
 
 export interface PlanCase {
@@ -401,6 +412,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     log,
     days,
     held,
+    odds: rarely(odds),
     direction: fc.constantFrom("forward", "reverse"),
     route,
     beside: fc.constantFrom(...BESIDE),
@@ -430,5 +442,6 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       shakedowns: drawn.log.length > 2 ? [{ planId: "before", name: "Before", days: 4, on: "2027-02-01" }] : [],
       dayRules: drawn.days,
       devices: drawn.party.devices,
+      odds: drawn.odds,
     }),
   }));

@@ -6,7 +6,7 @@ import { SURFACE_FACTORS } from "../walk/surfaces.ts";
 import { movingDays } from "./swaps.ts";
 
 /** Nothing is walked in that lasts less. */
-const LEAST_LIFE_KM = 20;
+export const LEAST_LIFE_KM = 20;
 
 export interface ShoeWear {
   pieceId: string;

@@ -37,6 +37,12 @@ export function lifeAtChanceKm(meanKm: number, chance: number): number {
   return scaleKm(meanKm) * (-Math.log1p(-chance)) ** (1 / SHAPE);
 }
 
+/** What a pair lasts in all that has done some already, by an even draw between 0 and 1. */
+export function lifeDrawnKm(meanKm: number, wornKm: number, draw: number): number {
+  const scale = scaleKm(meanKm);
+  return scale * ((wornKm / scale) ** SHAPE - Math.log(draw)) ** (1 / SHAPE);
+}
+
 /**
  * Where to change, by index of the stops: at each change as far on as the limit allows, which is the fewest changes
  * (wear grows: an exchange argument). Where no stop is within the limit it is changed at the next one, past it.

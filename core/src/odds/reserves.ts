@@ -36,12 +36,12 @@ export function* reserveOdds(
     const then = isNow ? base : { ...base, hikers };
     const result = compute(then);
     const odds = simulate(then, result, { runs, who });
-    const worst = odds.legs.reduce((a, b) => (b.food.found > a.food.found ? b : a));
+    const worst = odds.legs.reduce((a, b) => (b.chances.food.found > a.chances.food.found ? b : a));
     return {
       ...reserve,
       isNow,
-      worst: { ...worst.food, legIndex: worst.legIndex },
-      somewhere: odds.foodSomewhere,
+      worst: { ...worst.chances.food, legIndex: worst.legIndex },
+      somewhere: odds.somewhere.food,
       heaviestKg: Math.max(...result.legs.map((leg) => leg.hikers[who]!.heaviestKg)),
     };
   }

@@ -56,6 +56,11 @@ export const DEMANDS = [
   "night", "pad", "shelter", "warm-layer", "rain", "wind", "heat", "sun", "traction", "axe", "snowshoes", "ford",
   "insects", "animals", "light", "power", "navigation", "papers", "food-store", "space", "water",
 ] as const;
+/** What may be otherwise on a simulated hike. */
+// prettier-ignore
+export const VARIED = [
+  "pace", "energy", "thirst", "fuel", "charge", "weather", "snow", "sources", "stops", "boxes", "illness", "gear",
+] as const;
 /** What a card of the log says of a night and of a piece. */
 export const FITTED = ["pace", "hours", "breaks", "food", "litres", "fuel", "charge"] as const;
 export const LOGGED_NIGHTS = ["camp", "bed", "stop"] as const;

@@ -19,6 +19,7 @@ import {
   pieceSchema,
   spanSchema,
 } from "./kitSchema.ts";
+import { oddsSchema } from "./oddsSchema.ts";
 import {
   CAN_SIZES,
   CERTAINTIES,
@@ -299,6 +300,7 @@ export const planSchema = z.looseObject({
   resupply: resupplySchema.prefault({}),
   devices: z.array(deviceSchema).max(60).default([]),
   charge: chargeSchema.prefault({}),
+  odds: oddsSchema.prefault({}),
   /** What the menus are made of, copied from the pantry. */
   foods: z.array(pantryFoodSchema).max(5000).default([]),
   menus: z.array(menuSchema).max(200).default([]),
@@ -317,6 +319,7 @@ export type WaterSettings = z.infer<typeof waterSchema>;
 export type StoveSettings = z.infer<typeof stoveSchema>;
 export type Piece = z.infer<typeof pieceSchema>;
 export type Modification = z.infer<typeof modificationSchema>;
+export type { OddsLaws } from "./oddsSchema.ts";
 export type { LogDay, PlannedDay } from "./logSchema.ts";
 export type HeldChoice = z.infer<typeof heldSchema>;
 export type KeptKit = z.infer<typeof keptKitSchema>;
