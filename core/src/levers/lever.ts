@@ -6,7 +6,8 @@ import { PAST } from "../plan/ids.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
 import { makeChange } from "../compare/finishBy.ts";
 import { foodByOf } from "../stops/stays.ts";
-import { isoOfDay, dayNumber } from "../units/day.ts";
+import { isoDate } from "../plan/values.ts";
+import { dayNumber, isoOfDay } from "../units/day.ts";
 
 export type Lever =
   | { kind: "leave"; pieceId: string }
@@ -159,7 +160,7 @@ export function leversOf(plan: Plan, hikerId: string): Lever[] {
     ...waterLevers(hiker),
     ...kitLevers(plan, hiker),
     ...stopLevers(plan),
-    ...dayLevers(plan, hiker),
+    ...dayLevers(plan),
   ];
 }
 
@@ -248,11 +249,11 @@ function stopLevers({ stops }: Plan): Lever[] {
   });
 }
 
-function dayLevers({ trip }: Plan, { pace }: Hiker): Lever[] {
+function dayLevers({ trip }: Plan): Lever[] {
   const start = dayNumber(trip.startDate)!;
-  const hours = [HOURS, -HOURS].filter((by) => Math.min(pace.hoursFreshH, pace.hoursFitH) + by >= 1);
+  const dates = [-START_DAYS, START_DAYS].map((by) => isoOfDay(start + by));
   return [
-    ...hours.map((moreH): Lever => ({ kind: "hours", moreH })),
-    ...[-START_DAYS, START_DAYS].map((by): Lever => ({ kind: "start", date: isoOfDay(start + by) })),
+    { kind: "hours", moreH: HOURS },
+    ...dates.filter((date) => isoDate.safeParse(date).success).map((date): Lever => ({ kind: "start", date })),
   ];
 }

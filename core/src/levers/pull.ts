@@ -121,7 +121,7 @@ function mayHelp(lever: Lever, plan: Plan, target: LeverTarget, now: PlanResult,
     case "food-by":
       return target === "money";
     case "hours":
-      return target === "days" || target === "food" ? lever.moreH > 0 : isWeight && lever.moreH > 0;
+      return isWeight || target === "days" || target === "food";
     case "start":
       return target !== "money" && target !== "days";
     case "trust":
