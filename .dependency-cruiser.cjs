@@ -28,6 +28,7 @@ const STAGES = [
   "session",
   "search",
   "levers",
+  "variants",
 ];
 
 module.exports = {

@@ -320,7 +320,15 @@ export {
   type LeverTarget,
   type PulledRow,
 } from "./levers/pull.ts";
-export { TRUST_GROUPS, trustOf, trustSteps, type Trust, type TrustGroup } from "./odds/trust.ts";
+export { takePart, VARIANT_PARTS, type VariantPart } from "./variants/merge.ts";
+export {
+  differencesOf,
+  tellVariant,
+  type Difference,
+  type VariantFigures,
+  type VariantTold,
+} from "./variants/compare.ts";
+export { TRUST_GROUPS, trustOf, type Trust, type TrustGroup } from "./odds/trust.ts";
 export { AGAINST, againstPlan, type Against, type AgainstDay } from "./log/against.ts";
 export { writeLogGpx } from "./file/logGpx.ts";
 export { shakedownOf, withShakedown, type CarriedOver, type Shakedown } from "./log/shakedown.ts";

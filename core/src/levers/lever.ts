@@ -147,7 +147,7 @@ const START_DAYS = 7;
 const HOURS = 0.5;
 /** Never offered to be left at home, whatever they weigh. */
 const NEEDED: ReadonlySet<string> = new Set(["pack", "shelter", "bag", "pad", "shoes", "stove", "hard-canister"]);
-const KEPT: readonly string[] = ["rain", "papers", "navigation", "light", "deterrent"];
+const KEPT: readonly string[] = ["rain", "wind", "warm-layer", "papers", "navigation", "light", "deterrent"];
 const FIRST_AID = /first.?aid|medic|whistle|beacon|emergency|pharmac/i;
 const COOKING = /stove|pot\b|cook|burner|canister|lighter|windshield/i;
 

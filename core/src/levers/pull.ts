@@ -36,7 +36,7 @@ export interface Pulled {
   /** What the target becomes less by; its unit is the target's. */
   gain: number;
   /** Checks that it brings, of each kind the first. */
-  breaks: Pick<Check, "code" | "severity" | "legIndex">[];
+  breaks: Check[];
 }
 
 export interface Asked {
@@ -200,10 +200,8 @@ function newChecks(before: PlanResult, after: PlanResult): Pulled["breaks"] {
   const old = new Set(before.checks.map((check) => key(before, check)));
   const found = new Map<string, Pulled["breaks"][number]>();
   for (const check of after.checks)
-    if (check.severity !== "note" && !old.has(key(after, check)) && !found.has(check.code)) {
-      const { code, severity, legIndex } = check;
-      found.set(code, { code, severity, legIndex });
-    }
+    if (check.severity !== "note" && !old.has(key(after, check)) && !found.has(check.code))
+      found.set(check.code, check);
   return [...found.values()];
 }
 

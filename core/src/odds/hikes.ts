@@ -7,9 +7,10 @@
  * Lows: the plan's own spread of single nights, a night like the one before by 0.7 a day and exp(−km/500), 1.5 K milder
  * on wet days, which follow one another as a chain [M]. Sources: their chance of the month, in three of ten years all
  * with one draw [L]. Parcels: the post's own law. Illness: a day of every 167, one day of rest and a geometric number
- * more. Shoes: Weibull; other pieces: exponential. A slower day takes longer and more food, fuel, water and charge alike;
- * a later day has the season of its date at the planned place. Who has run out eats nothing more and comes on as
- * quickly; nobody turns back. Every draw is keyed by what it is of: other plans, workers and orders meet the same luck.
+ * more, of which three are spent out of the bag. Shoes: Weibull; other pieces: exponential. A slower day takes longer
+ * and more food, fuel, water and charge alike; a later day has the season of its date at the planned place. Who has run
+ * out comes on as quickly; nobody turns back. Every draw is keyed by what it is of: other plans, workers and orders meet
+ * the same luck.
  */
 import { lifeDrawnKm } from "../models/wear.ts";
 import { PERSISTENCE } from "../models/rain.ts";
@@ -78,6 +79,8 @@ const THIRST_H = 2;
 const SCRAP_KG = 0.01;
 const SCRAP_G = 0.5;
 const MOST_ILL_DAYS = 30;
+/** Who is ill for longer is taken down, and lives on nothing of the bag [L]. */
+const MOST_ILL_ON_TRAIL = 3;
 /** Weather is like that of a place so far away by 1/e, km. */
 const LIKE_KM = 500;
 /** A wet day's night is so much milder, and no dry day's colder than by four. */
@@ -150,7 +153,7 @@ export function walkHikes(prepared: Prepared, from = 0, to = prepared.runs): Hik
       if (table.fuelSold || l === 0) bagG = table.startG;
       const snowDays = snow > 0 ? table.lateSnowDays : snow < 0 ? -table.littleSnowDays : 0;
       const snowADay = snowDays / table.days.length;
-      let [legDays, eaten, burnt, rested, longest, dry] = [table.days.length, 0, 0, 0, 0, 0];
+      let [legDays, eaten, burnt, rested, restedOnTrail, longest, dry] = [table.days.length, 0, 0, 0, 0, 0, 0];
       let coldest = Infinity;
       let draining = 0;
       for (const day of table.days) {
@@ -161,12 +164,14 @@ export function walkHikes(prepared: Prepared, from = 0, to = prepared.runs): Hik
         let rest = 0;
         if (does.has("illness") && uniform(seed, run, KEY.ill, n) < laws.illnessPerDay)
           rest = illnessDays(uniform(seed, run, KEY.illDays, n), laws.illnessDays);
+        const onTrail = Math.min(MOST_ILL_ON_TRAIL, rest);
         const more = (longer - 1) * day.share + snowADay;
         late += more + rest;
         legDays += more + rest;
         rested += rest;
-        eaten += day.eatenKg * (longer + snowADay) * hungrier + rest * table.restKgADay * hungrier;
-        burnt += day.burntG * (longer + snowADay + rest) * flame.on(seed, run, n);
+        restedOnTrail += onTrail;
+        eaten += day.eatenKg * (longer + snowADay) * hungrier + onTrail * table.restKgADay * hungrier;
+        burnt += day.burntG * (longer + snowADay + onTrail) * flame.on(seed, run, n);
         draining += longer * drain.on(seed, run, n);
         longest += longer * thirstier;
         dry = Math.max(dry, longer * thirstier);
@@ -190,7 +195,7 @@ export function walkHikes(prepared: Prepared, from = 0, to = prepared.runs): Hik
       if (bagKg < -SCRAP_KG) trouble |= bit("food");
       if (bagG < -SCRAP_G) trouble |= bit("fuel");
       if (table.charge) {
-        extraWh += moreCharge(table.charge, draining / table.days.length, rested);
+        extraWh += moreCharge(table.charge, draining / table.days.length, restedOnTrail);
         if (table.charge.overWh - extraWh < 0) trouble |= bit("charge");
         if (table.charge.filled) extraWh = 0;
       }

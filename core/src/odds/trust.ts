@@ -67,7 +67,7 @@ export interface Trust {
 /** Runs are fewer than for chances: a spread is known sooner. */
 const RUNS = 300;
 
-export function trustSteps(): number {
+function trustSteps(): number {
   return QUESTIONS.reduce((sum, question) => sum + models[question].all.length, 0) + Object.keys(VARIED_BY).length;
 }
 
@@ -77,7 +77,9 @@ export function* trustOf(
   result: PlanFigures,
   who: number,
   compute: (plan: Plan) => PlanFigures,
-): Generator<Trust[] | undefined> {
+): Generator<{ done: number; trust?: Trust[] }> {
+  const all = trustSteps() + 1;
+  let done = 0;
   const sums = result.legs.map(() => TOLD.map(() => ({ model: 0, person: 0, weather: 0, sources: 0 })));
   for (const [group, varied] of Object.entries(VARIED_BY) as [keyof typeof VARIED_BY, readonly Varied[]][]) {
     const does = varied.filter((one) => !plan.odds.fixed.includes(one));
@@ -85,20 +87,20 @@ export function* trustOf(
     for (const [l, row] of sums.entries())
       for (const [t, { ofHikes }] of TOLD.entries())
         row[t]![group] = spreadOf(Array.from({ length: RUNS }, (_, run) => ofHikes(hikes, run * hikes.legCount + l)));
-    yield undefined;
+    yield { done: ++done / all };
   }
   const hikerId = plan.hikers[who]!.id;
   for (const question of QUESTIONS) {
     const bySchool: LegResult[][] = [];
     for (const { id } of models[question].all) {
       bySchool.push(compute(withSchool(plan, hikerId, question, id)).legs);
-      yield undefined;
+      yield { done: ++done / all };
     }
     for (const [l, row] of sums.entries())
       for (const [t, { ofLeg }] of TOLD.entries())
         row[t]!.model += spreadOf(bySchool.flatMap((legs) => (legs[l] ? [ofLeg(legs[l], who)] : [])));
   }
-  yield result.legs.flatMap(({ index }) =>
+  const trust = result.legs.flatMap(({ index }) =>
     TOLD.map(({ figure, unit }, t): Trust => {
       const parts = sums[index]![t]!;
       const all = TRUST_GROUPS.reduce((sum, group) => sum + parts[group], 0);
@@ -117,6 +119,7 @@ export function* trustOf(
       };
     }),
   );
+  yield { done: 1, trust };
 }
 
 const spreadOf = (values: number[]): number => (values.length > 1 ? variance(values) : 0);

@@ -59,6 +59,9 @@ export const tripSchema = z.looseObject({
   startDate: isoDate,
   finishBy: isoDate.optional(),
   madeUp: z.boolean().default(false),
+  /** A variant of a trip: of the plan of that id, and what it is called. Tracks and pantry are the trip's. */
+  variantOf: id.optional(),
+  variantName: label.default(""),
   units: unitsSchema.prefault({}),
 });
 

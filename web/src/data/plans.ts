@@ -296,8 +296,50 @@ export function listPlans(): Promise<{ id: string; name: string; updatedAt: numb
 
 /** A name to call a stored plan by, whatever became of it. */
 export function nameOf(doc: Plan | undefined): string {
-  const name: unknown = doc?.trip?.name;
-  return typeof name === "string" && name !== "" ? name : "A plan without a name";
+  const { name, variantName }: { name?: unknown; variantName?: unknown } = doc?.trip ?? {};
+  if (typeof name !== "string" || name === "") return "A plan without a name";
+  return typeof variantName === "string" && variantName !== "" ? `${name}, ${variantName}` : name;
+}
+
+export interface Variant {
+  id: string;
+  doc: Plan;
+  updatedAt: number;
+}
+
+/** The plan a variant is of; its own where it is none. */
+export const tripIdOf = ({ id, trip }: Plan): string => trip.variantOf ?? id;
+
+/** The variants of a trip, itself among them: first the trip, then in the order of their names. */
+export function watchVariants(
+  tripId: string,
+  onChange: (variants: Variant[]) => void,
+  onError: (error: unknown) => void,
+): Subscription {
+  return liveQuery(async () => {
+    const rows = await db.plans.toArray();
+    return rows
+      .filter(({ doc }) => doc?.trip !== undefined && versionOf(doc) === PLAN_VERSION && tripIdOf(doc) === tripId)
+      .map(({ id, doc, updatedAt }) => ({ id, doc, updatedAt }))
+      .sort((a, b) => Number(b.id === tripId) - Number(a.id === tripId) || nameOf(a.doc).localeCompare(nameOf(b.doc)));
+  }).subscribe({ next: onChange, error: onError });
+}
+
+/** Stores a document beside the others; the opened one stays open. */
+export function storeVariant(doc: Plan): Promise<void> {
+  return guarded(async () => void (await put(doc, (await db.plans.get(doc.id))?.revision)));
+}
+
+/** Takes a variant and its undo steps away; what it was, to be put back. */
+export function removeVariant(id: string): Promise<Plan | undefined> {
+  return guarded(() =>
+    db.transaction("rw", db.plans, db.history, async () => {
+      const row = await db.plans.get(id);
+      await db.history.where("[planId+undone]").between([id, 0], [id, 1], true, true).delete();
+      await db.plans.delete(id);
+      return row?.doc;
+    }),
+  );
 }
 
 export function openPlan(id: string): Promise<void> {

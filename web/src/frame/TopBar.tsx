@@ -30,7 +30,10 @@ export function TopBar() {
       </a>
       {plan && (
         <>
-          <h1 className="m-0 text-base font-semibold">{plan.trip.name}</h1>
+          <h1 className="m-0 text-base font-semibold">
+            {plan.trip.name}
+            {plan.trip.variantName && <span className="font-normal">, {plan.trip.variantName}</span>}
+          </h1>
           <span className="text-sm text-[#b9c8c2]">
             {plan.trip.madeUp && "made up · "}
             {plan.trip.directionName && `${plan.trip.directionName} · `}

@@ -7,6 +7,7 @@ import { dayMonth, figure, unitSymbol } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { stopName } from "../words/names.ts";
 import { sayIn } from "../words/say.ts";
+import { ArrivalFan } from "./ArrivalFan.tsx";
 import { Axis } from "./Axis.tsx";
 import { AXIS_Y, DATES_Y, HEIGHT, LEGS, LOAD, loadY, TITLE_Y, topKg, TOTAL_PX, WATER_Y } from "./geometry.ts";
 import { Hover } from "./Hover.tsx";
@@ -69,6 +70,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
           <LegBlocks plan={plan} result={result} legIndex={legIndex} x={x} />
           <WaterTicks plan={plan} result={result} x={x} />
           <Walked plan={plan} result={result} x={x} />
+          <ArrivalFan plan={plan} result={result} x={x} />
         </g>
         {right > left && (
           <rect

@@ -1,5 +1,5 @@
 /** What is remembered of the hiker's choices on this device, apart from any plan. */
-import type { OwnWord } from "@gepack/core";
+import { LEVER_TARGETS, type LeverTarget, type OwnWord } from "@gepack/core";
 import { create } from "zustand";
 import { readSetting, writeSetting } from "../data/plans.ts";
 
@@ -18,6 +18,8 @@ export interface Settings {
   planeShows: string;
   /** What papers are printed on. */
   paperSize: string;
+  /** What levers are to make less. */
+  leverTarget: LeverTarget;
 }
 
 export type MapShade = "height" | "leg";
@@ -30,11 +32,12 @@ export const useSettings = create<Settings>(() => ({
   mapShade: "height",
   planeShows: "",
   paperSize: "",
+  leverTarget: "heaviest",
 }));
 
 export async function readSettings(): Promise<void> {
-  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows", "paperSize"];
-  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize] = await Promise.all(
+  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows", "paperSize", "leverTarget"];
+  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize, leverTarget] = await Promise.all(
     names.map(readSetting),
   );
   useSettings.setState({
@@ -45,6 +48,7 @@ export async function readSettings(): Promise<void> {
     mapShade: mapShade === "leg" ? "leg" : "height",
     planeShows: planeShows ?? "",
     paperSize: paperSize ?? "",
+    leverTarget: LEVER_TARGETS.find((one) => one === leverTarget) ?? "heaviest",
   });
 }
 
@@ -84,6 +88,11 @@ export function showOnPlane(planeShows: string): void {
 export function choosePaperSize(paperSize: string): void {
   useSettings.setState({ paperSize });
   void writeSetting("paperSize", paperSize).catch(() => {});
+}
+
+export function chooseLeverTarget(leverTarget: LeverTarget): void {
+  useSettings.setState({ leverTarget });
+  void writeSetting("leverTarget", leverTarget).catch(() => {});
 }
 
 export function welcome(): void {

@@ -1,16 +1,131 @@
-/** Chances as people read them right: so many in a hundred, or one in so many, and never “never”. */
-import type { Chance } from "@gepack/core";
+/** Chances as people read them right: so many in a hundred, or one in so many, and never “never” (less than the least that so many hikes can show); what went wrong, in words. */
+import type { Chance, Hike, Plan, Trouble, TrustGroup, Varied } from "@gepack/core";
+import { stopName, waterName } from "./names.ts";
+import { sayIn } from "./say.ts";
 
 export function chanceWords({ found, runs, high }: Chance): string {
-  if (found === 0) return `under 1 in ${roundDown(1 / high)}`;
-  const share = found / runs;
-  if (share < 0.015) return `1 in ${roundDown(1 / share)}`;
-  if (share > 0.985) return "nearly every hike";
+  if (found === 0) return `< 1 in ${roundDown(1 / high)}`;
+  return shareWords(found / runs);
+}
+
+/** A share of hikes that is not nothing. */
+export function shareWords(share: number): string {
+  if (share < 0.015) return share > 0 ? `1 in ${roundDown(1 / share)}` : "hardly ever";
+  if (share > 0.985) return "nearly all";
   return `${Math.round(100 * share)} in 100`;
+}
+
+/** What is sure to 95 in 100. */
+export function intervalWords({ found, runs, low, high }: Chance): string {
+  const per100 = (share: number): string => (100 * share).toFixed(share < 0.1 ? 1 : 0);
+  return `${found} of ${runs} hikes: between ${per100(low)} and ${per100(high)} in 100`;
 }
 
 /** One or two digits that count. */
 function roundDown(value: number): number {
   const size = 10 ** Math.max(0, Math.floor(Math.log10(value)) - 1);
   return Math.floor(value / size) * size;
+}
+
+export const TROUBLE_WORDS: Record<Trouble, { title: string; head: string; what: string; caution: string }> = {
+  food: {
+    title: "Out of food",
+    head: "out of food",
+    what: "The bag is empty before the leg ends, the reserve with it.",
+    caution: "A short bag is a hungry day; a shorter one is an emergency. Know where the trail can be left.",
+  },
+  fuel: {
+    title: "Out of fuel",
+    head: "of fuel",
+    what: "The fuel is gone before the leg ends.",
+    caution: "Where water is boiled to be drunk, or snow is melted, fuel is water.",
+  },
+  charge: {
+    title: "Out of charge",
+    head: "of charge",
+    what: "The batteries are flat before the leg ends.",
+    caution: "Way and help should not hang on a battery alone.",
+  },
+  water: {
+    title: "Without water",
+    head: "of water",
+    what: "A source that is counted on is dry, and two hours after the bottles are empty there is still none.",
+    caution: "Thirst ends hikes and lives. Ask who was there last, and carry past what may be dry.",
+  },
+  cold: {
+    title: "A night too cold",
+    head: "cold night",
+    what: "A night is colder than the sleep kit stands.",
+    caution: "Ratings of bags are no promise; wet kit and tired people are colder.",
+  },
+  shut: {
+    title: "A shut door",
+    head: "shut door",
+    what: "One comes when shop or counter is shut until one wants to go on, or finds it shut that should be open.",
+    caution: "Ask before you rely on it.",
+  },
+  box: {
+    title: "No box",
+    head: "no box",
+    what: "A box is not there yet, is lost, or was sent back.",
+    caution: "Ask the house to hold it.",
+  },
+  gear: {
+    title: "Gear that fails",
+    head: "gear",
+    what: "Pack, shelter, bag, pad, stove or light fails, or shoes are worn out.",
+    caution: "Carry what mends it, or know where it is replaced.",
+  },
+};
+
+export const VARIED_WORDS: Record<Varied, string> = {
+  pace: "pace",
+  energy: "hunger",
+  thirst: "thirst",
+  fuel: "fuel burnt",
+  charge: "charge used",
+  weather: "nights and rain",
+  snow: "the year’s snow",
+  sources: "sources",
+  stops: "open doors",
+  boxes: "boxes",
+  illness: "illness",
+  gear: "gear",
+};
+
+export const TRUST_WORDS: Record<TrustGroup, string> = {
+  model: "how it is counted",
+  person: "you",
+  weather: "weather and snow",
+  sources: "water on the way",
+};
+
+/** What a simulated hike met, in one sentence. */
+export function hikeWords(plan: Plan, hike: Hike): string {
+  const say = sayIn(plan);
+  const parts: string[] = [];
+  const pace = Math.round(100 * (hike.pace - 1));
+  if (pace !== 0) parts.push(`${Math.abs(pace)} % ${pace < 0 ? "slower" : "faster"}`);
+  const energy = Math.round(100 * (hike.energy - 1));
+  if (energy !== 0) parts.push(`${Math.abs(energy)} % ${energy > 0 ? "hungrier" : "less hungry"}`);
+  if (hike.illDays > 0) parts.push(`${say.days(hike.illDays)} lost to illness`);
+  if (hike.snowYear !== "usual") parts.push(hike.snowYear === "high" ? "a year of much snow" : "a year of little snow");
+  parts.push(`${say.days(hike.wetDays)} with rain`);
+  const dry = hike.drySourceIds.slice(0, 3).map((id) => waterName(id, plan));
+  if (dry.length > 0) parts.push(`dry: ${dry.join(", ")}${hike.drySourceIds.length > 3 ? " and more" : ""}`);
+  return `${parts.join(", ")}; there on ${say.date(hike.finish)}`;
+}
+
+/** What of a leg of such a hike was its trouble. */
+export function troubleWords(plan: Plan, hike: Hike, trouble: Trouble, legIndex: number, toStopId: string): string {
+  const say = sayIn(plan);
+  const leg = hike.legs[legIndex];
+  if (!leg) return "";
+  const late = Math.round(leg.lateDays);
+  const when = late === 0 ? "on the planned day" : `${say.days(Math.abs(late))} ${late > 0 ? "late" : "early"}`;
+  if (trouble === "food")
+    return `${say.kg(Math.max(0, -leg.foodLeftKg))} of food short, ${say.number(leg.days, 1)} days on the leg`;
+  if (trouble === "cold" && leg.nightK !== undefined) return `a night ${say.degrees(-leg.nightK)} too cold`;
+  if (trouble === "shut" || trouble === "box") return `at ${stopName(plan, toStopId)} ${when}`;
+  return `${say.number(leg.days, 1)} days on the leg, ${when}`;
 }

@@ -8,8 +8,12 @@ import type {
   FoundSwaps,
   KitVariant,
   WeighedKit,
-  Odds,
+  Hike,
+  LeverTarget,
+  PulledRow,
   ReserveOdds,
+  Trust,
+  VariantTold,
   Plan,
   PlanResult,
   Profile,
@@ -26,7 +30,7 @@ import type {
 } from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
 import { fromWire } from "./wire.ts";
-import type { JobAnswer, JobArgs, PlanParts } from "./jobs.ts";
+import type { JobAnswer, JobArgs, OddsStep, PlanParts } from "./jobs.ts";
 
 /** A trail to compute on: measured already, or to be had as tracks, which are fetched only when needed. */
 export interface TrailSource {
@@ -83,7 +87,31 @@ export interface Calculator {
     signal: AbortSignal,
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
-  simulate: (asked: { plan: Plan; who: number }, onOdds: (odds: Odds) => void, signal: AbortSignal) => Promise<void>;
+  simulate: (
+    asked: { plan: Plan; who: number; runs: number },
+    onStep: (step: OddsStep) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  tellHikes: (
+    asked: { plan: Plan; who: number; runs: number; numbers: readonly number[] },
+    onHike: (hike: Hike) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  trustOf: (
+    asked: { plan: Plan; who: number },
+    onStep: (step: { done: number; trust?: Trust[] }) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  pullLevers: (
+    asked: { plan: Plan; who: number; target: LeverTarget; legIndex: number },
+    onRow: (row: PulledRow) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  tellVariants: (
+    asked: { plan: Plan; plans: readonly Plan[]; who: number },
+    onTold: (told: VariantTold) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
   reserveOdds: (
     asked: { plan: Plan; who: number },
     onReserve: (reserve: ReserveOdds) => void,
@@ -221,6 +249,14 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     readPast: (args, options) => side().job("readPast", args, options),
     simulate: (asked, onOdds, signal) =>
       longRun((key, options) => side().job("simulate", { ...asked, key }, options), onOdds, signal),
+    tellHikes: (asked, onHike, signal) =>
+      longRun((key, options) => side().job("tellHikes", { ...asked, key }, options), onHike, signal),
+    trustOf: (asked, onStep, signal) =>
+      longRun((key, options) => side().job("trustOf", { ...asked, key }, options), onStep, signal),
+    pullLevers: (asked, onRow, signal) =>
+      longRun((key, options) => side().job("pullLevers", { ...asked, key }, options), onRow, signal),
+    tellVariants: (asked, onTold, signal) =>
+      longRun((key, options) => side().job("tellVariants", { ...asked, key }, options), onTold, signal),
     reserveOdds: (asked, onReserve, signal) =>
       longRun((key, options) => side().job("reserveOdds", { ...asked, key }, options), onReserve, signal),
     learnFrom: (args) => side().job("learnFrom", args),

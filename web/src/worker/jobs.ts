@@ -3,8 +3,16 @@
  * is, and stops where it is asked to; it answers once, with plain data.
  */
 import {
+  type Hike,
+  type LeverTarget,
   type Odds,
   type Shakedown,
+  type VariantTold,
+  hikeOf,
+  pullLevers,
+  simulateInParts,
+  tellVariant,
+  trustOf,
   bankLegs,
   buildPlane,
   buildProfile,
@@ -13,7 +21,6 @@ import {
   computePlan,
   reserveOdds,
   shakedownOf,
-  simulate,
   TRIED_RESERVES,
   fillBag,
   locate,
@@ -83,6 +90,12 @@ import { toWire, type WireResult } from "./wire.ts";
 const WAYS = 3;
 
 export type { JobControl } from "./control.ts";
+
+/** How far a simulation is, and what is known so far. */
+export interface OddsStep {
+  done: number;
+  odds?: Odds;
+}
 export type { LaidPreview, PartPreview, TrackPreview } from "./readTracks.ts";
 
 /** The trail a session computes on, by a key of the page's. */
@@ -146,9 +159,13 @@ export function createJobs(beat?: () => void) {
     return "done";
   };
 
-  const oddsOf = function* (given: Plan, who: number): Generator<Odds> {
+  const hikesOf = function* (given: Plan, who: number, runs: number, numbers: readonly number[]): Generator<Hike> {
     const result = compute(given);
-    for (const runs of ODDS_RUNS) yield simulate(given, result, { runs, who });
+    for (const run of numbers) yield hikeOf(given, result, run, { runs, who });
+  };
+
+  const variantsOf = function* (plans: readonly Plan[], who: number): Generator<VariantTold> {
+    for (const one of plans) yield tellVariant(one, compute(one), Math.min(who, one.hikers.length - 1));
   };
 
   const compareMany = ({
@@ -237,9 +254,47 @@ export function createJobs(beat?: () => void) {
     switchOffs: (asked: OnTrail, control: JobControl) =>
       told(asked, control, () => switchOffs(asked.plan, compute), outOf(asked.plan.devices.length + 1)),
 
-    /** A thousand hikes: a first look at a hundred of them, then all. */
-    simulate: (asked: OnTrail<{ who: number }>, control: JobControl) =>
-      told(asked, control, () => oddsOf(asked.plan, asked.who), outOf(ODDS_RUNS.length)),
+    /** So many hikes, a tenth at a time; with the first part a first look, and with the last the answer. */
+    simulate: (asked: OnTrail<{ who: number; runs: number }>, control: JobControl) =>
+      told<OddsStep>(
+        asked,
+        control,
+        () => simulateInParts(asked.plan, compute(asked.plan), { ...asked, partRuns: Math.ceil(asked.runs / 10) }),
+        ({ done }) => done,
+      ),
+
+    /** Single hikes of such a simulation. */
+    tellHikes: (asked: OnTrail<{ who: number; runs: number; numbers: readonly number[] }>, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => hikesOf(asked.plan, asked.who, asked.runs, asked.numbers),
+        outOf(asked.numbers.length),
+      ),
+
+    /** What a figure's spread comes from. */
+    trustOf: (asked: OnTrail<{ who: number }>, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => trustOf(asked.plan, compute(asked.plan), asked.who, compute),
+        ({ done }) => done,
+      ),
+
+    /** Every single change, and the best in pairs. */
+    pullLevers: (asked: OnTrail<{ who: number; target: LeverTarget; legIndex: number }>, control: JobControl) =>
+      told(
+        asked,
+        control,
+        () => pullLevers(asked.plan, asked, compute),
+        ({ fraction }) => fraction,
+      ),
+
+    /** Variants of the trip, one after the other. */
+    tellVariants(asked: OnTrail<{ plans: readonly Plan[]; who: number }>, control: JobControl) {
+      if (!asked.plans.every((one) => session.hasTrail(one))) return Promise.resolve("no-trail" as const);
+      return told(asked, control, () => variantsOf(asked.plans, asked.who), outOf(asked.plans.length));
+    },
 
     /** Food in reserve against the chance of running out. */
     reserveOdds: (asked: OnTrail<{ who: number }>, control: JobControl) =>
@@ -400,9 +455,6 @@ async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
   if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
   return read;
 }
-
-/** A first look, then what is told. */
-const ODDS_RUNS = [100, 1000] as const;
 
 /** The rows of a table, its heads first; or why it is none. */
 async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {

@@ -1,125 +1,182 @@
 /** How sure the plan is: a thousand hikes simulated, leg by leg what they ran short of, and when they arrived. */
-import { useEffect } from "react";
-import type { Chance, LegOdds, Odds, Plan } from "@gepack/core";
+import { useEffect, useState } from "react";
+import { TROUBLES, type LegOdds, type Plan, type Trouble } from "@gepack/core";
 import { calculator } from "../../store/document.ts";
+import { keepOdds } from "../../store/odds.ts";
 import { select, useSelection } from "../../store/selection.ts";
+import { Fold } from "../../ui/Fold.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { chanceWords } from "../../words/odds.ts";
 import { stopName } from "../../words/names.ts";
-import { sayIn } from "../../words/say.ts";
+import { chanceWords, intervalWords, TROUBLE_WORDS, VARIED_WORDS } from "../../words/odds.ts";
+import { sayIn, type Say } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
+import type { OddsStep } from "../../worker/jobs.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { Laws } from "./Laws.tsx";
 import { Reserves } from "./Reserves.tsx";
+import { WentWrong } from "./WentWrong.tsx";
 
-/** A first look, then the answer. */
-const STEPS = 2;
+const RUNS = [1000, 10_000] as const;
+/** Parts of so many, for a bar that moves. */
+const PARTS = 10;
+/** Chances of which even the low end is more than this stand out. */
+const WORTH_A_LOOK = 0.2;
 
 export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) {
   const say = sayIn(plan);
   const legIndex = useSelection((state) => state.legIndex);
-  const { rows, fraction, start, stop } = usePlanRun<Odds>(plan);
-  const odds = rows.at(-1);
-  const run = (): void =>
+  const [runs, setRuns] = useState<(typeof RUNS)[number]>(RUNS[0]);
+  const [trouble, setTrouble] = useState<Trouble>("food");
+  const { rows, fraction, start, stop, of } = usePlanRun<OddsStep>(plan);
+  const odds = rows.findLast((row) => row.odds)?.odds;
+  const run = (count: (typeof RUNS)[number] = runs): void => {
+    setRuns(count);
     start(
-      () => STEPS,
-      (now: Plan, onRow, signal) => calculator().simulate({ plan: now, who }, onRow, signal),
+      () => PARTS,
+      (now: Plan, onRow, signal) => calculator().simulate({ plan: now, who, runs: count }, onRow, signal),
     );
-  // The reading is opened to be read; of a plan that was changed it is asked for again.
-  useEffect(run, [who]); // eslint-disable-line react-hooks/exhaustive-deps
-  const chance = (id: keyof LegOdds, head: string): Column<LegOdds> => ({
-    id,
-    head,
-    right: true,
-    cell: (row) => {
-      const one = row[id] as Chance;
-      return (
-        <span
-          title={`${one.found} of ${one.runs} hikes; between ${(100 * one.low).toFixed(1)} and ${(100 * one.high).toFixed(1)} in 100`}
-          className={one.low > WORTH_A_LOOK ? "font-semibold text-caution" : one.found === 0 ? "text-muted" : ""}
-        >
-          {chanceWords(one)}
-        </span>
-      );
-    },
-  });
-  const pace = odds?.drivers.find(({ what }) => what === "pace");
+  };
+  // The reading is opened to be read; of a plan that was changed it is asked for again, unless the laws were changed.
+  useEffect(() => run(), [who, plan.odds]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => {
+    if (odds && of) keepOdds(of, who, odds);
+  }, [odds, of, who]);
+  const ask = (row: LegOdds, asked: Trouble): void => {
+    select({ legIndex: row.legIndex });
+    setTrouble(asked);
+  };
+  const told = odds ? TROUBLES.filter((one) => odds.somewhere[one].found > 0) : [];
+  const leg = result.legs[legIndex];
+  const legOdds = odds?.legs[legIndex];
   return (
-    <div data-testid="odds">
-      <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
-        {fraction !== undefined && <Progress label="Walking a thousand hikes" fraction={fraction} onStop={stop} />}
-        {!odds && fraction === undefined && (
-          <button className="btn btn-strong" onClick={run}>
-            Walk a thousand hikes again
-          </button>
-        )}
+    <div className="grid grid-cols-1 min-[1100px]:grid-cols-[minmax(0,1fr)_356px]" data-testid="odds">
+      <div className="min-w-0 overflow-x-auto">
+        <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
+          {fraction !== undefined && (
+            <Progress label={`Walking ${say.number(runs)} hikes`} fraction={fraction} onStop={stop} />
+          )}
+          {!odds && fraction === undefined && (
+            <button className="btn btn-strong" onClick={() => run()}>
+              Walk a thousand hikes again
+            </button>
+          )}
+          {odds && (
+            <span data-testid="odds-finish">
+              {odds.runs} hikes: half arrive by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
+              {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; the heaviest pack is over{" "}
+              {say.kg(odds.heaviestKg)} in one of ten{driversWords(odds.drivers, say)}.
+            </span>
+          )}
+          {odds && fraction === undefined && runs === RUNS[0] && (
+            <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => run(RUNS[1])}>
+              Walk ten thousand
+            </button>
+          )}
+        </div>
         {odds && (
-          <span data-testid="odds-finish">
-            {odds.runs} hikes: half arrive by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
-            {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}
-            {pace && `; ${Math.round(100 * pace.share)} % of that spread is one’s pace`}.
-          </span>
-        )}
-      </div>
-      {odds && (
-        <Table<LegOdds>
-          label="Chances of each leg"
-          rows={odds.legs}
-          idOf={(row) => String(row.legIndex)}
-          chosen={[String(legIndex)]}
-          onChoose={(id) => select({ legIndex: Number(id) })}
-          columns={[
-            {
-              id: "leg",
-              head: "leg",
-              names: true,
-              cell: ({ legIndex: index }) => {
-                const leg = result.legs[index];
-                return (
-                  leg && (
-                    <>
-                      {index + 1}.
-                      <span className="max-[560px]:hidden">
-                        {" "}
-                        {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
-                      </span>
-                    </>
-                  )
-                );
+          <Table<LegOdds>
+            label="Chances of each leg"
+            rows={odds.legs}
+            idOf={(row) => String(row.legIndex)}
+            chosen={[String(legIndex)]}
+            onChoose={(id) => select({ legIndex: Number(id) })}
+            columns={[
+              {
+                id: "leg",
+                head: "leg",
+                names: true,
+                cell: ({ legIndex: index }) => {
+                  const leg = result.legs[index];
+                  return (
+                    <span className="whitespace-nowrap">
+                      <b className="figure">{index + 1}</b>
+                      <span className="text-muted max-[560px]:hidden"> to {leg && stopName(plan, leg.toStopId)}</span>
+                    </span>
+                  );
+                },
               },
-            },
-            chance("food", "short of food"),
-            {
-              id: "more",
-              head: "more food for 9 of 10",
-              right: true,
-              from: 861,
-              cell: ({ foodShortKg }) =>
-                foodShortKg > 0.005 ? `+${say.g(1000 * foodShortKg)}` : <span className="text-muted">enough</span>,
-            },
-            chance("fuel", "of fuel"),
-            chance("water", "without water"),
-            chance("cold", "a night too cold"),
-            {
-              id: "days",
-              head: "days, 8 of 10",
-              right: true,
-              from: 561,
-              cell: ({ days: [few, , many] }) => `${say.number(few, 1)} to ${say.number(many, 1)}`,
-            },
-          ]}
-        />
+              ...told.map((one): Column<LegOdds> =>
+                chanceColumn(one, ask, (row) => row.legIndex === legIndex && one === trouble),
+              ),
+              {
+                id: "more",
+                head: <span title="What more food would do for nine hikes of ten">food, 9 of 10</span>,
+                right: true,
+                from: 861,
+                cell: ({ foodShortKg }) =>
+                  foodShortKg > 0.005 ? `+${say.g(1000 * foodShortKg)}` : <span className="text-muted">enough</span>,
+              },
+              {
+                id: "heaviest",
+                head: <span title="The heaviest of the leg: one pack of ten is over this">pack, 1 in 10</span>,
+                right: true,
+                from: 861,
+                cell: ({ heaviestKg }) => say.kg(heaviestKg),
+              },
+              {
+                id: "days",
+                head: <span title="Between these lie eight hikes of ten">days</span>,
+                right: true,
+                from: 561,
+                cell: ({ days: [few, , many] }) => `${say.number(few, 1)}–${say.number(many, 1)}`,
+              },
+            ]}
+          />
+        )}
+        <Reserves plan={plan} who={who} />
+        <Fold title="What may be otherwise, and how much" className="px-[18px] py-2 text-sm" titleClass="font-semibold">
+          <Laws plan={plan} />
+        </Fold>
+        <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
+          Each hike walks the plan’s days slower or faster, hungrier or not, colder or warmer, with sources that are
+          dry, doors that are shut, boxes that are late, pieces that fail and days lost to illness, each by its own
+          chance. The same hikes meet every plan. Nobody turns back in them, and who has run out walks on. The spreads
+          are judgement: no forecast and no promise, for what is rare happens too. Experimental.
+        </p>
+      </div>
+      {odds && of && leg && legOdds && (
+        <WentWrong plan={plan} who={who} leg={leg} odds={legOdds} trouble={trouble} runs={odds.runs} />
       )}
-      <Reserves plan={plan} who={who} />
-      <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
-        Each hike walks the plan’s days slower or faster, hungrier or not, colder or warmer, with sources that are dry
-        by their own chance and days lost to illness. Short of food: the reserve is eaten as well. Without water: what
-        is carried is gone for two hours before any source has some. The spreads are judgement, and the same hikes meet
-        every plan. Not a forecast, and no promise: what is rare happens too. Experimental.
-      </p>
     </div>
   );
 }
 
-/** Chances of which even the low end is more than this stand out. */
-const WORTH_A_LOOK = 0.2;
+function chanceColumn(
+  trouble: Trouble,
+  ask: (row: LegOdds, trouble: Trouble) => void,
+  isAsked: (row: LegOdds) => boolean,
+): Column<LegOdds> {
+  const { head, what } = TROUBLE_WORDS[trouble];
+  return {
+    id: trouble,
+    head: <span title={what}>{head}</span>,
+    right: true,
+    ...(trouble === "gear" || trouble === "charge" || trouble === "box" ? { from: 561 } : {}),
+    cell: (row) => {
+      const one = row.chances[trouble];
+      return (
+        <button
+          className={`cursor-pointer border-0 bg-transparent p-0 underline decoration-dotted underline-offset-2 ${
+            one.low > WORTH_A_LOOK ? "font-semibold text-caution" : one.found === 0 ? "text-muted" : ""
+          } ${isAsked(row) ? "bg-pine-wash!" : ""}`}
+          title={intervalWords(one)}
+          aria-label={`Leg ${row.legIndex + 1}, ${head}: ${chanceWords(one)}. What went wrong`}
+          onClick={(event) => {
+            event.stopPropagation();
+            ask(row, trouble);
+          }}
+        >
+          {chanceWords(one)}
+        </button>
+      );
+    },
+  };
+}
+
+function driversWords(drivers: readonly { what: keyof typeof VARIED_WORDS; share: number }[], say: Say): string {
+  const told = drivers
+    .filter(({ share }) => share >= 0.05)
+    .map(({ what, share }) => `${say.percent(100 * share)} ${VARIED_WORDS[what]}`);
+  return told.length > 0 ? `. Of the spread of arrivals ${told.join(", ")}` : "";
+}

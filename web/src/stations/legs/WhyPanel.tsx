@@ -8,6 +8,7 @@ import { FIGURE_WORDS, headline, type Asked } from "../../words/figures.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { FillUp } from "./FillUp.tsx";
+import { TrustBar } from "./TrustBar.tsx";
 
 export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
   const { legIndex, hikerIndex, why } = useSelection();
@@ -70,6 +71,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
               />
             ))}
           </ul>
+          <TrustBar plan={plan} who={hikerIndex} legIndex={legIndex} figure={why} />
         </>
       )}
       <FillUp

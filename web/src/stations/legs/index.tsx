@@ -9,24 +9,33 @@ import { legColumns, type LegRow } from "./columns.tsx";
 import { WhyPanel } from "./WhyPanel.tsx";
 
 const OddsTable = lazy(() => import("./Odds.tsx").then((module) => ({ default: module.OddsTable })));
+const Levers = lazy(() => import("./Levers.tsx").then((module) => ({ default: module.Levers })));
+const Variants = lazy(() => import("./Variants.tsx").then((module) => ({ default: module.Variants })));
 const LeavingSheet = lazy(() => import("./LeavingSheet.tsx").then((module) => ({ default: module.LeavingSheet })));
 
 export default function Legs({ plan, result }: ScreenProps) {
+  const [reading, setReading] = useState<Reading>("weights");
+  // The odds have a Why of their own beside them.
+  const isWide = reading === "odds";
   return (
-    <div className="grid grid-cols-1 min-[1100px]:grid-cols-[minmax(0,1fr)_356px]">
-      <LegTable plan={plan} result={result} />
-      <WhyPanel plan={plan} result={result} />
+    <div className={isWide ? "" : "grid grid-cols-1 min-[1100px]:grid-cols-[minmax(0,1fr)_356px]"}>
+      <LegTable plan={plan} result={result} reading={reading} onReading={setReading} />
+      {!isWide && <WhyPanel plan={plan} result={result} />}
     </div>
   );
 }
 
+const READINGS = { weights: "Weights", odds: "Odds", levers: "Levers", variants: "Variants" } as const;
+type Reading = keyof typeof READINGS;
+
 const idOf = ({ leg }: LegRow): string => String(leg.index);
 
-function LegTable({ plan, result }: ScreenProps) {
+type LegTableProps = ScreenProps & Pick<KeyProps, "reading" | "onReading">;
+
+function LegTable({ plan, result, reading, onReading }: LegTableProps) {
   const legIndex = useSelection((state) => state.legIndex);
   const hikerIndex = useSelection((state) => state.hikerIndex);
   const [opened, setOpened] = useState(false);
-  const [reading, setReading] = useState<"weights" | "odds">("weights");
   const before = useDocument((state) => state.before);
   const hiker = plan.hikers[hikerIndex]!;
   const scaleKg = Math.max(hiker.packComfortKg * 1.15, ...result.legs.map((leg) => leg.hikers[hikerIndex]!.heaviestKg));
@@ -34,17 +43,17 @@ function LegTable({ plan, result }: ScreenProps) {
   const old = before?.legs.length === result.legs.length ? before.legs : undefined;
   return (
     <div className="relative overflow-x-auto bg-sheet">
-      <Key reading={reading} onReading={setReading} onSheet={() => setOpened(true)} />
+      <Key reading={reading} onReading={onReading} onSheet={() => setOpened(true)} />
       {opened && (
         <Suspense fallback={null}>
           <LeavingSheet plan={plan} result={result} onClose={() => setOpened(false)} />
         </Suspense>
       )}
-      {reading === "odds" && (
-        <Suspense fallback={<p className="px-[18px] text-sm text-muted">Opening the odds…</p>}>
-          <OddsTable plan={plan} result={result} who={hikerIndex} />
-        </Suspense>
-      )}
+      <Suspense fallback={<p className="px-[18px] text-sm text-muted">Opening…</p>}>
+        {reading === "odds" && <OddsTable plan={plan} result={result} who={hikerIndex} />}
+        {reading === "levers" && <Levers plan={plan} result={result} who={hikerIndex} />}
+        {reading === "variants" && <Variants plan={plan} result={result} who={hikerIndex} />}
+      </Suspense>
       {reading === "weights" && (
         <Table
           label={`Legs of ${plan.trip.name} for ${hiker.name}`}
@@ -65,8 +74,8 @@ function LegTable({ plan, result }: ScreenProps) {
 }
 
 interface KeyProps {
-  reading: "weights" | "odds";
-  onReading: (reading: "weights" | "odds") => void;
+  reading: Reading;
+  onReading: (reading: Reading) => void;
   onSheet: () => void;
 }
 
@@ -80,13 +89,18 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
           <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
         </>
       )}
-      <button
-        className="btn ml-auto min-h-[24px]! px-2! py-0!"
-        aria-pressed={reading === "odds"}
-        onClick={() => onReading(reading === "odds" ? "weights" : "odds")}
-      >
-        {reading === "odds" ? "Weights again" : "Odds"}
-      </button>
+      <span role="group" aria-label="Reading of the legs" className="ml-auto flex flex-wrap gap-1">
+        {(Object.keys(READINGS) as Reading[]).map((one) => (
+          <button
+            key={one}
+            className={`btn min-h-[24px]! px-2! py-0! ${one === reading ? "border-pine! bg-pine! text-on-pine!" : ""}`}
+            aria-pressed={one === reading}
+            onClick={() => onReading(one)}
+          >
+            {READINGS[one]}
+          </button>
+        ))}
+      </span>
       <button className="btn min-h-[24px]! px-2! py-0!" onClick={onSheet}>
         Leaving sheet
       </button>

@@ -3,7 +3,9 @@ import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent, 
 import { dayNumber, isoOfDay, type Plan, type Plane, type PlanResult } from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
 import { coloursOf } from "../../map/colours.ts";
+import { fanEdge, fanOf } from "../../line/fan.ts";
 import { useDocument } from "../../store/document.ts";
+import { useOddsOf } from "../../store/odds.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useThemeName } from "../../ui/useThemeName.ts";
 import { dayMonth } from "../../units/quantity.ts";
@@ -51,6 +53,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
   const legIndex = useSelection((state) => state.legIndex);
   const before = useDocument((state) => state.before);
   const theme = useThemeName();
+  const odds = useOddsOf(plan);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [over, setOver] = useState<{ px: number; y: number }>();
   const calendar = useMemo(
@@ -200,6 +203,23 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
             strokeWidth="1.2"
             strokeDasharray="4 3"
           />
+        )}
+        {odds && days === 0 && (
+          <polygon
+            data-testid="plane-fan"
+            points={fanEdge(
+              fanOf(odds, result),
+              (metres) => x(metres),
+              (day) => yOf(calendar, day),
+            )}
+            fill="var(--ink)"
+            fillOpacity="0.16"
+            stroke="var(--ink)"
+            strokeOpacity="0.55"
+            strokeWidth="1"
+          >
+            <title>Eight hikes of ten pass within this band</title>
+          </polygon>
         )}
         <polyline points={lineOf(result, days)} fill="none" stroke="var(--sheet)" strokeWidth="5" strokeOpacity="0.8" />
         <polyline points={lineOf(result, days)} fill="none" stroke="var(--ink)" strokeWidth="2.5" />

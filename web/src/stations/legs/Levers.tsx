@@ -1,0 +1,182 @@
+/** What would help most: every single change tried as a plan of its own, with its price, taken in one step. */
+import { useEffect } from "react";
+import { LEVER_TARGETS, makeLever, type LeverTarget, type Plan, type PulledRow } from "@gepack/core";
+import { calculator, edit } from "../../store/document.ts";
+import { useSelection } from "../../store/selection.ts";
+import { chooseLeverTarget, useSettings } from "../../store/settings.ts";
+import { Pick } from "../../ui/Pick.tsx";
+import { Progress } from "../../ui/Progress.tsx";
+import { Table } from "../../ui/Table.tsx";
+import { checkMark, checkSentence } from "../../words/checks/index.ts";
+import { leverWords, TARGET_WORDS } from "../../words/levers.ts";
+import { shareWords } from "../../words/odds.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
+import type { ScreenProps } from "../Screen.tsx";
+
+const ROWS_AT_FIRST = 40;
+
+export function Levers({ plan, who }: ScreenProps & { who: number }) {
+  const say = sayIn(plan);
+  const legIndex = useSelection((state) => state.legIndex);
+  const target = useSettings((state) => state.leverTarget);
+  const { rows, fraction, start, stop } = usePlanRun<PulledRow>(plan);
+  const run = (): void =>
+    start(
+      () => ROWS_AT_FIRST,
+      (now: Plan, onRow, signal) => calculator().pullLevers({ plan: now, who, target, legIndex }, onRow, signal),
+    );
+  const asked = target === "leg" ? legIndex : -1;
+  useEffect(run, [who, target, asked]); // eslint-disable-line react-hooks/exhaustive-deps
+  const now = rows.find(({ lever }) => !lever)?.figures;
+  const changes = rows.filter(({ lever }) => lever).toSorted((a, b) => b.gain - a.gain);
+  const hikerId = plan.hikers[who]!.id;
+  return (
+    <div data-testid="levers">
+      <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
+        <span className="flex items-center gap-2">
+          Less of
+          <Pick<LeverTarget>
+            bare
+            label="Less of"
+            value={target}
+            options={LEVER_TARGETS.map((one) => [one, TARGET_WORDS[one]] as const)}
+            onPick={chooseLeverTarget}
+          />
+        </span>
+        {fraction !== undefined && (
+          <Progress label="Trying every change" fraction={rows.at(-1)?.fraction ?? 0} onStop={stop} />
+        )}
+        {fraction === undefined && (
+          <button className="btn" onClick={run}>
+            Try every change again
+          </button>
+        )}
+        {now && (
+          <span data-testid="lever-now">
+            As it is: <b>{targetWords(target, now, say)}</b>
+            {target === "heaviest" && `, leg ${now.heaviestLeg + 1}`}
+          </span>
+        )}
+      </div>
+      {changes.length > 0 && now && (
+        <Table<PulledRow>
+          label="Changes"
+          rows={changes}
+          idOf={({ lever }) => JSON.stringify(lever)}
+          columns={[
+            {
+              id: "change",
+              head: "change",
+              names: true,
+              wide: true,
+              cell: ({ lever }) => lever && leverWords(plan, lever),
+            },
+            { id: "gain", head: "takes off", right: true, cell: ({ gain }) => gainWords(target, gain, say) },
+            {
+              id: "days",
+              head: "days",
+              right: true,
+              from: 561,
+              cell: ({ figures }) => signed(figures.days - now.days, (value) => say.number(value)),
+            },
+            {
+              id: "money",
+              head: "money",
+              right: true,
+              from: 861,
+              cell: ({ figures }) => signed(figures.money - now.money, say.money),
+            },
+            {
+              id: "kgkm",
+              head: "all carried",
+              right: true,
+              from: 861,
+              cell: ({ figures }) => signed(figures.kgKm - now.kgKm, say.carried),
+            },
+            {
+              id: "breaks",
+              head: "would break",
+              cell: ({ breaks }) =>
+                breaks.length === 0 ? (
+                  <span className="text-muted">nothing</span>
+                ) : (
+                  <span
+                    className={breaks.some(({ severity }) => severity === "blocker") ? "text-danger" : "text-caution"}
+                    title={breaks.map((check) => checkSentence(check, plan)).join("\n")}
+                  >
+                    {breaks.map(checkMark).join(", ")}
+                  </span>
+                ),
+            },
+            {
+              id: "take",
+              head: "",
+              cell: ({ lever }) =>
+                lever && (
+                  <button
+                    className="btn min-h-[24px]! px-2! py-0!"
+                    aria-label={`Take: ${leverWords(plan, lever)}`}
+                    onClick={() =>
+                      void edit(leverWords(plan, lever), (draft) => makeLever(draft as Plan, hikerId, lever))
+                    }
+                  >
+                    Take
+                  </button>
+                ),
+            },
+          ]}
+        />
+      )}
+      {now && fraction === undefined && changes.length === 0 && (
+        <p className="m-0 px-[18px] py-2 text-sm text-muted">No single change that the plan knows makes this less.</p>
+      )}
+      <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
+        Each is worked out as a whole plan, all else as it is; the last ones are the best of different kinds together.
+        What helps nothing is left out; what would break a caution stands there with its mark. What is lighter is not
+        always better: rain gear, first aid, light and the means to find the way are never offered to stay at home.
+      </p>
+    </div>
+  );
+}
+
+function targetWords(target: LeverTarget, figures: PulledRow["figures"], say: Say): string {
+  switch (target) {
+    case "heaviest":
+      return say.kg(figures.heaviestKg);
+    case "leg":
+      return say.kg(figures.legKg);
+    case "mean":
+      return say.kg(figures.meanKg);
+    case "kg-km":
+      return say.carried(figures.kgKm);
+    case "days":
+      return say.days(figures.days);
+    case "money":
+      return say.money(figures.money);
+    default:
+      return `${shareWords(figures.chance ?? 0)}, somewhere on the hike`;
+  }
+}
+
+function gainWords(target: LeverTarget, gain: number, say: Say): string {
+  switch (target) {
+    case "heaviest":
+    case "leg":
+    case "mean":
+      return say.g(1000 * gain);
+    case "kg-km":
+      return say.carried(gain);
+    case "days":
+      return say.days(Math.round(gain));
+    case "money":
+      return say.money(gain);
+    default:
+      return `${say.number(100 * gain, 1)} in 100`;
+  }
+}
+
+function signed(value: number, say: (value: number) => string): string {
+  const words = say(Math.abs(value));
+  return /^0(\D|$)/.test(words) ? "–" : `${value < 0 ? "−" : "+"}${words}`;
+}

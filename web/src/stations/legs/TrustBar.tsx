@@ -1,0 +1,91 @@
+/** How far a figure may be trusted: its spread, and what that comes from, as one short bar. */
+import { TRUST_GROUPS, type Explained, type Plan, type Trust, type TrustGroup } from "@gepack/core";
+import { calculator } from "../../store/document.ts";
+import { Progress } from "../../ui/Progress.tsx";
+import { TRUST_WORDS } from "../../words/odds.ts";
+import { sayIn, type Say } from "../../words/say.ts";
+import { usePlanRun } from "../../worker/useLongRun.ts";
+
+const FILLS: Record<TrustGroup, string> = {
+  model: "var(--muted)",
+  person: "var(--food)",
+  weather: "var(--kit)",
+  sources: "var(--water)",
+};
+/** Figures that are told of by another. */
+const TOLD_BY: Partial<Record<Explained, Explained>> = { energy: "food" };
+
+interface Props {
+  plan: Plan;
+  who: number;
+  legIndex: number;
+  figure: Explained;
+}
+
+export function TrustBar({ plan, who, legIndex, figure }: Props) {
+  const say = sayIn(plan);
+  const { rows, fraction, start, stop } = usePlanRun<{ done: number; trust?: Trust[] }>(plan);
+  const asked = TOLD_BY[figure] ?? figure;
+  const one = rows.at(-1)?.trust?.find((row) => row.legIndex === legIndex && row.figure === asked);
+  if (NOT_TOLD.has(asked)) return null;
+  if (fraction !== undefined)
+    return <Progress label="Trying schools and hikes" fraction={rows.at(-1)?.done ?? 0} onStop={stop} />;
+  if (!one)
+    return (
+      <button
+        className="btn mt-2 min-h-[24px]! px-2! py-0!"
+        onClick={() =>
+          start(
+            () => 1,
+            (now, onRow, signal) => calculator().trustOf({ plan: now, who }, onRow, signal),
+          )
+        }
+      >
+        How sure is this?
+      </button>
+    );
+  const told = TRUST_GROUPS.filter((group) => one.shares[group] >= 0.005);
+  return (
+    <section aria-label="How sure this is" className="mt-2 text-sm" data-testid="trust">
+      <p className="m-0">
+        {one.sd === 0
+          ? "Nothing that is varied moves this."
+          : `It may well be ${spreadWords(one, say)} off. That comes from`}
+      </p>
+      {told.length > 0 && (
+        <>
+          <div className="mt-1 flex h-3 overflow-hidden rounded-sm" aria-hidden="true">
+            {told.map((group) => (
+              <span key={group} style={{ width: `${100 * one.shares[group]}%`, background: FILLS[group] }} />
+            ))}
+          </div>
+          <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-3 p-0 text-xs">
+            {told.map((group) => (
+              <li key={group} className="flex items-center gap-1">
+                <span className="inline-block h-2.5 w-2.5" style={{ background: FILLS[group] }} aria-hidden="true" />
+                {TRUST_WORDS[group]} {say.percent(100 * one.shares[group])}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+const NOT_TOLD: ReadonlySet<Explained> = new Set(["base", "speed", "pad", "battery"]);
+
+function spreadWords({ sd, unit }: Trust, say: Say): string {
+  switch (unit) {
+    case "kg":
+      return `± ${say.kg(sd, 1)}`;
+    case "L":
+      return `± ${say.L(sd, 1)}`;
+    case "g":
+      return `± ${say.g(sd)}`;
+    case "K":
+      return `± ${say.degrees(sd)}`;
+    case "days":
+      return `± ${say.number(sd, 1)} days`;
+  }
+}

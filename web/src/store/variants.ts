@@ -1,0 +1,74 @@
+/** Variants of the opened trip: kept beside it on this device, each a plan with undo steps of its own. */
+import { planOfHike, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
+import { change, nameOf, openPlan, removeVariant, storeVariant, tripIdOf } from "../data/plans.ts";
+import { edit, latestPlan, useDocument } from "./document.ts";
+import { report, tell } from "./notices.ts";
+
+/** Keeps a plan as a variant of its trip; the opened plan stays open. Answers its id. */
+export async function keepVariant(plan: Plan, name: string): Promise<string | undefined> {
+  if (!useDocument.getState().kept) {
+    tell("failed", "Nothing is kept on this device, so there is no place for a variant.", "Export the plan instead.");
+    return undefined;
+  }
+  const id = crypto.randomUUID();
+  const doc: Plan = { ...plan, id, trip: { ...plan.trip, variantOf: tripIdOf(plan), variantName: name } };
+  try {
+    await storeVariant(doc);
+    return id;
+  } catch (error) {
+    report(error);
+    return undefined;
+  }
+}
+
+/** A simulated hike as a plan, kept and opened. */
+export async function keepVariantOf(plan: Plan, name: string, hike: Hike, who: number): Promise<void> {
+  const { result } = useDocument.getState();
+  if (!result) return;
+  const id = await keepVariant(planOfHike(plan, result, hike, who), name);
+  if (id === undefined) return;
+  await openVariant(id);
+  tell("note", `${name} is opened as a variant.`, "Your plan is as it was: it is in Variants, and in the Plan menu.");
+}
+
+export async function openVariant(id: string): Promise<void> {
+  await openPlan(id).catch(report);
+}
+
+/** What is now, newest edits in it, under a name. */
+export async function keepNow(name: string): Promise<void> {
+  const plan = latestPlan();
+  if (plan) await keepVariant(plan, name);
+}
+
+export async function renameVariant(id: string, name: string): Promise<void> {
+  try {
+    await change(id, `Call it ${name}`, (draft) => void (draft.trip.variantName = name));
+  } catch (error) {
+    report(error);
+  }
+}
+
+/** Gone, until it is put back. */
+export async function dropVariant(id: string): Promise<Plan | undefined> {
+  try {
+    return await removeVariant(id);
+  } catch (error) {
+    report(error);
+    return undefined;
+  }
+}
+
+export async function putBack(doc: Plan): Promise<void> {
+  await storeVariant(doc).catch(report);
+}
+
+/** A part of another variant in the opened one, as one step. */
+export function takeFrom(other: Plan, part: VariantPart, words: string): void {
+  void edit(`${words} of ${variantName(other)}`, (draft) => takePart(draft as Plan, other, part));
+}
+
+/** What a variant is called beside the others of its trip. */
+export function variantName(plan: Plan): string {
+  return plan.trip.variantName || (plan.trip.variantOf ? nameOf(plan) : "The plan");
+}

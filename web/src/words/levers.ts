@@ -1,0 +1,79 @@
+/** Changes that could be taken, in words: what is done, for a list and for the undo step. */
+import { models, type Lever, type LeverField, type LeverTarget, type Plan } from "@gepack/core";
+import { stopName } from "./names.ts";
+import { sayIn, type Say } from "./say.ts";
+
+export const TARGET_WORDS: Record<LeverTarget, string> = {
+  heaviest: "the heaviest pack",
+  leg: "this leg’s pack",
+  mean: "the mean pack",
+  "kg-km": "all that is carried, kg·km",
+  days: "days",
+  money: "money",
+  food: "running out of food",
+  water: "being without water",
+  cold: "a night too cold",
+};
+
+const FIELD_WORDS: Record<LeverField, (value: number, say: Say) => string> = {
+  density: (value, say) => `Food of ${say.number(value, 1)} kcal/g`,
+  shortfall: (value, say) => `Eat ${say.percent(100 * value)} less than you burn`,
+  "reserve-days": (value, say) => `${say.days(value)} of food in reserve`,
+  "reserve-food": (value, say) => `${say.percent(100 * value)} of the food as reserve`,
+  "reserve-water": (value, say) => `${say.percent(100 * value)} of the water as reserve`,
+  "least-water": (value, say) => `Leave a source with ${say.L(value, 1)} at least`,
+  "drink-at-source": (value, say) => `Drink ${say.L(value, 1)} at each source`,
+  boils: (value, say) => `${say.number(value)} boils a day`,
+};
+
+const TRUST = {
+  all: "Count on every source",
+  chance: "Count on sources by their chance",
+  reliable: "Count on reliable sources alone",
+} as const;
+const PAST = {
+  none: "Carry no water past a doubtful source",
+  one: "Carry past a doubtful source to the next",
+  chance: "Carry past doubtful sources until they are hardly ever dry",
+} as const;
+
+export function leverWords(plan: Plan, lever: Lever): string {
+  const say = sayIn(plan);
+  const piece = (id: string): string => plan.kit.find((one) => one.id === id)?.name ?? "(piece is gone)";
+  switch (lever.kind) {
+    case "leave":
+      return `Leave at home: ${piece(lever.pieceId)}`;
+    case "swap":
+      return `${piece(lever.otherId)} instead of ${piece(lever.pieceId)}`;
+    case "share":
+      return `Share ${piece(lever.pieceId)}; ${piece(lever.insteadId)} stays at home`;
+    case "pass":
+      return `Pass by ${stopName(plan, lever.stopId)}`;
+    case "use":
+      return `Resupply at ${stopName(plan, lever.stopId)}`;
+    case "nights":
+      return `${lever.nights === 1 ? "One night" : `${lever.nights} nights`} at ${stopName(plan, lever.stopId)}`;
+    case "food-by":
+      return `${stopName(plan, lever.stopId)}: food ${lever.foodBy === "buy" ? "bought there" : "posted there"}`;
+    case "hours":
+      return `Half an hour more on foot every day`;
+    case "start":
+      return `Start on ${say.date(lever.date)}`;
+    case "figure":
+      return FIELD_WORDS[lever.field](lever.value, say);
+    case "trust":
+      return TRUST[lever.trust];
+    case "past":
+      return PAST[lever.past];
+    case "water-school":
+      return `Count water by: ${models.water.all.find(({ id }) => id === lever.school)?.name ?? lever.school}`;
+    case "cold-food":
+      return "Cook nothing: stove, pot and fuel stay at home";
+    case "exchange":
+      return "Leave part-full canisters behind where a new one alone is lighter";
+    case "both":
+      return `${leverWords(plan, lever.first)}, and ${lowered(leverWords(plan, lever.second))}`;
+  }
+}
+
+const lowered = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
