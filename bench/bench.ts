@@ -15,6 +15,7 @@ import {
   models,
   passages,
   readGpx,
+  simulate,
   readPlan,
   searchStops,
   seasonOf,
@@ -209,6 +210,10 @@ stages.push(
 const eaters = plan.hikers.map((_, who) => who);
 const byMenus = session.compute(plan);
 const foodPantry = buildPantry(plan.foods);
+stages.push(
+  ["a thousand hikes", measure(() => void simulate(plan, result, { runs: 1000 }), 3)],
+  ["ten thousand hikes", measure(() => void simulate(plan, result, { runs: 10_000 }), 1)],
+);
 stages.push(
   ["fill the bag of a leg", measure(() => void fillLeg(plan, byMenus, 0, 9, foodPantry), 3)],
   [

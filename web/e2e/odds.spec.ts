@@ -10,7 +10,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await expect(table.getByRole("row")).toHaveCount(23);
   await expect(table.getByRole("row").nth(1)).toContainText(/\d+ in 100/);
   await expect(page.getByTestId("line-fan")).toContainText(/\d+ \w+ to \d+ \w+/);
-  await table.getByRole("row", { name: /^9 to Pell Hut Road/ }).click();
+  await table.getByRole("row", { name: /^9 to Pell Hut Road/ }).click({ position: { x: 30, y: 10 } });
   const wrong = page.getByTestId("went-wrong");
   await expect(wrong.getByRole("heading", { level: 2 })).toContainText("9. Ivory Gate");
   await expect(wrong).toContainText(/Out of food\d+ in 100.*between \d+ and \d+ in 100/s);

@@ -30,15 +30,13 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
   const [trouble, setTrouble] = useState<Trouble>("food");
   const { rows, fraction, start, stop, of } = usePlanRun<OddsStep>(plan);
   const odds = rows.findLast((row) => row.odds)?.odds;
-  const run = (count: (typeof RUNS)[number] = runs): void => {
-    setRuns(count);
+  const walk = (count: number): void =>
     start(
       () => PARTS,
       (now: Plan, onRow, signal) => calculator().simulate({ plan: now, who, runs: count }, onRow, signal),
     );
-  };
   // The reading is opened to be read; of a plan that was changed it is asked for again, unless the laws were changed.
-  useEffect(() => run(), [who, plan.odds]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => walk(runs), [who, plan.odds, runs]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     if (odds && of) keepOdds(of, who, odds);
   }, [odds, of, who]);
@@ -57,7 +55,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
             <Progress label={`Walking ${say.number(runs)} hikes`} fraction={fraction} onStop={stop} />
           )}
           {!odds && fraction === undefined && (
-            <button className="btn btn-strong" onClick={() => run()}>
+            <button className="btn btn-strong" onClick={() => walk(runs)}>
               Walk a thousand hikes again
             </button>
           )}
@@ -69,7 +67,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
             </span>
           )}
           {odds && fraction === undefined && runs === RUNS[0] && (
-            <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => run(RUNS[1])}>
+            <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => setRuns(RUNS[1])}>
               Walk ten thousand
             </button>
           )}

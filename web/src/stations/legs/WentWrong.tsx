@@ -6,6 +6,7 @@ import { report } from "../../store/notices.ts";
 import { keepVariantOf } from "../../store/variants.ts";
 import { JobStopped } from "../../worker/client.ts";
 import { stopName } from "../../words/names.ts";
+import { sayIn } from "../../words/say.ts";
 import { chanceWords, hikeWords, intervalWords, TROUBLE_WORDS, troubleWords } from "../../words/odds.ts";
 
 interface Props {
@@ -49,6 +50,12 @@ export function WentWrong({ plan, who, leg, odds, trouble, runs }: Props) {
       <p className="mt-1 mb-2 text-muted">
         {what} {intervalWords(chance)}, by the luck of the draws alone.
       </p>
+      {trouble === "food" && odds.foodShortKg > 0.005 && (
+        <p className="mt-0 mb-2">
+          With <b>{sayIn(plan).g(1000 * odds.foodShortKg)}</b> more in the bag, nine hikes of ten would have had enough
+          here.
+        </p>
+      )}
       {shown.length > 0 && (
         <ul className="m-0 mt-1 grid list-none gap-3 p-0">
           {shown.map((hike) => (
