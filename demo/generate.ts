@@ -2,7 +2,7 @@
  * Writes demo/corvane.gpx and demo/corvane.gepack.json, byte for byte the same every time.
  * Places go into the plan where the application's own reader finds them on the recorded track.
  */
-import { writeFileSync } from "node:fs";
+import { mkdirSync, writeFileSync } from "node:fs";
 import {
   buildProfile,
   computePlan,
@@ -17,6 +17,7 @@ import {
 } from "@gepack/core";
 import { alternateGpx, alternatePoints, FROM_KM, TO_KM } from "./generate/alternate.ts";
 import { buildStations, FORECAST, READINGS } from "./generate/climate.ts";
+import { EXAMPLE_PLANS } from "./generate/examples/index.ts";
 import { onTheTrail } from "./generate/onTheTrail.ts";
 import { shakedown } from "./generate/shakedown.ts";
 import { flipFlop } from "./generate/flipFlop.ts";
@@ -190,6 +191,12 @@ writeFileSync(new URL("corvane-alternate.gpx", here), beside);
 const example = readPlanFile(flipFlop());
 if (!example.value) throw new Error(JSON.stringify(example.problems, null, 2));
 writeFileSync(new URL("flip-flop.gepack.json", here), `${JSON.stringify(flipFlop())}\n`);
+mkdirSync(new URL("examples/", here), { recursive: true });
+for (const made of EXAMPLE_PLANS) {
+  const { value, problems } = readPlanFile(made);
+  if (!value) throw new Error(JSON.stringify(problems, null, 2));
+  writeFileSync(new URL(`examples/${value.plan.id}.gepack.json`, here), `${JSON.stringify(made)}\n`);
+}
 const told = readPlan(plan).value!;
 const besideTrack = readGpx(beside, told.route.alternates[0]!.trackId, "corvane-alternate.gpx").value!.track;
 const planned = computePlan(told, [read.track, besideTrack]);

@@ -2,7 +2,7 @@
  * Puts the demo where the application fetches it on the first visit: the plan as it is read, with every
  * default in it, and the track packed. What is checked here need not be checked by every visitor.
  */
-import { copyFileSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { packTrack, readGpx, readPlan, type TrackPoints } from "@gepack/core";
 
 const read = (name: string): string => readFileSync(new URL(name, import.meta.url), "utf8");
@@ -26,3 +26,5 @@ for (const [file, track] of tracks) writeFileSync(new URL(`${file}.track`, into)
 writeFileSync(new URL("corvane.gepack.json", into), JSON.stringify(plan));
 for (const name of ["on-the-trail.json", "flip-flop.gepack.json", "shakedown.gepack.json"])
   copyFileSync(new URL(name, import.meta.url), new URL(name, into));
+const examples = new URL("examples/", import.meta.url);
+for (const name of readdirSync(examples)) copyFileSync(new URL(name, examples), new URL(name, into));

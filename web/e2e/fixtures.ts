@@ -56,6 +56,13 @@ export async function station(page: Page, name: string): Promise<void> {
   );
 }
 
+/** Opens one of the made-up examples. */
+export async function openExampleOf(page: Page, name: string): Promise<void> {
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Examples…" }).click();
+  await page.getByRole("button", { name: `Open ${name}`, exact: true }).click();
+}
+
 /** All starting weights of the table, as shown. */
 export async function startingWeights(page: Page): Promise<string[]> {
   await expect(page.getByRole("row").nth(2)).toBeVisible();

@@ -1,14 +1,13 @@
 /** The log: a day kept with one thumb, in the night theme, without network; plan against fact; what is learnt. */
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
-import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, openExampleOf, station, test } from "./fixtures.ts";
 
 const thumb = { viewport: { width: 360, height: 740 }, hasTouch: true };
 
 async function openWalked(page: Page): Promise<void> {
   await openDemo(page);
-  await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: /nineteen days on the trail/ }).click();
+  await openExampleOf(page, "Nineteen days on the trail");
   await expect(page.getByText("Nineteen days are in the log of this trip.")).toBeVisible();
   await station(page, "Log");
 }

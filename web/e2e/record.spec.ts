@@ -1,7 +1,7 @@
 /** The log from records: a phone without network, files with times, the simulated tracker, a trip before, verdicts. */
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
-import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, beginTrip, expect, gpxOf, openDemo, openExampleOf, station, test } from "./fixtures.ts";
 
 const thumb = { viewport: { width: 360, height: 740 }, hasTouch: true };
 
@@ -184,8 +184,7 @@ test("the simulated tracker fills in days; on a trail that is not its own it say
 
 test("a shakedown of four days teaches the long walk, which names it; verdicts go to the shelf", async ({ page }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: /four days of shakedown/ }).click();
+  await openExampleOf(page, "Four days of shakedown");
   await expect(page.getByRole("banner")).toContainText("Sallow Round");
   await station(page, "Log");
   await expect(page.getByTestId("log-say")).toContainText("4 days kept");

@@ -1,5 +1,5 @@
 /** Which ground is walked: alternates, closures, halves, as a hiker changes them in Trail. */
-import { asFile, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, expect, gpxOf, openDemo, openExampleOf, station, test } from "./fixtures.ts";
 import type { Page } from "@playwright/test";
 
 const route = (page: Page) => page.getByRole("region", { name: "Route" });
@@ -34,8 +34,7 @@ test("a closure is gone round by its alternate, or past by a ride, which is a le
 
 test("a trail in two halves: opened as an example, its transfer, turned and cut", async ({ page }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: "Open an example: a trail in two halves" }).click();
+  await openExampleOf(page, "Tarrow Ridge in two halves");
   await expect(page.getByRole("heading", { name: "Tarrow Ridge in two halves" })).toBeVisible();
   await expect(page.locator("#leg-row-0")).toContainText("Marlow Cross to High Fold");
   await expect(page.locator("#leg-row-3")).toContainText("Kiln Bridge to Tarrow Foot");

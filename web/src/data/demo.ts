@@ -23,11 +23,49 @@ export async function fetchOnTheTrail(): Promise<PlanFile> {
   return { plan: { ...plan, id: `${plan.id}-walked`, trip, log, plannedDays }, tracks };
 }
 
-/** Examples that are files like any other: a trail in two halves, and four days before the long walk. */
-export const EXAMPLES = { halves: "flip-flop.gepack.json", shakedown: "shakedown.gepack.json" } as const;
+/** Examples that are files like any other, each with what it shows. */
+export const EXAMPLES = {
+  "six-lights": {
+    file: "six-lights.gepack.json",
+    name: "Six lights",
+    shows: "420 km of winter coast in six days and nights: hours in the dark, lamps and banks, food in lockers.",
+  },
+  towpath: {
+    file: "towpath.gepack.json",
+    name: "The towpath",
+    shows:
+      "Parent and child, four weeks by a canal: a bed every night, doors that shut, a small load for small shoulders.",
+  },
+  pans: {
+    file: "pans-and-dunes.gepack.json",
+    name: "Pans and dunes",
+    shows: "Nineteen days over salt pans with a plant press: water in caches, sun, and what if one is empty.",
+  },
+  frost: {
+    file: "into-the-frost.gepack.json",
+    name: "Into the frost",
+    shows: "1,300 km southward from August to November: all food posted, kit swapped as nights grow cold.",
+  },
+  "two-halves": {
+    file: "two-halves.gepack.json",
+    name: "Two halves",
+    shows: "A glacier range in the southern summer: fords by the hour, food storage, what waits on the snow.",
+  },
+  halves: {
+    file: "flip-flop.gepack.json",
+    name: "Tarrow Ridge in two halves",
+    shows: "A trail begun in its middle: two sections, with the way between them.",
+  },
+  shakedown: {
+    file: "shakedown.gepack.json",
+    name: "Four days of shakedown",
+    shows: "A short walk with its log, from which the long one learns.",
+  },
+} as const;
+export type ExampleId = keyof typeof EXAMPLES;
 
-export async function fetchExample(which: keyof typeof EXAMPLES): Promise<File> {
-  const name = EXAMPLES[which];
+export async function fetchExample(which: ExampleId): Promise<File> {
+  const name = EXAMPLES[which].file;
   const bytes = await fetchBytes(`/demo/${name}`, () => {});
   return new File([bytes as BlobPart], name, { type: "application/json" });
 }

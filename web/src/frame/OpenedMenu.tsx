@@ -5,7 +5,8 @@ import { openDemo } from "../store/document.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
-import { openExample, openOnTheTrail, savePackedPlan, savePlanFile } from "./files.ts";
+import { Examples } from "./Examples.tsx";
+import { savePackedPlan, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
 
@@ -13,6 +14,7 @@ import { PlansMenu } from "./PlansMenu.tsx";
 export default function OpenedMenu({ onImport }: { onImport: () => void }) {
   const theme = useSettings((state) => state.theme);
   const [asking, setAsking] = useState(false);
+  const [showing, setShowing] = useState(false);
   return (
     <>
       <DropdownMenu.Root defaultOpen modal={false}>
@@ -41,14 +43,8 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
               Begin an own trip…
             </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample("halves")}>
-              Open an example: a trail in two halves
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => void openExample("shakedown")}>
-              Open an example: four days of shakedown
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => void openOnTheTrail()}>
-              Open an example: nineteen days on the trail
+            <DropdownMenu.Item className="menu-item" onSelect={() => setShowing(true)}>
+              Examples…
             </DropdownMenu.Item>
             <PlansMenu />
             <DropdownMenu.Item className="menu-item" onSelect={() => setAsking(true)}>
@@ -72,6 +68,7 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      {showing && <Examples onClose={() => setShowing(false)} />}
       <AlertDialog.Root open={asking} onOpenChange={setAsking}>
         <AlertDialog.Portal>
           <AlertDialog.Overlay className="overlay" />

@@ -1,5 +1,5 @@
 /** Plan files out of and into the browser. */
-import { fetchExample, fetchOnTheTrail, type EXAMPLES } from "../data/demo.ts";
+import { fetchExample, fetchOnTheTrail, type ExampleId } from "../data/demo.ts";
 import { rawPlan } from "../data/plans.ts";
 import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
@@ -56,7 +56,7 @@ export function saveBlob(blob: Blob, name: string, ending: string): void {
 }
 
 /** A made-up example, beside the plans that are here. */
-export async function openExample(which: keyof typeof EXAMPLES): Promise<void> {
+export async function openExample(which: ExampleId): Promise<void> {
   try {
     await importPlanFile(await fetchExample(which));
   } catch (error) {

@@ -1,0 +1,80 @@
+/** Five made-up walks, each on its main path: planned, packed, posted, printed, walked and learned from. */
+import type { Page } from "@playwright/test";
+import { expect, openDemo, openExampleOf, station, test } from "./fixtures.ts";
+
+async function openOwn(page: Page, name: string, legs: number): Promise<void> {
+  await openDemo(page);
+  await openExampleOf(page, name);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText(name);
+  await expect(page.getByTestId("line")).toContainText(`${legs} legs`);
+}
+
+/** Two days as planned into the log, and what they teach. */
+async function walkTwoDays(page: Page): Promise<void> {
+  await station(page, "Log");
+  await page.getByText("Several days at once").click();
+  const several = page.getByTestId("catch-up");
+  await several.getByRole("button", { name: /^Keep/ }).click();
+  await expect(page.getByTestId("effect")).toBeVisible();
+}
+
+test("six lights: hours in the dark, a bed at every light, lamps and banks", async ({ page }) => {
+  await openOwn(page, "Six lights", 6);
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Sill Light");
+  await station(page, "Days");
+  await expect(page.getByRole("main")).toContainText(/dark/);
+  await station(page, "Power");
+  await expect(page.getByRole("main")).toContainText("Head lamp");
+  await walkTwoDays(page);
+});
+
+test("the towpath: the child’s load is its own, doors that shut are told, every night a bed", async ({ page }) => {
+  await openOwn(page, "The towpath", 24);
+  await page.getByRole("radio", { name: "Milo" }).click();
+  await expect(page.getByTestId("line")).toContainText("comfort 4.0 kg");
+  await station(page, "Stops");
+  await expect(page.getByRole("main")).toContainText("Bargeman’s Rest");
+  await station(page, "Kit");
+  await expect(page.getByRole("main")).toContainText("Cards and a book");
+  await walkTwoDays(page);
+});
+
+test("pans and dunes: caches by the litre, and the way on when one of them is gone", async ({ page }) => {
+  await openOwn(page, "Pans and dunes", 2);
+  const before = await page.getByTestId("line").innerText();
+  await station(page, "Water");
+  await expect(page.getByRole("main")).toContainText("Cache 3");
+  await station(page, "Legs");
+  await page.getByRole("button", { name: "Odds", exact: true }).click();
+  await expect(page.getByTestId("odds-finish")).toContainText("1000 hikes");
+  await page.getByRole("button", { name: /^Leg 1, of water: \d+ in 100/ }).click();
+  await page.getByTestId("went-wrong").getByRole("button", { name: "Open as a variant" }).first().click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("of 1000");
+  await expect.poll(() => page.getByTestId("line").innerText()).not.toBe(before);
+});
+
+test("into the frost: all food in boxes, and the winter bag comes where the nights grow cold", async ({ page }) => {
+  await openOwn(page, "Into the frost", 12);
+  await station(page, "Boxes");
+  await expect(page.getByRole("main")).toContainText("Birch Cross");
+  await expect(page.getByRole("main")).toContainText("Winter bag");
+  await station(page, "Kit");
+  await expect(page.getByRole("main")).toContainText("Winter bag");
+  await station(page, "Legs");
+  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await expect(page.getByRole("dialog")).toContainText(/leg cards/i);
+  await page.keyboard.press("Escape");
+  await walkTwoDays(page);
+});
+
+test("two halves: sections in the better order, fords by the hour, a decision that waits on the snow", async ({
+  page,
+}) => {
+  await openOwn(page, "Two halves", 4);
+  await expect(page.locator("#leg-row-0")).toContainText("Saddle Lodge to Cairn Hut");
+  await station(page, "Season");
+  await expect(page.getByRole("main")).toContainText("Milk river");
+  await station(page, "Kit");
+  await expect(page.getByRole("main")).toContainText("if the hut tells of hard snow on the saddle");
+  await walkTwoDays(page);
+});

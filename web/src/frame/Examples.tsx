@@ -1,0 +1,51 @@
+/** Made-up walks to look into: each with what it shows, opened beside the plans that are here. */
+import { Dialog } from "radix-ui";
+import { EXAMPLES, type ExampleId } from "../data/demo.ts";
+import { openExample, openOnTheTrail } from "./files.ts";
+
+export function Examples({ onClose }: { onClose: () => void }) {
+  const open = (work: () => Promise<void>): void => {
+    onClose();
+    void work();
+  };
+  return (
+    <Dialog.Root open onOpenChange={(isOpen) => isOpen || onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="overlay" />
+        <Dialog.Content className="dialog max-h-[90vh] max-w-2xl overflow-y-auto">
+          <Dialog.Title className="text-lg font-bold">Examples</Dialog.Title>
+          <Dialog.Description className="mt-1 mb-3 text-sm text-muted">
+            Made up, trail and people. Each opens as a trip of its own; yours stay as they are, in the Plan menu.
+          </Dialog.Description>
+          <ul className="m-0 grid list-none gap-2 p-0">
+            {(Object.keys(EXAMPLES) as ExampleId[]).map((id) => (
+              <Example key={id} {...EXAMPLES[id]} onOpen={() => open(() => openExample(id))} />
+            ))}
+            <Example
+              name="Nineteen days on the trail"
+              shows="The demo with its log: plan against fact, what it has taught, what is left."
+              onOpen={() => open(openOnTheTrail)}
+            />
+          </ul>
+          <div className="mt-4 flex justify-end">
+            <Dialog.Close className="btn">Close</Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Example({ name, shows, onOpen }: { name: string; shows: string; onOpen: () => void }) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule pb-2 text-sm">
+      <span className="min-w-[220px] flex-1">
+        <b className="block text-base">{name}</b>
+        <span className="text-muted">{shows}</span>
+      </span>
+      <button className="btn" onClick={onOpen}>
+        Open {name}
+      </button>
+    </li>
+  );
+}
