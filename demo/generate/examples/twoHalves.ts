@@ -13,6 +13,7 @@ export function twoHalves(): Record<string, unknown> {
     { id: "canister", name: "Hard food canister", massG: 1050, role: "hard-canister", capacityL: 12, volumeL: 12 },
     { id: "spikes", name: "Spikes", massG: 380, gives: ["traction"], spans: [...spans] },
     { id: "axe", name: "Light axe", massG: 290, gives: ["axe"], spans: [...spans] },
+    { name: "Insect net", massG: 35, gives: ["insects"] },
     { name: "Poles", massG: 420, quantity: 1, gives: ["poles"] },
     { name: "Map and compass", massG: 120, gives: ["navigation"] },
     { name: "Permit", massG: 10, gives: ["papers"] },
