@@ -8,6 +8,7 @@ import { dismissNotice, useNotice } from "../store/notices.ts";
 import { usePapers } from "../store/papers.ts";
 import { Drawn } from "../ui/Drawn.tsx";
 import { Failed } from "./Failed.tsx";
+import { Helping } from "./Helping.tsx";
 import { Stations } from "./Stations.tsx";
 import { TopBar } from "./TopBar.tsx";
 import { useAfterDrawing } from "./useAfterDrawing.ts";
@@ -53,6 +54,7 @@ export default function Frame({ station }: { station: string }) {
       )}
       <Stations station={station} />
       {plan?.trip.madeUp && <Welcome />}
+      {plan && result && <Helping station={station} plan={plan} result={result} />}
       {plan && result && asksPaper && (
         <Suspense fallback={null}>
           <PaperDialog plan={plan} result={result} />

@@ -2,10 +2,10 @@ import { AlertDialog, DropdownMenu } from "radix-ui";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { openDemo } from "../store/document.ts";
+import { help } from "../store/helping.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";
 import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
-import { Examples } from "./Examples.tsx";
 import { savePackedPlan, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
@@ -14,7 +14,6 @@ import { PlansMenu } from "./PlansMenu.tsx";
 export default function OpenedMenu({ onImport }: { onImport: () => void }) {
   const theme = useSettings((state) => state.theme);
   const [asking, setAsking] = useState(false);
-  const [showing, setShowing] = useState(false);
   return (
     <>
       <DropdownMenu.Root defaultOpen modal={false}>
@@ -43,7 +42,7 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
             <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
               Begin an own trip…
             </DropdownMenu.Item>
-            <DropdownMenu.Item className="menu-item" onSelect={() => setShowing(true)}>
+            <DropdownMenu.Item className="menu-item" onSelect={() => help("examples")}>
               Examples…
             </DropdownMenu.Item>
             <PlansMenu />
@@ -68,7 +67,6 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
-      {showing && <Examples onClose={() => setShowing(false)} />}
       <AlertDialog.Root open={asking} onOpenChange={setAsking}>
         <AlertDialog.Portal>
           <AlertDialog.Overlay className="overlay" />

@@ -1,7 +1,8 @@
 import { firstName } from "../words/names.ts";
 import { ToggleGroup } from "radix-ui";
-import { Redo2, Undo2 } from "lucide-react";
+import { CircleHelp, Redo2, Search, Undo2 } from "lucide-react";
 import { undoRedo, useDocument, type DocumentState } from "../store/document.ts";
+import { help } from "../store/helping.ts";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { FileMenu } from "./FileMenu.tsx";
@@ -79,6 +80,23 @@ export function TopBar() {
           title={redoLabel ? `Redo: ${redoLabel} (Ctrl Shift Z)` : "Nothing to redo"}
         >
           <Redo2 size={15} aria-hidden="true" /> Redo
+        </button>
+        <button
+          className="bar-button"
+          disabled={!result}
+          onClick={() => help("palette")}
+          title="Find anything (Ctrl K)"
+        >
+          <Search size={15} aria-hidden="true" /> <span className="max-[700px]:sr-only">Find</span>
+        </button>
+        <button
+          className="bar-button"
+          disabled={!result}
+          onClick={() => help("how")}
+          title="How this station works"
+          aria-label="How this station works"
+        >
+          <CircleHelp size={15} aria-hidden="true" />
         </button>
         <FileMenu />
       </div>

@@ -20,6 +20,8 @@ export interface Settings {
   paperSize: string;
   /** What levers are to make less. */
   leverTarget: LeverTarget;
+  /** What was found last in the palette, newest first. */
+  found: readonly string[];
 }
 
 export type MapShade = "height" | "leg";
@@ -33,11 +35,22 @@ export const useSettings = create<Settings>(() => ({
   planeShows: "",
   paperSize: "",
   leverTarget: "heaviest",
+  found: [],
 }));
 
 export async function readSettings(): Promise<void> {
-  const names = ["theme", "welcomed", "ownWords", "mapOpen", "mapShade", "planeShows", "paperSize", "leverTarget"];
-  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize, leverTarget] = await Promise.all(
+  const names = [
+    "theme",
+    "welcomed",
+    "ownWords",
+    "mapOpen",
+    "mapShade",
+    "planeShows",
+    "paperSize",
+    "leverTarget",
+    "found",
+  ];
+  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize, leverTarget, found] = await Promise.all(
     names.map(readSetting),
   );
   useSettings.setState({
@@ -49,6 +62,7 @@ export async function readSettings(): Promise<void> {
     planeShows: planeShows ?? "",
     paperSize: paperSize ?? "",
     leverTarget: LEVER_TARGETS.find((one) => one === leverTarget) ?? "heaviest",
+    found: found?.split("\n") ?? [],
   });
 }
 
@@ -88,6 +102,14 @@ export function showOnPlane(planeShows: string): void {
 export function choosePaperSize(paperSize: string): void {
   useSettings.setState({ paperSize });
   void writeSetting("paperSize", paperSize).catch(() => {});
+}
+
+const MOST_FOUND = 8;
+
+export function rememberFound(id: string): void {
+  const found = [id, ...useSettings.getState().found.filter((one) => one !== id)].slice(0, MOST_FOUND);
+  useSettings.setState({ found });
+  void writeSetting("found", found.join("\n")).catch(() => {});
 }
 
 export function chooseLeverTarget(leverTarget: LeverTarget): void {

@@ -4,6 +4,7 @@ import { lazy, Suspense, useCallback, useMemo, useState } from "react";
 import { isTakenAlong, type DemandKind, type Piece } from "@gepack/core";
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
+import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { LaneBoard } from "../../ui/Lanes.tsx";
 import { Fold } from "../../ui/Fold.tsx";
@@ -34,6 +35,10 @@ export default function Kit({ plan, result }: ScreenProps) {
   const [editing, setEditing] = useState<Piece | "new">();
   const [filter, setFilter] = useState<Filter>({ find: "", show: "all" });
   const [kind, setKind] = useState<DemandKind>();
+  useLooked("kit", ({ id, name }) => {
+    if (plan.kit.find((piece) => piece.id === id)?.carrierId !== plan.hikers[hikerIndex]?.id) setEveryone(true);
+    setFilter({ find: name, show: "all" });
+  });
   const [preview, setPreview] = useState<DragPreview>();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const hiker = plan.hikers[hikerIndex]!;

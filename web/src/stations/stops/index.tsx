@@ -4,6 +4,7 @@ import { figuresOf, stopFigures, type SearchEnd } from "@gepack/core";
 import { chooseStop } from "../../edit/stops.ts";
 import { useLine } from "../../line/scale.ts";
 import { select, useSelection } from "../../store/selection.ts";
+import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
@@ -54,6 +55,7 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
     const leg = result.legs.find(({ fromStopId }) => fromStopId === id);
     if (leg) select({ legIndex: leg.index });
   };
+  useLooked("stops", ({ id }) => choose(id));
   /** One key uses or passes the chosen stop. */
   const onKey = (event: KeyboardEvent): void => {
     if (event.key !== "u" || event.ctrlKey || event.metaKey || !stop) return;

@@ -2,6 +2,7 @@
 import { lazy, Suspense, useState } from "react";
 import { ToggleGroup } from "radix-ui";
 import { showMap, useSettings } from "../../store/settings.ts";
+import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
@@ -30,6 +31,7 @@ export default function Trail({ plan, result }: ScreenProps) {
     setChosen(id);
     setOnMap(false);
   };
+  useLooked("trail", ({ kind: looked, id }) => looked !== "kit" && choose(looked, id));
   const chooseOnMap = (nextKind: PlaceKind, id: string): void => {
     choose(nextKind, id);
     setOnMap(true);

@@ -1,0 +1,23 @@
+/** Whatever helps on every station, fetched when it is asked for. */
+import { lazy, Suspense } from "react";
+import type { Plan, PlanResult } from "@gepack/core";
+import { help, useHelping } from "../store/helping.ts";
+
+export const fetchPalette = () => import("./Palette.tsx");
+const Palette = lazy(fetchPalette);
+const KeyList = lazy(() => import("./KeyList.tsx"));
+const HowItWorks = lazy(() => import("./HowItWorks.tsx"));
+const Examples = lazy(() => import("./Examples.tsx").then((module) => ({ default: module.Examples })));
+
+export function Helping({ station, plan, result }: { station: string; plan: Plan; result: PlanResult }) {
+  const open = useHelping((state) => state.open);
+  if (!open) return null;
+  return (
+    <Suspense fallback={null}>
+      {open === "palette" && <Palette plan={plan} result={result} />}
+      {open === "keys" && <KeyList />}
+      {open === "how" && <HowItWorks station={station} />}
+      {open === "examples" && <Examples onClose={() => help(undefined)} />}
+    </Suspense>
+  );
+}

@@ -1,0 +1,32 @@
+import { expect, test } from "vitest";
+import { bestOf, plain, type Found } from "./finding.ts";
+
+const all: Found[] = [
+  { id: "station kit", label: "Kit", kind: "station" },
+  { id: "action undo", label: "Undo the last step", kind: "action" },
+  { id: "stop hutte", label: "Hütte am Paß", kind: "stop" },
+  { id: "piece quilt", label: "Summer quilt", kind: "piece" },
+  { id: "piece bag", label: "Winter bag", kind: "piece" },
+];
+const names = (typed: string, recent: string[] = []): string[] => bestOf(all, typed, recent).map(({ id }) => id);
+
+test("letters without accents, and parts of words in their order, find what has them", () => {
+  expect(names("hutte")).toEqual(["stop hutte"]);
+  expect(names("smqlt")).toEqual(["piece quilt"]);
+  expect(names("nothing like it")).toEqual([]);
+  expect(plain("Ängström")).toBe("angstrom");
+});
+
+test("without a word what was chosen last comes first, then stations and actions; places and pieces wait to be named", () => {
+  expect(names("")).toEqual(["station kit", "action undo"]);
+  expect(names("", ["piece bag", "gone"])).toEqual(["piece bag", "station kit", "action undo"]);
+});
+
+test("of two that fit, the one that was chosen before is nearer", () => {
+  const two: Found[] = [
+    { id: "a", label: "Bag of rice", kind: "food" },
+    { id: "b", label: "Bag of nuts", kind: "food" },
+  ];
+  expect(bestOf(two, "bag", [])[0]!.id).toBe("a");
+  expect(bestOf(two, "bag", ["b"])[0]!.id).toBe("b");
+});
