@@ -30,3 +30,11 @@ test("of two that fit, the one that was chosen before is nearer", () => {
   expect(bestOf(two, "bag", [])[0]!.id).toBe("a");
   expect(bestOf(two, "bag", ["b"])[0]!.id).toBe("b");
 });
+
+test("letters that are strewn over a name are left out beside a word that is there", () => {
+  const two: Found[] = [
+    { id: "need", label: "Trip: Need", kind: "settings" },
+    { id: "land", label: "Flats Landing", kind: "stop, passed by" },
+  ];
+  expect(bestOf(two, "need", []).map(({ id }) => id)).toEqual(["need"]);
+});

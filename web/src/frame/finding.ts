@@ -109,6 +109,8 @@ export const plain = (text: string): string => text.normalize("NFD").replace(/\p
 const MOST_SHOWN = 40;
 /** What was chosen before is so much nearer. */
 const RECENT_BONUS = 0.15;
+/** Letters strewn over a name are no match beside a word that is there. */
+const LEAST_SHARE = 0.1;
 
 /** Best first; without a word what was chosen last, then stations and actions. */
 export function bestOf(all: readonly Found[], typed: string, recent: readonly string[]): Found[] {
@@ -119,13 +121,15 @@ export function bestOf(all: readonly Found[], typed: string, recent: readonly st
     const others = all.filter(({ id, kind }) => rank(id) < 0 && (kind === "station" || kind === "action"));
     return [...chosen, ...others].slice(0, MOST_SHOWN);
   }
-  return all
+  const scored = all
     .map((one, i) => {
       const score = defaultFilter(plain(one.label), word, [plain(one.kind)]);
       return { one, i, score: score > 0 && rank(one.id) >= 0 ? score + RECENT_BONUS : score };
     })
-    .filter(({ score }) => score > 0)
-    .sort((a, b) => b.score - a.score || a.i - b.i)
+    .sort((a, b) => b.score - a.score || a.i - b.i);
+  const least = LEAST_SHARE * (scored[0]?.score ?? 0);
+  return scored
+    .filter(({ score }) => score > 0 && score >= least)
     .slice(0, MOST_SHOWN)
     .map(({ one }) => one);
 }
