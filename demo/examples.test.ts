@@ -29,6 +29,8 @@ describe("examples", () => {
     );
     const all = result.days.reduce((sum, { startClockH, endClockH }) => sum + endClockH - startClockH, 0);
     expect(dark / all).toBeGreaterThan(0.33);
+    const lowest = result.power!.stores[0]!.legs.map(({ lowestFraction }) => lowestFraction);
+    expect(Math.min(...lowest)).toBeLessThan(0.3);
     expect(result.legs.reduce((sum, { campNights }) => sum + campNights, 0)).toBe(0);
   });
 
@@ -59,5 +61,6 @@ describe("examples", () => {
     expect(result.legs.map(({ fromStopId }) => fromStopId)).toEqual(["mid", "north-hut", "mid", "south-hut"]);
     expect(result.fords.length).toBe(3);
     expect(file.plan.held[0]!.condition?.of).toBe("snow-over");
+    expect(Math.max(...result.legs.map(({ snowM }) => snowM))).toBeGreaterThan(500);
   });
 });

@@ -20,7 +20,7 @@ const SHOWING = {
 };
 
 /** Fields alone, and no view of their own. */
-const WITHOUT = ["units"];
+const WITHOUT = ["units", "need"];
 
 await install();
 await build();
@@ -57,6 +57,12 @@ try {
   await map.evaluate((element) => element.scrollIntoView());
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(into, "map.png") });
+  await page.goto(`${server.url}/?leg=9`);
+  await page.getByRole("button", { name: "Odds", exact: true }).click();
+  await page.getByText(/1000 hikes: half/).waitFor({ timeout: 60_000 });
+  await page.getByTestId("went-wrong").getByRole("listitem").first().waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(into, "odds.png") });
   await page.goto(`${server.url}/begin/`);
   await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
   await page.getByRole("button", { name: "See my legs" }).waitFor();
@@ -70,7 +76,8 @@ try {
   await page.goto(`${server.url}/`);
   await page.getByTestId("line").waitFor();
   await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: /nineteen days on the trail/ }).click();
+  await page.getByRole("menuitem", { name: "Examples…" }).click();
+  await page.getByRole("button", { name: "Open Nineteen days on the trail" }).click();
   await page.getByText("Nineteen days are in the log").waitFor();
   await page.goto(`${server.url}/log/`);
   await page.getByTestId("log-say").waitFor();

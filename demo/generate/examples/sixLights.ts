@@ -4,7 +4,7 @@ import { kitOf, smallTrail, source, station, stop } from "../small.ts";
 
 const LENGTH_M = 420_000;
 const LIGHTS = ["Sill Light", "Harrow Light", "Gannet Light", "Long Bar Light", "Widow Light"];
-const height = (m: number): number => 22 + 16 * Math.sin(m / 3100) + 9 * Math.sin(m / 900 + 1);
+const height = (m: number): number => 28 + 16 * Math.sin(m / 3100) + 9 * Math.sin(m / 900 + 1);
 
 export function sixLights(): Record<string, unknown> {
   return {
@@ -45,7 +45,7 @@ export function sixLights(): Record<string, unknown> {
     ],
     dayRules: { darkFraction: 1, nightSpeedFactor: 0.9, sleepAt: "beds", neroOutH: 14.5, campWindowH: 3 },
     stops: LIGHTS.map((name, i) =>
-      stop(`light-${i + 1}`, name, 70 * (i + 1), ["bed", "socket"], 1, {
+      stop(`light-${i + 1}`, name, 70 * (i + 1), i === 2 ? ["bed", "socket"] : ["bed"], 1, {
         foodBy: "visitor",
         note: "Food lies in a locker of the keeper’s; the door is on the latch.",
       }),

@@ -5,7 +5,7 @@ import { kitOf, smallTrail, source, station, stop } from "../small.ts";
 const LENGTH_M = 268_000;
 const MID_M = 134_000;
 const height = (m: number): number =>
-  620 + 780 * Math.sin((Math.PI * m) / LENGTH_M) ** 2 + 320 * Math.sin(m / 6100) + 90 * Math.sin(m / 1600 + 2);
+  620 + 1330 * Math.sin((Math.PI * m) / LENGTH_M) ** 2 + 320 * Math.sin(m / 6100) + 90 * Math.sin(m / 1600 + 2);
 const spans = [{ fromStopId: "@start", toStopId: "@finish" }];
 
 export function twoHalves(): Record<string, unknown> {
@@ -68,13 +68,23 @@ export function twoHalves(): Record<string, unknown> {
         rule: "hard-canister",
       },
       { id: "permit", name: "Upper half by permit", fromM: 0, toM: MID_M, kind: "rule", rule: "permit" },
+      {
+        id: "saddle-snow",
+        name: "Old snow on the saddle",
+        fromM: 127_000,
+        toM: 141_000,
+        kind: "snow",
+        surface: "firm-snow",
+        fromMonthDay: "10-01",
+        toMonthDay: "01-20",
+      },
       ford("ford-milk", "Milk river", 58, { depthM: 0.55, speedMps: 1.5, basinKm2: 60, glacier: true }),
       ford("ford-slate", "Slate river", 96, { depthM: 0.4, speedMps: 1.2, basinKm2: 34, glacier: true }),
       ford("ford-north", "North fork", 226, { depthM: 0.35, speedMps: 1, basinKm2: 40, glacier: false }),
     ],
     climate: {
       stations: [
-        station("Saddle Lodge", 134, 1300, 5, { southern: true, swingK: 6, dayK: 5.5, wetDays: 12 }),
+        station("Saddle Lodge", 134, 1700, 3.5, { southern: true, swingK: 6, dayK: 5.5, wetDays: 12 }),
         station("North end", 262, 650, 9, { southern: true, swingK: 6, dayK: 6, wetDays: 10 }),
       ],
     },
