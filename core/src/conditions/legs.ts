@@ -115,11 +115,34 @@ export function legAsks(
 
 /** A season of insects is longer than a leg: its ends and its middle tell. */
 function swarms(days: readonly DayResult[], profile: Profile, facts: SeasonFacts): number {
-  const told = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(({ date, toNode }) => {
-    const [heightM, latDeg] = [profile.heightM[toNode]!, profile.latDeg[toNode]!];
-    return insectYear(facts, { walkedM: walkedOf(profile, toNode), heightM, latDeg })[dayOfYear(dayNumber(date)!)]!;
-  });
+  const told = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(
+    ({ date, toNode }) => insectsAt(toNode, profile, facts)[dayOfYear(dayNumber(date)!)]!,
+  );
   return Math.max(...told);
+}
+
+interface KnownYears {
+  profile: Profile;
+  snow: SeasonFacts["snow"];
+  byNode: Map<number, Float32Array>;
+}
+const knownYears = new WeakMap<SeasonFacts["season"], KnownYears>();
+const MOST_YEARS = 2000;
+
+/** Nights that an edit does not move are of one place and season: its year is worked out once. */
+function insectsAt(node: number, profile: Profile, { season, snow }: SeasonFacts): Float32Array {
+  let known = knownYears.get(season);
+  if (known?.profile !== profile || known.snow !== snow || known.byNode.size >= MOST_YEARS) {
+    known = { profile, snow, byNode: new Map() };
+    knownYears.set(season, known);
+  }
+  let year = known.byNode.get(node);
+  if (!year) {
+    const [heightM, latDeg] = [profile.heightM[node]!, profile.latDeg[node]!];
+    year = insectYear({ season, snow }, { walkedM: walkedOf(profile, node), heightM, latDeg });
+    known.byNode.set(node, year);
+  }
+  return year;
 }
 
 /** The night after a day, where it is the day's last part. */
