@@ -43,6 +43,11 @@ test("actions, keys and words of help, without a fault for who cannot see them",
   await page.getByRole("button", { name: "How this station works" }).click();
   const how = page.getByRole("dialog", { name: "How Water works" });
   await expect(how).toContainText("A source that flowed last week may be dry.");
+  await how.getByRole("button", { name: "What a word means" }).click();
+  const words = page.getByRole("dialog", { name: "Words" });
+  await words.getByLabel("Look up").fill("dry");
+  await expect(words).toContainText("a night without water");
+  await expect(words).not.toContainText("base weight");
   await page.keyboard.press("Escape");
   await page.keyboard.press("Control+k");
   await expect(page.getByRole("dialog", { name: "Find anything" })).toBeVisible();

@@ -1,38 +1,30 @@
 /** Made-up walks to look into: each with what it shows, opened beside the plans that are here. */
-import { Dialog } from "radix-ui";
 import { EXAMPLES, type ExampleId } from "../data/demo.ts";
+import { help } from "../store/helping.ts";
 import { openExample, openOnTheTrail } from "./files.ts";
+import { HelpDialog } from "./HelpDialog.tsx";
 
-export function Examples({ onClose }: { onClose: () => void }) {
+export default function Examples() {
   const open = (work: () => Promise<void>): void => {
-    onClose();
+    help(undefined);
     void work();
   };
   return (
-    <Dialog.Root open onOpenChange={(isOpen) => isOpen || onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="overlay" />
-        <Dialog.Content className="dialog max-h-[90vh] max-w-2xl overflow-y-auto">
-          <Dialog.Title className="text-lg font-bold">Examples</Dialog.Title>
-          <Dialog.Description className="mt-1 mb-3 text-sm text-muted">
-            Made up, trail and people. Each opens as a trip of its own; yours stay as they are, in the Plan menu.
-          </Dialog.Description>
-          <ul className="m-0 grid list-none gap-2 p-0">
-            {(Object.keys(EXAMPLES) as ExampleId[]).map((id) => (
-              <Example key={id} {...EXAMPLES[id]} onOpen={() => open(() => openExample(id))} />
-            ))}
-            <Example
-              name="Nineteen days on the trail"
-              shows="The demo with its log: plan against fact, what it has taught, what is left."
-              onOpen={() => open(openOnTheTrail)}
-            />
-          </ul>
-          <div className="mt-4 flex justify-end">
-            <Dialog.Close className="btn">Close</Dialog.Close>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <HelpDialog
+      title="Examples"
+      note="Made up, trail and people. Each opens as a trip of its own; yours stay as they are, in the Plan menu."
+    >
+      <ul className="m-0 grid list-none gap-2 p-0">
+        {(Object.keys(EXAMPLES) as ExampleId[]).map((id) => (
+          <Example key={id} {...EXAMPLES[id]} onOpen={() => open(() => openExample(id))} />
+        ))}
+        <Example
+          name="Nineteen days on the trail"
+          shows="The demo with its log: plan against fact, what it has taught, what is left."
+          onOpen={() => open(openOnTheTrail)}
+        />
+      </ul>
+    </HelpDialog>
   );
 }
 

@@ -1,13 +1,14 @@
 /** Whatever helps on every station, fetched when it is asked for. */
 import { lazy, Suspense } from "react";
 import type { Plan, PlanResult } from "@gepack/core";
-import { help, useHelping } from "../store/helping.ts";
+import { useHelping } from "../store/helping.ts";
 
 export const fetchPalette = () => import("./Palette.tsx");
 const Palette = lazy(fetchPalette);
 const KeyList = lazy(() => import("./KeyList.tsx"));
 const HowItWorks = lazy(() => import("./HowItWorks.tsx"));
-const Examples = lazy(() => import("./Examples.tsx").then((module) => ({ default: module.Examples })));
+const Glossary = lazy(() => import("./Glossary.tsx"));
+const Examples = lazy(() => import("./Examples.tsx"));
 
 export function Helping({ station, plan, result }: { station: string; plan: Plan; result: PlanResult }) {
   const open = useHelping((state) => state.open);
@@ -17,7 +18,8 @@ export function Helping({ station, plan, result }: { station: string; plan: Plan
       {open === "palette" && <Palette plan={plan} result={result} />}
       {open === "keys" && <KeyList />}
       {open === "how" && <HowItWorks station={station} />}
-      {open === "examples" && <Examples onClose={() => help(undefined)} />}
+      {open === "words" && <Glossary />}
+      {open === "examples" && <Examples />}
     </Suspense>
   );
 }

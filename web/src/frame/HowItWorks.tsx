@@ -1,6 +1,7 @@
 /** How the station one is on works, in a few sentences, without network. */
 import { STATIONS, stationOf } from "../stations/registry.ts";
 import { HOW_IT_WORKS } from "../words/howItWorks.ts";
+import { help } from "../store/helping.ts";
 import { HelpDialog } from "./HelpDialog.tsx";
 
 export default function HowItWorks({ station }: { station: string }) {
@@ -16,7 +17,13 @@ export default function HowItWorks({ station }: { station: string }) {
       </ul>
       <p className="m-0 rounded bg-caution-wash px-3 py-2 text-sm text-caution">{caution}</p>
       <p className="mt-3 mb-0 text-sm text-muted">
-        Any figure with a dotted line under it answers why, down to the source of its equation.
+        Any figure with a dotted line under it answers why, down to the source of its equation.{" "}
+        <button
+          className="cursor-pointer border-0 bg-transparent p-0 text-pine underline"
+          onClick={() => help("words")}
+        >
+          What a word means
+        </button>
       </p>
     </HelpDialog>
   );

@@ -72,6 +72,7 @@ const DOES: Record<ActionName, () => void> = {
   redo: () => void undoRedo("redo"),
   how: () => help("how"),
   keys: () => help("keys"),
+  words: () => help("words"),
   export: () => void savePlanFile().catch(report),
   print: () => showPapers(["overview", "leg-cards"]),
   examples: () => help("examples"),

@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
-import { bestOf, plain, type Found } from "./finding.ts";
+import { bestOf, type Found } from "./finding.ts";
+import { plain } from "./plain.ts";
 
 const all: Found[] = [
   { id: "station kit", label: "Kit", kind: "station" },

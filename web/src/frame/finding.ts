@@ -3,6 +3,7 @@ import { defaultFilter } from "cmdk";
 import type { Plan, PlanResult } from "@gepack/core";
 import { STATIONS, type Station, type StationId } from "../stations/registry.ts";
 import { stopName } from "../words/names.ts";
+import { plain } from "./plain.ts";
 
 export interface Found {
   id: string;
@@ -92,6 +93,7 @@ export const ACTIONS = [
   ["redo", "Redo"],
   ["how", "How this station works"],
   ["keys", "List of keys"],
+  ["words", "What a word means"],
   ["export", "Export the plan as one file"],
   ["print", "Print, or a page for home"],
   ["examples", "Open an example"],
@@ -102,9 +104,6 @@ export const ACTIONS = [
   ["whole", "Show the whole trail on the Line"],
 ] as const;
 export type ActionName = (typeof ACTIONS)[number][0];
-
-/** Without accents, as it is typed in a hurry. */
-export const plain = (text: string): string => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase();
 
 const MOST_SHOWN = 40;
 /** What was chosen before is so much nearer. */

@@ -2,7 +2,7 @@
 import { create } from "zustand";
 import type { StationId } from "../stations/registry.ts";
 
-export type Help = "palette" | "keys" | "how" | "examples";
+export type Help = "palette" | "keys" | "how" | "words" | "examples";
 
 /** Something of the plan that a station is to show when it is opened. */
 export interface LookedFor {
