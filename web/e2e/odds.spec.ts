@@ -61,8 +61,10 @@ test("changes are tried, what they would break is marked, and one is taken and u
   const ranch = changes.getByRole("row", { name: /^Resupply at Brandt ranch/ });
   await expect(ranch).toContainText("shut");
   const take = changes.getByRole("button", { name: "Take: Leave at home: Camera" });
-  await take.click();
+  await take.focus();
+  await page.keyboard.press("Enter");
   await expect(page.getByTestId("effect")).toContainText("Leave at home: Camera");
+  await expect(page.getByRole("button", { name: "Try every change again" })).toBeFocused();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByTestId("effect")).toContainText("Undid: Leave at home: Camera");
   await page.getByLabel("Less of").selectOption({ label: "days" });

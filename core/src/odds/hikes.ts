@@ -13,14 +13,14 @@
  * the same luck.
  */
 import { lifeDrawnKm } from "../models/wear.ts";
-import { PERSISTENCE } from "../models/rain.ts";
 import { VARIED } from "../plan/ids.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
+import { Factor, follow, illnessDays, KEY, LIKE_KM, nightOff, snowYear, wetAfter } from "./laws.ts";
 import { openDuring, type Moment } from "../stops/openings.ts";
 import { chanceThere } from "../stops/post.ts";
 import { normal, stratified, uniform } from "../units/draws.ts";
-import { legTables, type BoxThere, type Charge, type Door, type LegTable } from "./tables.ts";
+import { legTables, type BoxThere, type Charge, type Door, type LegTable, type Night } from "./tables.ts";
 
 export type Varied = (typeof VARIED)[number];
 
@@ -34,9 +34,6 @@ export interface HikesOptions {
   /** What may be otherwise; by the plan's own word where nothing is said. */
   varied?: readonly Varied[];
   who?: number;
-  /** Part of the hikes, for several that share the work: from the first, before the last. */
-  from?: number;
-  to?: number;
 }
 
 /** Some of the hikes, in the order of their numbers: leg by leg within a hike. */
@@ -68,50 +65,13 @@ export interface Hikes {
   snowYear: Int8Array;
 }
 
-const KEY = {
-  pace: 1, energy: 2, fuel: 3, night: 4, source: 5, ill: 6, illDays: 7, thirst: 8, charge: 9, wet: 10, drought: 11,
-  shut: 12, box: 13, gear: 14, shoes: 15, snow: 16,
-} as const; // prettier-ignore
-
 /** Without water for so long is thirst and no more [L]. */
 const THIRST_H = 2;
 /** Less than this is not short of anything. */
 const SCRAP_KG = 0.01;
 const SCRAP_G = 0.5;
-const MOST_ILL_DAYS = 30;
 /** Who is ill for longer is taken down, and lives on nothing of the bag [L]. */
 const MOST_ILL_ON_TRAIL = 3;
-/** Weather is like that of a place so far away by 1/e, km. */
-const LIKE_KM = 500;
-/** A wet day's night is so much milder, and no dry day's colder than by four. */
-const WET_MILDER_K = 1.5;
-const DRY_COLDER_K = 4;
-
-/** A factor of the person: one of the hike, one of the day, each day like the one before. */
-class Factor {
-  private day = 0;
-  constructor(
-    private readonly key: number,
-    private readonly hikeSd: number,
-    private readonly daySd: number,
-    private readonly like: number,
-    private readonly isVaried: boolean,
-    private readonly ofHike: Float64Array,
-  ) {}
-
-  /** On the n-th day of a hike, the first is 1. */
-  on(seed: number, run: number, n: number): number {
-    if (!this.isVaried) return 1;
-    const draw = normal(seed, run, this.key, n);
-    this.day = n === 1 ? draw : follow(this.day, this.like, draw);
-    return Math.exp(this.hikeSd * this.ofHike[run]! + this.daySd * this.day);
-  }
-
-  ofWhole(run: number): number {
-    return this.isVaried ? Math.exp(this.hikeSd * this.ofHike[run]!) : 1;
-  }
-}
-
 /** What a plan is simulated from, once for all hikes. */
 export interface Prepared {
   tables: LegTable[];
@@ -129,102 +89,188 @@ export function prepare(plan: Plan, result: PlanFigures, options: HikesOptions =
   return { tables: legTables(plan, result, who), laws: plan.odds, does, runs, seed };
 }
 
+/** All hikes, or those from a number on and before another, for several that share the work. */
 export function walkHikes(prepared: Prepared, from = 0, to = prepared.runs): Hikes {
-  const { tables, laws, does, runs, seed } = prepared;
-  const factor = (what: Varied & keyof typeof KEY, hikeSd: number, daySd: number): Factor =>
-    new Factor(KEY[what], hikeSd, daySd, laws.dayLikeness, does.has(what), stratified(seed, runs, KEY[what]));
-  const slow = factor("pace", laws.paceHike, laws.paceDay);
-  const hunger = factor("energy", laws.energyHike, laws.energyDay);
-  const thirst = factor("thirst", laws.thirstHike, laws.thirstDay);
-  const flame = factor("fuel", laws.fuelHike, laws.fuelDay);
-  const drain = factor("charge", laws.chargeHike, laws.chargeDay);
+  const { tables, runs } = prepared;
+  const luck: Luck = { prepared, factors: factorsOf(prepared), isOpen: doorMemory(), isThere: boxMemory() };
   const hikes = emptyHikes(runs, from, to, tables.length);
-  const isOpen = doorMemory();
-  const isThere = boxMemory();
-  const snowed = does.has("snow");
   for (let run = from; run < to; run++) {
+    const walker = new Walker(luck, run);
     const at = (run - from) * tables.length;
-    const snow = snowed ? snowYear(uniform(seed, run, KEY.snow, 0), laws) : 0;
-    const flows = flowsOn(prepared, run);
-    let [late, night, n, lastDay, wasWet] = [0, 0, 0, 0, false];
-    let [bagKg, bagG, extraWh] = [0, 0, 0];
-    for (const [l, table] of tables.entries()) {
-      if (table.foodSold || l === 0) bagKg = table.startKg;
-      if (table.fuelSold || l === 0) bagG = table.startG;
-      const snowDays = snow > 0 ? table.lateSnowDays : snow < 0 ? -table.littleSnowDays : 0;
-      const snowADay = snowDays / table.days.length;
-      let [legDays, eaten, burnt, rested, restedOnTrail, longest, dry] = [table.days.length, 0, 0, 0, 0, 0, 0];
-      let coldest = Infinity;
-      let draining = 0;
-      for (const day of table.days) {
-        n++;
-        const longer = does.has("pace") ? 1 / slow.on(seed, run, n) : 1;
-        const hungrier = hunger.on(seed, run, n);
-        const thirstier = thirst.on(seed, run, n);
-        let rest = 0;
-        if (does.has("illness") && uniform(seed, run, KEY.ill, n) < laws.illnessPerDay)
-          rest = illnessDays(uniform(seed, run, KEY.illDays, n), laws.illnessDays);
-        const onTrail = Math.min(MOST_ILL_ON_TRAIL, rest);
-        const more = (longer - 1) * day.share + snowADay;
-        late += more + rest;
-        legDays += more + rest;
-        rested += rest;
-        restedOnTrail += onTrail;
-        eaten += day.eatenKg * (longer + snowADay) * hungrier + onTrail * table.restKgADay * hungrier;
-        burnt += day.burntG * (longer + snowADay + onTrail) * flame.on(seed, run, n);
-        draining += longer * drain.on(seed, run, n);
-        longest += longer * thirstier;
-        dry = Math.max(dry, longer * thirstier);
-        const date = day.day + Math.round(late);
-        let offK = day.laterK * late;
-        if (does.has("weather")) {
-          const like = n === 1 ? 0 : laws.nightLikeness ** Math.max(1, date - lastDay) * Math.exp(-day.km / LIKE_KM);
-          night = follow(night, like, normal(seed, run, KEY.night, date));
-          const isWet = uniform(seed, run, KEY.wet, date) < wetAfter(day.wetChance, n === 1 ? undefined : wasWet);
-          wasWet = isWet;
-          if (isWet) hikes.wetDays[run - from]!++;
-          offK += nightOff(day.wetChance, day.sdK, isWet, night);
-        }
-        lastDay = date;
-        if (day.outside) coldest = Math.min(coldest, day.meanLowC + offK - table.standsC);
-      }
-      bagKg -= eaten;
-      bagG -= burnt;
-      const daily = longest / table.days.length;
-      let trouble = 0;
-      if (bagKg < -SCRAP_KG) trouble |= bit("food");
-      if (bagG < -SCRAP_G) trouble |= bit("fuel");
-      if (table.charge) {
-        extraWh += moreCharge(table.charge, draining / table.days.length, restedOnTrail);
-        if (table.charge.overWh - extraWh < 0) trouble |= bit("charge");
-        if (table.charge.filled) extraWh = 0;
-      }
-      if (does.has("sources") && table.arrivals.some((one) => isThirsty(one, dry, flows))) trouble |= bit("water");
-      if (coldest < 0) trouble |= bit("cold");
-      if (table.door) {
-        const isShut = does.has("stops") && uniform(seed, run, KEY.shut, table.door.index) < laws.shutFraction;
-        if (isShut || !isOpen(table.door, late)) trouble |= bit("shut");
-      }
-      if (does.has("boxes"))
-        for (const box of table.boxes)
-          if (uniform(seed, run, KEY.box, box.index) > isThere(box, late)) trouble |= bit("box");
-      if (does.has("gear") && fails(table, seed, run, l, laws.failuresPer1000Km)) trouble |= bit("gear");
-      hikes.troubles[at + l] = trouble;
-      hikes.foodLeftKg[at + l] = bagKg;
-      hikes.eatenKg[at + l] = eaten;
-      hikes.burntG[at + l] = burnt;
-      hikes.wantedL[at + l] = daily * (does.has("sources") ? wantedL(table, flows) : table.drunkL);
-      hikes.heaviestKg[at + l] = table.heaviestKg + table.drunkL * (daily - 1);
-      hikes.nightK[at + l] = Number.isFinite(coldest) ? coldest : NO_NIGHT_K;
-      hikes.days[at + l] = legDays;
-      hikes.lateDays[at + l] = late;
-      hikes.restDays[at + l] = rested;
-    }
-    hikes.pace[run - from] = slow.ofWhole(run);
-    hikes.energy[run - from] = hunger.ofWhole(run);
-    hikes.snowYear[run - from] = snow;
+    for (const [l, table] of tables.entries()) walker.walk(table, l, hikes, at + l);
+    hikes.pace[run - from] = luck.factors.pace.ofWhole(run);
+    hikes.energy[run - from] = luck.factors.energy.ofWhole(run);
+    hikes.snowYear[run - from] = walker.snow;
+    hikes.wetDays[run - from] = walker.wetDays;
   }
   return hikes;
+}
+
+type Factors = Record<"pace" | "energy" | "thirst" | "fuel" | "charge", Factor>;
+
+function factorsOf({ laws, does, runs, seed }: Prepared): Factors {
+  const factor = (what: keyof Factors, hikeSd: number, daySd: number): Factor =>
+    new Factor(KEY[what], hikeSd, daySd, laws.dayLikeness, does.has(what), stratified(seed, runs, KEY[what]));
+  return {
+    pace: factor("pace", laws.paceHike, laws.paceDay),
+    energy: factor("energy", laws.energyHike, laws.energyDay),
+    thirst: factor("thirst", laws.thirstHike, laws.thirstDay),
+    fuel: factor("fuel", laws.fuelHike, laws.fuelDay),
+    charge: factor("charge", laws.chargeHike, laws.chargeDay),
+  };
+}
+
+interface Luck {
+  prepared: Prepared;
+  factors: Factors;
+  isOpen: (door: Door, late: number) => boolean;
+  isThere: (box: BoxThere, late: number) => number;
+}
+
+/** What a leg came to. */
+interface Walked {
+  days: number;
+  eatenKg: number;
+  burntG: number;
+  restDays: number;
+  /** Of those, out of the bag. */
+  fedRestDays: number;
+  /** Multiples of the planned charge and thirst, in the mean of its days, and of thirst on the worst of them. */
+  charge: number;
+  thirst: number;
+  mostThirst: number;
+  nightK: number;
+}
+
+/** One hiker of many on the way, with all that goes on from leg to leg. */
+class Walker {
+  readonly snow: number;
+  wetDays = 0;
+  private readonly flows: (source: { id: number; chance: number }) => boolean;
+  private late = 0;
+  /** Days so far, and the date of the last. */
+  private n = 0;
+  private lastDay = 0;
+  private night = 0;
+  private wasWet = false;
+  private bagKg = 0;
+  private bagG = 0;
+  private extraWh = 0;
+
+  constructor(
+    private readonly luck: Luck,
+    private readonly run: number,
+  ) {
+    const { prepared } = luck;
+    const { does, seed, laws } = prepared;
+    this.snow = does.has("snow") ? snowYear(uniform(seed, run, KEY.snow, 0), laws) : 0;
+    this.flows = does.has("sources") ? flowsOn(prepared, run) : () => true;
+  }
+
+  /** Walks a leg and tells of it at one place of the hikes. */
+  walk(table: LegTable, leg: number, hikes: Hikes, at: number): void {
+    if (table.foodSold || leg === 0) this.bagKg = table.startKg;
+    if (table.fuelSold || leg === 0) this.bagG = table.startG;
+    const walked = this.days(table);
+    this.bagKg -= walked.eatenKg;
+    this.bagG -= walked.burntG;
+    hikes.troubles[at] = this.troubles(table, leg, walked);
+    hikes.foodLeftKg[at] = this.bagKg;
+    hikes.eatenKg[at] = walked.eatenKg;
+    hikes.burntG[at] = walked.burntG;
+    hikes.wantedL[at] = walked.thirst * wantedL(table, this.flows);
+    hikes.heaviestKg[at] = table.heaviestKg + table.drunkL * (walked.thirst - 1);
+    hikes.nightK[at] = Number.isFinite(walked.nightK) ? walked.nightK : NO_NIGHT_K;
+    hikes.days[at] = walked.days;
+    hikes.lateDays[at] = this.late;
+    hikes.restDays[at] = walked.restDays;
+  }
+
+  private days(table: LegTable): Walked {
+    const { run, luck } = this;
+    const { seed } = luck.prepared;
+    const { pace, energy, thirst, fuel, charge } = luck.factors;
+    const count = table.days.length;
+    const snowDays = this.snow > 0 ? table.lateSnowDays : this.snow < 0 ? -table.littleSnowDays : 0;
+    const snowADay = snowDays / count;
+    const walked: Walked = {
+      days: count, eatenKg: 0, burntG: 0, restDays: 0, fedRestDays: 0, charge: 0, thirst: 0, mostThirst: 0, nightK: Infinity,
+    }; // prettier-ignore
+    for (const day of table.days) {
+      const n = ++this.n;
+      // Slower by so much, the same ground takes so much longer.
+      const longer = 1 / pace.on(seed, run, n);
+      const hungrier = energy.on(seed, run, n);
+      const thirstier = longer * thirst.on(seed, run, n);
+      const rest = this.rest();
+      const fed = Math.min(MOST_ILL_ON_TRAIL, rest);
+      const more = (longer - 1) * day.share + snowADay + rest;
+      this.late += more;
+      walked.days += more;
+      walked.restDays += rest;
+      walked.fedRestDays += fed;
+      walked.eatenKg += (day.eatenKg * (longer + snowADay) + fed * table.restKgADay) * hungrier;
+      walked.burntG += day.burntG * (longer + snowADay + fed) * fuel.on(seed, run, n);
+      walked.charge += (longer * charge.on(seed, run, n)) / count;
+      walked.thirst += thirstier / count;
+      walked.mostThirst = Math.max(walked.mostThirst, thirstier);
+      const offK = day.laterK * this.late + this.weather(day);
+      if (day.outside) walked.nightK = Math.min(walked.nightK, day.meanLowC + offK - table.standsC);
+    }
+    return walked;
+  }
+
+  /** Days lost to illness on a day. */
+  private rest(): number {
+    const { does, laws, seed } = this.luck.prepared;
+    if (!does.has("illness") || uniform(seed, this.run, KEY.ill, this.n) >= laws.illnessPerDay) return 0;
+    return illnessDays(uniform(seed, this.run, KEY.illDays, this.n), laws.illnessDays);
+  }
+
+  /** Kelvin that the night after a day is off its mean. */
+  private weather(day: Night): number {
+    const { does, laws, seed } = this.luck.prepared;
+    if (!does.has("weather")) return 0;
+    const isFirst = this.n === 1;
+    const date = day.day + Math.round(this.late);
+    const gap = Math.max(1, date - this.lastDay);
+    const like = isFirst ? 0 : laws.nightLikeness ** gap * Math.exp(-day.km / LIKE_KM);
+    this.lastDay = date;
+    this.night = follow(this.night, like, normal(seed, this.run, KEY.night, date));
+    const wetChance = wetAfter(day.wetChance, isFirst ? undefined : this.wasWet);
+    this.wasWet = uniform(seed, this.run, KEY.wet, date) < wetChance;
+    if (this.wasWet) this.wetDays++;
+    return nightOff(day.wetChance, day.sdK, this.wasWet, this.night);
+  }
+
+  /** What went wrong on a leg and at its end, as bits. */
+  private troubles(table: LegTable, leg: number, walked: Walked): number {
+    const { run, luck, late } = this;
+    const { does, laws, seed } = luck.prepared;
+    const { charge, door } = table;
+    let found = 0;
+    const met = (trouble: Trouble, is: boolean): void => void (found |= is ? bit(trouble) : 0);
+    met("food", this.bagKg < -SCRAP_KG);
+    met("fuel", this.bagG < -SCRAP_G);
+    if (charge) {
+      this.extraWh += moreCharge(charge, walked.charge, walked.fedRestDays);
+      met("charge", charge.overWh < this.extraWh);
+      if (charge.filled) this.extraWh = 0;
+    }
+    met(
+      "water",
+      table.arrivals.some((one) => isThirsty(one, walked.mostThirst, this.flows)),
+    );
+    met("cold", walked.nightK < 0);
+    if (door) {
+      const isShut = does.has("stops") && uniform(seed, run, KEY.shut, door.index) < laws.shutFraction;
+      met("shut", isShut || !luck.isOpen(door, late));
+    }
+    if (does.has("boxes"))
+      for (const box of table.boxes) met("box", uniform(seed, run, KEY.box, box.index) > luck.isThere(box, late));
+    met("gear", does.has("gear") && fails(table, seed, run, leg, laws.failuresPer1000Km));
+    return found;
+  }
 }
 
 /** Whether a source has water on a hike: by its own draw, in a common drought all by one. */
@@ -237,9 +283,6 @@ export function flowsOn({ laws, seed }: Prepared, run: number): (source: { id: n
 const NO_NIGHT_K = 99;
 
 export const bit = (trouble: Trouble): number => 1 << TROUBLES.indexOf(trouble);
-
-const follow = (before: number, like: number, draw: number): number =>
-  like * before + Math.sqrt(1 - like * like) * draw;
 
 function emptyHikes(runs: number, from: number, to: number, legCount: number): Hikes {
   const count = Math.max(0, to - from);
@@ -292,30 +335,6 @@ const BY_LEG = [
   "restDays",
 ] as const;
 const BY_HIKE = ["pace", "energy", "wetDays", "snowYear"] as const;
-
-function illnessDays(u: number, meanDays: number): number {
-  const stays = (meanDays - 1) / meanDays;
-  return Math.min(MOST_ILL_DAYS, 1 + (stays > 0 ? Math.floor(Math.log(1 - u) / Math.log(stays)) : 0));
-}
-
-function snowYear(u: number, { lowSnowFraction, highSnowFraction }: Plan["odds"]): number {
-  return u < lowSnowFraction ? -1 : u > 1 - highSnowFraction ? 1 : 0;
-}
-
-/** A chain with the chance of the day in the mean: wet days follow wet ones. */
-function wetAfter(chance: number, wasWet: boolean | undefined): number {
-  if (wasWet === undefined) return chance;
-  return wasWet ? chance + PERSISTENCE * (1 - chance) : chance * (1 - PERSISTENCE);
-}
-
-/** Off the mean low: what is wet is milder, what is dry colder, the spread of all together that of the plan. */
-function nightOff(wetChance: number, sdK: number, isWet: boolean, night: number): number {
-  const p = Math.min(0.9, wetChance);
-  const dryK = Math.min(DRY_COLDER_K, (WET_MILDER_K * p) / (1 - p));
-  const wetK = p > 0 ? (dryK * (1 - p)) / p : 0;
-  const linked = p * wetK * wetK + (1 - p) * dryK * dryK;
-  return (isWet ? wetK : -dryK) + Math.sqrt(Math.max(0.25 * sdK * sdK, sdK * sdK - linked)) * night;
-}
 
 function moreCharge({ usedWh, restWhADay }: Charge, factor: number, restDays: number): number {
   return usedWh * (factor - 1) + restDays * restWhADay;

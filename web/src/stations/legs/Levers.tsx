@@ -1,6 +1,6 @@
 /** What would help most: every single change tried as a plan of its own, with its price, taken in one step. */
-import { useEffect } from "react";
-import { LEVER_TARGETS, makeLever, type LeverTarget, type Plan, type PulledRow } from "@gepack/core";
+import { useEffect, useRef } from "react";
+import { LEVER_TARGETS, makeLever, type Lever, type LeverTarget, type Plan, type PulledRow } from "@gepack/core";
 import { calculator, edit } from "../../store/document.ts";
 import { useSelection } from "../../store/selection.ts";
 import { chooseLeverTarget, useSettings } from "../../store/settings.ts";
@@ -18,6 +18,7 @@ const ROWS_AT_FIRST = 40;
 
 export function Levers({ plan, who }: ScreenProps & { who: number }) {
   const say = sayIn(plan);
+  const hikerId = plan.hikers[who]!.id;
   const legIndex = useSelection((state) => state.legIndex);
   const target = useSettings((state) => state.leverTarget);
   const { rows, fraction, start, stop } = usePlanRun<PulledRow>(plan);
@@ -26,11 +27,18 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
       () => ROWS_AT_FIRST,
       (now: Plan, onRow, signal) => calculator().pullLevers({ plan: now, who, target, legIndex }, onRow, signal),
     );
+  // Its rows go with the plan that they are of: whoever took one by key is left at the way to the next.
+  const again = useRef<HTMLButtonElement>(null);
+  const take = (lever: Lever): void => {
+    stop();
+    void edit(leverWords(plan, lever), (draft) => makeLever(draft as Plan, hikerId, lever)).then(() =>
+      again.current?.focus(),
+    );
+  };
   const asked = target === "leg" ? legIndex : -1;
   useEffect(run, [who, target, asked]); // eslint-disable-line react-hooks/exhaustive-deps
   const now = rows.find(({ lever }) => !lever)?.figures;
   const changes = rows.filter(({ lever }) => lever).toSorted((a, b) => b.gain - a.gain);
-  const hikerId = plan.hikers[who]!.id;
   return (
     <div data-testid="levers">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
@@ -48,7 +56,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
           <Progress label="Trying every change" fraction={rows.at(-1)?.fraction ?? 0} onStop={stop} />
         )}
         {fraction === undefined && (
-          <button className="btn" onClick={run}>
+          <button ref={again} className="btn" onClick={run}>
             Try every change again
           </button>
         )}
@@ -117,9 +125,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
                   <button
                     className="btn min-h-[24px]! px-2! py-0!"
                     aria-label={`Take: ${leverWords(plan, lever)}`}
-                    onClick={() =>
-                      void edit(leverWords(plan, lever), (draft) => makeLever(draft as Plan, hikerId, lever))
-                    }
+                    onClick={() => take(lever)}
                   >
                     Take
                   </button>
