@@ -69,6 +69,22 @@ describe("levers", () => {
     expect(best.figures.finishDate).toBe(then.finishDate);
   });
 
+  test("a leg that a new stop cuts in two is as heavy as the heavier of both", () => {
+    const rows = [...pullLevers(plan, { who: 0, target: "leg", legIndex: 1 }, (then) => session.compute(then))];
+    const row = rows.find(({ lever }) => nameOf(lever) === nameOf({ kind: "use", stopId: "b" }))!;
+    const then = computePlan(withLever(plan, "a", { kind: "use", stopId: "b" }), tracks);
+    expect(row.figures.legKg).toBeCloseTo(Math.max(...then.legs.slice(1).map((leg) => leg.hikers[0]!.heaviestKg)), 6);
+  });
+
+  test("levers of the second of two hikers pull the second's own figures", () => {
+    const two = planOf({ ...plan, hikers: [hikerOf(), hikerOf({ id: "b", name: "B", food: { reserveDays: 2 } })] });
+    const rows = [...pullLevers(two, { who: 1, target: "kg-km", legIndex: 0 }, (then) => session.compute(then))];
+    const fields = rows.flatMap(({ lever }) =>
+      lever?.kind === "figure" && lever.field === "reserve-days" ? [lever.value] : [],
+    );
+    expect(fields).toEqual([1.5]);
+  });
+
   test("what would break a caution is marked, not hidden", () => {
     const short = planOf({
       ...plan,

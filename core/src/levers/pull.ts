@@ -3,6 +3,7 @@ import type { Check } from "../checks/index.ts";
 import type { Trouble } from "../odds/hikes.ts";
 import { simulate } from "../odds/simulate.ts";
 import type { Plan } from "../plan/schema.ts";
+import type { LegResult } from "../result/result.ts";
 import { figuresOf } from "../search/figures.ts";
 import type { PlanResult } from "../session/session.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
@@ -18,7 +19,7 @@ const CHANCES: Partial<Record<LeverTarget, Trouble>> = { food: "food", water: "w
 export interface LeverFigures {
   heaviestKg: number;
   heaviestLeg: number;
-  /** Leaving for the leg that is asked of. */
+  /** Heaviest on the ground of the leg that is asked of. */
   legKg: number;
   meanKg: number;
   kgKm: number;
@@ -73,8 +74,12 @@ export function* pullLevers(plan: Plan, asked: Asked, compute: (plan: Plan) => P
   const { who, target } = asked;
   const hikerId = plan.hikers[who]!.id;
   const now = compute(plan);
-  const base = figuresIn(plan, now, asked);
-  const levers = leversOf(plan, hikerId).filter((lever) => mayHelp(lever, plan, target, now, legOf(base, asked)));
+  const leg = now.legs[Math.min(asked.legIndex, now.legs.length - 1)]!;
+  const figures = (of: Plan, result: PlanResult): LeverFigures => figuresIn(of, result, who, target, leg);
+  const base = figures(plan, now);
+  // The leg whose pack is to be lighter, where it is one leg's.
+  const lightened = target === "heaviest" ? now.legs[base.heaviestLeg] : target === "leg" ? leg : undefined;
+  const levers = leversOf(plan, hikerId).filter((lever) => mayHelp(lever, plan, asked, now, lightened));
   const all = levers.length + MOST_PAIRS + 1;
   let done = 1;
   yield { lever: undefined, figures: base, gain: 0, breaks: [], fraction: done / all };
@@ -91,19 +96,20 @@ export function* pullLevers(plan: Plan, asked: Asked, compute: (plan: Plan) => P
   function pull(lever: Lever): Pulled & { lever: Lever } {
     const other = withLever(plan, hikerId, lever);
     const result = compute(other);
-    const figures = figuresIn(other, result, asked);
-    return { lever, figures, gain: valueIn(base, target) - valueIn(figures, target), breaks: newChecks(now, result) };
+    const then = figures(other, result);
+    const gain = valueIn(base, target) - valueIn(then, target);
+    return { lever, figures: then, gain, breaks: newChecks(now, result) };
   }
 }
 
-/** The leg whose pack is to be lighter, where it is one leg's. */
-function legOf({ heaviestLeg }: LeverFigures, { target, legIndex }: Asked): number | undefined {
-  if (target === "heaviest") return heaviestLeg;
-  return target === "leg" ? legIndex : undefined;
-}
-
 /** Whether a change can be to the good of a target at all: what only works the other way is not tried. */
-function mayHelp(lever: Lever, plan: Plan, target: LeverTarget, now: PlanResult, leg: number | undefined): boolean {
+function mayHelp(
+  lever: Lever,
+  plan: Plan,
+  { target, who }: Pick<Asked, "target" | "who">,
+  { profile }: PlanResult,
+  leg: LegResult | undefined,
+): boolean {
   const isWeight = ["heaviest", "leg", "mean", "kg-km"].includes(target);
   const isLess = (of: number): boolean => lever.kind === "figure" && lever.value < of;
   switch (lever.kind) {
@@ -114,7 +120,7 @@ function mayHelp(lever: Lever, plan: Plan, target: LeverTarget, now: PlanResult,
     case "cold-food":
       return isWeight;
     case "use":
-      return target === "food" || (isWeight && (leg === undefined || lies(lever.stopId, plan, now, leg)));
+      return target === "food" || (isWeight && (leg === undefined || lies(lever.stopId, plan, profile, leg)));
     case "pass":
     case "nights":
       return target === "days" || target === "money";
@@ -130,7 +136,7 @@ function mayHelp(lever: Lever, plan: Plan, target: LeverTarget, now: PlanResult,
       return isWeight || (target === "water" && lever.kind !== "water-school");
     case "figure": {
       if (lever.field === "reserve-days" || lever.field === "reserve-food") {
-        const { reserveDays, reserveFraction } = plan.hikers[0]!.food;
+        const { reserveDays, reserveFraction } = plan.hikers[who]!.food;
         const less = isLess(lever.field === "reserve-days" ? reserveDays : reserveFraction);
         return target === "food" ? !less : isWeight && less;
       }
@@ -143,28 +149,36 @@ function mayHelp(lever: Lever, plan: Plan, target: LeverTarget, now: PlanResult,
 }
 
 /** Does a stop lie on a leg? */
-function lies(stopId: string, { stops }: Plan, { legs, profile }: PlanResult, leg: number): boolean {
+function lies(stopId: string, { stops }: Plan, profile: PlanResult["profile"], leg: LegResult): boolean {
   const stop = stops.find(({ id }) => id === stopId);
   if (!stop || !isWalked(profile, stop)) return false;
   const node = nodeOf(profile, stop);
-  return node > legs[leg]!.fromNode && node < legs[leg]!.toNode;
+  return node > leg.fromNode && node < leg.toNode;
 }
 
-function figuresIn(plan: Plan, result: PlanResult, { who, target, legIndex }: Asked): LeverFigures {
+function figuresIn(
+  plan: Plan,
+  result: PlanResult,
+  who: number,
+  target: LeverTarget,
+  asked: Pick<LegResult, "fromNode" | "toNode">,
+): LeverFigures {
   const { days, finishDate, money } = figuresOf(plan, result);
-  let [kgKm, km, heaviestKg, heaviestLeg] = [0, 0, 0, 0];
+  let [kgKm, km, heaviestKg, heaviestLeg, legKg] = [0, 0, 0, 0, 0];
   for (const leg of result.legs) {
     const row = leg.hikers[who]!;
     kgKm += (row.meanKg * leg.distanceM) / 1000;
     km += leg.distanceM / 1000;
     if (row.heaviestKg > heaviestKg) [heaviestKg, heaviestLeg] = [row.heaviestKg, leg.index];
+    // On the same ground, be it one leg or two.
+    if (leg.fromNode < asked.toNode && leg.toNode > asked.fromNode) legKg = Math.max(legKg, row.heaviestKg);
   }
   const trouble = CHANCES[target];
   const found = trouble && simulate(plan, result, { runs: RUNS, who }).somewhere[trouble];
   return {
     heaviestKg,
     heaviestLeg,
-    legKg: result.legs[Math.min(legIndex, result.legs.length - 1)]!.hikers[who]!.heaviestKg,
+    legKg,
     meanKg: km > 0 ? kgKm / km : 0,
     kgKm,
     days,
