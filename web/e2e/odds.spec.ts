@@ -108,7 +108,7 @@ test("a figure says how sure it is, and what that comes from", async ({ page }) 
   await openDemo(page, "/?leg=10&why=food");
   await page.getByRole("button", { name: "How sure is this?" }).click();
   const trust = page.getByTestId("trust");
-  await expect(trust).toContainText(/It may well be ± \d\.\d kg off/, { timeout: 60_000 });
+  await expect(trust).toContainText(/It may well be ± \d\.\d kg off/, { timeout: 90_000 });
   await expect(trust.getByRole("listitem").filter({ hasText: "you" })).toContainText(/\d+ %/);
 });
 
