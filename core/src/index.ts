@@ -291,16 +291,7 @@ export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed }
 export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
 export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
 export { hikeOf, planOfHike, type Hike, type HikeLeg } from "./odds/hike.ts";
-export {
-  joinHikes,
-  prepare,
-  TROUBLES,
-  walkHikes,
-  type Hikes,
-  type HikesOptions,
-  type Trouble,
-  type Varied,
-} from "./odds/hikes.ts";
+export { TROUBLES, type Trouble, type Varied } from "./odds/hikes.ts";
 export { reserveOdds, TRIED_RESERVES, type ReserveOdds } from "./odds/reserves.ts";
 export {
   simulate,

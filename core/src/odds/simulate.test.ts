@@ -7,7 +7,8 @@ import { computePlan, planSchema, type Plan } from "../index.ts";
 import { normal, normalOf, stratified, uniform, wilson } from "../units/draws.ts";
 import { reserveOdds, TRIED_RESERVES } from "./reserves.ts";
 import { hikeOf, planOfHike } from "./hike.ts";
-import { joinHikes, laterBy, prepare, TROUBLES, walkHikes } from "./hikes.ts";
+import { laterBy, prepare, TROUBLES, walkHikes } from "./hikes.ts";
+import { joinHikes } from "./record.ts";
 import { simulate, simulateInParts, tellOdds } from "./simulate.ts";
 import { TRUST_GROUPS, trustOf } from "./trust.ts";
 

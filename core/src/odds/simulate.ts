@@ -4,17 +4,8 @@ import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 import { wilson } from "../units/draws.ts";
-import {
-  bit,
-  joinHikes,
-  prepare,
-  TROUBLES,
-  walkHikes,
-  type Hikes,
-  type HikesOptions,
-  type Trouble,
-  type Varied,
-} from "./hikes.ts";
+import { bit, prepare, TROUBLES, walkHikes, type HikesOptions, type Trouble, type Varied } from "./hikes.ts";
+import { joinHikes, type Hikes } from "./record.ts";
 
 export interface Chance {
   found: number;

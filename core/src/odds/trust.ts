@@ -10,7 +10,8 @@ import { models } from "../models/index.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
-import { prepare, walkHikes, type Hikes, type Varied } from "./hikes.ts";
+import { prepare, walkHikes, type Varied } from "./hikes.ts";
+import type { Hikes } from "./record.ts";
 
 export const TRUST_GROUPS = ["model", "person", "weather", "sources"] as const;
 export type TrustGroup = (typeof TRUST_GROUPS)[number];

@@ -1,43 +1,14 @@
 /** Variants of the trip: kept, named, compared where they differ, and parts of one taken over into another. */
-import { useEffect, useMemo, useState } from "react";
-import {
-  differencesOf,
-  trackIdsOf,
-  type Difference,
-  type Plan,
-  type VariantFigures,
-  type VariantPart,
-  type VariantTold,
-} from "@gepack/core";
+import { useEffect, useState } from "react";
+import type { Plan } from "@gepack/core";
 import { tripIdOf, watchVariants, type Variant } from "../../data/plans.ts";
-import { calculator } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
-import {
-  dropVariant,
-  keepNow,
-  openVariant,
-  putBack,
-  renameVariant,
-  takeFrom,
-  variantName,
-} from "../../store/variants.ts";
-import { Progress } from "../../ui/Progress.tsx";
-import { stopName } from "../../words/names.ts";
-import { shareWords } from "../../words/odds.ts";
-import { sayIn, type Say } from "../../words/say.ts";
-import { FOOD_BY_WORDS } from "../../words/stops.ts";
-import { usePlanRun } from "../../worker/useLongRun.ts";
+import { dropVariant, keepNow, openVariant, putBack, renameVariant, variantName } from "../../store/variants.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { ComparedVariants } from "./ComparedVariants.tsx";
 
 /** Beside the opened one. */
 const MOST_OTHERS = 2;
-const PARTS: Record<VariantPart, string> = {
-  kit: "Kit",
-  stops: "Stops",
-  menus: "Food and menus",
-  days: "Dates and hours",
-};
-
 export function Variants({ plan, who }: ScreenProps & { who: number }) {
   const variants = useVariants(plan);
   const [name, setName] = useState("");
@@ -104,7 +75,7 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
           plan, and both stand side by side here.
         </p>
       )}
-      {others.length > 0 && <Compared plan={plan} who={who} others={others.map(({ doc }) => doc)} />}
+      {others.length > 0 && <ComparedVariants plan={plan} who={who} others={others.map(({ doc }) => doc)} />}
     </div>
   );
 }
@@ -186,154 +157,4 @@ function VariantRow({ variant, isOpen, isRoot, isChosen, canChoose, onChoose, on
       )}
     </li>
   );
-}
-
-function Compared({ plan, others, who }: { plan: Plan; others: readonly Plan[]; who: number }) {
-  const say = sayIn(plan);
-  const { rows, fraction, start, stop } = usePlanRun<VariantTold>(plan);
-  const sameTrail = others.filter((other) => trackIdsOf(other).join() === trackIdsOf(plan).join());
-  const asked = sameTrail.map(({ id }) => id).join();
-  const plans = useMemo(() => [plan, ...sameTrail], [plan, asked]); // eslint-disable-line react-hooks/exhaustive-deps
-  useEffect(
-    () =>
-      start(
-        () => plans.length,
-        (now, onRow, signal) =>
-          calculator().tellVariants({ plan: now, plans: [now, ...plans.slice(1)], who }, onRow, signal),
-      ),
-    [plans, who], // eslint-disable-line react-hooks/exhaustive-deps
-  );
-  const isTold = rows.length === plans.length;
-  const differing = useMemo(() => differencesOf(plans), [plans]);
-  return (
-    <section aria-label="Variants side by side" className="mt-3 overflow-x-auto">
-      {fraction !== undefined && <Progress label="Working out the variants" fraction={fraction} onStop={stop} />}
-      {sameTrail.length < others.length && (
-        <p className="m-0 text-muted">A variant that walks another track is not compared: open it to see it.</p>
-      )}
-      {isTold && (
-        <table className="border-collapse" data-testid="variants-compared">
-          <thead>
-            <tr className="border-b border-rule text-left">
-              <th className="py-1 pr-6 font-normal text-muted">Where they differ</th>
-              {plans.map((one, i) => (
-                <th key={one.id} className="py-1 pr-6 text-right">
-                  {variantName(one)}
-                  {i === 0 && <span className="font-normal text-muted"> (opened)</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {figureRows(rows, say).map(({ head, cells }) => (
-              <DifferenceRow key={head} head={head} cells={cells} />
-            ))}
-            {legRows(rows, plan, say).map(({ head, cells }) => (
-              <DifferenceRow key={head} head={head} cells={cells} />
-            ))}
-            {differing.map((row) => (
-              <DifferenceRow
-                key={`${row.part} ${row.id}`}
-                head={row.name}
-                cells={row.values.map((value) => factWords(row, value, say))}
-              />
-            ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <td className="py-2 pr-6 align-top text-muted">Take over into the opened one</td>
-              <td />
-              {plans.slice(1).map((other) => (
-                <td key={other.id} className="py-2 pr-6">
-                  <span className="flex flex-wrap justify-end gap-1">
-                    {(Object.keys(PARTS) as VariantPart[]).map((part) => (
-                      <button
-                        key={part}
-                        className="btn min-h-[24px]! px-2! py-0!"
-                        aria-label={`${PARTS[part]} of ${variantName(other)}`}
-                        onClick={() => takeFrom(other, part, PARTS[part])}
-                      >
-                        {PARTS[part]}
-                      </button>
-                    ))}
-                  </span>
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        </table>
-      )}
-    </section>
-  );
-}
-
-interface Row {
-  head: string;
-  cells: string[];
-}
-
-function DifferenceRow({ head, cells }: Row) {
-  return (
-    <tr className="border-b border-rule">
-      <th className="py-0.5 pr-6 text-left font-normal">{head}</th>
-      {cells.map((cell, i) => (
-        <td key={i} className={`figure py-0.5 pr-6 text-right ${i > 0 && cell !== cells[0] ? "font-semibold" : ""}`}>
-          {cell}
-        </td>
-      ))}
-    </tr>
-  );
-}
-
-const differ = ({ cells }: Row): boolean => new Set(cells).size > 1;
-
-function figureRows(rows: readonly VariantTold[], say: Say): Row[] {
-  const told = (head: string, words: (figures: VariantFigures) => string): Row => ({
-    head,
-    cells: rows.map(({ figures }) => words(figures)),
-  });
-  return [
-    told("first day", ({ startDate }) => say.date(startDate)),
-    told("finish", ({ finishDate }) => say.date(finishDate)),
-    told("days", ({ days }) => say.number(days)),
-    told("legs", ({ legs }) => say.number(legs)),
-    told("heaviest pack", ({ heaviestKg }) => say.kg(heaviestKg)),
-    told("mean pack", ({ meanKg }) => say.kg(meanKg)),
-    told("base weight at the start", ({ baseKg }) => say.kg(baseKg)),
-    told("food eaten", ({ foodKg }) => say.kg(foodKg)),
-    told("all carried", ({ kgKm }) => say.carried(kgKm)),
-    told("money", ({ money }) => say.money(money)),
-    told("blockers", ({ blockers }) => say.number(blockers)),
-    told("cautions", ({ cautions }) => say.number(cautions)),
-    told("out of food somewhere", ({ foodChance }) => shareWords(foodChance)),
-    told("without water somewhere", ({ waterChance }) => shareWords(waterChance)),
-    told("a night too cold", ({ coldChance }) => shareWords(coldChance)),
-    told("there, eight of ten", ({ arrives }) => arrives.map(say.date).join(" to ")),
-  ].filter(differ);
-}
-
-/** Packs leaving for legs that are in all of them, and legs that are not. */
-function legRows(rows: readonly VariantTold[], plan: Plan, say: Say): Row[] {
-  const key = ({ fromStopId, toStopId }: VariantTold["legs"][number]): string => `${fromStopId} ${toStopId}`;
-  const keys = [...new Set(rows.flatMap(({ legs }) => legs.map(key)))];
-  return keys
-    .map((one): Row => {
-      const [from, to] = one.split(" ");
-      return {
-        head: `${stopName(plan, from!)} to ${stopName(plan, to!)}`,
-        cells: rows.map(({ legs }) => {
-          const leg = legs.find((candidate) => key(candidate) === one);
-          return leg ? `${say.kg(leg.startKg)}, ${say.number(leg.days, 1)} d` : "–";
-        }),
-      };
-    })
-    .filter(differ);
-}
-
-function factWords({ part }: Difference, value: string | undefined, say: Say): string {
-  if (value === undefined) return part === "stop" ? "passed by" : "not along";
-  const [first, ...rest] = value.split(" ");
-  if (part === "piece") return say.g(Number(first));
-  const nights = Number(first);
-  return `${nights === 1 ? "1 night" : `${nights} nights`}, ${FOOD_BY_WORDS[rest[0] as keyof typeof FOOD_BY_WORDS]}`;
 }
