@@ -46,6 +46,15 @@ function numbersIn(value: unknown, path = "result"): void {
 }
 
 describe("laws of every plan", () => {
+  test("figures alone are those of the whole answer, and what is asked after them has its checks", () => {
+    holds(({ plan, tracks }, { checks, ...figures }) => {
+      const session = new Session();
+      session.setTracks(tracks);
+      if (!isDeepStrictEqual(session.figures(plan), figures)) throw new Error("Figures alone are others.");
+      expect(session.compute(plan).checks).toEqual(checks);
+    }, 40);
+  });
+
   test("no NaN, no infinity anywhere", () => holds((_, result) => numbersIn(result)));
 
   test("food, water, fuel and loads are never negative", () =>

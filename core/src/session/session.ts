@@ -171,7 +171,13 @@ export class Session {
 
   /** Throws only when no trail was set, or one longer than is computed: without one there is no plan. */
   compute(given: Plan): PlanResult {
-    return this.told(this.lay(given));
+    const { figures, checks } = this.told(this.lay(given));
+    return { ...figures, checks: checks() };
+  }
+
+  /** The same without its checks, a third sooner: for comparisons that ask for none. */
+  figures(given: Plan): Omit<PlanResult, "checks"> {
+    return this.told(this.lay(given)).figures;
   }
 
   /** A plan's ground, kit and needs: all that its days and packs are worked out from. */
@@ -298,7 +304,7 @@ export class Session {
     };
   }
 
-  private told(laid: Laid): PlanResult {
+  private told(laid: Laid): { figures: Omit<PlanResult, "checks">; checks: () => Check[] } {
     const { stage } = this;
     const { plan, profile, normals, season, terrain, halts, pins, schools, sources, pieces, kit } = laid;
     const { hikers, climate, stretches } = plan;
@@ -376,18 +382,17 @@ export class Session {
           });
     const told = stage.assemble({ ...trail, profile, kit, figures, schools, power });
     return {
-      ...told,
-      ...assembleCells(trail, profile, hikers.length),
-      fords: passages,
-      checks: stage.checks({
-        plan,
-        result: told,
-        schools,
-        sources,
-        season,
-        snow: climate.snowBy === "degree-day" ? stage.snow({ ...snowOf, year: climate.snowYear }) : undefined,
-        fords: passages,
-      }),
+      figures: { ...told, ...assembleCells(trail, profile, hikers.length), fords: passages },
+      checks: () =>
+        stage.checks({
+          plan,
+          result: told,
+          schools,
+          sources,
+          season,
+          snow: climate.snowBy === "degree-day" ? stage.snow({ ...snowOf, year: climate.snowYear }) : undefined,
+          fords: passages,
+        }),
     };
   }
 

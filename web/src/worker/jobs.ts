@@ -58,6 +58,7 @@ import {
   type PlanePlan,
   type PartChoice,
   type Plan,
+  type PlanFigures,
   type PlanFile,
   type PlanResult,
   type Portion,
@@ -135,6 +136,8 @@ export function createJobs(beat?: () => void) {
   };
 
   const compute = (other: Plan): PlanResult => session.compute(other);
+  /** Where no checks are asked for. */
+  const figures = (other: Plan): PlanFigures => session.figures(other);
 
   /**
    * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` asks for the
@@ -160,7 +163,7 @@ export function createJobs(beat?: () => void) {
   };
 
   const hikesOf = function* (given: Plan, who: number, runs: number, numbers: readonly number[]): Generator<Hike> {
-    const result = compute(given);
+    const result = figures(given);
     for (const run of numbers) yield hikeOf(given, result, run, { runs, who });
   };
 
@@ -178,7 +181,7 @@ export function createJobs(beat?: () => void) {
     questions: readonly Question[];
   }) =>
     function* (): Generator<SchoolFigures> {
-      for (const question of questions) yield* compareSchools(given, hikerId, question, compute);
+      for (const question of questions) yield* compareSchools(given, hikerId, question, figures);
     };
 
   return {
@@ -238,7 +241,7 @@ export function createJobs(beat?: () => void) {
       told(
         asked,
         control,
-        () => bankLegs(asked.plan, compute(asked.plan), compute),
+        () => bankLegs(asked.plan, figures(asked.plan), figures),
         outOf(asked.plan.devices.length + 1),
       ),
 
@@ -252,14 +255,14 @@ export function createJobs(beat?: () => void) {
 
     /** Devices given up one after the other. */
     switchOffs: (asked: OnTrail, control: JobControl) =>
-      told(asked, control, () => switchOffs(asked.plan, compute), outOf(asked.plan.devices.length + 1)),
+      told(asked, control, () => switchOffs(asked.plan, figures), outOf(asked.plan.devices.length + 1)),
 
     /** So many hikes, a tenth at a time; with the first part a first look, and with the last the answer. */
     simulate: (asked: OnTrail<{ who: number; runs: number }>, control: JobControl) =>
       told<OddsStep>(
         asked,
         control,
-        () => simulateInParts(asked.plan, compute(asked.plan), { ...asked, partRuns: Math.ceil(asked.runs / 10) }),
+        () => simulateInParts(asked.plan, figures(asked.plan), { ...asked, partRuns: Math.ceil(asked.runs / 10) }),
         ({ done }) => done,
       ),
 
@@ -277,7 +280,7 @@ export function createJobs(beat?: () => void) {
       told(
         asked,
         control,
-        () => trustOf(asked.plan, compute(asked.plan), asked.who, compute),
+        () => trustOf(asked.plan, figures(asked.plan), asked.who, figures),
         ({ done }) => done,
       ),
 
@@ -298,7 +301,7 @@ export function createJobs(beat?: () => void) {
 
     /** Food in reserve against the chance of running out. */
     reserveOdds: (asked: OnTrail<{ who: number }>, control: JobControl) =>
-      told(asked, control, () => reserveOdds(asked.plan, asked.who, compute), outOf(TRIED_RESERVES.length + 1)),
+      told(asked, control, () => reserveOdds(asked.plan, asked.who, figures), outOf(TRIED_RESERVES.length + 1)),
 
     /** What it takes to be somewhere by a date. */
     waysThere: (asked: OnTrail<{ goal: Goal }>, control: JobControl) =>
