@@ -27,8 +27,9 @@ const plan = planOf({
 });
 const session = new Session();
 session.setTracks(tracks);
+const pulling = { compute: (then: Plan) => session.compute(then), figures: (then: Plan) => session.figures(then) };
 const pulled = (target: (typeof LEVER_TARGETS)[number], of: Plan = plan) => [
-  ...pullLevers(of, { who: 0, target, legIndex: 0 }, (then) => session.compute(then)),
+  ...pullLevers(of, { who: 0, target, legIndex: 0 }, pulling),
 ];
 const nameOf = (lever: Lever | undefined): string => JSON.stringify(lever ?? "now");
 
@@ -70,7 +71,7 @@ describe("levers", () => {
   });
 
   test("a leg that a new stop cuts in two is as heavy as the heavier of both", () => {
-    const rows = [...pullLevers(plan, { who: 0, target: "leg", legIndex: 1 }, (then) => session.compute(then))];
+    const rows = [...pullLevers(plan, { who: 0, target: "leg", legIndex: 1 }, pulling)];
     const row = rows.find(({ lever }) => nameOf(lever) === nameOf({ kind: "use", stopId: "b" }))!;
     const then = computePlan(withLever(plan, "a", { kind: "use", stopId: "b" }), tracks);
     expect(row.figures.legKg).toBeCloseTo(Math.max(...then.legs.slice(1).map((leg) => leg.hikers[0]!.heaviestKg)), 6);
@@ -78,7 +79,7 @@ describe("levers", () => {
 
   test("levers of the second of two hikers pull the second's own figures", () => {
     const two = planOf({ ...plan, hikers: [hikerOf(), hikerOf({ id: "b", name: "B", food: { reserveDays: 2 } })] });
-    const rows = [...pullLevers(two, { who: 1, target: "kg-km", legIndex: 0 }, (then) => session.compute(then))];
+    const rows = [...pullLevers(two, { who: 1, target: "kg-km", legIndex: 0 }, pulling)];
     const fields = rows.flatMap(({ lever }) =>
       lever?.kind === "figure" && lever.field === "reserve-days" ? [lever.value] : [],
     );

@@ -3,9 +3,9 @@ import type { Check } from "../checks/index.ts";
 import type { Trouble } from "../odds/hikes.ts";
 import { simulate } from "../odds/simulate.ts";
 import type { Plan } from "../plan/schema.ts";
-import type { LegResult } from "../result/result.ts";
-import { figuresOf } from "../search/figures.ts";
-import type { PlanResult } from "../session/session.ts";
+import type { LegResult, PlanFigures } from "../result/result.ts";
+import { totalsOf } from "../search/figures.ts";
+import type { PlanResult, Session } from "../session/session.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import { leversOf, withLever, type Lever, type LeverField } from "./lever.ts";
 
@@ -70,12 +70,16 @@ const LEAST: Record<LeverTarget, number> = {
  * The plan as it is, then change after change by the true model, what promises most first; at the end the best of
  * different kinds in pairs.
  */
-export function* pullLevers(plan: Plan, asked: Asked, compute: (plan: Plan) => PlanResult): Generator<PulledRow> {
+export function* pullLevers(
+  plan: Plan,
+  asked: Asked,
+  { compute, figures: figuresOf }: Pick<Session, "compute" | "figures">,
+): Generator<PulledRow> {
   const { who, target } = asked;
   const hikerId = plan.hikers[who]!.id;
   const now = compute(plan);
   const leg = now.legs[Math.min(asked.legIndex, now.legs.length - 1)]!;
-  const figures = (of: Plan, result: PlanResult): LeverFigures => figuresIn(of, result, who, target, leg);
+  const figures = (of: Plan, result: PlanFigures): LeverFigures => figuresIn(of, result, who, target, leg);
   const base = figures(plan, now);
   // The leg whose pack is to be lighter, where it is one leg's.
   const lightened = target === "heaviest" ? now.legs[base.heaviestLeg] : target === "leg" ? leg : undefined;
@@ -95,10 +99,10 @@ export function* pullLevers(plan: Plan, asked: Asked, compute: (plan: Plan) => P
 
   function pull(lever: Lever): Pulled & { lever: Lever } {
     const other = withLever(plan, hikerId, lever);
-    const result = compute(other);
-    const then = figures(other, result);
+    const then = figures(other, figuresOf(other));
     const gain = valueIn(base, target) - valueIn(then, target);
-    return { lever, figures: then, gain, breaks: newChecks(now, result) };
+    // Of what helps nothing it is not asked what it breaks.
+    return { lever, figures: then, gain, breaks: gain > LEAST[target] ? newChecks(now, compute(other)) : [] };
   }
 }
 
@@ -158,12 +162,12 @@ function lies(stopId: string, { stops }: Plan, profile: PlanResult["profile"], l
 
 function figuresIn(
   plan: Plan,
-  result: PlanResult,
+  result: PlanFigures,
   who: number,
   target: LeverTarget,
   asked: Pick<LegResult, "fromNode" | "toNode">,
 ): LeverFigures {
-  const { days, finishDate, money } = figuresOf(plan, result);
+  const { days, finishDate, money } = totalsOf(plan, result);
   let [kgKm, km, heaviestKg, heaviestLeg, legKg] = [0, 0, 0, 0, 0];
   for (const leg of result.legs) {
     const row = leg.hikers[who]!;

@@ -1,5 +1,6 @@
 /** What a set of stops comes to, by the true model. */
 import type { Plan } from "../plan/schema.ts";
+import type { PlanFigures } from "../result/result.ts";
 import type { PlanResult } from "../session/session.ts";
 import { moneyTotal, stopFigures } from "../stops/stays.ts";
 import { dayNumber } from "../units/day.ts";
@@ -18,16 +19,26 @@ export interface SetFigures {
   cautions: number;
 }
 
+/** Days from the first to the last, rest days among them, and all money. */
+export function totalsOf(
+  plan: Plan,
+  result: Pick<PlanFigures, "legs" | "days" | "finishDate">,
+): Pick<SetFigures, "days" | "finishDate" | "money"> {
+  const { finishDate } = result;
+  return {
+    days: dayNumber(finishDate)! - dayNumber(plan.trip.startDate)! + 1,
+    finishDate,
+    money: stopFigures(plan, result).reduce((sum, at) => sum + moneyTotal(at.money), 0),
+  };
+}
+
 export function figuresOf(plan: Plan, result: PlanResult): SetFigures {
   const { legs, checks } = result;
   let kgKm = 0;
   for (const leg of legs) for (const { meanKg } of leg.hikers) kgKm += (meanKg * leg.distanceM) / 1000;
-  const money = stopFigures(plan, result).reduce((sum, at) => sum + moneyTotal(at.money), 0);
   return {
     kgKm: kgKm + offTrailKgKm(plan, result),
-    days: dayNumber(result.finishDate)! - dayNumber(plan.trip.startDate)! + 1,
-    finishDate: result.finishDate,
-    money,
+    ...totalsOf(plan, result),
     heaviestKg: Math.max(...legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg))),
     legs: legs.map((leg) => ({
       fromM: leg.fromM,

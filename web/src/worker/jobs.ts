@@ -58,7 +58,6 @@ import {
   type PlanePlan,
   type PartChoice,
   type Plan,
-  type PlanFigures,
   type PlanFile,
   type PlanResult,
   type Portion,
@@ -137,7 +136,7 @@ export function createJobs(beat?: () => void) {
 
   const compute = (other: Plan): PlanResult => session.compute(other);
   /** Where no checks are asked for. */
-  const figures = (other: Plan): PlanFigures => session.figures(other);
+  const figures = (other: Plan): Omit<PlanResult, "checks"> => session.figures(other);
 
   /**
    * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` asks for the
@@ -289,7 +288,7 @@ export function createJobs(beat?: () => void) {
       told(
         asked,
         control,
-        () => pullLevers(asked.plan, asked, compute),
+        () => pullLevers(asked.plan, asked, { compute, figures }),
         ({ fraction }) => fraction,
       ),
 
