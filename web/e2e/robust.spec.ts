@@ -26,6 +26,7 @@ test("a full disk: the sentence says so, and what was there stays", async ({ pag
   await mass.fill("2500");
   await mass.press("Enter");
   await expect(page.getByText(/storage is full, so this change was not kept/)).toBeVisible();
+  await expect(mass).toHaveValue("986");
   await page.reload();
   await expect(mass).toHaveValue("986");
 });

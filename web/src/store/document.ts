@@ -391,11 +391,12 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   } catch (error) {
     // Storage refused it, or it cannot be computed: it is taken back, unless a later edit stands on it already.
     clearNote(note.id);
-    report(error);
     if (latest === next) {
       if (stored) await step(from.id, "undo").catch(report);
       await show(from, `Not kept: ${label}`).catch(fail);
     }
+    // Said when all is as it was: what a field still holds would else be taken once more by a page that goes.
+    report(error);
   } finally {
     arrived();
   }
