@@ -22,6 +22,7 @@ test("anything is found by a part of its name and shown where it is; what was fo
   await expect(page.getByLabel("Find", { exact: true })).toHaveValue("Camera");
   await expect(page.getByLabel("Mass of Camera")).toBeVisible();
   await page.keyboard.press("Control+k");
+  await expect(dialog).toBeVisible();
   await page.keyboard.type("brandt");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/stops\//);

@@ -64,6 +64,8 @@ function go({ label, to }: Found): void {
   if (legIndex !== undefined) select({ legIndex });
   if (look) lookFor({ station, ...look, name: label });
   const query = new URLSearchParams(part === undefined ? {} : { part });
+  // Where one is already nothing is left.
+  if (part === undefined && window.location.pathname === stationOf(station).href) return;
   void navigate(stationOf(station).href + searchOf(useSelection.getState(), query));
 }
 

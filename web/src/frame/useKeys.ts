@@ -23,7 +23,13 @@ export function useKeys(): void {
       event.preventDefault();
       void undoRedo(event.shiftKey ? "redo" : "undo");
     };
+    // What is opened over a page goes with it.
+    const onLeave = (): void => help(undefined);
     window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    document.addEventListener("astro:before-swap", onLeave);
+    return () => {
+      window.removeEventListener("keydown", onKey);
+      document.removeEventListener("astro:before-swap", onLeave);
+    };
   }, []);
 }
