@@ -148,7 +148,7 @@ const HOURS = 0.5;
 /** Never offered to be left at home, whatever they weigh. */
 const NEEDED: ReadonlySet<string> = new Set(["pack", "shelter", "bag", "pad", "shoes", "stove", "hard-canister"]);
 const KEPT: readonly string[] = ["rain", "wind", "warm-layer", "papers", "navigation", "light", "deterrent"];
-const FIRST_AID = /first.?aid|medic|whistle|beacon|emergency|pharmac/i;
+const FIRST_AID = /first.?aid|plaster|bandage|medic|tablet|pharmac|filter|purif|whistle|beacon|emergency/i;
 const COOKING = /stove|pot\b|cook|burner|canister|lighter|windshield/i;
 
 /** All single changes that the model knows, of one hiker's plan. */

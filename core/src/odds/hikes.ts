@@ -16,10 +16,10 @@ import { lifeDrawnKm } from "../models/wear.ts";
 import { VARIED } from "../plan/ids.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
-import { Factor, follow, illnessDays, KEY, LIKE_KM, nightOff, snowYear, wetAfter } from "./laws.ts";
 import { openDuring, type Moment } from "../stops/openings.ts";
 import { chanceThere } from "../stops/post.ts";
 import { normal, stratified, uniform } from "../units/draws.ts";
+import { Factor, follow, illnessDays, KEY, LIKE_KM, nightOff, snowYear, wetAfter } from "./laws.ts";
 import { emptyHikes, type Hikes } from "./record.ts";
 import { legTables, type BoxThere, type Charge, type Door, type LegTable, type Night } from "./tables.ts";
 
@@ -44,6 +44,7 @@ const SCRAP_KG = 0.01;
 const SCRAP_G = 0.5;
 /** Who is ill for longer is taken down, and lives on nothing of the bag [L]. */
 const MOST_ILL_ON_TRAIL = 3;
+
 /** What a plan is simulated from, once for all hikes. */
 export interface Prepared {
   tables: LegTable[];

@@ -13,7 +13,7 @@ const NAMES = [
   "Old Mill",
   "Long Ferry",
   "Birch Cross",
-  "Sawyer’s",
+  "Timber Yard",
   "Heron Bay",
   "Charcoal Field",
   "Smithy",

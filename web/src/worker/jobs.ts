@@ -91,7 +91,7 @@ const WAYS = 3;
 
 export type { JobControl } from "./control.ts";
 
-/** How far a simulation is, and what is known so far. */
+/** How far a simulation is; with the last step its answer. */
 export interface OddsStep {
   done: number;
   odds?: Odds;
@@ -256,7 +256,7 @@ export function createJobs(beat?: () => void) {
     switchOffs: (asked: OnTrail, control: JobControl) =>
       told(asked, control, () => switchOffs(asked.plan, figures), outOf(asked.plan.devices.length + 1)),
 
-    /** So many hikes, a tenth at a time; with the first part a first look, and with the last the answer. */
+    /** So many hikes, a tenth at a time: how far it is, and the answer with the last. */
     simulate: (asked: OnTrail<{ who: number; runs: number }>, control: JobControl) =>
       told<OddsStep>(
         asked,

@@ -56,7 +56,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           )}
           {!odds && fraction === undefined && (
             <button className="btn btn-strong" onClick={() => walk(runs)}>
-              Walk a thousand hikes again
+              {runs === RUNS[0] ? "Walk a thousand hikes again" : "Walk ten thousand again"}
             </button>
           )}
           {odds && (
