@@ -36,6 +36,19 @@ describe("kit out of anybody's table", () => {
     ["name|weight oz\nA|250 g", 250],
   ])("%s", (text, grams) => expect(read(text).pieces[0]!.massG).toBeCloseTo(grams, 2));
 
+  test("whose it is, by a first name; who is not here is said, and the piece is the chosen one's", () => {
+    const rows = ["name|g|whose", "Tent|900|Bo", "Mug|60|ann vale", "Cap|50|Cleo", "Map|40|"].map((row) =>
+      row.split("|"),
+    );
+    const hikers = [
+      { id: "a", name: "Ann Vale" },
+      { id: "b", name: "Bo Reed" },
+    ];
+    const { pieces, problems } = readKitTable(rows, { ...made(), hikers });
+    expect(pieces.map(({ ownerId, carrierId }) => ownerId + carrierId)).toEqual(["bb", "aa", "aa", "aa"]);
+    expect(problems).toMatchObject([{ place: "line 4", severity: "note", sentence: expect.stringContaining("Cleo") }]);
+  });
+
   test("totals are passed over, a name alone is the group of what follows, bad lines are said and lose no other", () => {
     const { pieces, problems } = read(
       "gear|weight\nSleep|\nQuilt|692\nTotal|692\nCook|\nPot|heavy\nStove|84 stone\nBoulder|60 kg\nSpoon|0\nSpoon|14\n|790",
@@ -80,12 +93,12 @@ test("what is written out reads back: names, groups, grams, how many and how the
   const plan = planOf({ kit });
   const { pieces, problems } = readKitTable(
     kitTableRows(plan).map((row) => row.map(String)),
-    made(),
+    { ...made(), hikerId: "nobody", hikers: plan.hikers },
   );
   expect(problems).toEqual([]);
   for (const [i, piece] of plan.kit.entries()) {
-    const { name, group, massG, quantity, wear, volumeL } = piece;
-    expect(pieces[i]).toMatchObject({ name, group, massG, quantity, wear, volumeL });
+    const { name, group, massG, quantity, wear, volumeL, ownerId } = piece;
+    expect(pieces[i]).toMatchObject({ name, group, massG, quantity, wear, volumeL, ownerId });
   }
 });
 

@@ -8,10 +8,10 @@ import { KG_PER_LB } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 import type { Problem } from "../units/problem.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
-import type { Piece, Plan } from "../plan/schema.ts";
+import type { Hiker, Piece, Plan } from "../plan/schema.ts";
 
 export const KIT_COLUMNS = [
-  "name", "group", "mass", "told", "unit", "quantity", "worn", "consumable", "volume", "price", "notes",
+  "name", "group", "mass", "told", "unit", "quantity", "worn", "consumable", "volume", "price", "owner", "notes",
 ] as const; // prettier-ignore
 export type KitColumn = (typeof KIT_COLUMNS)[number];
 
@@ -23,6 +23,7 @@ const HEADS: readonly (readonly [KitColumn, RegExp])[] = [
   ["consumable", /consum/i],
   ["price", /price|cost|paid|preis|prix/i],
   ["notes", /^notes?$|remark|comment|description/i],
+  ["owner", /owner|whose|belongs|hiker|besitzer/i],
   ["told", /advertised|claimed|maker|listed|told|catalog/i],
   ["group", /group|category|categorie|type|section|gruppe/i],
   ["mass", /weight|mass|gewicht|poids|peso|\bg\b|\boz\b|\bgrams?\b|\bkg\b|\blbs?\b/i],
@@ -56,6 +57,8 @@ export interface KitTable {
 export interface NewPieces {
   idOf: () => string;
   hikerId: string;
+  /** Who else a column may name; a first name is enough. */
+  hikers?: readonly Pick<Hiker, "id" | "name">[];
   fromStopId: string;
   toStopId: string;
 }
@@ -81,7 +84,7 @@ export function readKitTable(
   if (columns.name === undefined || columns.mass === undefined) {
     say(
       "line 1",
-      "The first line has to name the columns: one with the name, and one with the mass or weight. Allowed besides: group, unit, quantity, worn, consumable, volume.",
+      "The first line has to name the columns: one with the name, and one with the mass or weight. Allowed besides: group, unit, quantity, worn, consumable, volume, owner.",
     );
     return { heads, columns, pieces: [], problems };
   }
@@ -122,6 +125,14 @@ export function readKitTable(
     const toldG = !isWeighed || told === "" ? undefined : gramsOf(told, cell("unit"), toldUnit);
     if (typeof toldG === "string") say(place, `Advertised: ${toldG}`);
     const gives = guessGives(name);
+    const owner = cell("owner");
+    const ownerId = owner === "" ? made.hikerId : hikerNamed(owner, made.hikers ?? []);
+    if (ownerId === undefined)
+      say(
+        place,
+        `Nobody here is called “${owner.slice(0, 40)}”: “${name.slice(0, 40)}” goes to the hiker chosen.`,
+        "note",
+      );
     pieces.push(
       pieceSchema.parse({
         id: made.idOf(),
@@ -131,8 +142,8 @@ export function readKitTable(
         quantity: count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count))),
         wear: YES.test(cell("worn")) ? "worn" : YES.test(cell("consumable")) ? "consumable" : "packed",
         volumeL: volumeL === undefined ? 0 : Math.min(150, Math.max(0, volumeL)),
-        ownerId: made.hikerId,
-        carrierId: made.hikerId,
+        ownerId: ownerId ?? made.hikerId,
+        carrierId: ownerId ?? made.hikerId,
         ...(price === undefined ? {} : { price: Math.min(100_000, Math.max(0, price)) }),
         ...(typeof toldG === "number" ? { toldG, measured: true } : {}),
         ...(cell("notes") === "" ? {} : { notes: cell("notes").slice(0, 2000) }),
@@ -143,6 +154,12 @@ export function readKitTable(
   }
   if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, `Only the first ${MOST_ROWS} lines are read.`);
   return { heads, columns, pieces, problems };
+}
+
+function hikerNamed(told: string, hikers: readonly Pick<Hiker, "id" | "name">[]): string | undefined {
+  const wanted = told.toLowerCase();
+  const named = (name: string): boolean => name.toLowerCase() === wanted || name.toLowerCase().split(" ")[0] === wanted;
+  return hikers.find(({ name }) => named(name))?.id;
 }
 
 function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>> {

@@ -278,6 +278,21 @@ describe("what it offers", () => {
     expect(first({ name: "Old tank", description: "dry" }).kind).toBe("other");
   });
 
+  test("a bar is one where the name begins with it, and not where sand is told of", () => {
+    const [light] = sortWaypoint({ name: "Long Bar Light", symbol: "Lodging" });
+    expect(light!.offers).toEqual(["bed"]);
+    expect(sortWaypoint({ name: "Long Bar sands" })[0]!.kind).toBe("other");
+    expect(sortWaypoint({ name: "Bar Central" })[0]!.offers).toEqual(["shop-small"]);
+    expect(sortWaypoint({ name: "Old Oak", symbol: "Bar" })[0]!.offers).toEqual(["shop-small"]);
+  });
+
+  test("a cache ends, though its symbol tells of drinking water", () => {
+    expect(sortWaypoint({ name: "Cache 3", symbol: "Drinking Water" })[0]).toMatchObject({
+      kind: "water",
+      water: "cache",
+    });
+  });
+
   test("the name outranks the description", () => {
     expect(told(sortWaypoint({ name: "Windy Pass", description: "Great camp if no wind" }))).toBe("landmark");
     expect(first({ name: "Flat 9", description: "Campsite for two tents" })).toMatchObject({ kind: "camp", sure: 0.5 });

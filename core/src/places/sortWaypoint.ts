@@ -48,10 +48,12 @@ function plain(text: string): string {
     .trim();
 }
 
-const list = (words: string): string[] => words.split(",").map((word) => plain(word.replace("~", "")));
+const list = (words: string): string[] => words.split(",").map((word) => plain(word.replace(/[~^]/, "")));
 
 interface Term extends Meaning {
   word: string;
+  /** Counts only at the head of a run. */
+  first: boolean;
 }
 
 /** Meanings by their first word, the longest run first. */
@@ -63,7 +65,7 @@ class Lexicon {
     for (const { words, ...meaning } of entries)
       for (const text of Object.values(words))
         for (const raw of text.split(",")) {
-          const term = { ...meaning, word: plain(raw.replace("~", "")) };
+          const term = { ...meaning, word: plain(raw.replace(/[~^]/, "")), first: raw.includes("^") };
           if (raw.includes("~")) this.endings.push(term);
           else this.add(term);
         }
@@ -83,7 +85,7 @@ class Lexicon {
     const found: Term[] = [];
     for (let i = 0; i < words.length;) {
       const term =
-        this.byFirst.get(words[i]!)?.find(({ word }) => startsAt(words, i, word)) ??
+        this.byFirst.get(words[i]!)?.find(({ word, first }) => (!first || i === 0) && startsAt(words, i, word)) ??
         this.endings.find(({ word }) => words[i]!.length > word.length + 1 && words[i]!.endsWith(word));
       if (term) found.push(term);
       i += term ? term.word.split(" ").length : 1;
@@ -162,7 +164,7 @@ export function sortWaypoint(
     }),
   );
   const found = new Map<WaypointKind, SortedKind>();
-  const take = (term: Term, sure: number): void => {
+  const take = ({ first: _, ...term }: Term, sure: number): void => {
     if (denied.has(term.kind)) return;
     const before = found.get(term.kind);
     if (!before) return void found.set(term.kind, { ...term, sure });
@@ -170,9 +172,11 @@ export function sortWaypoint(
     if (offers.length > 0) before.offers = offers;
     // A plain "water" is told better by what follows.
     if (before.water === undefined && term.water !== undefined) before.water = term.water;
+    // What was laid there ends, whatever else the symbol says.
+    if (term.water === "cache") before.water = "cache";
   };
   // Said in so many words, as our own files do.
-  if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
+  if (texts.type === "stop") take({ kind: "stop", word: "stop", first: false }, SURE.type);
   for (const field of ["symbol", "type", "name"] as const)
     for (const term of heads(texts[field], by)) take(term, SURE[field]);
   // Beside a place that has its kind, a pass or a junction is only where it lies.

@@ -1,6 +1,7 @@
 /**
  * What the words on a waypoint mean, in five languages: data for `sortWaypoint`. Lower case, without accents;
- * whole words or runs of words. `~` before a word takes it as the end of a compound too (`~hutte`: Berghütte).
+ * whole words or runs of words. `~` before a word takes it as the end of a compound too (`~hutte`: Berghütte); `^`
+ * takes it only where a name begins with it (`^bar`: Bar Central, not Long Bar Light, which stands on sand).
  */
 import type { SERVICES, SOURCE_KINDS } from "../plan/ids.ts";
 
@@ -63,8 +64,8 @@ export const ENTRIES: readonly Entry[] = [
     de: "laden, ~laden, kiosk, tankstelle, backerei, markt, hofladen, metzgerei", fr: "magasin, boulangerie, kiosque, station service, marche, boutique",
     es: "tienda, panaderia, quiosco, gasolinera, mercado", it: "negozio, panificio, panetteria, chiosco, distributore, mercato, bottega" } },
   { kind: "stop", offers: ["shop-small"], words: {
-    en: "restaurant, cafe, pub, bar, diner, inn and food, tea house, snack bar, grill, pizzeria", de: "gasthaus, gasthof, restaurant, cafe, wirtshaus, imbiss, jausenstation",
-    fr: "restaurant, cafe, auberge, buvette, bistro, creperie", es: "restaurante, bar, cafeteria, meson, cantina", it: "ristorante, trattoria, osteria, bar, caffe, malga" } },
+    en: "restaurant, cafe, pub, ^bar, bar and grill, diner, inn and food, tea house, snack bar, grill, pizzeria", de: "gasthaus, gasthof, restaurant, cafe, wirtshaus, imbiss, jausenstation",
+    fr: "restaurant, cafe, auberge, buvette, bistro, creperie", es: "restaurante, ^bar, cafeteria, meson, cantina", it: "ristorante, trattoria, osteria, ^bar, caffe, malga" } },
   { kind: "stop", offers: ["post"], words: {
     en: "post office, parcel pickup, mail drop, parcel locker, parcel shop", de: "post, postamt, paketshop, packstation, postfiliale", fr: "poste, bureau de poste, la poste, point relais",
     es: "correos, oficina de correos", it: "posta, ufficio postale, poste" } },

@@ -98,6 +98,7 @@ function Rest({ phase }: { phase: Previewed }) {
   const { rows, setRows } = useFound(phase);
   const [answers, setAnswers] = useState<Answers>(() => ({
     name: track.name,
+    hikerName: "",
     sex: "female",
     ageY: 35,
     bodyKg: 68,
@@ -114,7 +115,7 @@ function Rest({ phase }: { phase: Previewed }) {
     setBusy(true);
     setFailure(undefined);
     try {
-      const { name, sex, ageY, bodyKg, heightCm, pace, startDate, units, sea } = answers;
+      const { name, hikerName, sex, ageY, bodyKg, heightCm, pace, startDate, units, sea } = answers;
       const stations = await calculator().simulateOn({ track, sea });
       await startTrip({
         track,
@@ -129,7 +130,7 @@ function Rest({ phase }: { phase: Previewed }) {
             ? {}
             : { distance: "mi", height: "ft", mass: "lb", smallMass: "oz", temperature: "F", volume: "qt" },
         ),
-        hiker: { sex, ageY, bodyKg, heightCm, pace: PACES[pace].settings },
+        hiker: { ...named(hikerName), sex, ageY, bodyKg, heightCm, pace: PACES[pace].settings },
         parts: { ...partsOf(rows ?? []), climate: { stations } },
       });
       welcome();
@@ -185,4 +186,9 @@ function Step({
       {waits ? <p className="m-0 text-sm text-muted">When the track is read.</p> : children}
     </section>
   );
+}
+
+function named(hikerName: string): { name?: string } {
+  const name = hikerName.trim();
+  return name === "" ? {} : { name };
 }

@@ -59,6 +59,16 @@ export function You({ answers, lengthM, onChange }: Props) {
         The sea makes winters mild and nights warm. It is guessed from the lowest height of the track alone: correct it.
       </p>
       <Fields title="You">
+        <label className="text-sm font-semibold">
+          Your name
+          <input
+            className="field mt-1 font-normal"
+            placeholder="if you like"
+            value={answers.hikerName}
+            maxLength={200}
+            onChange={(event) => set({ hikerName: event.target.value })}
+          />
+        </label>
         <Pick
           label="Sex, for what a body burns"
           value={answers.sex}

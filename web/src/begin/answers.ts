@@ -2,6 +2,8 @@
 import type { Hiker, PaceSettings, SeaWord } from "@gepack/core";
 
 export interface Answers extends Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm"> {
+  /** Empty where nobody says: then the hiker is one. */
+  hikerName: string;
   pace: PaceWord;
   startDate: string;
   units: "metric" | "imperial";

@@ -1,5 +1,5 @@
 /** Edits of kit and boxes: what they leave is always a document that can be read again. */
-import { planSchema, type HeldChoice, type Plan } from "@gepack/core";
+import { pieceSchema, planSchema, type HeldChoice, type Piece, type Plan } from "@gepack/core";
 import { produce, type Draft } from "immer";
 import { beforeEach, expect, test, vi } from "vitest";
 import { pieceOf, planWith, someone } from "../../test/plans.ts";
@@ -14,6 +14,7 @@ vi.mock("../store/document.ts", () => ({
 }));
 
 const kit = await import("./kit.ts");
+const stops = await import("./stops.ts");
 const { changeBox, markBox } = await import("./boxes.ts");
 
 beforeEach(() => {
@@ -85,4 +86,35 @@ test("a box has a row from the first thing that is typed; sent means packed, and
   changeBox({ toStopId: "one", fromStopId: "two" }, "another way", () => {});
   expect(plan.boxes.map(({ fromStopId }) => fromStopId)).toEqual([undefined, "two"]);
   expect(readable()).toBe(true);
+});
+
+test("a table beside the kit, or in the place of the kit of those whose pieces it tells", () => {
+  const other = { ...someone, id: "other", name: "Other" };
+  plan = planWith({
+    hikers: [someone, other],
+    kit: [pieceOf("tent"), pieceOf("lamp", { ownerId: "other", carrierId: "other" })],
+    devices: [{ id: "d", name: "Lamp", ownerId: "other", kind: "rechargeable", pieceId: "lamp" }],
+  });
+  const read = (...of: Parameters<typeof pieceOf>): Piece => pieceSchema.parse(pieceOf(...of));
+  const names = (): string[] => plan.kit.map(({ id }) => id);
+  kit.importKit([read("new")], false);
+  expect(names()).toEqual(["tent", "lamp", "new"]);
+  kit.importKit([read("torch", { ownerId: "other", carrierId: "other" })], true);
+  expect(names()).toEqual(["tent", "new", "torch"]);
+  expect(plan.devices[0]!.pieceId).toBeUndefined();
+  expect(readable()).toBe(true);
+});
+
+test("many stops offer more and are used in one step; one passed through is given its night", () => {
+  plan = planWith({
+    hikers: [someone],
+    stops: ["one", "two", "three"].map((id, i) => ({ id, name: id, trackM: 10_000 * (i + 1), use: false, nights: 0 })),
+  });
+  stops.changeStops(["one", "three"], { offers: "post", use: true });
+  stops.changeStops(["one"], { offers: "post" });
+  expect(plan.stops.map(({ services, use, nights }) => [services.join(), use, nights])).toEqual([
+    ["post", true, 1],
+    ["", false, 0],
+    ["post", true, 1],
+  ]);
 });

@@ -4,6 +4,7 @@ import {
   keptKitSchema,
   listNow,
   pieceSchema,
+  removeRow,
   walkEnds,
   wholeWay,
   withAlternative,
@@ -16,6 +17,7 @@ import {
 import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
 import { parseQuantity } from "../units/quantity.ts";
+import { counted } from "../words/counted.ts";
 import { DEMAND_WORDS } from "../words/kit.ts";
 
 /** The hiker's own word on a demand of the leg out of a stop; undefined leaves it to the figures. */
@@ -149,5 +151,15 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
     carrierId: hikerId,
     ...(gives.length > 0 ? { gives } : {}),
     spans: [{ fromStopId: firstId, toStopId: lastId }],
+  });
+}
+
+/** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */
+export function importKit(pieces: readonly Piece[], replaces: boolean): void {
+  void edit(`Import ${counted(pieces.length, "piece")}`, (draft) => {
+    const owners = new Set(pieces.map(({ ownerId }) => ownerId));
+    const gone = replaces ? draft.kit.filter(({ ownerId }) => owners.has(ownerId)).map(({ id }) => id) : [];
+    draft.kit.push(...structuredClone(pieces as Piece[]));
+    for (const id of gone) removeRow(draft as Plan, "kit", id, undefined);
   });
 }

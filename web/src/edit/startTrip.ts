@@ -56,7 +56,7 @@ export async function startTrip(start: Start): Promise<void> {
     hikers: [
       {
         id: "me",
-        name: "Me",
+        name: "Hiker",
         ageY: 35,
         sex: "female",
         heightCm: 170,

@@ -2,6 +2,8 @@
 import { unitsSchema, type Units } from "@gepack/core";
 import { longDate } from "../units/date.ts";
 import { quantity } from "../units/quantity.ts";
+import { counted } from "../words/counted.ts";
+import { mendedWords } from "../words/mended.ts";
 import { Parts } from "./Parts.tsx";
 import { ProblemList } from "./TrackDrop.tsx";
 import type { TrackFiles } from "./useTrackFile.ts";
@@ -11,6 +13,7 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
   if (phase.is !== "preview") return null;
   const { preview, problems, joins } = phase;
   const { from, track, mended, gaps, parts } = preview;
+  const faults = mendedWords(mended);
   return (
     <>
       <b className="text-base">{track.name}</b>
@@ -44,11 +47,10 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
         </div>
       )}
       <p className="my-1 text-muted">
-        {mended.gaps.length} gaps
-        {mended.gaps.length > 0 &&
-          ` (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
-        ; mended: {mended.doubledPoints} doubled points, {mended.flungPoints} flung points, {mended.missingHeights}{" "}
-        missing and {mended.spikedHeights} spiked heights.
+        {mended.gaps.length === 0
+          ? "No gaps"
+          : `${counted(mended.gaps.length, "gap")} (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
+        ; {faults.length === 0 ? "nothing had to be mended" : `mended: ${faults.join(", ")}`}.
       </p>
       {problems.length > 0 && <ProblemList problems={problems} />}
     </>

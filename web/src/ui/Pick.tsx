@@ -26,7 +26,7 @@ export function Pick<T extends string>({ label, value, options, bare, onPick }: 
   return bare ? (
     select
   ) : (
-    <label className="text-sm font-semibold">
+    <label className="is-form text-sm font-semibold">
       {label}
       {select}
     </label>

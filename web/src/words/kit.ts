@@ -223,6 +223,7 @@ export const COLUMN_WORDS: Readonly<Record<KitColumn, string>> = {
   consumable: "used up",
   volume: "space",
   price: "price",
+  owner: "whose it is",
   notes: "notes",
 };
 

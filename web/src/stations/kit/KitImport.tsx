@@ -10,11 +10,12 @@ import {
   type Piece,
   type Plan,
 } from "@gepack/core";
-import { addRows } from "../../edit/rows.ts";
+import { importKit } from "../../edit/kit.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { calculator } from "../../store/document.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
+import { counted } from "../../words/counted.ts";
 import { COLUMN_WORDS } from "../../words/kit.ts";
 import { sayIn } from "../../words/say.ts";
 
@@ -23,11 +24,21 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
   const [file, setFile] = useState<File>();
   const [columns, setColumns] = useState<KitTable["columns"]>();
   const [along, setAlong] = useState(true);
+  const [replaces, setReplaces] = useState(false);
+  const { hikers } = plan;
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const read = useCallback(
     (of: File) =>
-      calculator().readKit({ file: of, name: of.name, hikerId, fromStopId: firstId, toStopId: lastId, columns }),
-    [hikerId, firstId, lastId, columns],
+      calculator().readKit({
+        file: of,
+        name: of.name,
+        hikerId,
+        hikers,
+        fromStopId: firstId,
+        toStopId: lastId,
+        columns,
+      }),
+    [hikerId, hikers, firstId, lastId, columns],
   );
   const sheet = (): Sheet => {
     const [heads, ...rows] = kitTableRows(plan);
@@ -52,9 +63,7 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
               ", ",
             )}${pieces.length > 3 ? ", …" : ""}, ${say.g(pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0))} in all`
         }
-        onTake={({ pieces }) =>
-          addRows("kit", `Import ${countOf(pieces)}`, along ? pieces : pieces.map((piece) => ({ ...piece, spans: [] })))
-        }
+        onTake={({ pieces }) => importKit(along ? pieces : pieces.map((piece) => ({ ...piece, spans: [] })), replaces)}
       >
         {(table) => (
           <>
@@ -68,6 +77,17 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
               ]}
               onPick={(where) => setAlong(where === "along")}
             />
+            {plan.kit.length > 0 && (
+              <Pick
+                label="What is on the list"
+                value={replaces ? "goes" : "stays"}
+                options={[
+                  ["stays", "stays beside them"],
+                  ["goes", "goes, of those whose pieces these are"],
+                ]}
+                onPick={(what) => setReplaces(what === "goes")}
+              />
+            )}
           </>
         )}
       </TableImport>
@@ -113,4 +133,4 @@ function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: K
 
 const MOST_COLUMNS = 24;
 
-const countOf = ({ length }: readonly Piece[]): string => (length === 1 ? "1 piece" : `${length} pieces`);
+const countOf = ({ length }: readonly Piece[]): string => counted(length, "piece");

@@ -84,9 +84,9 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
     <div className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted">
       {reading === "weights" && (
         <>
-          <span className="max-[560px]:hidden">Bars: the pack leaving each stop.</span>
-          <span className="max-[560px]:hidden">Thin line: its heaviest on the way.</span>
-          <span className="text-danger max-[560px]:hidden">Red mark: comfort.</span>
+          <span className="max-[560px]:hidden">Bars: leaving each stop.</span>
+          <span className="max-[560px]:hidden">Thin line: the heaviest after it.</span>
+          <span className="text-danger max-[560px]:hidden">Red: comfort.</span>
         </>
       )}
       <span role="group" aria-label="Reading of the legs" className="ml-auto flex flex-wrap gap-1">

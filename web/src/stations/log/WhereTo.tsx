@@ -61,7 +61,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
     <div className="grid gap-1">
       <div className="flex flex-wrap gap-2">
         <input
-          className="field min-h-[44px] min-w-[150px] flex-1 text-base"
+          className="field min-h-[44px] basis-full text-base"
           aria-label="Where the day ended"
           placeholder="two letters, or a distance"
           value={typed}

@@ -1,7 +1,7 @@
 /** Devices, banks and cells, and where they stand on every leg. */
 import { Plus, X } from "lucide-react";
 import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
-import { addRow, editPart, removeRows, setRow } from "../../edit/rows.ts";
+import { addRow, addRows, editPart, removeRows, setRow } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
@@ -38,10 +38,22 @@ const AMOUNTS: Amount[] = [
   { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
 ];
 
+/** What most carry: judgement to begin with, each figure editable. */
+const USUAL = [
+  { name: "Phone", kind: "rechargeable", mAh: 4000, whPerDay: 4, offRank: 1 },
+  { name: "Head lamp", kind: "rechargeable", mAh: 1200, whPerDay: 0.6 },
+  { name: "Power bank", kind: "bank", mAh: 10_000 },
+] as const;
+
 export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   const add = (): void => {
     const row = { id: crypto.randomUUID(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
     addRow("devices", "Add device", deviceSchema.parse({ ...row, mAh: 4000, whPerDay: 4 }));
+  };
+  const addUsual = (): void => {
+    const [hiker] = plan.hikers;
+    const rows = USUAL.map((device) => deviceSchema.parse({ ...device, id: crypto.randomUUID(), ownerId: hiker!.id }));
+    addRows("devices", "Add phone, lamp and bank", rows);
   };
   return (
     <>
@@ -51,7 +63,12 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
       >
         <button className="btn mb-2" onClick={add}>
           <Plus size={15} aria-hidden="true" /> Add device
-        </button>
+        </button>{" "}
+        {plan.devices.length === 0 && (
+          <button className="btn mb-2" onClick={addUsual}>
+            Add phone, lamp and bank, with usual figures
+          </button>
+        )}
         {plan.devices.length > 0 && <Counting plan={plan} />}
         {plan.devices.length > 0 && (
           <div className="relative overflow-x-auto">

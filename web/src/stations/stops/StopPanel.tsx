@@ -71,10 +71,20 @@ export function StopPanel({ plan, stop, figures }: Props) {
           {held ? "Let searches weigh it" : use ? "Hold it in" : "Keep it out"}
         </button>
       </div>
+      {isBrief(figures) && (
+        <p className="mt-2 mb-0">
+          You come early and stay the night.{" "}
+          <button className="btn" onClick={() => set("walk on the same day", { nights: 0 })}>
+            Walk on the same day
+          </button>
+        </p>
+      )}
       <Instead key={id} plan={plan} stop={stop} />
-      <Group title="Food for the way on">
-        <FoodWays plan={plan} stop={stop} figures={figures} set={set} />
-      </Group>
+      {figures && (
+        <Group title="Food for the way on">
+          <FoodWays plan={plan} stop={stop} figures={figures} set={set} />
+        </Group>
+      )}
       <Group title="The way there">
         <Row label="by">
           <Pick
@@ -231,6 +241,14 @@ type NumberKey =
   | "postHoldDays"
   | "postFee"
   | "postLeastDays";
+
+/** Who comes before this hour has half a day left. */
+const EARLY_H = 13;
+
+/** A single night at a stop that is reached with much of the day left: walking on may be what is wanted. */
+function isBrief(figures: StopFigures | undefined): boolean {
+  return figures?.arrives !== undefined && figures.stop.nights === 1 && figures.stay.from.clockH < EARLY_H;
+}
 
 function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayIn>): string {
   if (!figures) return "Passed by.";

@@ -15,6 +15,7 @@ import { LIMIT_WORDS } from "../../words/stops.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { SetPanel } from "./SetPanel.tsx";
 import { SetRows } from "./SetRows.tsx";
+import { SeveralStops } from "./SeveralStops.tsx";
 import { StopLane } from "./StopLane.tsx";
 import { StopPanel } from "./StopPanel.tsx";
 import { StopTable } from "./StopTable.tsx";
@@ -88,6 +89,15 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
         >
           <Weighed plan={plan} />
         </Fold>
+        {plan.stops.length > 1 && (
+          <Fold
+            className="border-b border-rule py-2"
+            titleClass="text-sm font-semibold"
+            title="Several stops at once: what they offer, and whether you go there"
+          >
+            <SeveralStops plan={plan} />
+          </Fold>
+        )}
       </div>
       {shown && search.sets.length > 0 && (
         <div className="grid grid-cols-1 gap-x-8 gap-y-4 border-b border-rule px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">

@@ -2,6 +2,8 @@
 import { lazy, Suspense, useState } from "react";
 import { ToggleGroup } from "radix-ui";
 import { showMap, useSettings } from "../../store/settings.ts";
+import { counted } from "../../words/counted.ts";
+import { mendedWords } from "../../words/mended.ts";
 import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
@@ -39,13 +41,8 @@ export default function Trail({ plan, result }: ScreenProps) {
   const { profile } = result;
   const units = plan.trip.units;
   const { mended } = profile;
-  const faults = [
-    mended.gaps.length > 0 && `${mended.gaps.length} gaps walked as straight lines`,
-    mended.doubledPoints > 0 && `${mended.doubledPoints} doubled points dropped`,
-    mended.flungPoints > 0 && `${mended.flungPoints} flung points dropped`,
-    mended.missingHeights > 0 && `${mended.missingHeights} heights filled in`,
-    mended.spikedHeights > 0 && `${mended.spikedHeights} spiked heights mended`,
-  ].filter((text) => text !== false);
+  const gaps = mended.gaps.length;
+  const faults = [...(gaps > 0 ? [`${counted(gaps, "gap")} walked as straight lines`] : []), ...mendedWords(mended)];
   return (
     <div className="bg-sheet">
       <PlaceLanes plan={plan} result={result} chosen={chosen} onChoose={choose} />

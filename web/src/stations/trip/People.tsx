@@ -1,7 +1,6 @@
 /** Who walks: body, sleep, pack and pace. */
 import { hikerSchema, MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
-import { addRow } from "../../edit/rows.ts";
-import { edit } from "../../store/document.ts";
+import { edit, useDocument } from "../../store/document.ts";
 import { select } from "../../store/selection.ts";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import type { FieldRow } from "../../ui/FieldNumber.tsx";
@@ -15,6 +14,8 @@ const BODY: FieldRow[] = [
   ["packComfortKg", "Pack carries in comfort"],
   ["packVolumeL", "Pack volume"],
 ];
+const TOGETHER =
+  "Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top.";
 const PACE: FieldRow[] = [
   ["pace.speedFactor", "Own pace, of the model’s"],
   ["pace.hoursFreshH", "Walking hours, first day"],
@@ -29,10 +30,7 @@ export function People({ plan }: { plan: Plan }) {
   const hiker = useHiker(plan);
   return (
     <>
-      <Fields
-        title={hiker.name}
-        note="Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top."
-      >
+      <Fields title={hiker.name} {...(plan.hikers.length > 1 && { note: TOGETHER })}>
         <NameField
           label="Name"
           value={hiker.name}
@@ -74,7 +72,11 @@ export function People({ plan }: { plan: Plan }) {
 function addHiker(plan: Plan): void {
   const name = `Hiker ${plan.hikers.length + 1}`;
   const hiker = { id: crypto.randomUUID(), name, ageY: 35, sex: "male", heightCm: 176, bodyKg: 75 };
-  addRow("hikers", "Add hiker", hikerSchema.parse(hiker));
+  const row = hikerSchema.parse(hiker);
+  // Only once there are figures of the new one can a screen turn to it.
+  void edit("Add hiker", (draft) => void (draft as Plan).hikers.push(row)).then(() => {
+    if (useDocument.getState().result?.legs[0]?.hikers[plan.hikers.length]) select({ hikerIndex: plan.hikers.length });
+  });
 }
 
 function leave(hiker: Hiker): void {
