@@ -311,6 +311,7 @@ export {
   type LeverTarget,
   type PulledRow,
 } from "./levers/pull.ts";
+export { restFrom } from "./variants/rest.ts";
 export { takePart, VARIANT_PARTS, type VariantPart } from "./variants/merge.ts";
 export {
   differencesOf,

@@ -80,3 +80,24 @@ test("two halves: sections in the better order, fords by the hour, a decision th
   await expect(page.getByRole("main")).toContainText("if the hut tells of hard snow on the saddle");
   await walkTwoDays(page);
 });
+
+test("two halves: a friend joins for the second, which is planned as a variant of its own", async ({ page }) => {
+  await openOwn(page, "Two halves", 4);
+  await station(page, "Stops");
+  await page.getByRole("row", { name: /Saddle Lodge/ }).click();
+  await page.getByRole("button", { name: "Plan the rest as a variant" }).click();
+  await expect(page.getByTestId("line")).toContainText("2 legs");
+  await station(page, "Trip");
+  await page.getByRole("button", { name: "Add hiker" }).click();
+  const name = page.getByLabel("Name", { exact: true }).last();
+  await expect(name).toHaveValue("Hiker 2");
+  await name.fill("Tui");
+  await name.press("Enter");
+  await expect(page.getByRole("radio", { name: "Tui" })).toBeChecked();
+  await station(page, "Legs");
+  await expect(page.locator("#leg-row-0")).toContainText("4 Jan");
+  await expect(page.locator("#leg-row-1")).toContainText("Finish");
+  // The whole hike is as it was.
+  await page.getByRole("button", { name: "Variants", exact: true }).click();
+  await expect(page.getByRole("main")).toContainText("From Saddle Lodge on");
+});

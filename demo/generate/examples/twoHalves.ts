@@ -51,7 +51,7 @@ export function twoHalves(): Record<string, unknown> {
       stop("north-hut", "Cairn Hut", 205, ["shop-small", "bed"]),
       stop("mid", "Saddle Lodge", 134, ["shop-small", "bed", "post", "socket"], 2, {
         foodBy: "visitor",
-        note: "A friend comes for the second half, and brings the food for it.",
+        note: "A friend comes for the second half, and brings the food for it: plan the rest from here as a variant, and add the friend.",
       }),
       stop("south-hut", "Gorge Hut", 66, ["bed", "post"], 1, { foodBy: "drop" }),
     ],

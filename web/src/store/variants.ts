@@ -1,5 +1,5 @@
 /** Variants of the opened trip: kept beside it on this device, each a plan with undo steps of its own. */
-import { planOfHike, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
+import { planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
 import { change, nameOf, openPlan, removeVariant, storeVariant, tripIdOf } from "../data/plans.ts";
 import { edit, latestPlan, useDocument } from "./document.ts";
 import { report, tell } from "./notices.ts";
@@ -29,6 +29,21 @@ export async function keepVariantOf(plan: Plan, name: string, hike: Hike, who: n
   if (id === undefined) return;
   await openVariant(id);
   tell("note", `${name} is opened as a variant.`, "Your plan is as it was: it is in Variants, and in the Plan menu.");
+}
+
+/** What is left from the start of a leg on, kept and opened: for who is joined there, or plans the rest anew. */
+export async function keepRest(plan: Plan, legIndex: number, from: string): Promise<void> {
+  const { result } = useDocument.getState();
+  if (!result) return;
+  const name = `From ${from} on`;
+  const id = await keepVariant(restFrom(plan, result, legIndex, name), name);
+  if (id === undefined) return;
+  await openVariant(id);
+  tell(
+    "note",
+    `${name} is opened as a variant.`,
+    "Who joins is added in Trip. The whole hike is as it was: it is in Legs, Variants, and in the Plan menu.",
+  );
 }
 
 export async function openVariant(id: string): Promise<void> {

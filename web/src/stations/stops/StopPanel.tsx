@@ -1,4 +1,5 @@
 /** The selected stop: the way there, its doors, its post, what it offers and lacks, how food comes, and what else could be done. */
+import { useState } from "react";
 import {
   ACCESS,
   isoOfDay,
@@ -13,6 +14,7 @@ import {
 } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { chooseStop } from "../../edit/stops.ts";
+import { keepRest } from "../../store/variants.ts";
 import { ClocksField } from "../../ui/ClockField.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -79,6 +81,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
           </button>
         </p>
       )}
+      {figures?.leaves && figures.arrives && <FromHere plan={plan} name={name} legIndex={figures.leaves.index} />}
       <Instead key={id} plan={plan} stop={stop} />
       {figures && (
         <Group title="Food for the way on">
@@ -264,4 +267,24 @@ function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayI
     money.rides > 0 ? `${say.money(money.rides)} for rides` : "",
   ].filter((part) => part !== "");
   return `${comes}${goes}.${spent.length > 0 ? ` ${spent.join(", ")}.` : ""}`;
+}
+
+/** Somebody joins or goes home here: the party is the same all through a plan, so the rest becomes one of its own. */
+function FromHere({ plan, name, legIndex }: { plan: Plan; name: string; legIndex: number }) {
+  const [busy, setBusy] = useState(false);
+  return (
+    <p className="mt-2 mb-0">
+      Does somebody join here, or go home?{" "}
+      <button
+        className="btn"
+        disabled={busy}
+        onClick={() => {
+          setBusy(true);
+          void keepRest(plan, legIndex, name).finally(() => setBusy(false));
+        }}
+      >
+        Plan the rest as a variant
+      </button>
+    </p>
+  );
 }

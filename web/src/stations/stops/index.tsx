@@ -1,6 +1,6 @@
 /** Stops: where to buy and where to walk past, how food comes to each, and the best sets of them. */
 import { lazy, Suspense, useDeferredValue, useMemo, useState, type KeyboardEvent } from "react";
-import { figuresOf, stopFigures, type SearchEnd } from "@gepack/core";
+import { figuresOf, stopFigures, type SearchEnd, type StopFigures } from "@gepack/core";
 import { chooseStop } from "../../edit/stops.ts";
 import { useLine } from "../../line/scale.ts";
 import { select, useSelection } from "../../store/selection.ts";
@@ -121,10 +121,16 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
             <CheckList checks={distinct(checks, plan)} plan={plan} result={result} withPlace />
           </div>
         </section>
-        {stop && <StopPanel plan={plan} stop={stop} figures={figures.find((one) => one.stop.id === stop.id)} />}
+        {stop && <StopPanel plan={plan} stop={stop} figures={stayAt(figures, stop.id)} />}
       </div>
     </div>
   );
+}
+
+/** Of a stop that is passed twice, the time at which one comes and goes on. */
+function stayAt(figures: readonly StopFigures[], stopId: string): StopFigures | undefined {
+  const stays = figures.filter(({ stop }) => stop.id === stopId);
+  return stays.find(({ arrives, leaves }) => arrives && leaves) ?? stays[0];
 }
 
 function sameSet(a: NamedSet, b: NamedSet): boolean {
