@@ -1,6 +1,8 @@
 /** Recorded walks with times, read whole one after the other: what they say of one's pace, or the days they were walked on. */
 import {
   models,
+  pastPace,
+  readTrackFile,
   walkedDays,
   type Hiker,
   type PastPace,
@@ -27,7 +29,6 @@ export async function readPast(
   { files, hiker }: { files: readonly NamedFile[]; hiker: Hiker },
   control: JobControl,
 ): Promise<PastReading> {
-  const { pastPace } = await import("./readers.ts");
   const { walks, problems } = await readTimed(files, control);
   const { pace, sex, schools } = hiker;
   const walker = { sex, ownFlatKmh: pace.ownFlatKmh, ownClimbMPerH: pace.ownClimbMPerH };
@@ -47,7 +48,6 @@ async function readTimed(
   files: readonly NamedFile[],
   { progress, breathe }: JobControl,
 ): Promise<{ walks: PastWalk[]; problems: string[] }> {
-  const { readTrackFile } = await import("./readers.ts");
   const walks: PastWalk[] = [];
   const problems: string[] = [];
   for (const [i, { file, name }] of files.entries()) {

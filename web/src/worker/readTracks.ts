@@ -4,10 +4,17 @@ import {
   buildProfile,
   coarseTrack,
   distanceM,
+  encodingOf,
   guessSea,
+  isFit,
+  isPacked,
   mendTracks,
+  partsOfFile,
+  proposeChoices,
   refused,
   tooLong,
+  trackReaderFor,
+  unpacker,
   type CoarseRow,
   type CoarseTrack,
   type Mended,
@@ -82,7 +89,6 @@ export async function readTracks(
   trackId: string,
   control: JobControl,
 ): Promise<Reading<TrackPreview>> {
-  const { partsOfFile, proposeChoices } = await import("./readers.ts");
   const found: TrackFile[] = [];
   const tables: TableText[] = [];
   const problems: Problem[] = [];
@@ -228,7 +234,6 @@ async function readFile(
       "file",
       `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
     );
-  const { encodingOf, isFit, isPacked, trackReaderFor, unpacker } = await import("./readers.ts");
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   const encoding = encodingOf(head);
   const [decoder, text] = [decoderOf(encoding), decoderOf(encoding)];

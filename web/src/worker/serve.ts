@@ -12,7 +12,7 @@ export type CoreApi = ReturnType<typeof serveJobs>;
 
 /** `beat` says that the worker lives, to who waits for it. */
 export function serveJobs(beat: () => void) {
-  const jobs = createJobs(beat);
+  const jobNamed = createJobs(beat);
   const stopped = new Set<number>();
   return {
     async run(
@@ -30,7 +30,7 @@ export function serveJobs(beat: () => void) {
         },
       };
       try {
-        const job = jobs[name] as (args: unknown, control: JobControl) => unknown;
+        const job = (await jobNamed(name)) as (args: unknown, control: JobControl) => unknown;
         const answer = await job(args, control);
         return transfer({ is: "done", answer }, name === "compute" ? handedOver(answer as ComputeAnswer | string) : []);
       } catch (error) {

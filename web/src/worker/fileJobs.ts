@@ -1,0 +1,182 @@
+/** Jobs that read what comes from outside: tracks, tables, plan files, recorded walks. */
+import {
+  buildProfile,
+  computePlan,
+  locate,
+  mendTracks,
+  readFoodTable,
+  readKitTable,
+  readPlan,
+  readPlanFile,
+  refused,
+  shakedownOf,
+  simulatedStations,
+  sortWaypoint,
+  type Basis,
+  type ClimateStation,
+  type CoarseRow,
+  type CoarseTrack,
+  type FoodTable,
+  type Hiker,
+  type KitTable,
+  type Located,
+  type NewPieces,
+  type OwnWord,
+  type PartChoice,
+  type Plan,
+  type PlanFile,
+  type Problem,
+  type Profile,
+  type Reading,
+  type SeaWord,
+  type Shakedown,
+  type SortedKind,
+  type TrackPoints,
+  type WaypointWords,
+} from "@gepack/core";
+import type { JobControl } from "./control.ts";
+import type { NamedFile } from "./namedFile.ts";
+import { readDays, readPast, type DaysReading, type PastReading } from "./readPast.ts";
+import { readTable } from "./readTable.ts";
+import {
+  arrange,
+  layTable,
+  MAX_FILE_BYTES,
+  readTracks,
+  type LaidPreview,
+  type PartPreview,
+  type TrackFiles,
+  type TrackPreview,
+} from "./readTracks.ts";
+import { textOf } from "./unpack.ts";
+
+export type FileJobs = typeof fileJobs;
+
+export const fileJobs = {
+  /** One's own pace out of recorded walks. */
+  readPast(args: { files: readonly NamedFile[]; hiker: Hiker }, control: JobControl): Promise<PastReading> {
+    return readPast(args, control);
+  },
+
+  /** What the log of another trip says, that trip as it is stored. */
+  async learnFrom({ file }: { file: Blob }): Promise<Shakedown | undefined> {
+    const { value } = await planFileOf(file);
+    return value && value.plan.log.length > 0
+      ? shakedownOf(value.plan, computePlan(value.plan, value.tracks))
+      : undefined;
+  },
+
+  /** The days of recorded walks. */
+  readDays(args: { files: readonly NamedFile[]; profile: Profile }, control: JobControl): Promise<DaysReading> {
+    return readDays(args, control);
+  },
+
+  /** One trail from one file or several, in the order that their ends give. */
+  readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<Reading<TrackPreview>> {
+    return readTracks([{ file, name }, ...more], trackId, control);
+  },
+
+  /** The tracks of files in another order, or with other ones left out. */
+  arrange({
+    parts,
+    choices,
+    trackId,
+    name,
+  }: {
+    parts: readonly PartPreview[];
+    choices: readonly PartChoice[];
+    trackId: string;
+    name: string;
+  }): Promise<LaidPreview | string> {
+    return arrange(parts, choices, trackId, name);
+  },
+
+  /** A trail from the rows of a table alone. */
+  layTable({ rows, place }: { rows: readonly CoarseRow[]; place: CoarseTrack }): LaidPreview | string {
+    return layTable(rows, place);
+  },
+
+  /** What places are, by their own words and those of the hiker. */
+  async sortPlaces({
+    places,
+    own,
+  }: {
+    places: readonly WaypointWords[];
+    own: readonly OwnWord[];
+  }): Promise<SortedKind[][]> {
+    return places.map((words) => sortWaypoint(words, own));
+  },
+
+  /** Foods out of a table. */
+  async readFoods({ file, name, basis }: NamedFile & { basis?: Basis }): Promise<FoodTable> {
+    const table = await tableRows({ file, name });
+    if ("problems" in table) return { foods: [], basis: basis ?? "per-100", problems: table.problems };
+    return readFoodTable(table.rows, () => `food-${crypto.randomUUID()}`, basis);
+  },
+
+  /** Pieces of kit out of a table. */
+  async readKit({
+    file,
+    name,
+    columns,
+    ...made
+  }: NamedFile & Omit<NewPieces, "idOf"> & { columns?: KitTable["columns"] | undefined }): Promise<KitTable> {
+    const table = await tableRows({ file, name });
+    if ("problems" in table) return { heads: [], columns: {}, pieces: [], problems: table.problems };
+    return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() }, columns);
+  },
+
+  /** Where places lie on a track that is not the plan's yet. */
+  locateOn({ tracks, places }: { tracks: TrackPoints[]; places: { lonDeg: number; latDeg: number }[] }): Located[] {
+    const profile = buildProfile(mendTracks(tracks), false);
+    return places.map((place) => locate(profile, place.lonDeg, place.latDeg));
+  },
+
+  /** Weather stations along a track, from latitude, height and the distance of the sea. */
+  simulateOn({ track, sea }: { track: TrackPoints; sea: SeaWord }): ClimateStation[] {
+    return simulatedStations(buildProfile(mendTracks([track]), false), sea);
+  },
+
+  readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
+    return planFileOf(file);
+  },
+
+  /** A document from storage, read like one from a file: what is kept may be damaged too. */
+  async readStored({ doc }: { doc: unknown }): Promise<Reading<Plan>> {
+    return readPlan(doc);
+  },
+};
+
+/** A plan file, read and computed once. */
+async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
+  if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
+  if (file.size > MAX_FILE_BYTES)
+    return refused("file", `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`);
+  const text = await textOf(file, MAX_FILE_BYTES);
+  if (text === undefined)
+    return refused(
+      "file",
+      `Unpacked, the file is larger than ${MAX_FILE_BYTES / 1e6} MB, or it is packed in a way that is not gzip.`,
+    );
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    return refused(
+      "file",
+      `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
+    );
+  }
+  const read = readPlanFile(data);
+  // What cannot be computed is refused here, before it takes the place of anything.
+  if (read.value && read.value.tracks.length > 0) computePlan(read.value.plan, read.value.tracks);
+  return read;
+}
+
+/** The rows of a table, its heads first; or why it is none. */
+async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {
+  const table = await readTable(given);
+  if (table?.value) return { rows: table.value.rows };
+  const sentence = "This is no table: a CSV or a spreadsheet with a line of heads is read.";
+  return { problems: table?.problems ?? [{ severity: "error", place: given.name, sentence }] };
+}
