@@ -295,7 +295,9 @@ test("weather is typed in, and the plan follows", async ({ page }) => {
 test("a hiker joins and leaves; what the party shares stays", async ({ page }) => {
   await openDemo(page, "/trip/");
   await page.getByRole("button", { name: "Add hiker" }).click();
-  await expect(page.getByRole("radio", { name: "Hiker" })).toBeVisible();
+  // The page turns to who was added.
+  await expect(page.getByRole("radio", { name: "Hiker" })).toBeChecked();
+  await page.getByRole("radio", { name: "Tamsin" }).click();
   await page.getByRole("button", { name: "Remove Tamsin Okafor" }).click();
   await expect(page.getByRole("radio", { name: "Tamsin" })).toHaveCount(0);
   await station(page, "Kit");

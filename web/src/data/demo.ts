@@ -49,7 +49,8 @@ export const EXAMPLES = {
   "two-halves": {
     file: "two-halves.gepack.json",
     name: "Two halves",
-    shows: "A glacier range in the southern summer, walked as two halves: fords by the hour, food storage, what waits on the snow; a friend joins for the second.",
+    shows:
+      "A glacier range in the southern summer, walked as two halves: fords by the hour, food storage, what waits on the snow; a friend joins for the second.",
   },
   halves: {
     file: "flip-flop.gepack.json",

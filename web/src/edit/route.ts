@@ -12,7 +12,8 @@ import {
   type TrackM,
   type TrackPoints,
 } from "@gepack/core";
-import { calculator, edit, editWithTrack } from "../store/document.ts";
+import { edit, editWithTrack } from "../store/document.ts";
+import { calculator } from "../store/trail.ts";
 import { addRow, moveRow, setRow } from "./rows.ts";
 
 /** A track beside the main trail, with where its ends lie nearest to it. */

@@ -1,6 +1,6 @@
 import type { LegHiker } from "@gepack/core";
 import { useShallow } from "zustand/react/shallow";
-import { useDocument } from "../store/document.ts";
+import { useDocument } from "../store/documentState.ts";
 import { useSelection } from "../store/selection.ts";
 import { sayIn } from "../words/say.ts";
 

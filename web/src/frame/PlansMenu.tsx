@@ -1,7 +1,7 @@
 import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";
 import { listPlans, openPlan } from "../data/plans.ts";
-import { useDocument } from "../store/document.ts";
+import { useDocument } from "../store/documentState.ts";
 import { report } from "../store/notices.ts";
 
 /** The trips kept on this device, when there is more than one. */

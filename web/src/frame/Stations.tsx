@@ -1,7 +1,7 @@
 /** The stations in the order of the work, a hairline between groups, the gear at the end; counts of open cautions. */
 import { Settings } from "lucide-react";
 import { STATIONS, type StationId } from "../stations/registry.ts";
-import { useDocument } from "../store/document.ts";
+import { useDocument } from "../store/documentState.ts";
 import { searchOf, useSelection } from "../store/selection.ts";
 import { checkStation } from "../words/checks/index.ts";
 import { counted } from "../words/counted.ts";

@@ -1,7 +1,8 @@
 import { firstName } from "../words/names.ts";
 import { ToggleGroup } from "radix-ui";
 import { CircleHelp, Redo2, Search, Undo2 } from "lucide-react";
-import { undoRedo, useDocument, type DocumentState } from "../store/document.ts";
+import { undoRedo } from "../store/document.ts";
+import { useDocument, type DocumentState } from "../store/documentState.ts";
 import { help } from "../store/helping.ts";
 import { select, useSelection } from "../store/selection.ts";
 import { dayMonth } from "../units/quantity.ts";

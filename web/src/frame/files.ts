@@ -1,7 +1,9 @@
 /** Plan files out of and into the browser. */
 import { fetchExample, fetchOnTheTrail, type ExampleId } from "../data/demo.ts";
 import { rawPlan } from "../data/plans.ts";
-import { calculator, exportText, takeImport, useDocument } from "../store/document.ts";
+import { exportText, takeImport } from "../store/document.ts";
+import { useDocument } from "../store/documentState.ts";
+import { calculator } from "../store/trail.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
 
 export async function savePlanFile(): Promise<void> {

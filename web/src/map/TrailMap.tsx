@@ -1,7 +1,7 @@
 /** The trail seen from above: shaded by height or by leg, its places, and a list of them beside it. */
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Plan, PlanResult, TrackPoints } from "@gepack/core";
-import { allTracks } from "../store/document.ts";
+import { allTracks } from "../store/trail.ts";
 import { report } from "../store/notices.ts";
 import { select, useSelection } from "../store/selection.ts";
 import { shadeMap, useSettings, type MapShade } from "../store/settings.ts";

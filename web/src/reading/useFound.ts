@@ -1,7 +1,7 @@
 /** The places of files and tables along a trail, sorted by their words; changed by hand until they are taken. */
 import { useEffect, useState } from "react";
 import type { Located, SortedKind, TrackM, TrackPoints } from "@gepack/core";
-import { calculator } from "../store/document.ts";
+import { calculator } from "../store/trail.ts";
 import { report } from "../store/notices.ts";
 import { useSettings } from "../store/settings.ts";
 import { rowsOf, type FoundPoint, type FoundRow } from "./found.ts";

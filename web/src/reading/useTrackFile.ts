@@ -8,7 +8,7 @@ import {
   type Problem,
   type TableReading,
 } from "@gepack/core";
-import { calculator } from "../store/document.ts";
+import { calculator } from "../store/trail.ts";
 import { sentenceOf } from "../store/notices.ts";
 import { JobStopped } from "../worker/client.ts";
 import type { TrackPreview } from "../worker/jobs.ts";

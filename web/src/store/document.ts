@@ -6,18 +6,14 @@
 import {
   keepEqual,
   PLAN_VERSION,
-  routeKey,
-  trackIdsOf,
   writePlanFile,
   type OpenInput,
   type Plan,
   type PlanFile,
   type PlanResult,
-  type Profile,
   type TrackPoints,
 } from "@gepack/core";
 import { enablePatches, produceWithPatches, type Draft } from "immer";
-import { create } from "zustand";
 import { fetchDemo } from "../data/demo.ts";
 import { clearNote, writeNote } from "../data/note.ts";
 import {
@@ -26,72 +22,31 @@ import {
   fillIn,
   importPlan,
   nameOf,
-  keepProfile,
   migrateStored,
-  profileOf,
   step,
   StorageProblem,
   storeNotes,
   storePlan,
   storeTracks,
-  tracksOf,
   watchPlan,
   type OpenPlan,
 } from "../data/plans.ts";
 import { keepShown, shownOf } from "../data/shown.ts";
-import { startCalculator, type Calculator } from "../worker/calculator.ts";
+import { useDocument, type DocumentState } from "./documentState.ts";
 import { notify, report, sentenceOf } from "./notices.ts";
 import { answered } from "./patience.ts";
 import { keepWithin, readLocation, useSelection } from "./selection.ts";
 import { reloadBetweenEdits, watchVersion } from "./reload.ts";
 import { readSettings } from "./settings.ts";
+import { calculator, forgetTrail, giveTrail, holdInMemory, keptTracks, takeTrail, tracksInMemory } from "./trail.ts";
 
 enablePatches();
-
-export interface DocumentState {
-  status: "opening" | "ready" | "failed";
-  failure: string | undefined;
-  /** The stored plan that cannot be opened, when that is what failed. */
-  damaged: { id: string; name: string } | undefined;
-  /** Of the first trail, while it is on its way. */
-  readBytes: number;
-  plan: Plan | undefined;
-  result: PlanResult | undefined;
-  /** The result before the last edit, and what that edit was: shown beside the new one. */
-  before: PlanResult | undefined;
-  lastLabel: string | undefined;
-  computing: boolean;
-  /** False while storage keeps nothing: the plan lives in this page alone. */
-  kept: boolean;
-  /** An edit is on its way to storage. */
-  storing: boolean;
-  undoLabel: string | undefined;
-  redoLabel: string | undefined;
-}
-
-export const useDocument = create<DocumentState>(() => ({
-  status: "opening",
-  failure: undefined,
-  damaged: undefined,
-  readBytes: 0,
-  plan: undefined,
-  result: undefined,
-  before: undefined,
-  lastLabel: undefined,
-  computing: false,
-  kept: true,
-  storing: false,
-  undoLabel: undefined,
-  redoLabel: undefined,
-}));
 
 const set = useDocument.setState;
 const get = useDocument.getState;
 
 /** The document with every edit in it, those included that are still being computed. */
 let latest: Plan | undefined;
-/** Tracks of a plan that storage does not keep. */
-let inMemory: readonly TrackPoints[] | undefined;
 /** The newest revision in storage that is known to be in `latest`, and edits on their way there. */
 let seenRevision = 0;
 let writing = 0;
@@ -99,19 +54,6 @@ let writing = 0;
 let putOff: OpenPlan | undefined;
 /** What storage told is looked at one after the other. */
 let following: Promise<void> = Promise.resolve();
-let trailKey = "";
-let started: Calculator | undefined;
-
-export function calculator(): Calculator {
-  started ??= startCalculator({
-    onRestart: () => notify("The calculation stopped and was started again. Your edit is kept."),
-    onProfile: (key, profile) => {
-      if (!inMemory) void keepProfile(key, profile).catch(() => {});
-    },
-  });
-  return started;
-}
-
 let begun = false;
 
 /** Called by every island; the first call opens the stored plan, or the demo on the first visit. */
@@ -160,7 +102,7 @@ async function openWithoutStorage(error: unknown): Promise<void> {
   }
   try {
     const demo = await fetchDemo(tellBytes);
-    inMemory = demo.tracks;
+    holdInMemory(demo.tracks);
     set({ kept: false });
     notify(
       error instanceof StorageProblem
@@ -231,29 +173,6 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
   return false;
 }
 
-const keyOf = (plan: Plan): string => `${trackIdsOf(plan).join(" ")} ${plan.trip.direction}${routeKey(plan.route)}`;
-
-async function giveTrail(plan: Plan): Promise<void> {
-  const key = keyOf(plan);
-  if (key === trailKey) return;
-  const profile = shownProfile(key) ?? (inMemory ? undefined : await profileOf(key).catch(() => undefined));
-  calculator().setTrail({ key, profile, route: plan.route, tracks: () => tracksFor(plan) });
-  trailKey = key;
-}
-
-/** The trail on the screen, when it is the one asked for. */
-function shownProfile(key: string): Profile | undefined {
-  const { plan, result } = get();
-  return plan && keyOf(plan) === key ? result?.profile : undefined;
-}
-
-async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
-  const tracks = inMemory ?? (await tracksOf(plan));
-  if (!tracks.some(({ id }) => plan.trackIds.includes(id)))
-    throw new Error("The plan's track is missing from this device's storage. Import the plan file again.");
-  return tracks;
-}
-
 /** What stands under a trial. */
 let underTrial: Pick<DocumentState, "plan" | "result"> | undefined;
 
@@ -303,7 +222,7 @@ function keepSoon(): void {
   keeping = setTimeout(() => {
     const { plan, result } = get();
     if (isBusy() || underTrial || plan !== latest) return keepSoon();
-    if (plan && result && !inMemory) void keepShown(plan.id, seenRevision, result).catch(() => {});
+    if (plan && result && !tracksInMemory()) void keepShown(plan.id, seenRevision, result).catch(() => {});
   }, KEEP_SHOWN_MS);
 }
 
@@ -371,7 +290,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   if (!from) return;
   const [next, forward, inverse] = produceWithPatches(from, recipe);
   if (forward.length === 0) return;
-  if (inMemory)
+  if (tracksInMemory())
     return show(next, label).catch((error: unknown) => {
       report(error);
       if (latest === next) latest = from;
@@ -424,7 +343,7 @@ export function endTrial(): void {
 }
 
 export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
-  if (!latest || inMemory) return;
+  if (!latest || tracksInMemory()) return;
   try {
     await storing;
     const label = await step(latest.id, direction);
@@ -446,24 +365,19 @@ export async function openDemo(): Promise<void> {
 
 /** Shows a plan that came from outside, and stores it. */
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
-  trailKey = keyOf(plan);
-  calculator().setTrail({
-    key: trailKey,
-    profile: undefined,
-    route: plan.route,
-    tracks: () => Promise.resolve(tracks),
-  });
-  const before = { latest, inMemory, shown: get(), selected: useSelection.getState() };
-  if (inMemory) inMemory = tracks;
+  takeTrail(plan, tracks);
+  const before = { latest, tracks: tracksInMemory(), shown: get(), selected: useSelection.getState() };
+  if (before.tracks) holdInMemory(tracks);
   if (before.shown.plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
   sent();
   try {
     await show(plan);
-    seenRevision = inMemory ? 0 : await storePlan(plan, tracks);
+    seenRevision = before.tracks ? 0 : await storePlan(plan, tracks);
   } catch (error) {
     // It cannot be computed, or storage refused it: the plan of before is shown again, nothing of it was touched.
-    trailKey = "";
-    ({ latest, inMemory } = before);
+    forgetTrail();
+    latest = before.latest;
+    holdInMemory(before.tracks);
     set(before.shown);
     useSelection.setState(before.selected);
     throw error;
@@ -475,7 +389,7 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
 
 /** Takes a plan from a file: a step of its own when the plan is here already, a new trip otherwise. */
 export async function takeImport(file: PlanFile): Promise<void> {
-  if (inMemory) return takePlan(file);
+  if (tracksInMemory()) return takePlan(file);
   await importPlan(file.plan, file.tracks);
 }
 
@@ -486,7 +400,8 @@ export async function editWithTrack(
   recipe: (draft: Draft<Plan>) => void,
 ): Promise<void> {
   try {
-    if (inMemory) inMemory = [...inMemory, track];
+    const held = tracksInMemory();
+    if (held) holdInMemory([...held, track]);
     else await storeTracks([track]);
     await edit(label, recipe);
   } catch (error) {
@@ -494,29 +409,15 @@ export async function editWithTrack(
   }
 }
 
-/** The tracks of the main trail of the opened plan. */
-export async function mainTracks(): Promise<TrackPoints[]> {
-  const { plan } = get();
-  if (!plan) return [];
-  const tracks = await allTracks();
-  return plan.trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
-}
-
-/** Those of its alternates as well. */
-export async function allTracks(): Promise<readonly TrackPoints[]> {
-  const { plan } = get();
-  return plan ? tracksFor(plan) : [];
-}
-
 /** What files for other programs are made of: the plan as it is computed, and its tracks. */
 export async function forOthers(): Promise<(OpenInput & { result: PlanResult }) | undefined> {
   const { plan, result } = get();
   if (!plan || !result) return undefined;
-  return { plan, result, tracks: inMemory ?? (await tracksOf(plan)) };
+  return { plan, result, tracks: await keptTracks(plan) };
 }
 
 /** The whole plan as one file's text. */
 export async function exportText(): Promise<string | undefined> {
   if (!latest) return undefined;
-  return JSON.stringify(writePlanFile(latest, inMemory ?? (await tracksOf(latest))));
+  return JSON.stringify(writePlanFile(latest, await keptTracks(latest)));
 }

@@ -1,6 +1,7 @@
 import { type ReactNode, useEffect } from "react";
 import type { Plan, PlanResult } from "@gepack/core";
-import { begin, useDocument } from "../store/document.ts";
+import { begin } from "../store/document.ts";
+import { useDocument } from "../store/documentState.ts";
 
 /** Shows what needs a plan once there is one with its result. */
 export function PlanGate({ children }: { children: (plan: Plan, result: PlanResult) => ReactNode }) {

@@ -6,6 +6,7 @@
 import { Session, type Plan, type Profile, type TrackPoints } from "@gepack/core";
 import type { FileJobs } from "./fileJobs.ts";
 import type { Runs } from "./runs.ts";
+import type { Opened } from "./opened.ts";
 import { toWire, type WireResult } from "./wire.ts";
 
 export type { JobControl } from "./control.ts";
@@ -28,12 +29,6 @@ export interface ComputeAnswer {
   result: WireResult;
   profileId: number;
   profile: Profile | undefined;
-}
-
-/** What a worker holds between two jobs: a session, and which trail it is on. */
-export interface Opened {
-  session: Session;
-  isOpen: (plan: Plan, key: string) => boolean;
 }
 
 /** `beat` says that the worker lives, to who waits for it. */

@@ -39,7 +39,7 @@ import {
   type VariantTold,
 } from "@gepack/core";
 import type { JobControl } from "./control.ts";
-import type { Opened } from "./jobs.ts";
+import type { Opened } from "./opened.ts";
 
 /** Hours, start and rest days. */
 const WAYS = 3;

@@ -1,7 +1,8 @@
 /** What it takes to be at the finish, or a stop, by a date: hours, an earlier start, rest days; each to be taken. */
 import { useState } from "react";
 import { comesOn, makeChange, type Plan, type PlanResult, type WayThere } from "@gepack/core";
-import { calculator, edit } from "../../store/document.ts";
+import { edit } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { DateField } from "../../ui/DateField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";

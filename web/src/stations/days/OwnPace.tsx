@@ -1,7 +1,7 @@
 /** One's own pace out of files of past walks: speed by slope, breaks, hours, and the factor on the chosen school; each to be taken. */
 import { useRef, useState } from "react";
 import type { Hiker, PastPace, Plan, SlopePace } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { FilesButton, TIMED_FILES } from "../../ui/FilesButton.tsx";
 import { Progress } from "../../ui/Progress.tsx";

@@ -4,7 +4,7 @@ import { FileDown } from "lucide-react";
 import { foodTableRows, type Basis, type Food, type FoodTable, type Plan } from "@gepack/core";
 import { addRows } from "../../edit/rows.ts";
 import { asNumber, saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 

@@ -13,7 +13,7 @@ import {
   type Pantry,
   type Plan,
 } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { firstName } from "../../words/names.ts";

@@ -14,7 +14,7 @@ import {
   type WeighedKit,
 } from "@gepack/core";
 import { takeAlternative } from "../../edit/kit.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";

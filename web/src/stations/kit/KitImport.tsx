@@ -12,7 +12,7 @@ import {
 } from "@gepack/core";
 import { importKit } from "../../edit/kit.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 import { counted } from "../../words/counted.ts";

@@ -8,7 +8,7 @@ import {
   type SwapReason,
 } from "@gepack/core";
 import { takeSwaps } from "../../edit/kit.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { RecordField } from "../../ui/FieldNumber.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { editPart } from "../../edit/rows.ts";

@@ -9,7 +9,7 @@ import {
   type VariantPart,
   type VariantTold,
 } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { takeFrom, variantName } from "../../store/variants.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { stopName } from "../../words/names.ts";

@@ -1,7 +1,8 @@
 /** What would help most: every single change tried as a plan of its own, with its price, taken in one step. */
 import { useEffect, useRef } from "react";
 import { LEVER_TARGETS, makeLever, type Lever, type LeverTarget, type Plan, type PulledRow } from "@gepack/core";
-import { calculator, edit } from "../../store/document.ts";
+import { edit } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { useSelection } from "../../store/selection.ts";
 import { chooseLeverTarget, useSettings } from "../../store/settings.ts";
 import { Pick } from "../../ui/Pick.tsx";

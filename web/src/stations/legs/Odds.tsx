@@ -1,7 +1,7 @@
 /** How sure the plan is: a thousand hikes simulated, leg by leg what they ran short of, and when they arrived. */
 import { useEffect, useState } from "react";
 import { TROUBLES, type LegOdds, type Plan, type Trouble } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { keepOdds } from "../../store/odds.ts";
 import { select, useSelection } from "../../store/selection.ts";
 import { Fold } from "../../ui/Fold.tsx";

@@ -1,7 +1,7 @@
 /** Food in reserve against the chance of running out: each tried as a plan of its own, one taken in one step. */
 import type { Plan, ReserveOdds } from "@gepack/core";
 import { editRow } from "../../edit/rows.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { firstName } from "../../words/names.ts";

@@ -1,6 +1,6 @@
 /** How far a figure may be trusted: its spread, and what that comes from, as one short bar. */
 import { TRUST_GROUPS, type Explained, type Plan, type Trust, type TrustGroup } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { TRUST_WORDS } from "../../words/odds.ts";
 import { sayIn, type Say } from "../../words/say.ts";

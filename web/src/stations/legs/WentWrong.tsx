@@ -1,7 +1,7 @@
 /** The Why of a chance: how sure it is, and hikes in which it happened, each of which can be opened as a plan. */
 import { useEffect, useState } from "react";
 import type { Hike, LegOdds, LegResult, Plan, Trouble } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { keepVariantOf } from "../../store/variants.ts";
 import { JobStopped } from "../../worker/client.ts";

@@ -2,7 +2,7 @@
 import { lazy, Suspense, useMemo, useState } from "react";
 import { showPapers } from "../../store/papers.ts";
 import { select, useSelection } from "../../store/selection.ts";
-import { useDocument } from "../../store/document.ts";
+import { useDocument } from "../../store/documentState.ts";
 import { Table } from "../../ui/Table.tsx";
 import type { ScreenProps } from "../Screen.tsx";
 import { legColumns, type LegRow } from "./columns.tsx";

@@ -12,7 +12,7 @@ import {
   type WalkedRecord,
 } from "@gepack/core";
 import { keepCards } from "../../edit/log.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";

@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import type { Plan, Shakedown } from "@gepack/core";
 import { listPlans, rawPlan } from "../../data/plans.ts";
 import { forgetShakedown, takeShakedown } from "../../edit/log.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { fixed } from "../../units/quantity.ts";
 import { Pick } from "../../ui/Pick.tsx";

@@ -12,7 +12,7 @@ import {
   type WeighedKit,
 } from "@gepack/core";
 import { takeFits, takeReadings } from "../../edit/log.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { FITTED_NOTES, FITTED_WORDS } from "../../words/log.ts";

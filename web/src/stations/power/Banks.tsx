@@ -1,6 +1,6 @@
 /** Which legs want each bank, by the plan without it: where it could stay at home, or be posted from and to. */
 import type { BankLegs, Plan, PlanResult } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { stopName } from "../../words/names.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";

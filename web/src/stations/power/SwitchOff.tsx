@@ -1,6 +1,6 @@
 /** What to switch off so that the charge lasts: step by step, by the plan itself. */
 import type { Plan, SwitchedOff } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";

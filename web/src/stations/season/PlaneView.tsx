@@ -4,7 +4,7 @@ import { dayNumber, isoOfDay, type Plan, type Plane, type PlanResult } from "@ge
 import { useLine } from "../../line/scale.ts";
 import { coloursOf } from "../../map/colours.ts";
 import { fanEdge, fanOf } from "../../line/fan.ts";
-import { useDocument } from "../../store/document.ts";
+import { useDocument } from "../../store/documentState.ts";
 import { useOddsOf } from "../../store/odds.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useThemeName } from "../../ui/useThemeName.ts";

@@ -1,7 +1,7 @@
 /** The plane from the worker: made anew when the trail or the climate change, never on a drag. */
 import { useEffect, useState } from "react";
 import type { Plan, Plane, Profile } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 
 /** More are not told apart on any screen. */

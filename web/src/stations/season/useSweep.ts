@@ -1,7 +1,7 @@
 /** Other first days worked out beside the page, with progress and stop; kept until the plan is another but for its start. */
 import { useMemo } from "react";
 import { startsAround, type Plan, type StartFigures } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
 const AROUND_DAYS = 56;

@@ -1,7 +1,7 @@
 /** What one may do at a stop instead, each worked out by the whole plan, each to be taken. */
 import { choiceCount, type Plan, type Stop, type StopChoice } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { sayIn, type Say } from "../../words/say.ts";
 import { CHOICE_WORDS } from "../../words/stops.ts";

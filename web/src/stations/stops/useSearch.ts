@@ -1,7 +1,7 @@
 /** The search for sets of stops beside the page, with progress and stop; kept until more than its own choices has changed. */
 import { useMemo, useState } from "react";
 import { nameSets, type Plan, type SearchEnd, type SetName, type Stop, type StopSet } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
 export interface NamedSet extends StopSet {

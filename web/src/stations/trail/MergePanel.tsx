@@ -6,7 +6,7 @@ import { Found } from "../../reading/Found.tsx";
 import { partsOf } from "../../reading/found.ts";
 import { useFound } from "../../reading/useFound.ts";
 import type { Previewed } from "../../reading/useTrackFile.ts";
-import { mainTracks } from "../../store/document.ts";
+import { mainTracks } from "../../store/trail.ts";
 
 const MOST_NAMES = 4;
 

@@ -1,6 +1,7 @@
 /** Who walks: body, sleep, pack and pace. */
 import { hikerSchema, MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
-import { edit, useDocument } from "../../store/document.ts";
+import { edit } from "../../store/document.ts";
+import { useDocument } from "../../store/documentState.ts";
 import { select } from "../../store/selection.ts";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import type { FieldRow } from "../../ui/FieldNumber.tsx";

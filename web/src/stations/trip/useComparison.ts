@@ -1,7 +1,7 @@
 /** Figures of every school for one hiker, worked out beside the page and again after every edit. */
 import { useEffect, useState } from "react";
 import type { Plan, Question, SchoolFigures } from "@gepack/core";
-import { calculator } from "../../store/document.ts";
+import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { JobStopped } from "../../worker/client.ts";
 
