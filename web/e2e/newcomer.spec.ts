@@ -1,0 +1,87 @@
+/** A newcomer with files of an own walk alone, on a phone and at a desk: from the first click to posted, powered and packed. */
+import type { Page } from "@playwright/test";
+import { asFile, expect, gpxOf, station, test } from "./fixtures.ts";
+
+const HUTS = ["Alder Hut", "Birch Cross", "Long Bar Light", "Last Lock"]
+  .map((name, i) => `<wpt lat="${40.3 + i * 0.3}" lon="-150"><name>${name}</name><sym>Lodging</sym></wpt>`)
+  .join("");
+const CACHE = `<wpt lat="40.15" lon="-150"><name>Cache 1</name><sym>Drinking Water</sym></wpt>`;
+const KIT = "piece,group,grams,owner\nDay pack,Pack,520,Milo\nQuilt,Sleep,640,Ines\nFleece,Layers,190,Milo\n";
+
+async function begin(page: Page): Promise<void> {
+  await page.goto("/begin/");
+  await page.getByTestId("gpx-file").setInputFiles(asFile("way.gpx", gpxOf(1900, HUTS + CACHE)));
+  await expect(page.getByTestId("preview")).toContainText("No gaps; nothing had to be mended.");
+  await page.getByLabel("Your name").fill("Ines");
+  await page.getByLabel("Pace").selectOption("brisk");
+  await page.getByRole("button", { name: "See my legs" }).click();
+  await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
+}
+
+test("on a phone: all huts take boxes and are used in one step, devices in another, and both are undone", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await begin(page);
+  await station(page, "Trail");
+  await page.getByRole("radio", { name: /Water/ }).click();
+  await expect(page.getByLabel("Kind of Cache 1")).toHaveValue("cache");
+  await station(page, "Stops");
+  await page.getByText("Several stops at once").click();
+  const change = page.getByRole("button", { name: "Change 4 stops" });
+  await expect(change).toBeDisabled();
+  await page.getByLabel("They offer as well").selectOption("post");
+  await page.getByLabel("and are").selectOption("used");
+  await change.click();
+  const legs = page.getByRole("listbox", { name: "Legs" }).getByRole("option");
+  await expect(legs).toHaveCount(5);
+  await station(page, "Boxes");
+  await expect(page.getByRole("row", { name: /^Long Bar Light/ })).toContainText("to be packed");
+  await station(page, "Power");
+  await page.getByRole("button", { name: /^Add phone, lamp and bank/ }).click();
+  await expect(page.getByRole("table", { name: "Devices" }).getByRole("row")).toHaveCount(4);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("table", { name: "Devices" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(legs).toHaveCount(1);
+  // Nothing is wider than the phone.
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test("at a desk: a second walker, and a kit list that tells whose each piece is", async ({ page }) => {
+  await begin(page);
+  await station(page, "Trip");
+  await expect(page.getByText("Everybody walks together")).toHaveCount(0);
+  await page.getByRole("button", { name: "Add hiker" }).click();
+  const name = page.getByLabel("Name", { exact: true }).last();
+  await expect(name).toHaveValue("Hiker 2");
+  await name.fill("Milo");
+  await name.press("Enter");
+  await expect(page.getByRole("radio", { name: "Milo" })).toBeChecked();
+  await station(page, "Kit");
+  await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
+  const preview = page.getByTestId("kit-preview");
+  await expect(preview).toContainText("3 pieces");
+  await expect(preview.getByLabel("owner")).toHaveValue("owner");
+  await preview.getByLabel("What is on the list").selectOption("goes");
+  await preview.getByRole("button", { name: "Take 3 pieces" }).click();
+  await expect(page.getByLabel("Mass of Day pack")).toHaveValue("520");
+  await page.getByRole("radio", { name: "Ines" }).click();
+  await expect(page.getByLabel("Mass of Quilt")).toHaveValue("640");
+  await expect(page.getByLabel("Mass of Tent")).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Mass of Tent")).toBeVisible();
+});
+
+test("a stop reached early in the day is walked on from with one click", async ({ page }) => {
+  await begin(page);
+  await station(page, "Stops");
+  await page.getByRole("checkbox", { name: "Use Alder Hut" }).click();
+  await page.getByRole("row", { name: /Alder Hut/ }).click();
+  const stop = page.getByRole("complementary", { name: "The stop" });
+  await expect(stop).toContainText("You come early and stay the night.");
+  await stop.getByRole("button", { name: "Walk on the same day" }).click();
+  await expect(stop).not.toContainText("You come early");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(stop).toContainText("You come early");
+});
