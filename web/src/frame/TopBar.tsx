@@ -72,7 +72,7 @@ export function TopBar() {
           onClick={() => void undoRedo("undo")}
           title={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : "Nothing to undo"}
         >
-          <Undo2 size={15} aria-hidden="true" /> Undo
+          <Undo2 size={15} aria-hidden="true" /> <span className="max-[480px]:sr-only">Undo</span>
         </button>
         <button
           className="bar-button"
@@ -80,7 +80,7 @@ export function TopBar() {
           onClick={() => void undoRedo("redo")}
           title={redoLabel ? `Redo: ${redoLabel} (Ctrl Shift Z)` : "Nothing to redo"}
         >
-          <Redo2 size={15} aria-hidden="true" /> Redo
+          <Redo2 size={15} aria-hidden="true" /> <span className="max-[480px]:sr-only">Redo</span>
         </button>
         <button
           className="bar-button"

@@ -60,7 +60,7 @@ export function saveBlob(blob: Blob, name: string, ending: string): void {
 /** A made-up example, beside the plans that are here. */
 export async function openExample(which: ExampleId): Promise<void> {
   try {
-    await importPlanFile(await fetchExample(which));
+    await importPlanFile(await fetchExample(which), "Opened");
   } catch (error) {
     report(error);
   }
@@ -76,7 +76,7 @@ export async function openOnTheTrail(): Promise<void> {
 }
 
 /** Refusals say what and where, and leave the opened plan as it is. */
-export async function importPlanFile(file: Blob): Promise<void> {
+export async function importPlanFile(file: Blob, done = "Imported"): Promise<void> {
   const refuse = (why: string): void => tell("failed", "Not imported; your plan is as it was.", why);
   try {
     const { value, problems } = await calculator().readPlan({ file });
@@ -88,7 +88,7 @@ export async function importPlanFile(file: Blob): Promise<void> {
     if (value.tracks.length === 0)
       return refuse("tracks: The file has no track inside. Export the plan again; the export holds its track.");
     await takeImport(value);
-    tell("done", `Imported ${value.plan.trip.name}.`);
+    tell("done", `${done} ${value.plan.trip.name}.`);
   } catch (error) {
     refuse(sentenceOf(error));
   }

@@ -37,6 +37,38 @@ const PAST = {
   chance: "Carry past doubtful sources until they are hardly ever dry",
 } as const;
 
+const MARGIN = {
+  water: "less water in hand",
+  food: "less food in hand",
+  counted: "counted less, not less thirst",
+} as const;
+const FIELD_MARGIN: Partial<Record<LeverField, keyof typeof MARGIN>> = {
+  "reserve-water": "water",
+  "least-water": "water",
+  "reserve-food": "food",
+  "reserve-days": "food",
+  shortfall: "food",
+};
+
+/** What is thinner after a change that breaks no caution: a margin is there to be needed. */
+export function thinnerBy(lever: Lever): string[] {
+  switch (lever.kind) {
+    case "figure": {
+      const margin = FIELD_MARGIN[lever.field];
+      return margin ? [MARGIN[margin]] : [];
+    }
+    case "trust":
+    case "past":
+      return [MARGIN.water];
+    case "water-school":
+      return [MARGIN.counted];
+    case "both":
+      return [...new Set([...thinnerBy(lever.first), ...thinnerBy(lever.second)])];
+    default:
+      return [];
+  }
+}
+
 export function leverWords(plan: Plan, lever: Lever): string {
   const say = sayIn(plan);
   const piece = (id: string): string => plan.kit.find((one) => one.id === id)?.name ?? "(piece is gone)";

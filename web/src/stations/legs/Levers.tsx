@@ -9,7 +9,7 @@ import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { checkMark, checkSentence } from "../../words/checks/index.ts";
-import { leverWords, TARGET_WORDS } from "../../words/levers.ts";
+import { leverWords, thinnerBy, TARGET_WORDS } from "../../words/levers.ts";
 import { shareWords } from "../../words/odds.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
@@ -106,17 +106,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
             {
               id: "breaks",
               head: "would break",
-              cell: ({ breaks }) =>
-                breaks.length === 0 ? (
-                  <span className="text-muted">nothing</span>
-                ) : (
-                  <span
-                    className={breaks.some(({ severity }) => severity === "blocker") ? "text-danger" : "text-caution"}
-                    title={breaks.map((check) => checkSentence(check, plan)).join("\n")}
-                  >
-                    {breaks.map(checkMark).join(", ")}
-                  </span>
-                ),
+              cell: ({ lever, breaks }) => <Price lever={lever} breaks={breaks} plan={plan} />,
             },
             {
               id: "take",
@@ -140,10 +130,26 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
       )}
       <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
         Each is worked out as a whole plan, all else as it is; the last ones are the best of different kinds together.
-        What helps nothing is left out; what would break a caution stands there with its mark. What is lighter is not
+        What helps nothing is left out; what would break a caution or thins a margin says so. What is lighter is not
         always better: rain gear, first aid, light and the means to find the way are never offered to stay at home.
       </p>
     </div>
+  );
+}
+
+/** What a change costs beside its figures: cautions that it breaks, and margins that are thinner after it. */
+function Price({ lever, breaks, plan }: Pick<PulledRow, "lever" | "breaks"> & { plan: Plan }) {
+  const thinner = lever ? thinnerBy(lever) : [];
+  if (breaks.length === 0 && thinner.length === 0) return <span className="text-muted">nothing</span>;
+  return (
+    <span
+      className={`inline-block min-w-[120px] ${breaks.some(({ severity }) => severity === "blocker") ? "text-danger" : "text-caution"}`}
+    >
+      <span title={breaks.map((check) => checkSentence(check, plan)).join("\n")}>
+        {breaks.map(checkMark).join(", ")}
+      </span>
+      {thinner.length > 0 && `${breaks.length > 0 ? "; " : ""}${thinner.join(", ")}`}
+    </span>
   );
 }
 

@@ -1,0 +1,31 @@
+import type { Lever } from "@gepack/core";
+import { expect, test } from "vitest";
+import { planWith, someone } from "../../test/plans.ts";
+import { leverWords, thinnerBy } from "./levers.ts";
+
+const plan = planWith({ hikers: [someone], stops: [{ id: "mill", name: "Mill", trackM: 30_000 }] });
+const reserve: Lever = { kind: "figure", field: "reserve-water", value: 0.1 };
+const school: Lever = { kind: "water-school", school: "distance" };
+const pass: Lever = { kind: "pass", stopId: "mill" };
+
+test("a change is told as what is done; of two the second goes on small", () => {
+  expect(leverWords(plan, pass)).toBe("Pass by Mill");
+  expect(leverWords(plan, reserve)).toBe("10 % of the water as reserve");
+  expect(leverWords(plan, { kind: "both", first: reserve, second: pass })).toBe(
+    "10 % of the water as reserve, and pass by Mill",
+  );
+  expect(leverWords(plan, { kind: "leave", pieceId: "gone" })).toContain("(piece is gone)");
+});
+
+test("what takes from a margin says so, each margin once; what only takes weight does not", () => {
+  expect(thinnerBy(reserve)).toEqual(["less water in hand"]);
+  expect(thinnerBy({ kind: "figure", field: "boils", value: 2 })).toEqual([]);
+  expect(thinnerBy(pass)).toEqual([]);
+  // Another way of counting quenches no thirst.
+  expect(thinnerBy(school)).toEqual(["counted less, not less thirst"]);
+  const least: Lever = { kind: "figure", field: "least-water", value: 0.5 };
+  expect(thinnerBy({ kind: "both", first: reserve, second: least })).toEqual(["less water in hand"]);
+  expect(thinnerBy({ kind: "both", first: pass, second: { kind: "trust", trust: "all" } })).toEqual([
+    "less water in hand",
+  ]);
+});
