@@ -1,6 +1,6 @@
 /** Five made-up walks, each on its main path: planned, packed, posted, printed, walked and learned from. */
 import type { Page } from "@playwright/test";
-import { expect, openDemo, openExampleOf, station, test } from "./fixtures.ts";
+import { addHiker, expect, openDemo, openExampleOf, station, test } from "./fixtures.ts";
 
 async function openOwn(page: Page, name: string, legs: number): Promise<void> {
   await openDemo(page);
@@ -87,13 +87,7 @@ test("two halves: a friend joins for the second, which is planned as a variant o
   await page.getByRole("row", { name: /Saddle Lodge/ }).click();
   await page.getByRole("button", { name: "Plan the rest as a variant" }).click();
   await expect(page.getByTestId("line")).toContainText("2 legs");
-  await station(page, "Trip");
-  await page.getByRole("button", { name: "Add hiker" }).click();
-  const name = page.getByLabel("Name", { exact: true }).last();
-  await expect(name).toHaveValue("Hiker 2");
-  await name.fill("Tui");
-  await name.press("Enter");
-  await expect(page.getByRole("radio", { name: "Tui" })).toBeChecked();
+  await addHiker(page, "Tui");
   await station(page, "Legs");
   await expect(page.locator("#leg-row-0")).toContainText("4 Jan");
   await expect(page.locator("#leg-row-1")).toContainText("Finish");

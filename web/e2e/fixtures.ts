@@ -95,3 +95,14 @@ export const asFile = (name: string, text: string | Buffer, mimeType = "applicat
 /** Only faults are sent out of the page: the many thousands of elements that pass take most of the time otherwise. */
 export const axeOn = (page: Page): AxeBuilder =>
   new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
+
+/** Somebody more walks along. */
+export async function addHiker(page: Page, called: string): Promise<void> {
+  await station(page, "Trip");
+  await page.getByRole("button", { name: "Add hiker" }).click();
+  const name = page.getByLabel("Name", { exact: true }).last();
+  await expect(name).toHaveValue("Hiker 2");
+  await name.fill(called);
+  await name.press("Enter");
+  await expect(page.getByRole("radio", { name: called })).toBeChecked();
+}

@@ -1,6 +1,6 @@
 /** A newcomer with files of an own walk alone, on a phone and at a desk: from the first click to posted, powered and packed. */
 import type { Page } from "@playwright/test";
-import { asFile, expect, gpxOf, station, test } from "./fixtures.ts";
+import { addHiker, asFile, expect, gpxOf, station, test } from "./fixtures.ts";
 
 const HUTS = ["Alder Hut", "Birch Cross", "Long Bar Light", "Last Lock"]
   .map((name, i) => `<wpt lat="${40.3 + i * 0.3}" lon="-150"><name>${name}</name><sym>Lodging</sym></wpt>`)
@@ -52,12 +52,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await begin(page);
   await station(page, "Trip");
   await expect(page.getByText("Everybody walks together")).toHaveCount(0);
-  await page.getByRole("button", { name: "Add hiker" }).click();
-  const name = page.getByLabel("Name", { exact: true }).last();
-  await expect(name).toHaveValue("Hiker 2");
-  await name.fill("Milo");
-  await name.press("Enter");
-  await expect(page.getByRole("radio", { name: "Milo" })).toBeChecked();
+  await addHiker(page, "Milo");
   await station(page, "Kit");
   await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
   const preview = page.getByTestId("kit-preview");

@@ -52,20 +52,21 @@ const list = (words: string): string[] => words.split(",").map((word) => plain(w
 
 interface Term extends Meaning {
   word: string;
-  /** Counts only at the head of a run. */
-  first: boolean;
 }
 
 /** Meanings by their first word, the longest run first. */
 class Lexicon {
   private readonly byFirst = new Map<string, Term[]>();
   private readonly endings: Term[] = [];
+  /** These count only where a run begins with them. */
+  private readonly atHead = new Set<Term>();
 
   constructor(entries: typeof ENTRIES) {
     for (const { words, ...meaning } of entries)
       for (const text of Object.values(words))
         for (const raw of text.split(",")) {
-          const term = { ...meaning, word: plain(raw.replace(/[~^]/, "")), first: raw.includes("^") };
+          const term = { ...meaning, word: plain(raw.replace(/[~^]/, "")) };
+          if (raw.includes("^")) this.atHead.add(term);
           if (raw.includes("~")) this.endings.push(term);
           else this.add(term);
         }
@@ -85,7 +86,7 @@ class Lexicon {
     const found: Term[] = [];
     for (let i = 0; i < words.length;) {
       const term =
-        this.byFirst.get(words[i]!)?.find(({ word, first }) => (!first || i === 0) && startsAt(words, i, word)) ??
+        this.byFirst.get(words[i]!)?.find((term) => (i === 0 || !this.atHead.has(term)) && startsAt(words, i, term.word)) ??
         this.endings.find(({ word }) => words[i]!.length > word.length + 1 && words[i]!.endsWith(word));
       if (term) found.push(term);
       i += term ? term.word.split(" ").length : 1;
@@ -164,7 +165,7 @@ export function sortWaypoint(
     }),
   );
   const found = new Map<WaypointKind, SortedKind>();
-  const take = ({ first: _, ...term }: Term, sure: number): void => {
+  const take = (term: Term, sure: number): void => {
     if (denied.has(term.kind)) return;
     const before = found.get(term.kind);
     if (!before) return void found.set(term.kind, { ...term, sure });
@@ -176,7 +177,7 @@ export function sortWaypoint(
     if (term.water === "cache") before.water = "cache";
   };
   // Said in so many words, as our own files do.
-  if (texts.type === "stop") take({ kind: "stop", word: "stop", first: false }, SURE.type);
+  if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
   for (const field of ["symbol", "type", "name"] as const)
     for (const term of heads(texts[field], by)) take(term, SURE[field]);
   // Beside a place that has its kind, a pass or a junction is only where it lies.

@@ -6,7 +6,7 @@ import { type z } from "zod";
 import { type Problem, type Reading, refused } from "../units/problem.ts";
 import { PLAN_FORMAT, PLAN_VERSION } from "./ids.ts";
 import { migrate } from "./migrate.ts";
-import { mendReferences, quoted, referenceProblems } from "./references.ts";
+import { mendReferences, quoted, referenceProblems } from "./links.ts";
 import { planSchema, type Plan } from "./schema.ts";
 
 const MAX_REPORTED = 12;

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, stopOf } from "../../test/fixtures.ts";
 import { nearestUsedStop, readPlan, removeHiker, removeRow, type Plan } from "../index.ts";
-import { LISTS, REFERENCES, type ListName } from "./references.ts";
+import { LISTS, type ListName } from "./lists.ts";
+import { REFERENCES } from "./references.ts";
 
 const party = (): Plan =>
   planOf({

@@ -1,39 +1,10 @@
 /**
- * Which parts of a plan name rows of other parts, declared once: reading a file checks them, and removing
- * a row follows them everywhere. A new reference is a row of `REFERENCES`.
+ * Which parts of a plan name rows of other parts, declared once: reading a file checks them (`links.ts`),
+ * and removing a row follows them everywhere (`removal.ts`). A new reference is a row of `REFERENCES`.
  */
-import type { Problem } from "../units/problem.ts";
 import { FINISH_ID, MEALS, START_ID, walkEnds } from "./ids.ts";
+import { LISTS, type ListName } from "./lists.ts";
 import type { LogDay, Plan } from "./schema.ts";
-
-/** The lists of the document whose rows have an id, by the name that edits and problems use. */
-export const LISTS = {
-  hikers: (plan: Plan) => plan.hikers,
-  stops: (plan: Plan) => plan.stops,
-  sources: (plan: Plan) => plan.sources,
-  stretches: (plan: Plan) => plan.stretches,
-  "climate.stations": (plan: Plan) => plan.climate.stations,
-  "climate.forecasts": (plan: Plan) => plan.climate.forecasts,
-  "climate.readings": (plan: Plan) => plan.climate.readings,
-  kit: (plan: Plan) => plan.kit,
-  held: (plan: Plan) => plan.held,
-  keptKits: (plan: Plan) => plan.keptKits,
-  boxes: (plan: Plan) => plan.boxes,
-  camps: (plan: Plan) => plan.camps,
-  pins: (plan: Plan) => plan.pins,
-  log: (plan: Plan) => plan.log,
-  devices: (plan: Plan) => plan.devices,
-  foods: (plan: Plan) => plan.foods,
-  menus: (plan: Plan) => plan.menus,
-  "route.alternates": (plan: Plan) => plan.route.alternates,
-  "route.closures": (plan: Plan) => plan.route.closures,
-  "route.sections": (plan: Plan) => plan.route.sections,
-} as const;
-export type ListName = keyof typeof LISTS;
-
-interface Row {
-  id: string;
-}
 
 /** One place that holds the id of a row elsewhere. */
 interface Link {
@@ -45,7 +16,7 @@ interface Link {
   point: (id: string | undefined) => void;
 }
 
-interface Reference {
+export interface Reference {
   to: ListName;
   /** Ids that stand for no row and are allowed. */
   besides: readonly string[];
@@ -408,67 +379,4 @@ function optionalLink(place: string, row: LogDay, key: "alternateId" | "stopId",
       else row[key] = id;
     },
   };
-}
-
-const MAX_REPORTED = 12;
-
-/** Ids that must exist and must not repeat. */
-export function referenceProblems(plan: Plan): Problem[] {
-  const problems: Problem[] = [];
-  const error = (place: string, sentence: string): void => {
-    if (problems.length < MAX_REPORTED) problems.push({ severity: "error", place, sentence });
-  };
-  for (const name of Object.keys(LISTS) as ListName[]) {
-    const seen = new Set<string>();
-    for (const [i, row] of rowsOf(plan, name).entries()) {
-      if (seen.has(row.id))
-        error(`${name}[${i}].id`, `The id ${quoted(row.id)} is used twice among the ${name}; each needs its own.`);
-      seen.add(row.id);
-    }
-  }
-  for (const reference of REFERENCES) {
-    if (reference.onRemove === "clear") continue;
-    const known = knownIds(plan, reference);
-    for (const { place, id, holder } of reference.links(plan))
-      if (!known.has(id)) error(place, missing(reference, holder, id, known));
-  }
-  return problems;
-}
-
-/** References that may be missing and name what is gone: taken out of the plan, each with a sentence. */
-export function mendReferences(plan: Plan): Problem[] {
-  const problems: Problem[] = [];
-  for (const reference of REFERENCES) {
-    if (reference.onRemove !== "clear") continue;
-    const known = knownIds(plan, reference);
-    for (const { place, id, holder, point } of reference.links(plan)) {
-      if (known.has(id)) continue;
-      point(undefined);
-      const sentence = `${quoted(holder)} named ${quoted(id)}, which is not in ${reference.to}; it now names none.`;
-      problems.push({ severity: "caution", place, sentence });
-    }
-  }
-  return problems;
-}
-
-function knownIds(plan: Plan, { to, besides }: Reference): ReadonlySet<string> {
-  return new Set([...rowsOf(plan, to).map((row) => row.id), ...besides]);
-}
-
-function missing({ to, besides }: Reference, holder: string, id: string, known: ReadonlySet<string>): string {
-  const allowed =
-    known.size <= 8
-      ? `Allowed: ${[...known].map(quoted).join(", ")}.`
-      : `Use the id of one of them${besides.length > 0 ? `, ${besides.map(quoted).join(" or ")}` : ""}.`;
-  return `${quoted(holder)} names ${quoted(id)}, which is not in ${to}. ${allowed}`;
-}
-
-/** Text of the file in a sentence, cut where it is long. */
-export function quoted(value: unknown): string {
-  const text = JSON.stringify(value) ?? "nothing";
-  return text.length > 60 ? `${text.slice(0, 60)}…` : text;
-}
-
-export function rowsOf(plan: Plan, name: ListName): Row[] {
-  return LISTS[name](plan);
 }

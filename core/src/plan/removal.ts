@@ -1,5 +1,6 @@
 /** Rows that go out of a plan, which is changed in place: every reference to them is followed, and what was theirs goes too. */
-import { LISTS, REFERENCES, rowsOf, type ListName } from "./references.ts";
+import { LISTS, rowsOf, type ListName } from "./lists.ts";
+import { REFERENCES } from "./references.ts";
 import type { Hiker, Plan } from "./schema.ts";
 
 /**

@@ -3,40 +3,30 @@
  * again. The answer is always that of a fresh computation: the feedback starts from the same guess every
  * time, so a plan has one result, whatever was edited before.
  */
-import { findChecks, type Check } from "../checks/index.ts";
-import { fordFacts, fordPassages, type FordPassage } from "../conditions/fords.ts";
-import { buildKit, kitFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
-import { menuPlan } from "../food/menu.ts";
-import { buildPast, haltsAsWalked, logFacts } from "../walk/past.ts";
-import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
+import { type Check } from "../checks/index.ts";
+import { fordFacts, type FordPassage } from "../conditions/fords.ts";
+import { kitFacts, type KitPlan, type PieceFacts } from "../kit/kit.ts";
+import { logFacts } from "../walk/past.ts";
+import { choiceOf, type HikerSchools } from "../models/hiker.ts";
 import type { Plan } from "../plan/schema.ts";
-import { devicesCarried, powerOf } from "../power/power.ts";
-import { bodyOf, needsOf, waterByMenu, type HikerNeeds } from "../provision/needs.ts";
-import { assemble, assembleCells } from "../result/assemble.ts";
-import { blockFigures } from "../result/block.ts";
+import { bodyOf, needsOf } from "../provision/needs.ts";
+import { assembleCells } from "../result/assemble.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
-import { buildSeason, seasonWith, stationFacts, type Season } from "../season/season.ts";
-import { buildSnow, snowDays } from "../season/snow.ts";
+import { stationFacts, type Season } from "../season/season.ts";
 import { DaylightTable } from "../season/sun.ts";
-import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
-import { solveBlock, solveTrip, type TripInput } from "../solve/trip.ts";
-import { layRoute, routeFacts, routeKey, type LaidTrack, type Lines, type RouteFacts } from "../track/lay.ts";
-import { mendTracks, type MendedTrack } from "../track/mend.ts";
+import { solveTrip, type TripInput } from "../solve/trip.ts";
+import { routeFacts, routeKey } from "../track/lay.ts";
 import { isWalked, type Placed } from "../track/place.ts";
 import type { TrackPoints } from "../track/points.ts";
-import { buildProfile, type Profile } from "../track/profile.ts";
+import { type Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
-import { baseHours, baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
-import { buildCamps } from "../walk/camps.ts";
-import { placeSources } from "../walk/sources.ts";
-import { buildGround, effortSlopes, gradePercents, slowPerKg } from "../walk/ground.ts";
-import { buildHalts, densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
-import { pinFacts, placePins, type PlacedPin } from "../walk/pins.ts";
-import { buildTerrain, type Terrain } from "../walk/terrain.ts";
-import { Workspace } from "../walk/workspace.ts";
-import { sleepKits } from "../warmth/sleep.ts";
-import { keepEqual, memo, memoEach, memoEqual } from "./memo.ts";
+import { baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
+import { densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
+import { pinFacts, type PlacedPin } from "../walk/pins.ts";
+import { type Terrain } from "../walk/terrain.ts";
+import { keepEqual } from "./memo.ts";
+import { rememberedStages } from "./stages.ts";
 
 /** What `computePlan` answers. */
 export interface PlanResult extends PlanFigures {
@@ -64,77 +54,6 @@ export interface Laid extends Pick<
 }
 
 const NO_FORDS: readonly FordPassage[] = [];
-
-/** The stages in their order, each with its memory. */
-function rememberedStages() {
-  const workspaceOf = ({ cellCount, hikerCount }: { cellCount: number; hikerCount: number }): Workspace =>
-    new Workspace(cellCount, hikerCount);
-  return {
-    lines: memo(linesOf),
-    laid: memo(laidOf),
-    profile: memo(profileOf),
-    terrain: memo(buildTerrain),
-    season: memo(buildSeason),
-    seasonWith: memo(seasonWith),
-    snow: memo(buildSnow),
-    usualSnow: memo(buildSnow),
-    snowDays: memo(snowDays),
-    fords: memo(fordPassages),
-    halts: memoEqual(buildHalts),
-    sources: memoEqual(placeSources),
-    camps: memo(buildCamps),
-    pins: memoEqual(placePins),
-    past: memoEqual(buildPast),
-    haltsAsWalked: memoEqual(haltsAsWalked),
-    schools: memoEach(resolveHiker),
-    baseH: memoEach(baseHours),
-    slopes: memoEach(effortSlopes),
-    slowPerKg: memo(slowPerKg),
-    gradePercent: memo(gradePercents),
-    workspace: memo(workspaceOf),
-    ground: memo(buildGround),
-    sampling: memo(sampling),
-    sampledWorkspace: memo(workspaceOf),
-    sampled: memo(sampleGround),
-    sampledSources: memo(sampleSources),
-    menus: memoEach(menuPlan),
-    water: memoEach(waterByMenu),
-    needs: memoEach((needs: HikerNeeds) => needs),
-    kit: memoEqual(buildKit),
-    sleep: memoEqual(sleepKits),
-    block: memoEach(solveBlock),
-    blockFigures: memoEach(blockFigures),
-    devicesCarried: memo(devicesCarried),
-    power: memo(powerOf),
-    assemble: memo(assemble),
-    checks: memo(findChecks),
-  };
-}
-
-interface LinesInput {
-  tracks: readonly TrackPoints[];
-  trackIds: readonly string[];
-  alternates: readonly Pick<RouteFacts["alternates"][number], "id" | "trackId">[];
-}
-
-/** The main trail is what the plan names; all that no alternate is, where it names nothing that is there. */
-function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
-  const named = trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
-  const main = named.length > 0 ? named : tracks.filter(({ id }) => !alternates.some(({ trackId }) => trackId === id));
-  const lines = alternates.flatMap(({ id, trackId }): [string, MendedTrack][] => {
-    const track = tracks.find((candidate) => candidate.id === trackId);
-    return track ? [[id, mendTracks([track])]] : [];
-  });
-  return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
-}
-
-function laidOf({ lines, route }: { lines: Lines; route: RouteFacts }): LaidTrack {
-  return layRoute(route, lines);
-}
-
-function profileOf({ laid, reversed }: { laid: LaidTrack; reversed: boolean }): Profile {
-  return buildProfile(laid, reversed);
-}
 
 export class Session {
   private tracks: readonly TrackPoints[] = [];

@@ -1,5 +1,6 @@
 /** Parts of one variant of a trip taken over into another: the rest stays, and nothing points to what is not there. */
-import { LISTS, REFERENCES } from "../plan/references.ts";
+import { LISTS } from "../plan/lists.ts";
+import { REFERENCES } from "../plan/references.ts";
 import type { Plan } from "../plan/schema.ts";
 
 export const VARIANT_PARTS = ["kit", "stops", "menus", "days"] as const;

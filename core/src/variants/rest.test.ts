@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, planSchema, type Plan, type PlanResult } from "../index.ts";
-import { referenceProblems } from "../plan/references.ts";
+import { referenceProblems } from "../plan/links.ts";
 import { restFrom } from "./rest.ts";
 
 const tracks = [trackNorth({ lengthM: 240_000 })];

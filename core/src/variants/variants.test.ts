@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, planSchema, type Plan } from "../index.ts";
-import { referenceProblems } from "../plan/references.ts";
+import { referenceProblems } from "../plan/links.ts";
 import { differencesOf, tellVariant } from "./compare.ts";
 import { takePart, VARIANT_PARTS } from "./merge.ts";
 
