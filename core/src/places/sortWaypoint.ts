@@ -86,7 +86,9 @@ class Lexicon {
     const found: Term[] = [];
     for (let i = 0; i < words.length;) {
       const term =
-        this.byFirst.get(words[i]!)?.find((term) => (i === 0 || !this.atHead.has(term)) && startsAt(words, i, term.word)) ??
+        this.byFirst
+          .get(words[i]!)
+          ?.find((term) => (i === 0 || !this.atHead.has(term)) && startsAt(words, i, term.word)) ??
         this.endings.find(({ word }) => words[i]!.length > word.length + 1 && words[i]!.endsWith(word));
       if (term) found.push(term);
       i += term ? term.word.split(" ").length : 1;

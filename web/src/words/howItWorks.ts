@@ -39,6 +39,7 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
     assumes: [
       "Shops sell what their size usually has; prices and densities are yours to set.",
       "The search walks the real days on every eighth cell; what it proposes is worked out in full.",
+      "The party is the same all through a plan: where somebody joins or goes home, the rest is planned as a variant.",
     ],
     caution: "Ask whether it is open before you rely on it.",
   },

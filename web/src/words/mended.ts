@@ -12,6 +12,6 @@ export function mendedWords({
     doubledPoints > 0 && `${counted(doubledPoints, "doubled point")} dropped`,
     flungPoints > 0 && `${counted(flungPoints, "flung point")} dropped`,
     missingHeights > 0 && `${counted(missingHeights, "height")} filled in`,
-    spikedHeights > 0 && `${counted(spikedHeights, "spiked height")} mended`,
+    spikedHeights > 0 && `${counted(spikedHeights, "spiked height")} smoothed`,
   ].filter((text) => text !== false);
 }
