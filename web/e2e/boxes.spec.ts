@@ -133,5 +133,5 @@ test("an own trail posts nothing until it does: the empty station says how, and 
   await station(page, "Boxes");
   await expect(page.getByText("Nothing is posted.")).toBeVisible();
   await page.getByText("What flies to the start, and what does not").click();
-  await expect(page.getByRole("region", { name: "Luggage of Me" })).toContainText("All the rest of 9 pieces");
+  await expect(page.getByRole("region", { name: "Luggage of Hiker" })).toContainText("All the rest of 9 pieces");
 });

@@ -250,7 +250,8 @@ const EARLY_H = 13;
 
 /** A single night at a stop that is reached with much of the day left: walking on may be what is wanted. */
 function isBrief(figures: StopFigures | undefined): boolean {
-  return figures?.arrives !== undefined && figures.stop.nights === 1 && figures.stay.from.clockH < EARLY_H;
+  if (!figures?.arrives || !figures.leaves) return false;
+  return figures.stop.nights === 1 && figures.stay.from.clockH < EARLY_H;
 }
 
 function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayIn>): string {
