@@ -31,6 +31,27 @@ test("a full disk: the sentence says so, and what was there stays", async ({ pag
   await expect(mass).toHaveValue("986");
 });
 
+test("a full disk, refused before its figures were there: the field shows what holds", async ({ page }) => {
+  await openDemo(page, "/kit/");
+  await page.evaluate(() => {
+    const post = Worker.prototype.postMessage as (...given: unknown[]) => void;
+    Worker.prototype.postMessage = function (...given: unknown[]) {
+      setTimeout(() => post.apply(this, given), 1500);
+    };
+    IDBObjectStore.prototype.add = function () {
+      throw new DOMException("full", "QuotaExceededError");
+    };
+  });
+  const mass = page.getByLabel("Mass of Backpack").first();
+  await mass.fill("2500");
+  await mass.press("Enter");
+  await expect(page.getByText(/storage is full, so this change was not kept/)).toBeVisible();
+  await expect(mass).toHaveValue("986");
+  // Left, it takes nothing.
+  await mass.blur();
+  await expect(mass).toHaveValue("986");
+});
+
 test("a full disk while beginning a trip: the plan of before stays, the preview too", async ({ page }) => {
   await openDemo(page);
   await page.goto("/begin/");

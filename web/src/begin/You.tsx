@@ -89,9 +89,9 @@ export function You({ answers, lengthM, onChange }: Props) {
         />
       </Fields>
       <p className="mt-2 mb-4 max-w-[70ch] text-sm text-muted" data-testid="pace">
-        {(LEVEL_KMH * settings.speedFactor).toFixed(1)} km/h on level trail without a load; {settings.hoursFreshH} h of
-        walking on the first day, {settings.hoursFitH} h after three weeks. {quantity("distance", lengthM, units)} in
-        all.
+        {quantity("distance", 1000 * LEVEL_KMH * settings.speedFactor, units)}/h on level trail without a load;{" "}
+        {settings.hoursFreshH} h of walking on the first day, {settings.hoursFitH} h after three weeks.{" "}
+        {quantity("distance", lengthM, units)} in all.
       </p>
     </>
   );

@@ -292,8 +292,8 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   if (forward.length === 0) return;
   if (tracksInMemory())
     return show(next, label).catch((error: unknown) => {
-      report(error);
       if (latest === next) latest = from;
+      refused(error);
     });
   const note = writeNote({ planId: from.id, label, forward, inverse });
   sent();
@@ -315,10 +315,16 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
       await show(from, `Not kept: ${label}`).catch(fail);
     }
     // Said when all is as it was: what a field still holds would else be taken once more by a page that goes.
-    report(error);
+    refused(error);
   } finally {
     arrived();
   }
+}
+
+/** An edit was taken back: fields show what holds again. */
+function refused(error: unknown): void {
+  set(({ refusals }) => ({ refusals: refusals + 1 }));
+  report(error);
 }
 
 /**

@@ -19,6 +19,8 @@ export interface DocumentState {
   kept: boolean;
   /** An edit is on its way to storage. */
   storing: boolean;
+  /** Edits that were taken back: what a field still holds of one is not so. */
+  refusals: number;
   undoLabel: string | undefined;
   redoLabel: string | undefined;
 }
@@ -35,6 +37,7 @@ export const useDocument = create<DocumentState>(() => ({
   computing: false,
   kept: true,
   storing: false,
+  refusals: 0,
   undoLabel: undefined,
   redoLabel: undefined,
 }));

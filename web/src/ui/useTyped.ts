@@ -1,8 +1,10 @@
 /**
  * The text of a field in hand. What comes from outside, an undo or another tab, shows in a field at rest; a
- * field in which something is typed keeps it until it is taken or given up.
+ * field in which something is typed keeps it until it is taken or given up. What was taken and then refused goes,
+ * though what holds never changed on the way.
  */
 import { useState } from "react";
+import { useDocument } from "../store/documentState.ts";
 
 export interface Typed {
   text: string;
@@ -14,9 +16,10 @@ export interface Typed {
 export function useTyped(shown: string): Typed {
   const [text, setText] = useState(shown);
   const [inHand, setInHand] = useState(false);
-  const [known, setKnown] = useState(shown);
-  if (known !== shown) {
-    setKnown(shown);
+  const refusals = useDocument((state) => state.refusals);
+  const [known, setKnown] = useState({ shown, refusals });
+  if (known.shown !== shown || known.refusals !== refusals) {
+    setKnown({ shown, refusals });
     if (!inHand) setText(shown);
   }
   return {

@@ -4,7 +4,7 @@ import { CheckList } from "../../ui/CheckList.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { checkStation } from "../../words/checks/index.ts";
 import { SUPPLIER_WORDS } from "../../words/food.ts";
-import { sayIn } from "../../words/say.ts";
+import { sayIn, type Say } from "../../words/say.ts";
 import { moneyOf } from "./MenuCard.tsx";
 
 interface Props {
@@ -50,8 +50,8 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
             {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal/kg of body.
           </p>
           <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
-          <Fill label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
-          <Fill label="Pack, with the food and most water" heldL={row.volumeL} roomL={hiker.packVolumeL} />
+          <Fill say={say} label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
+          <Fill say={say} label="Pack, with the food and most water" heldL={row.volumeL} roomL={hiker.packVolumeL} />
           <Items plan={plan} bag={bag} />
         </>
       ) : (
@@ -151,17 +151,14 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
   return <Table<Target> label="The bag against its targets" columns={columns} rows={rows} idOf={({ id }) => id} />;
 }
 
-function Fill({ label, heldL, roomL }: { label: string; heldL: number; roomL: number }) {
+function Fill({ say, label, heldL, roomL }: { say: Say; label: string; heldL: number; roomL: number }) {
   if (roomL <= 0) return null;
+  const told = `${label}: ${say.L(heldL, 1)} of ${say.L(roomL, 1)}`;
   const most = Math.max(heldL, roomL);
   return (
     <div className="my-2 text-xs text-muted">
-      {label}: {heldL.toFixed(1)} of {roomL.toFixed(1)} L
-      <div
-        className="relative h-[10px] border border-rule"
-        role="img"
-        aria-label={`${label}: ${heldL.toFixed(1)} of ${roomL.toFixed(1)} litres`}
-      >
+      {told}
+      <div className="relative h-[10px] border border-rule" role="img" aria-label={told}>
         <div
           className="absolute inset-y-0 left-0"
           style={{ width: `${(100 * heldL) / most}%`, background: heldL > roomL ? "var(--danger)" : "var(--food)" }}

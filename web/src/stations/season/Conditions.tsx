@@ -37,7 +37,7 @@ export function Extremes({ plan, result, rows }: Props) {
       ) : (
         "no snow under foot"
       )}
-      ; {say.way(dryM)} without water; {dark.leastDaylightH.toFixed(1)} h of light at least.
+      ; {say.way(dryM)} without water; {say.hours(dark.leastDaylightH)} of light at least.
     </p>
   );
 }
@@ -110,7 +110,7 @@ export function Conditions({ plan, result, rows }: Props) {
               : `and ${Math.round(60 * twilightH)} min of twilight at each end`
           }
         >
-          {leastDaylightH.toFixed(1)} h
+          {say.hours(leastDaylightH)}
         </span>
       ),
     },

@@ -5,6 +5,7 @@ import { UNTOLD_FORD, type Stretch, type Units } from "@gepack/core";
 import { editRow, setRow } from "../../edit/rows.ts";
 import { RecordField } from "../../ui/FieldNumber.tsx";
 import { SmallDate } from "../../ui/SmallDate.tsx";
+import { quantity } from "../../units/quantity.ts";
 
 /** A first guess to be corrected. */
 const MEASURED = { depthM: 0.5, speedMps: 0.9, refMonthDay: "06-15", refClockH: 12 };
@@ -26,7 +27,8 @@ export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
   return (
     <Popover.Root>
       <Popover.Trigger className="btn min-h-[24px]! px-1.5! py-0! text-sm!" aria-label={`What is known of ${name}`}>
-        <Waves size={14} aria-hidden="true" /> {depthM === undefined ? "not measured" : `${depthM.toFixed(1)} m deep`}
+        <Waves size={14} aria-hidden="true" />{" "}
+        {depthM === undefined ? "not measured" : `${quantity("height", depthM, units, 1)} deep`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content className="menu w-[350px] p-3!" align="start" aria-label={`What is known of ${name}`}>
