@@ -160,6 +160,6 @@ export function importKit(pieces: readonly Piece[], replaces: boolean): void {
     const owners = new Set(pieces.map(({ ownerId }) => ownerId));
     const gone = replaces ? draft.kit.filter(({ ownerId }) => owners.has(ownerId)).map(({ id }) => id) : [];
     draft.kit.push(...structuredClone(pieces as Piece[]));
-    for (const id of gone) removeRow(draft as Plan, "kit", id, undefined);
+    for (const id of gone) removeRow(draft as Plan, "kit", id);
   });
 }
