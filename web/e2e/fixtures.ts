@@ -74,6 +74,8 @@ export async function beginTrip(page: Page, file: ReturnType<typeof asFile>): Pr
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(file);
   await page.getByRole("button", { name: "See my legs" }).click();
+  // What is told above the Line moves all below it, once, as it comes.
+  await expect(page.getByTestId("line")).toBeVisible();
 }
 
 /** A GPX text along a straight line north. */

@@ -96,44 +96,6 @@ test("the Line zooms to a leg, follows the selection, and shows the whole trail 
   await expect(legs).toHaveCount(22);
 });
 
-/** In both themes; what a theme does not change is looked at once. */
-const AT_ONCE = 2;
-for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
-  const some = ADDRESSES.slice(from, from + AT_ONCE);
-  test(`no serious finding of axe: ${some.map(({ name }) => name).join(", ")}`, async ({ page }) => {
-    const told: string[] = [];
-    await page.emulateMedia({ colorScheme: "light", reducedMotion: "reduce" });
-    await openDemo(page, some[0]!.path);
-    for (const { name, path } of some) {
-      if (path !== some[0]!.path) await goOn(page, path);
-      for (const scheme of ["light", "dark"] as const) {
-        await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
-        await expect(page.locator("html")).toHaveAttribute("data-theme", scheme);
-        const axe = axeOn(page);
-        const { violations } = await (scheme === "light" ? axe : axe.withRules(["color-contrast"])).analyze();
-        for (const { id, impact, nodes } of violations)
-          if (impact === "serious" || impact === "critical")
-            told.push(
-              `${name}, ${scheme}, ${id}: ${nodes
-                .slice(0, 3)
-                .map((node) => node.html.slice(0, 140))
-                .join(" | ")}`,
-            );
-      }
-    }
-    expect(told).toEqual([]);
-  });
-}
-
-test("from 360 px wide nothing is cut off sideways", async ({ page }) => {
-  await page.setViewportSize({ width: 360, height: 740 });
-  await openDemo(page);
-  for (const { path } of ADDRESSES) {
-    await goOn(page, path);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
-  }
-});
-
 test("faces and the look of notices stay when one goes from station to station", async ({ page }) => {
   await openDemo(page);
   const styles = (): Promise<number> =>

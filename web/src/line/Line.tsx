@@ -42,7 +42,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
   const left = Math.max(x(leg.fromM), x.leftPx);
   const right = Math.min(x(leg.toM), x.rightPx);
   return (
-    <div ref={over} className="relative border-b border-rule bg-sheet" data-testid="line">
+    <section ref={over} aria-label="The Line" className="relative border-b border-rule bg-sheet" data-testid="line">
       <svg className="absolute top-0 left-0 block" width={widthPx} height={TOTAL_PX} aria-hidden="true">
         <defs>
           <pattern id="dry-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -105,7 +105,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
       >
         {zoomed ? "Whole trail" : "Zoom to leg"}
       </button>
-    </div>
+    </section>
   );
 });
 

@@ -10,6 +10,7 @@ export function coloursOf(element: HTMLElement): Colours {
     if (colour === undefined) {
       const probe = document.createElement("span");
       probe.style.color = css;
+      probe.style.setProperty("forced-color-adjust", "none");
       // Outside of the page nothing has a colour: a station may be on its way out while it is painted.
       (element.isConnected ? element : document.body).append(probe);
       colour = getComputedStyle(probe).color;

@@ -7,6 +7,8 @@ import type { KeyboardEvent, MouseEvent, ReactNode } from "react";
 export interface Column<Row> {
   id: string;
   head: ReactNode;
+  /** The head is heard and not shown: its cells say enough to the eye. */
+  unseen?: boolean;
   cell: (row: Row) => ReactNode;
   /** Numbers stand at the right. */
   right?: boolean;
@@ -156,6 +158,8 @@ function Head<Row>({
           {column.head}
           {here && <span aria-hidden="true"> {sorted.descending ? "▾" : "▴"}</span>}
         </button>
+      ) : column.unseen ? (
+        <span className="sr-only">{column.head}</span>
       ) : (
         column.head
       )}

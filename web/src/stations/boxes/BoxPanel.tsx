@@ -74,7 +74,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
                 checked={ticks.isTicked(keyOf(id))}
                 onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
               />
-              <span className={ticks.isTicked(keyOf(id)) ? "line-through opacity-60" : ""}>{what}</span>
+              <span className={ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}>{what}</span>
               {waits && <span className="text-caution">stays out for now</span>}
             </label>
             {own && plan.held.length > 0 && (

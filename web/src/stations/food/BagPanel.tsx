@@ -138,12 +138,13 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
     { id: "money", name: "Money", wanted: "", held: moneyOf(figures.price, plan), says: "" },
   ];
   const columns: Column<Target>[] = [
-    { id: "name", head: "", names: true, cell: ({ name }) => name },
+    { id: "name", head: "target", unseen: true, names: true, cell: ({ name }) => name },
     { id: "wanted", head: "wanted", right: true, cell: ({ wanted }) => wanted },
     { id: "held", head: "in the bag", right: true, cell: ({ held }) => held },
     {
       id: "says",
-      head: "",
+      head: "how it stands",
+      unseen: true,
       right: true,
       cell: ({ says, bad }) => <span className={bad ? "font-semibold text-danger" : "text-pine"}>{says}</span>,
     },
@@ -176,7 +177,7 @@ function Items({ plan, bag }: { plan: Plan; bag: LegBag }) {
   const say = sayIn(plan);
   const columns: Column<LegBag["items"][number]>[] = [
     { id: "name", head: "in it", names: true, wide: true, cell: ({ food }) => food.name },
-    { id: "g", head: "", right: true, cell: ({ massG }) => say.g(massG) },
+    { id: "g", head: "mass", unseen: true, right: true, cell: ({ massG }) => say.g(massG) },
     {
       id: "from",
       head: "of that",

@@ -78,10 +78,10 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
       <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ announcements: SAID }}>
         {MEALS.map((meal) => (
           <MealPlace key={meal} meal={meal}>
-            <h4 className="m-0 mb-1 flex justify-between text-sm font-semibold">
+            <h3 className="m-0 mb-1 flex justify-between text-sm font-semibold">
               {MEAL_WORDS[meal]}
               {meal !== "drinks" && <span>{say.kcal(day.meals[meal].energyKcal)}</span>}
-            </h4>
+            </h3>
             <Items plan={plan} menu={menu} meal={meal} scale={day.scale} />
           </MealPlace>
         ))}

@@ -91,7 +91,7 @@ function List({ plan, list, name, ticks }: { plan: Plan; list: ShoppingList; nam
                         checked={ticks.isTicked(key)}
                         onChange={(event) => ticks.tick(key, event.target.checked)}
                       />
-                      <span className={`flex-1 ${ticks.isTicked(key) ? "line-through opacity-60" : ""}`}>
+                      <span className={`flex-1 ${ticks.isTicked(key) ? "text-muted line-through" : ""}`}>
                         {item.food.name}
                       </span>
                       <span className="text-muted">{packsOf(item)}</span>

@@ -92,7 +92,7 @@ export function CheckListOfKit({ plan, result, leg, who }: Props) {
                     checked={ticks.isTicked(keyOf(id))}
                     onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
                   />
-                  <span className={`flex-1 ${ticks.isTicked(keyOf(id)) ? "line-through opacity-60" : ""}`}>
+                  <span className={`flex-1 ${ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}`}>
                     {name}
                     {quantity > 1 && ` ×${quantity}`}
                     {wear === "worn" && <span className="text-muted"> worn</span>}

@@ -141,7 +141,7 @@ export default function Kit({ plan, result }: ScreenProps) {
             const pieces = shown.filter((piece) => piece.group === group);
             return (
               <section key={group} aria-label={group} className="relative">
-                <h3 className="m-0 px-[18px] pt-1.5 pb-0.5 text-sm font-bold text-pine">
+                <h2 className="m-0 px-[18px] pt-1.5 pb-0.5 text-sm font-bold text-pine">
                   {group}{" "}
                   <span className="font-medium text-muted">
                     {quantity(
@@ -151,7 +151,7 @@ export default function Kit({ plan, result }: ScreenProps) {
                     )}{" "}
                     in all
                   </span>
-                </h3>
+                </h2>
                 {pieces.map((piece) => (
                   <KitRow
                     key={piece.id}

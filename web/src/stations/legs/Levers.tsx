@@ -110,7 +110,8 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
             },
             {
               id: "take",
-              head: "",
+              head: "take",
+              unseen: true,
               cell: ({ lever }) =>
                 lever && (
                   <button

@@ -72,7 +72,8 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
             },
             {
               id: "take",
-              head: "",
+              head: "take",
+              unseen: true,
               cell: ({ isNow, reserveDays, reserveFraction }) =>
                 !isNow && (
                   <button

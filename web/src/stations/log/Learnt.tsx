@@ -72,7 +72,8 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
           },
           {
             id: "sure",
-            head: "",
+            head: "how sure",
+            unseen: true,
             cell: ({ hasChanged }) =>
               hasChanged ? <b className="text-caution">changed</b> : <span className="text-muted">within chance</span>,
           },

@@ -38,7 +38,13 @@ export function Systems({ plan, result, hiker, who, legIndex }: Props) {
       <Table<FuelComparison>
         label="Ways to cook"
         columns={[
-          { id: "name", head: "", names: true, cell: ({ id }) => FUEL_WORDS[id as Hiker["stove"]["fuel"]] },
+          {
+            id: "name",
+            head: "fuel",
+            unseen: true,
+            names: true,
+            cell: ({ id }) => FUEL_WORDS[id as Hiker["stove"]["fuel"]],
+          },
           number("most", "heaviest leaving", ({ startKg }) => say.kg(Math.max(...startKg), 2)),
           number("here", `leaving on leg ${legIndex + 1}`, ({ startKg }) => say.kg(startKg[legIndex]!, 2)),
           number("mean", "mean", ({ meanKg }) => say.kg(meanKg, 2)),

@@ -106,7 +106,7 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
                   style={{
                     left: x(fromM),
                     width: Math.max(3, x(toM) - x(fromM)),
-                    background: `color-mix(in srgb, ${STRETCH_COLOUR[stretch.kind]} 30%, var(--sheet))`,
+                    background: `color-mix(in srgb, ${STRETCH_COLOUR[stretch.kind]} var(--stretch-share), var(--sheet))`,
                   }}
                 >
                   {x(toM) - x(fromM) > 90 ? stretch.name : ""}

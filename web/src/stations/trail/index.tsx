@@ -82,7 +82,7 @@ export default function Trail({ plan, result }: ScreenProps) {
                   value={name}
                   className="px-3 py-1 text-sm data-[state=on]:bg-pine data-[state=on]:font-bold data-[state=on]:text-on-pine"
                 >
-                  {KINDS[name].title} <span className="opacity-80">{plan[name].length}</span>
+                  {KINDS[name].title} {plan[name].length}
                 </ToggleGroup.Item>
               ))}
             </ToggleGroup.Root>

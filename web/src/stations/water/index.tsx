@@ -192,7 +192,7 @@ function columnsOf(plan: Plan, leg: LegResult, cellM: number, say: Say, bottleL:
       wide: true,
       cell: ({ passage, carry }) => (
         <>
-          <span className={carry ? "" : "line-through opacity-70"}>
+          <span className={carry ? "" : "text-muted line-through"}>
             {carry ? waterName(carry.fromSourceId, plan) : passage!.source.name}
           </span>
           {passage && (
