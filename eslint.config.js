@@ -25,6 +25,20 @@ export default tseslint.config(
       "no-console": "off",
     },
   },
+  {
+    // Numbers are shown, kept and drawn by one formatter.
+    files: ["web/src/**/*.{ts,tsx}"],
+    ignores: ["web/src/units/**", "**/*.test.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.property.name=/^(toFixed|toLocaleString)$/]",
+          message: "Use fixed, rounded or toPx of units/quantity.ts.",
+        },
+      ],
+    },
+  },
   { files: ["web/src/**/*.tsx"], ...hooks.configs.flat["recommended-latest"] },
   {
     files: ["core/src/**/*.ts"],

@@ -4,13 +4,14 @@ import { weekdayDate } from "../units/date.ts";
 import { sayIn } from "../words/say.ts";
 import { escaped } from "./html.ts";
 import type { Cell, Sheet } from "./sheets.ts";
+import { rounded } from "../units/quantity.ts";
 
 const HEADS = [
   "date", "day", "from km", "to km", "km", "climb m", "descent m", "walked h", "breaks h", "weather", "area", "low C", "high C",
   "food left kg", "fuel left g", "charge left", "drunk L", "own mass kg", "felt 1-5", "spent", "ahead km", "water", "pieces", "notes",
 ]; // prettier-ignore
 
-const km = (metres: number): number => Number((metres / 1000).toFixed(2));
+const km = (metres: number): number => rounded(metres / 1000, 2);
 
 export function logSheet(plan: Plan, cards: readonly CardFigures[]): Sheet {
   const rows = cards.map(({ card, tripDay, fromM, toM, climbM, descentM, aheadM }): Cell[] => [

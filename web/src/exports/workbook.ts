@@ -19,6 +19,7 @@ import { stopName, waterName } from "../words/names.ts";
 import { NIGHT_WORDS, nightKind } from "../words/nights.ts";
 import { SPAN_WORDS } from "../words/spans.ts";
 import { columnLetter, type Cell, type Sheet, type Sum } from "./sheets.ts";
+import { rounded } from "../units/quantity.ts";
 
 export function workbookOf(plan: Plan, result: PlanResult): Sheet[] {
   return [
@@ -53,7 +54,6 @@ function columnSum(rows: readonly (readonly Cell[])[], column: number): Sum {
 const numberOf = (cell: Cell): number => (typeof cell === "object" ? cell.value : typeof cell === "number" ? cell : 0);
 
 const km = (metres: number): number => rounded(metres / 1000, 2);
-const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
 
 const LEG_PARTS = ["base kg", "used up kg", "food kg", "water kg", "fuel kg", "containers kg"] as const;
 const LEG_HEADS = [

@@ -20,10 +20,7 @@ export function TopBar() {
   const { plan, result, undoLabel, redoLabel, computing, kept, storing } = useDocument();
   const hikerIndex = useSelection((state) => state.hikerIndex);
   return (
-    <header
-      data-chrome
-      className="flex flex-wrap items-center gap-x-4 gap-y-1 bg-[#10201c] px-[18px] py-1.5 text-[#e8efec]"
-    >
+    <header data-chrome className="flex flex-wrap items-center gap-x-4 gap-y-1 bg-bar px-[18px] py-1.5 text-on-bar">
       <a
         href="/"
         className="font-[family-name:var(--font-figure)] text-lg font-extrabold text-inherit no-underline [font-stretch:115%]"
@@ -36,7 +33,7 @@ export function TopBar() {
             {plan.trip.name}
             {plan.trip.variantName && <span className="font-normal">, {plan.trip.variantName}</span>}
           </h1>
-          <span className="text-sm text-[#b9c8c2]">
+          <span className="text-sm text-bar-muted">
             {plan.trip.madeUp && "made up · "}
             {plan.trip.directionName && `${plan.trip.directionName} · `}
             {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
@@ -47,13 +44,13 @@ export function TopBar() {
               value={String(hikerIndex)}
               onValueChange={(value) => value !== "" && select({ hikerIndex: Number(value) })}
               aria-label="Whose pack"
-              className="flex overflow-hidden rounded border border-[#3c524b]"
+              className="flex overflow-hidden rounded border border-bar-rule"
             >
               {plan.hikers.map((hiker, i) => (
                 <ToggleGroup.Item
                   key={hiker.id}
                   value={String(i)}
-                  className="px-2.5 py-1 text-sm data-[state=on]:bg-[#e8efec] data-[state=on]:font-bold data-[state=on]:text-[#10201c]"
+                  className="px-2.5 py-1 text-sm data-[state=on]:bg-on-bar data-[state=on]:font-bold data-[state=on]:text-bar"
                 >
                   {firstName(hiker)}
                 </ToggleGroup.Item>
@@ -62,7 +59,7 @@ export function TopBar() {
           )}
         </>
       )}
-      <span className="ml-auto text-sm text-[#b9c8c2]" role="status">
+      <span className="ml-auto text-sm text-bar-muted" role="status">
         {plan && whereKept({ computing, kept, storing })}
       </span>
       <div className="flex gap-1">

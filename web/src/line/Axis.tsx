@@ -1,6 +1,6 @@
 import { ticks } from "d3-array";
 import { M_PER_MI, type Plan, type PlanResult } from "@gepack/core";
-import { dayMonth } from "../units/quantity.ts";
+import { dayMonth, fixed } from "../units/quantity.ts";
 import { AXIS_Y, DATES_Y, LEGS } from "./geometry.ts";
 import type { LineFrame, LineScale } from "./scale.ts";
 
@@ -27,7 +27,7 @@ export function Axis({ plan, result, frame: { x, domain }, zoomed }: Props) {
           fill="var(--muted)"
           textAnchor={tick === 0 ? "start" : "middle"}
         >
-          {tick.toLocaleString("en")}
+          {fixed(tick, tick % 1 === 0 ? 0 : 1)}
         </text>
       ))}
       {zoomed &&

@@ -3,7 +3,7 @@ import { memo, useMemo, useRef } from "react";
 import { ticks } from "d3-array";
 import { isWalked, KG_PER_LB, nodeOf, nodesOn, type Plan, type PlanResult } from "@gepack/core";
 import { select, useSelection } from "../store/selection.ts";
-import { dayMonth, figure, unitSymbol } from "../units/quantity.ts";
+import { dayMonth, figure, toPx, unitSymbol } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { stopName } from "../words/names.ts";
 import { sayIn } from "../words/say.ts";
@@ -280,9 +280,9 @@ function WaterTicks({ plan, result, x }: Props & { x: LineScale }) {
     const paths = { trusted: "", other: "" };
     for (const source of plan.sources) {
       if (!isWalked(result.profile, source)) continue;
-      const px = x(nodeOf(result.profile, source) * result.profile.cellM).toFixed(1);
-      if (counted.has(source.id)) paths.trusted += `M${px} ${WATER_Y - 5}v9`;
-      else paths.other += `M${px} ${WATER_Y - 2}v4`;
+      const at = toPx(x(nodeOf(result.profile, source) * result.profile.cellM));
+      if (counted.has(source.id)) paths.trusted += `M${at} ${WATER_Y - 5}v9`;
+      else paths.other += `M${at} ${WATER_Y - 2}v4`;
     }
     return paths;
   }, [plan.sources, result, x]);

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { SURFACE_TABLE, type PlanResult } from "@gepack/core";
 import { HEIGHT } from "./geometry.ts";
 import type { LineScale } from "./scale.ts";
+import { rounded } from "../units/quantity.ts";
 
 export const SNOW_PX = 4;
 const LEAST_SNOWED = 0.1;
@@ -19,7 +20,7 @@ export function SnowStrip({ result, x }: { result: PlanResult; x: LineScale }) {
       let snowed = 0;
       for (let c = from; c < to; c++) if (SURFACE_TABLE[surface[c]!]!.id.endsWith("snow")) snowed++;
       const share = snowed / (to - from);
-      if (share >= LEAST_SNOWED) d += `M${px},${HEIGHT.bottom}v${-Math.max(LEAST_PX, SNOW_PX * share).toFixed(1)}`;
+      if (share >= LEAST_SNOWED) d += `M${px},${HEIGHT.bottom}v${-rounded(Math.max(LEAST_PX, SNOW_PX * share), 1)}`;
     }
     return d;
   }, [result, x]);

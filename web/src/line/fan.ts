@@ -1,5 +1,6 @@
 /** Arrivals at the ends of the legs against the plan: days early and late between which eight hikes of ten lie. */
 import { dayNumber, type Odds, type PlanResult } from "@gepack/core";
+import { toPx } from "../units/quantity.ts";
 
 export interface FanPoint {
   metres: number;
@@ -34,7 +35,7 @@ export function fanEdge(
   x: (metres: number) => number,
   y: (day: number) => number,
 ): string {
-  const at = (metres: number, day: number): string => `${x(metres).toFixed(1)},${y(day).toFixed(1)}`;
+  const at = (metres: number, day: number): string => `${toPx(x(metres))},${toPx(y(day))}`;
   return [
     ...points.map(({ metres, day, early }) => at(metres, day - early)),
     ...points.toReversed().map(({ metres, day, late }) => at(metres, day + late)),

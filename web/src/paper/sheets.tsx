@@ -6,6 +6,7 @@ import { firstName, stopName } from "../words/names.ts";
 import { placeWords, type PaperFacts } from "./facts.ts";
 import { LEAVING_CAUTION, leavingWords } from "./leaving.ts";
 import { waterLines } from "./waterSheet.ts";
+import { toPx } from "../units/quantity.ts";
 
 export function Overview({ facts }: { facts: PaperFacts }) {
   const { plan, result, say, who, legs, hiker } = facts;
@@ -107,7 +108,7 @@ function ProfileLine({ facts: { result } }: { facts: PaperFacts }) {
         return <path key={index} d={`M${at} -4V104`} stroke="#999" vectorEffect="non-scaling-stroke" />;
       })}
       <path
-        d={`M${heights.map((height, i) => `${i} ${y(height).toFixed(1)}`).join("L")}`}
+        d={`M${heights.map((height, i) => `${i} ${toPx(y(height))}`).join("L")}`}
         fill="none"
         stroke="#000"
         vectorEffect="non-scaling-stroke"

@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp } from "lucide-react";
 import type { PartChoice, PartRole, Units } from "@gepack/core";
 import { Pick } from "../ui/Pick.tsx";
-import { quantity } from "../units/quantity.ts";
+import { fixed, toPx, quantity } from "../units/quantity.ts";
 import type { PartPreview } from "../worker/jobs.ts";
 
 const ROLES: readonly (readonly [PartRole, string])[] = [
@@ -108,7 +108,7 @@ function endsOf({ track }: PartPreview, turned: boolean): string {
   const last = track.lonDeg.length - 1;
   const place = (i: number): string => {
     const [lat, lon] = [track.latDeg[i]!, track.lonDeg[i]!];
-    return `${Math.abs(lat).toFixed(2)}° ${lat < 0 ? "S" : "N"} ${Math.abs(lon).toFixed(2)}° ${lon < 0 ? "W" : "E"}`;
+    return `${fixed(Math.abs(lat), 2)}° ${lat < 0 ? "S" : "N"} ${fixed(Math.abs(lon), 2)}° ${lon < 0 ? "W" : "E"}`;
   };
   return turned ? `${place(last)} to ${place(0)}` : `${place(0)} to ${place(last)}`;
 }
@@ -123,7 +123,7 @@ function Shape({ of, turned }: { of: PartPreview; turned: boolean }) {
   return (
     <svg width="28" height="28" viewBox="0 0 28 28" aria-hidden="true" className="block">
       <polyline
-        points={points.map((point) => point.map((value) => value.toFixed(1)).join(",")).join(" ")}
+        points={points.map((point) => point.map(toPx).join(",")).join(" ")}
         fill="none"
         stroke="var(--pine)"
         strokeWidth="1.5"

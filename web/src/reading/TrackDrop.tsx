@@ -3,6 +3,7 @@ import { useRef, useState, type DragEvent } from "react";
 import type { Problem } from "@gepack/core";
 import { Progress } from "../ui/Progress.tsx";
 import type { TrackFiles } from "./useTrackFile.ts";
+import { fixed } from "../units/quantity.ts";
 
 /** `kept` ends the sentence on a file that was refused: what is as it was. */
 export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: TrackFiles; kept: string }) {
@@ -54,7 +55,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
       />
       {phase.is === "reading" && (
         <div className="rounded border border-rule px-3 py-3">
-          Reading {phase.name}: {phase.points.toLocaleString("en")} points
+          Reading {phase.name}: {fixed(phase.points, 0)} points
           <Progress label="Reading the file" fraction={phase.share} stop="Stop reading" onStop={stop} />
         </div>
       )}

@@ -1,7 +1,7 @@
 /** What a track that was read is: its tracks to choose from, outline, length, climb, gaps, and what was mended. */
 import { unitsSchema, type Units } from "@gepack/core";
 import { longDate } from "../units/date.ts";
-import { quantity } from "../units/quantity.ts";
+import { fixed, toPx, quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { mendedWords } from "../words/mended.ts";
 import { Parts } from "./Parts.tsx";
@@ -20,7 +20,7 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
       <Parts parts={parts} choices={preview.choices} units={units} onChoose={(choices) => void choose(choices)} />
       <Outline heightsM={preview.outlineM} />
       <p className="my-1">
-        {preview.points.toLocaleString("en")} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
+        {fixed(preview.points, 0)} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
         {preview.hasHeights
           ? `${quantity("height", preview.climbM, units)} up (${quantity("height", preview.rawClimbM, units)} as recorded), highest ${quantity("height", preview.highestM, units)}`
           : "no heights"}
@@ -67,7 +67,7 @@ function Outline({ heightsM }: { heightsM: Float32Array }) {
   const points = [...heightsM]
     .map(
       (height, i) =>
-        `${((i / (heightsM.length - 1)) * 330).toFixed(1)},${(44 - ((height - low) / Math.max(1, high - low)) * 40).toFixed(1)}`,
+        `${toPx((i / (heightsM.length - 1)) * 330)},${toPx(44 - ((height - low) / Math.max(1, high - low)) * 40)}`,
     )
     .join(" ");
   return (

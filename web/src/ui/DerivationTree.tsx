@@ -1,7 +1,7 @@
 /** One part of a figure taken apart, to be opened further: what it is, its value, its source. */
 import { useState } from "react";
 import { isoOfDay, M_PER_MI, type Derivation, type Plan } from "@gepack/core";
-import { dayMonth, fixed, quantity } from "../units/quantity.ts";
+import { dayMonth, fixed, quantity, rounded } from "../units/quantity.ts";
 import { derivationLabel, sourceWords } from "../words/derivations.ts";
 
 const KM_PER_MI = M_PER_MI / 1000;
@@ -86,7 +86,7 @@ export function derivationValue({ code, value, unit }: Derivation, plan: Plan): 
     case "days":
       return `${fixed(value, 1)} ${unit}`;
     case "fraction":
-      return Math.abs(value) < 0.01 ? String(Number(value.toFixed(4))) : fixed(value, 3);
+      return Math.abs(value) < 0.01 ? String(rounded(value, 4)) : fixed(value, 3);
     case "date":
       return dayMonth(isoOfDay(value));
     case "km":

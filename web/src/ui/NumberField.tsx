@@ -8,8 +8,9 @@ import {
   parsePlain,
   parseQuantity,
   quantity,
-  unitSymbol,
   type QuantityKind,
+  rounded,
+  unitSymbol,
 } from "../units/quantity.ts";
 
 interface Props {
@@ -31,7 +32,7 @@ interface Props {
 
 export function NumberField({ label, value, kind, units, min, max, digits, suffix, bare, className, onCommit }: Props) {
   const show = (inside: number): string =>
-    kind ? figure(kind, inside, units, digits) : String(Number(inside.toFixed(digits ?? 2)));
+    kind ? figure(kind, inside, units, digits) : String(rounded(inside, digits ?? 2));
   const [error, setError] = useState<string>();
   /** Two readings of what was typed, both allowed. */
   const [asked, setAsked] = useState<readonly number[]>([]);

@@ -1,7 +1,7 @@
 /** A figure of the document that may be missing: typed where it stands, emptied to take it away. */
 import type { Units } from "@gepack/core";
 import { shownField } from "../edit/fields.ts";
-import { figure, parsePlain, parseQuantity } from "../units/quantity.ts";
+import { figure, parsePlain, parseQuantity, rounded } from "../units/quantity.ts";
 import { TypedText, type Read } from "./TypedText.tsx";
 
 interface Props {
@@ -17,7 +17,7 @@ export function OwnFigure({ path, label, value, units, onCommit }: Props) {
   const { min, max, kind, suffix, digits, times } = shownField(path);
   const show = (inside: number | undefined): string => {
     if (inside === undefined) return "";
-    return kind ? figure(kind, inside, units, 1).replace(/\.0$/, "") : String(Number((inside * times).toFixed(digits)));
+    return kind ? figure(kind, inside, units, 1).replace(/\.0$/, "") : String(rounded(inside * times, digits));
   };
   const read = (text: string): Read<number | undefined> => {
     if (text.trim() === "") return { value: undefined };

@@ -75,6 +75,12 @@ export function fixed(value: number, digits: number): string {
   return value < 0 && Number(text.replaceAll(",", "")) !== 0 ? `−${text}` : text;
 }
 
+/** A number as it is kept and written to files: rounded, not a text. */
+export const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+
+/** A coordinate of a drawing, to a tenth of a pixel. */
+export const toPx = (value: number): string => value.toFixed(1);
+
 /** What was typed; `or` where it can be read in another way as well. */
 export type Parsed = { value: number; or?: number } | { error: string };
 

@@ -2,6 +2,7 @@
 import type { Chance, Hike, Plan, Trouble, TrustGroup, Varied } from "@gepack/core";
 import { stopName, waterName } from "./names.ts";
 import { sayIn } from "./say.ts";
+import { fixed } from "../units/quantity.ts";
 
 export function chanceWords({ found, runs, high }: Chance): string {
   if (found === 0) return `< 1 in ${roundDown(1 / high)}`;
@@ -17,7 +18,7 @@ export function shareWords(share: number): string {
 
 /** What is sure to 95 in 100. */
 export function intervalWords({ found, runs, low, high }: Chance): string {
-  const per100 = (share: number): string => (100 * share).toFixed(share < 0.1 ? 1 : 0);
+  const per100 = (share: number): string => fixed(100 * share, share < 0.1 ? 1 : 0);
   return `${found} of ${runs} hikes: between ${per100(low)} and ${per100(high)} in 100`;
 }
 

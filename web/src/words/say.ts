@@ -24,7 +24,7 @@ export interface Say {
   number: (value: number, digits?: number) => string;
   date: (iso: string) => string;
   /** In what the plan calls money. */
-  money: (value: number) => string;
+  money: (value: number, digits?: number) => string;
   /** A mass carried along a way, kg·km in. */
   carried: (kgKm: number) => string;
 }
@@ -56,7 +56,8 @@ export function sayIn(plan: Plan): Say {
     percent: (value) => `${fixed(value, 0)} %`,
     number: (value, digits = 0) => fixed(value, digits),
     date: dayMonth,
-    money: (value) => `${fixed(value, 0)}${plan.resupply.money === "" ? "" : ` ${plan.resupply.money}`}`,
+    money: (value, digits = 0) =>
+      `${fixed(value, digits)}${plan.resupply.money === "" ? "" : ` ${plan.resupply.money}`}`,
     carried: (kgKm) => {
       const kg = units.mass === "lb" ? 1 / KG_PER_LB : 1;
       const km = units.distance === "mi" ? 1000 / M_PER_MI : 1;

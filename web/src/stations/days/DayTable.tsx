@@ -2,7 +2,7 @@
 import { memo, useEffect } from "react";
 import type { CalendarDay, Plan } from "@gepack/core";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { quantity, unitSymbol } from "../../units/quantity.ts";
+import { fixed, quantity, unitSymbol } from "../../units/quantity.ts";
 import { sayIn } from "../../words/say.ts";
 import { NIGHT_WORDS, nightKind } from "../../words/nights.ts";
 
@@ -54,7 +54,7 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
       from: 861,
       cell: ({ climbM, descentM, rests }) => (rests ? "" : `${say.height(climbM)} / ${say.height(descentM)}`),
     },
-    { id: "hours", head: "hours", right: true, cell: ({ walkH, rests }) => (rests ? "" : walkH.toFixed(1)) },
+    { id: "hours", head: "hours", right: true, cell: ({ walkH, rests }) => (rests ? "" : fixed(walkH, 1)) },
     {
       id: "clock",
       head: "leave – arrive",

@@ -5,7 +5,6 @@ import { Table, type Column } from "../../ui/Table.tsx";
 import { checkStation } from "../../words/checks/index.ts";
 import { SUPPLIER_WORDS } from "../../words/food.ts";
 import { sayIn, type Say } from "../../words/say.ts";
-import { moneyOf } from "./MenuCard.tsx";
 
 interface Props {
   plan: Plan;
@@ -135,7 +134,7 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       bad: figures.sodiumMg < 0.9 * wantedSodiumMg,
     },
     { id: "water", name: "Cooking water", wanted: "", held: say.L(figures.waterL), says: "" },
-    { id: "money", name: "Money", wanted: "", held: moneyOf(figures.price, plan), says: "" },
+    { id: "money", name: "Money", wanted: "", held: say.money(figures.price, 2), says: "" },
   ];
   const columns: Column<Target>[] = [
     { id: "name", head: "target", unseen: true, names: true, cell: ({ name }) => name },

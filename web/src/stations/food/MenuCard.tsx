@@ -73,7 +73,7 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
       <p className="m-0 text-sm text-muted" data-testid="menu-sum">
         {say.kcal(all.energyKcal)}, {say.g(all.massG)}, {say.number(all.energyKcal / Math.max(1, all.massG), 2)} kcal/g;{" "}
         {say.g(all.proteinG)} protein, {say.number(all.sodiumMg / 1000, 1)} g sodium; {say.L(all.volumeL)} packed;{" "}
-        {say.L(all.waterL)} water, {minutes} min of stove; {moneyOf(all.price, plan)}
+        {say.L(all.waterL)} water, {minutes} min of stove; {say.money(all.price, 2)}
       </p>
       <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ announcements: SAID }}>
         {MEALS.map((meal) => (
@@ -219,8 +219,4 @@ function minutesOf(plan: Plan, menu: Menu): number {
   let minutes = 0;
   for (const meal of MEALS) for (const { foodId } of menu.meals[meal]) minutes += foods.get(foodId)?.minutes ?? 0;
   return minutes;
-}
-
-export function moneyOf(price: number, { resupply }: Plan): string {
-  return `${price.toFixed(2)}${resupply.money === "" ? "" : ` ${resupply.money}`}`;
 }

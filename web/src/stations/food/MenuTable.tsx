@@ -19,7 +19,6 @@ import { Table, type Column } from "../../ui/Table.tsx";
 import { firstName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
-import { moneyOf } from "./MenuCard.tsx";
 
 interface Props {
   plan: Plan;
@@ -84,7 +83,7 @@ export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: P
         ofDay("protein", ({ proteinG }) => say.g(proteinG)),
         ofDay("water", ({ waterL }) => say.L(waterL)),
         ofDay("boiled", ({ boiledL }) => say.L(boiledL)),
-        ofDay("money", ({ price }) => moneyOf(price, plan)),
+        ofDay("money", ({ price }) => say.money(price, 2)),
       ])}
       <div className="mt-3 mb-1 flex flex-wrap items-center gap-3 text-sm">
         <button className="btn" onClick={compare} disabled={fraction !== undefined}>
@@ -103,7 +102,7 @@ export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: P
           ofHike("fullest bag", ({ mostL }) => say.L(mostL)),
           ofHike("fuel", ({ fuelKg }) => say.kg(fuelKg, 2)),
           ofHike("water to camps", ({ campL }) => say.L(campL)),
-          ofHike("money", ({ money }) => moneyOf(money, plan)),
+          ofHike("money", ({ money }) => say.money(money, 2)),
           ofHike("heaviest", ({ heaviestKg }) => say.kg(heaviestKg)),
           ofHike("kg·km", ({ kgKm }) => say.number(kgKm)),
         ])}

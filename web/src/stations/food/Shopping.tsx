@@ -6,7 +6,6 @@ import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { useTicks, type TickList } from "../../store/ticks.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
-import { moneyOf } from "./MenuCard.tsx";
 import { byId } from "./pantry.ts";
 
 interface Props {
@@ -78,7 +77,7 @@ function List({ plan, list, name, ticks }: { plan: Plan; list: ShoppingList; nam
         return (
           <div key={part} className="mt-1">
             <h4 className={`m-0 text-xs font-semibold ${part === "nowhere" ? "text-danger" : "text-muted"}`}>
-              {word}, {moneyOf(price, plan)}
+              {word}, {say.money(price, 2)}
             </h4>
             <ul className="m-0 list-none p-0 text-sm">
               {items.map((item) => {

@@ -3,6 +3,7 @@ import type { CardFigures, LogDay, Plan } from "@gepack/core";
 import { Table } from "../../ui/Table.tsx";
 import { FAULT_WORDS } from "../../words/log.ts";
 import type { Say } from "../../words/say.ts";
+import { toPx, rounded } from "../../units/quantity.ts";
 
 interface Props {
   plan: Plan;
@@ -91,9 +92,7 @@ const HALF_DAY = 0.5;
 export function standingWords({ aheadM, aheadDays }: CardFigures, say: Say): string {
   if (aheadM === undefined) return "";
   const days =
-    aheadDays !== undefined && Math.abs(aheadDays) >= HALF_DAY
-      ? `, ${say.days(Math.abs(Number(aheadDays.toFixed(1))))}`
-      : "";
+    aheadDays !== undefined && Math.abs(aheadDays) >= HALF_DAY ? `, ${say.days(Math.abs(rounded(aheadDays, 1)))}` : "";
   if (Math.abs(aheadM) < 1000) return "As planned.";
   return `${say.way(Math.abs(aheadM))}${days} ${aheadM > 0 ? "ahead of" : "behind"} the plan of the first day.`;
 }
@@ -129,7 +128,7 @@ function AheadLine({ cards }: { cards: readonly CardFigures[] }) {
         vectorEffect="non-scaling-stroke"
       />
       <path
-        d={`M${known.map(({ day, aheadM }) => `${x(day).toFixed(1)} ${y(aheadM!).toFixed(1)}`).join("L")}`}
+        d={`M${known.map(({ day, aheadM }) => `${toPx(x(day))} ${toPx(y(aheadM!))}`).join("L")}`}
         fill="none"
         stroke="var(--pine)"
         strokeWidth={2}

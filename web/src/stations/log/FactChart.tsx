@@ -11,7 +11,7 @@ import {
   type Units,
 } from "@gepack/core";
 import { Pick } from "../../ui/Pick.tsx";
-import { figure, unitSymbol, type QuantityKind } from "../../units/quantity.ts";
+import { figure, type QuantityKind, rounded, unitSymbol } from "../../units/quantity.ts";
 import { AGAINST_WORDS } from "../../words/log.ts";
 
 const KINDS: Readonly<Record<Against, QuantityKind | undefined>> = {
@@ -28,7 +28,7 @@ function shown(what: Against, value: number | undefined, units: Units): number |
   if (value === undefined || !Number.isFinite(value)) return undefined;
   const kind = KINDS[what];
   return kind === undefined
-    ? Number(value.toFixed(what === "eaten" ? 0 : 1))
+    ? rounded(value, what === "eaten" ? 0 : 1)
     : Number(figure(kind, value, units).replaceAll(",", "").replace("−", "-"));
 }
 

@@ -19,11 +19,12 @@ import { FITTED_NOTES, FITTED_WORDS } from "../../words/log.ts";
 import { sayIn } from "../../words/say.ts";
 import { FromTrip } from "./FromTrip.tsx";
 import { usePlanRun } from "../../worker/useLongRun.ts";
+import { fixed } from "../../units/quantity.ts";
 
 /** Nearer than this to what the plan has already is no news. */
 const LEAST_NEWS = 0.05;
 
-const percent = (factor: number): string => `${factor >= 1 ? "+" : "−"}${Math.abs(100 * (factor - 1)).toFixed(0)} %`;
+const percent = (factor: number): string => `${factor >= 1 ? "+" : "−"}${fixed(Math.abs(100 * (factor - 1)), 0)} %`;
 
 export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
   const say = sayIn(plan);

@@ -18,6 +18,7 @@ import {
 } from "@gepack/core";
 import { endNear } from "./endPlace.ts";
 import { nextDate, openCard, type NamedPlace } from "./today.ts";
+import { rounded } from "../../units/quantity.ts";
 
 export interface CatchRow {
   card: LogDay;
@@ -71,7 +72,7 @@ export function recordRows(
     if (day.silentH > SILENT_H) about.push("silent");
     if (day.flung > 0) about.push("wrong-fixes");
     const hours = (told: number | undefined): number | undefined =>
-      told === undefined ? undefined : Number(Math.min(24, told).toFixed(1));
+      told === undefined ? undefined : rounded(Math.min(24, told), 1);
     const card = withoutBlanks({
       ...base,
       ...endNear(result.profile, places, day.toM),

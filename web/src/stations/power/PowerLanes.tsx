@@ -6,6 +6,7 @@ import { packStack } from "../../line/stack.ts";
 import { select } from "../../store/selection.ts";
 import { Lane } from "../../ui/Lanes.tsx";
 import type { Say } from "../../words/say.ts";
+import { toPx } from "../../units/quantity.ts";
 
 interface Props {
   result: PlanResult;
@@ -27,7 +28,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
   const mostKg = Math.max(0.05, ...fuelKg);
   const left = x(domain[0]);
   const y = (share: number): number => HEIGHT_PX - 1 - Math.max(0, share) * (HEIGHT_PX - 12);
-  const shape = Array.from(fuelKg, (kg, px) => `${(left + px).toFixed(0)},${y(kg / mostKg).toFixed(1)}`).join(" ");
+  const shape = Array.from(fuelKg, (kg, i) => `${toPx(left + i)},${toPx(y(kg / mostKg))}`).join(" ");
   return (
     <div>
       <Lane

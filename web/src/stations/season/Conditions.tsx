@@ -2,7 +2,7 @@
 import type { LegConditions, Plan, PlanResult } from "@gepack/core";
 import { select, useSelection } from "../../store/selection.ts";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { quantity } from "../../units/quantity.ts";
+import { fixed, quantity } from "../../units/quantity.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { INSECTS } from "./quantities.ts";
@@ -93,8 +93,8 @@ export function Conditions({ plan, result, rows }: Props) {
       head: "wet days",
       right: true,
       cell: ({ wetMean, days, longestWetDays }) => (
-        <span title={`longest spell ${longestWetDays.toFixed(1)} days in the mean`}>
-          {wetMean.toFixed(1)} of {days}
+        <span title={`longest spell ${fixed(longestWetDays, 1)} days in the mean`}>
+          {fixed(wetMean, 1)} of {days}
         </span>
       ),
     },
@@ -121,7 +121,7 @@ export function Conditions({ plan, result, rows }: Props) {
       from: 861,
       cell: ({ moonlitH }) => (moonlitH === 0 ? "–" : `${moonlitH} h`),
     },
-    { id: "uv", head: "UV", right: true, from: 861, cell: ({ uvIndex }) => uvIndex.toFixed(0) },
+    { id: "uv", head: "UV", right: true, from: 861, cell: ({ uvIndex }) => fixed(uvIndex, 0) },
     {
       id: "insects",
       head: "insects",

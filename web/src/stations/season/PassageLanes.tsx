@@ -7,6 +7,7 @@ import { Lane } from "../../ui/Lanes.tsx";
 import { sayIn } from "../../words/say.ts";
 import { stepsOf, type Step } from "./passage.ts";
 import { INSECTS } from "./quantities.ts";
+import { toPx } from "../../units/quantity.ts";
 
 interface Props {
   plan: Plan;
@@ -125,12 +126,12 @@ function StepLane({ title, steps, x, widthPx, look }: StepLaneProps) {
   const extreme = steps.reduce((a, b) => ((tell === "least" ? b.value < a.value : b.value > a.value) ? b : a));
   const base = y(from);
   const bar = ({ fromM, toM, value }: Step): string =>
-    `M${x(fromM).toFixed(1)},${base}V${y(value).toFixed(1)}H${x(toM).toFixed(1)}V${base}Z`;
+    `M${toPx(x(fromM))},${base}V${toPx(y(value))}H${toPx(x(toM))}V${base}Z`;
   const edge = (of: readonly Step[]): string =>
     of
       .map(
         ({ fromM, toM, value }, i) =>
-          `${i === 0 || of[i - 1]!.toM !== fromM ? "M" : "L"}${x(fromM).toFixed(1)},${y(value).toFixed(1)}H${x(toM).toFixed(1)}`,
+          `${i === 0 || of[i - 1]!.toM !== fromM ? "M" : "L"}${toPx(x(fromM))},${toPx(y(value))}H${toPx(x(toM))}`,
       )
       .join("");
   // Where no gutter names the lane, its figure does.

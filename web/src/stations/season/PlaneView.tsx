@@ -8,7 +8,7 @@ import { useDocument } from "../../store/documentState.ts";
 import { useOddsOf } from "../../store/odds.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useThemeName } from "../../ui/useThemeName.ts";
-import { dayMonth } from "../../units/quantity.ts";
+import { dayMonth, toPx } from "../../units/quantity.ts";
 import { MONTHS } from "../../words/months.ts";
 import { calendarOf, dayAt, HEIGHT_PX, hikeLine, monthsIn, yOf } from "./calendar.ts";
 import { planeImage, snowDots } from "./paint.ts";
@@ -94,7 +94,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
 
   const lineOf = (of: PlanResult, byDays: number): string =>
     hikeLine(of)
-      .map(([metres, day]) => `${x(metres).toFixed(1)},${yOf(calendar, day + byDays).toFixed(1)}`)
+      .map(([metres, day]) => `${toPx(x(metres))},${toPx(yOf(calendar, day + byDays))}`)
       .join(" ");
   const days = dragged?.days ?? 0;
   const moved = before?.legs[0] !== undefined && before.legs[0].startDate !== startDate && before.profile === profile;

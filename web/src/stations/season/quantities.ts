@@ -1,6 +1,6 @@
 /** What the plane can show: each quantity with its words, its range of colours, and how it is said. */
 import type { PlaneQuantity, Units } from "@gepack/core";
-import { quantity } from "../../units/quantity.ts";
+import { fixed, quantity } from "../../units/quantity.ts";
 
 export interface Shown {
   id: PlaneQuantity;
@@ -57,7 +57,7 @@ export const SHOWN: readonly Shown[] = [
     from: 4,
     to: 20,
     colours: ["color-mix(in oklab, var(--ink) 85%, var(--sheet))", "var(--muted)", "var(--sheet)"],
-    say: (value) => `${value.toFixed(1)} h of light`,
+    say: (value) => `${fixed(value, 1)} h of light`,
   },
   {
     id: "insects",

@@ -6,6 +6,7 @@ import type { LineFrame } from "../../line/scale.ts";
 import { select } from "../../store/selection.ts";
 import { Lane } from "../../ui/Lanes.tsx";
 import type { Say } from "../../words/say.ts";
+import { toPx } from "../../units/quantity.ts";
 
 interface Props {
   result: PlanResult;
@@ -114,7 +115,7 @@ function Litres({ result, who, line, say }: Pick<Props, "result" | "who" | "line
   const top = Math.max(2, ...litres, ...bottleL) * 1.1;
   const y = (value: number): number => LITRES_PX - 1 - (Math.max(0, value) / top) * (LITRES_PX - 14);
   const left = x(domain[0]);
-  const shape = Array.from(litres, (value, px) => `${(left + px).toFixed(0)},${y(value).toFixed(1)}`).join(" ");
+  const shape = Array.from(litres, (value, i) => `${toPx(left + i)},${toPx(y(value))}`).join(" ");
   return (
     <svg aria-hidden="true" className="absolute inset-0 size-full overflow-hidden" height={LITRES_PX}>
       <polygon
