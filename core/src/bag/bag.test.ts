@@ -94,6 +94,19 @@ describe("on a trail with a small shop, none, and a full one", () => {
     expect(small!.bought.map(({ food }) => food.id)).not.toContain("mix-porridge");
   });
 
+  test("in the first week, without appetite, less is wanted of the bag than is burned, and a menu that grows holds it", () => {
+    const hungry = (appetiteByWeek: number[]) =>
+      computePlan(withMenus({ hikers: [hikerOf({ menus: { usualId: "menu-cooked" }, food: { appetiteByWeek } })] }), [
+        track,
+      ]).legs[0]!.hikers[0]!.food;
+    const { shortfallFraction } = plan.hikers[0]!.food;
+    for (const appetite of [0.75, 1]) {
+      const food = hungry([appetite, 1, 1, 1]);
+      expect(food.wantedKcal / food.needKcal).toBeCloseTo(appetite * (1 - shortfallFraction), 6);
+      expect(food.menuKcal).toBeCloseTo(food.wantedKcal, 3);
+    }
+  });
+
   test("a filled bag is met by the menu made of it", () => {
     const filled = fillLeg(plan, result, 0, 3, pantry) as Filled;
     expect(filled.gap).toBeLessThan(10);

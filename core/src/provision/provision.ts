@@ -42,6 +42,7 @@ export function provision(input: ProvisionInput): HikerSupply {
     parts: [],
     food: Array.from({ length: legCount }, () => ({
       needKcal: 0,
+      wantedKcal: 0,
       menuKcal: 0,
       eatenKg: 0,
       reserveKg: 0,
@@ -194,7 +195,7 @@ class Tally {
           : 0;
       restNeedKcal += restDayKcal;
       const at = { firstOfDay: p === first, breakfastInTown, dinnerInTown, walkedBeforeH, dayWalkH: walkH, shares };
-      const eats = { dayKcal: energy.totalKcal, menuFactor, menu, zeros, zerosKcal: restDayKcal };
+      const eats = { dayKcal: energy.totalKcal, wanted, menuFactor, menu, zeros, zerosKcal: restDayKcal };
       share += this.part(walk.parts[p]!, at, eats);
       walkedBeforeH += walk.parts[p]!.walkH;
     }
@@ -252,7 +253,7 @@ class Tally {
   }
 
   /** Answers the share of the day's meals that came out of the bag. */
-  private part(part: DayPart, at: PartOfDay, { dayKcal, menuFactor, menu, zeros, zerosKcal }: Eats): number {
+  private part(part: DayPart, at: PartOfDay, { dayKcal, wanted, menuFactor, menu, zeros, zerosKcal }: Eats): number {
     const { needs, block } = this.input;
     const leg = part.legIndex - block.firstLeg;
     const meals = partMeals(part, at);
@@ -260,6 +261,7 @@ class Tally {
     const share = meals.breakfastFraction + meals.dayFraction + meals.dinnerFraction;
     const needKcal = dayKcal * share + zerosKcal;
     legFood.needKcal += needKcal;
+    legFood.wantedKcal += needKcal * wanted;
     legFood.menuKcal += needKcal * menuFactor;
     legFood.mealDays += share + zeros;
     const partMenu = menu && menuOfPart(menu, meals, (zerosKcal * menuFactor) / menu.energyKcal);
@@ -337,6 +339,8 @@ class Tally {
 /** What a part of a day eats of the day's need. */
 interface Eats {
   dayKcal: number;
+  /** Of the need, what is to be eaten. */
+  wanted: number;
   /** Of the need, what is eaten. */
   menuFactor: number;
   menu: DayMenu | undefined;

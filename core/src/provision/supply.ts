@@ -42,6 +42,8 @@ export interface PartMenu {
 export interface LegFood {
   /** Need over the leg's carried meals, before appetite and planned shortfall. */
   needKcal: number;
+  /** Of the need, what appetite and the planned shortfall leave to be eaten. */
+  wantedKcal: number;
   menuKcal: number;
   eatenKg: number;
   reserveKg: number;

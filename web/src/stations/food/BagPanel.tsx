@@ -1,5 +1,5 @@
 /** The bag of a leg: what is wanted of it and what it holds, how full canister and pack are, item by item. */
-import type { Hiker, LegBag, LegResult, Plan, PlanResult } from "@gepack/core";
+import type { Hiker, LegBag, LegHiker, LegResult, Plan, PlanResult } from "@gepack/core";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { checkStation } from "../../words/checks/index.ts";
@@ -46,7 +46,8 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
             {say.days(Math.round(bag.mealDays * 10) / 10)} of meals and a reserve of {say.kg(row.food.reserveKg, 2)}.
             From {SUPPLIER_WORDS[bag.supplier]}: {sourcesOf(bag, say.g)}.{" "}
             {say.kcal(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays))} a day,{" "}
-            {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal/kg of body.
+            {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal/kg of body,{" "}
+            {say.percent((100 * row.food.menuKcal) / Math.max(1, row.food.needKcal))} of what is burned.
           </p>
           <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
           <Fill say={say} label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
@@ -80,13 +81,21 @@ function sourcesOf({ items }: LegBag, g: (massG: number) => string): string {
     .join(", ");
 }
 
+/** How much of what would be eaten at full appetite is eaten, in the mean of a leg. */
+function appetiteOf({ needKcal, wantedKcal }: LegHiker["food"], { food }: Hiker): number {
+  const full = needKcal * (1 - food.shortfallFraction);
+  return full > 0 ? wantedKcal / full : 1;
+}
+
 function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | "leg" | "who"> & { bag: LegBag }) {
   const say = sayIn(plan);
   const { food, kit } = leg.hikers[who]!;
   const share = food.eatenKg > 0 ? food.startKg / food.eatenKg : 1;
-  const wantedKcal = (food.needKcal * share * (1 - hiker.food.shortfallFraction)) / food.densityFactor;
-  const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * food.mealDays * share;
-  const wantedSodiumMg = hiker.fill.sodiumMgADay * food.mealDays * share;
+  const wantedKcal = (food.wantedKcal * share) / food.densityFactor;
+  // Who has no appetite yet eats less of everything.
+  const days = food.mealDays * share * appetiteOf(food, hiker);
+  const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * days;
+  const wantedSodiumMg = hiker.fill.sodiumMgADay * days;
   const { figures } = bag;
   const off = (held: number, wanted: number): string => {
     if (wanted <= 0) return "";

@@ -10,6 +10,7 @@ import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { checkStation, distinct } from "../../words/checks/index.ts";
+import { counted } from "../../words/counted.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { LIMIT_WORDS } from "../../words/stops.ts";
 import type { ScreenProps } from "../Screen.tsx";
@@ -109,6 +110,13 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
       )}
       <div className="grid grid-cols-1 gap-x-6 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,1fr)_310px]">
         <section aria-label="Stops" className="min-w-0">
+          {plan.stops.length > 0 && plan.stops.every(({ use }) => !use) && (
+            <p className="mt-0 mb-2 max-w-[76ch] text-sm" data-testid="none-used">
+              {counted(plan.stops.length, "stop is passed by", "stops are passed by")}: all food is carried from the
+              start. Tick those you go to, and say in the panel or under <i>Several stops at once</i> what they offer;
+              by that food is bought, eaten or posted there.
+            </p>
+          )}
           {plan.stops.length === 0 ? (
             <Empty>There are no stops yet: add them in Trail, or read a file with places.</Empty>
           ) : (
