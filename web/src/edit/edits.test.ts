@@ -26,6 +26,7 @@ vi.mock("../store/document.ts", () => ({
 }));
 
 const { turnRound } = await import("./direction.ts");
+const { middleOf, walkInHalves } = await import("./route.ts");
 const { letGo, moveNight, pinNight, restThere, setOwnHours } = await import("./pins.ts");
 const { takeTold } = await import("../store/notices.ts");
 const { addRow, editRow, moveRow, removeRows, setRow } = await import("./rows.ts");
@@ -99,6 +100,29 @@ describe("moving the ends of spans", () => {
     expect(at()).toBe(50_000);
     turnRound();
     expect(at()).toBeCloseTo(compute().profile.lengthM - 50_000, 3);
+  });
+});
+
+describe("two halves", () => {
+  test("the trail is parted at the stop nearest to its middle, and in the middle where none is near", () => {
+    const { profile } = compute();
+    expect(middleOf(plan, profile)).toBe(50_000);
+    const far = { ...plan, stops: plan.stops.filter(({ trackM }) => trackM < 40_000) };
+    expect(middleOf(far, profile)).toBeCloseTo(profile.lengthM / 2, 0);
+  });
+
+  test("both are walked outward from there, all of the ground once", () => {
+    const { profile } = compute();
+    walkInHalves(profile.lengthM, middleOf(plan, profile));
+    expect(labels).toEqual(["Walk it in two halves"]);
+    const { legs, profile: walked } = compute();
+    expect(walked.lengthM).toBeCloseTo(profile.lengthM, -2);
+    expect(legs.map(({ fromStopId }) => fromStopId)).toEqual([
+      "@start",
+      "two",
+      expect.stringMatching(/^@transfer:/),
+      "one",
+    ]);
   });
 });
 

@@ -2,15 +2,21 @@
 import {
   alternateSchema,
   closureSchema,
+  isWalked,
   removeAlternate as removeFrom,
   sectionSchema,
+  trackAt,
+  walkedAt,
   type Alternate,
   type Closure,
   type Located,
   type Plan,
+  type Profile,
   type Section,
+  type Stop,
   type TrackM,
   type TrackPoints,
+  type WalkedM,
 } from "@gepack/core";
 import { edit, editWithTrack } from "../store/document.ts";
 import { calculator } from "../store/trail.ts";
@@ -104,6 +110,16 @@ export function cutEnds(mainLengthM: number): void {
     toM: Math.floor(mainLengthM),
   });
   addRow("route.sections", "Cut the ends", row);
+}
+
+/** Where a trail is parted into halves: at the stop nearest to the middle, where one lies within a tenth of the whole. */
+export function middleOf({ stops }: Plan, profile: Profile): TrackM {
+  const half = profile.lengthM / 2;
+  const offM = (stop: Stop): number => Math.abs(walkedAt(profile, stop.trackM, stop.alternateId) - half);
+  const [nearest] = stops
+    .filter((stop) => stop.alternateId === undefined && isWalked(profile, stop) && offM(stop) < profile.lengthM / 10)
+    .sort((a, b) => offM(a) - offM(b));
+  return nearest ? nearest.trackM : trackAt(profile, half as WalkedM);
 }
 
 /** From the middle to the far end, and then from the middle back to the beginning. */

@@ -61,7 +61,12 @@ export function Lane({
 }) {
   const gutter = gutterPx(widthPx);
   return (
-    <div className="relative border-t border-rule" style={{ height: heightPx }}>
+    <div
+      role="group"
+      aria-label={typeof title === "string" ? title : undefined}
+      className="relative border-t border-rule"
+      style={{ height: heightPx }}
+    >
       {gutter > 100 && <span className="absolute top-[3px] left-[18px] text-xs text-muted">{title}</span>}
       <LaneField>{children}</LaneField>
     </div>

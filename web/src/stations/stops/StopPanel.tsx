@@ -267,7 +267,7 @@ function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayI
     money.beds > 0 ? `${say.money(money.beds)} for ${nights === 1 ? "the night" : `${nights} nights`}` : "",
     money.rides > 0 ? `${say.money(money.rides)} for rides` : "",
   ].filter((part) => part !== "");
-  return `${comes}${goes}.${spent.length > 0 ? ` ${spent.join(", ")}.` : ""}`;
+  return `${comes}${goes}.${spent.length > 0 ? ` You spend ${spent.join(", ")}.` : ""}`;
 }
 
 /** Somebody joins or goes home here: the party is the same all through a plan, so the rest becomes one of its own. */

@@ -113,8 +113,8 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
           {plan.stops.length > 0 && plan.stops.every(({ use }) => !use) && (
             <p className="mt-0 mb-2 max-w-[76ch] text-sm" data-testid="none-used">
               {counted(plan.stops.length, "stop is passed by", "stops are passed by")}: all food is carried from the
-              start. Tick those you go to, and say in the panel or under <i>Several stops at once</i> what they offer;
-              by that food is bought, eaten or posted there.
+              start. Tick those you go to, and say what they offer, of one in its panel or of several above: by that
+              food is bought, eaten or posted there.
             </p>
           )}
           {plan.stops.length === 0 ? (

@@ -1,21 +1,14 @@
 /** Which ground is walked: the direction, alternates, closures and sections, each changed where it stands. */
 import { ArrowUp, Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
-import {
-  trackAt,
-  type Alternate,
-  type Closure,
-  type Plan,
-  type Profile,
-  type Section,
-  type WalkedM,
-} from "@gepack/core";
+import type { Alternate, Closure, Plan, Profile, Section } from "@gepack/core";
 import { turnRound } from "../../edit/direction.ts";
 import {
   addClosure,
   addSection,
   chooseAlternate,
   cutEnds,
+  middleOf,
   moveSection,
   removeAlternate,
   setClosure,
@@ -53,10 +46,7 @@ export function RoutePanel({ plan, profile }: Props) {
             <button className="btn" onClick={() => cutEnds(mainLengthM)}>
               Cut the ends
             </button>
-            <button
-              className="btn"
-              onClick={() => walkInHalves(mainLengthM, trackAt(profile, (profile.lengthM / 2) as WalkedM))}
-            >
+            <button className="btn" onClick={() => walkInHalves(mainLengthM, middleOf(plan, profile))}>
               Two halves
             </button>
           </>
