@@ -27,7 +27,7 @@ export function Effect() {
   ];
   return (
     <div
-      className="ml-auto flex min-w-0 flex-wrap items-center gap-x-3 px-2 text-sm text-muted"
+      className="ml-auto flex min-w-0 flex-wrap items-center gap-x-3 px-2 text-sm text-muted max-[560px]:col-span-6 max-[560px]:ml-0 max-[560px]:py-0.5"
       data-testid="effect"
       role="status"
     >

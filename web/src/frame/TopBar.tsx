@@ -35,7 +35,7 @@ export function TopBar() {
           </h1>
           <span className="text-sm text-bar-muted">
             {plan.trip.madeUp && "made up · "}
-            {plan.trip.directionName && `${plan.trip.directionName} · `}
+            {plan.trip.directionName && <span className="max-[480px]:hidden">{plan.trip.directionName} · </span>}
             {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
           </span>
           {plan.hikers.length > 1 && (
@@ -44,7 +44,7 @@ export function TopBar() {
               value={String(hikerIndex)}
               onValueChange={(value) => value !== "" && select({ hikerIndex: Number(value) })}
               aria-label="Whose pack"
-              className="flex overflow-hidden rounded border border-bar-rule"
+              className="flex overflow-hidden rounded border border-bar-rule max-[480px]:order-1"
             >
               {plan.hikers.map((hiker, i) => (
                 <ToggleGroup.Item
@@ -62,7 +62,7 @@ export function TopBar() {
       <span className="ml-auto text-sm text-bar-muted" role="status">
         {plan && whereKept({ computing, kept, storing })}
       </span>
-      <div className="flex gap-1">
+      <div className="flex gap-1 max-[480px]:order-1 max-[480px]:ml-auto">
         <button
           className="bar-button"
           disabled={!undoLabel}

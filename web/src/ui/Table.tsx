@@ -20,6 +20,8 @@ export interface Column<Row> {
   from?: 561 | 861;
   /** Takes the width that is left. */
   wide?: boolean;
+  /** Never so narrow that every word of it stands in a line of its own; what finds no room is scrolled to. */
+  roomy?: boolean;
   /** Columns that the head stretches over. */
   span?: number;
 }
@@ -50,7 +52,7 @@ export interface TableProps<Row> {
 const HIDDEN = { 561: "max-[560px]:hidden", 861: "max-[860px]:hidden" } as const;
 
 function classOf<Row>(column: Column<Row>): string {
-  return `${column.right ? "figure text-right whitespace-nowrap" : "text-left"} ${column.from ? HIDDEN[column.from] : ""} ${column.wide ? "w-full" : ""}`;
+  return `${column.right ? "figure text-right whitespace-nowrap" : "text-left"} ${column.from ? HIDDEN[column.from] : ""} ${column.wide ? "w-full" : ""} ${column.roomy ? "min-w-[130px]" : ""}`;
 }
 
 export function Table<Row>(props: TableProps<Row>) {

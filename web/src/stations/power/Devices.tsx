@@ -265,6 +265,7 @@ export function Standing({ plan, result, store }: ScreenProps & { store: Store }
       id: "leg",
       head: "Leg",
       names: true,
+      roomy: true,
       cell: ({ i }) => (
         <>
           <span className="figure mr-2 inline-block w-6 text-right text-muted">{i + 1}</span>

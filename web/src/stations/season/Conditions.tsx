@@ -51,6 +51,7 @@ export function Conditions({ plan, result, rows }: Props) {
       id: "leg",
       head: "Leg",
       names: true,
+      roomy: true,
       cell: ({ legIndex }) => {
         const leg = result.legs[legIndex]!;
         return `${legIndex + 1} ${stopName(plan, leg.fromStopId)} to ${stopName(plan, leg.toStopId)}`;
@@ -59,7 +60,9 @@ export function Conditions({ plan, result, rows }: Props) {
     {
       id: "passed",
       head: "passed",
-      cell: ({ startDate, endDate }) => `${say.date(startDate)} to ${say.date(endDate)}`,
+      cell: ({ startDate, endDate }) => (
+        <span className="whitespace-nowrap">{`${say.date(startDate)} to ${say.date(endDate)}`}</span>
+      ),
     },
     {
       id: "night",
