@@ -1,5 +1,4 @@
-import { ADDRESSES } from "../src/stations/registry.ts";
-import { axeOn, expect, goOn, openDemo, startingWeights, station, test } from "./fixtures.ts";
+import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("the first visit opens the made-up trail, computed", async ({ page }) => {
   await page.goto("/");

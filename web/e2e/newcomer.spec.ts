@@ -53,7 +53,15 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await station(page, "Trip");
   await expect(page.getByText("Everybody walks together")).toHaveCount(0);
   await addHiker(page, "Milo");
+  // Who comes along eats what the first does, and carries nothing yet.
+  await station(page, "Food");
+  await expect(page.getByRole("region", { name: "Menus", exact: true })).toContainText("Cooked day");
   await station(page, "Kit");
+  await expect(page.getByText("Milo carries nothing yet.")).toBeVisible();
+  await page.getByRole("button", { name: /^Add \d+ usual pieces/ }).click();
+  await expect(page.getByLabel("Mass of Backpack")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("Milo carries nothing yet.")).toBeVisible();
   await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("3 pieces");

@@ -27,6 +27,7 @@ vi.mock("../store/document.ts", () => ({
 
 const { turnRound } = await import("./direction.ts");
 const { middleOf, walkInHalves } = await import("./route.ts");
+const { newHiker } = await import("./people.ts");
 const { letGo, moveNight, pinNight, restThere, setOwnHours } = await import("./pins.ts");
 const { takeTold } = await import("../store/notices.ts");
 const { addRow, editRow, moveRow, removeRows, setRow } = await import("./rows.ts");
@@ -100,6 +101,25 @@ describe("moving the ends of spans", () => {
     expect(at()).toBe(50_000);
     turnRound();
     expect(at()).toBeCloseTo(compute().profile.lengthM - 50_000, 3);
+  });
+});
+
+describe("somebody more", () => {
+  test("eats and cooks as the first does, whose own measured figures stay the first’s", () => {
+    editRow("hikers", "a", "own figures", (row) => {
+      Object.assign(row.food, { measuredKcalPerDay: 3000, shortfallFraction: 0 });
+      Object.assign(row.menus, { usualId: "soaked" });
+      Object.assign(row.stove, { fuel: "none", gramsPerBoil: 9 });
+    });
+    const hiker = newHiker(plan);
+    expect(hiker.name).toBe("Hiker 3");
+    expect(hiker).toMatchObject({
+      food: { shortfallFraction: 0 },
+      menus: { usualId: "soaked" },
+      stove: { fuel: "none" },
+    });
+    expect([hiker.food.measuredKcalPerDay, hiker.stove.gramsPerBoil]).toEqual([undefined, undefined]);
+    expect(hiker.bodyKg).toBe(75);
   });
 });
 

@@ -5,6 +5,7 @@ import {
   listNow,
   pieceSchema,
   removeRow,
+  starterKit,
   walkEnds,
   wholeWay,
   withAlternative,
@@ -13,6 +14,7 @@ import {
   type Piece,
   type PieceSwap,
   type Plan,
+  type StarterChoice,
 } from "@gepack/core";
 import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
@@ -155,6 +157,12 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
 }
 
 /** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */
+/** A list to begin with, for one hiker, carried all the way. */
+export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Piece[] {
+  const to = { hikerId, spans: wholeWay(plan), idOf: () => crypto.randomUUID() };
+  return starterKit(choice, to).map((row) => pieceSchema.parse(row));
+}
+
 export function importKit(pieces: readonly Piece[], replaces: boolean): void {
   void edit(`Import ${counted(pieces.length, "piece")}`, (draft) => {
     const owners = new Set(pieces.map(({ ownerId }) => ownerId));

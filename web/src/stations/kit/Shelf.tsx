@@ -1,16 +1,7 @@
 /** The shelf: all that is owned and not on this hike, with what it cost and how it is; starter lists for who has nothing yet. */
 import { useState } from "react";
-import {
-  KIT_STYLES,
-  onShelf,
-  pieceSchema,
-  starterKit,
-  wholeWay,
-  type KitStyle,
-  type Piece,
-  type Plan,
-} from "@gepack/core";
-import { takeAlong } from "../../edit/kit.ts";
+import { KIT_STYLES, onShelf, type KitStyle, type Piece, type Plan } from "@gepack/core";
+import { listFor, takeAlong } from "../../edit/kit.ts";
 import { addRows } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Table } from "../../ui/Table.tsx";
@@ -129,7 +120,7 @@ function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
   const [style, setStyle] = useState<KitStyle>("usual");
   const [stove, setStove] = useState(true);
   const [hung, setHung] = useState(false);
-  const rows = starterKit({ style, stove, hung }, { hikerId, spans: wholeWay(plan), idOf: () => crypto.randomUUID() });
+  const rows = listFor(plan, hikerId, { style, stove, hung });
   const grams = rows.reduce((sum, { massG, quantity = 1 }) => sum + massG * quantity, 0);
   return (
     <section
@@ -148,16 +139,7 @@ function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
       <label className="flex items-center gap-1.5 pb-1">
         <input type="checkbox" checked={hung} onChange={(event) => setHung(event.target.checked)} /> sleeping hung up
       </label>
-      <button
-        className="btn"
-        onClick={() =>
-          addRows(
-            "kit",
-            `Starter list, ${STYLE_WORDS[style]}`,
-            rows.map((row) => pieceSchema.parse(row)),
-          )
-        }
-      >
+      <button className="btn" onClick={() => addRows("kit", `Starter list, ${STYLE_WORDS[style]}`, rows)}>
         Add {rows.length} pieces, {say.kg(grams / 1000)}
       </button>
       <span className="pb-1 text-xs text-muted">Generic pieces with typical masses, each to be weighed.</span>

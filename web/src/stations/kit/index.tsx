@@ -1,7 +1,9 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
 import { Plus } from "lucide-react";
 import { lazy, Suspense, useCallback, useMemo, useState } from "react";
-import { isTakenAlong, type DemandKind, type Piece } from "@gepack/core";
+import { isTakenAlong, type DemandKind, type Hiker, type Piece, type Plan } from "@gepack/core";
+import { listFor } from "../../edit/kit.ts";
+import { addRows } from "../../edit/rows.ts";
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useLooked } from "../../ui/useLooked.ts";
@@ -11,8 +13,9 @@ import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { useKept } from "../../ui/useKept.ts";
 import { quantity } from "../../units/quantity.ts";
-import { sayIn } from "../../words/say.ts";
 import { checkStation } from "../../words/checks/index.ts";
+import { counted } from "../../words/counted.ts";
+import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { AddLine } from "./AddLine.tsx";
 import { BaseWeights } from "./BaseWeights.tsx";
@@ -49,15 +52,15 @@ export default function Kit({ plan, result }: ScreenProps) {
   const say = useMemo(() => sayIn(plan), [plan]);
   const { covers, idle, result: settled } = useCover({ plan, result });
   const mine = useMemo(() => covers.filter(({ who }) => who === hikerIndex), [covers, hikerIndex]);
-  const shown = plan.kit.filter(
+  const along = plan.kit.filter(
     (piece) =>
       (everyone ||
         piece.carrierId === hiker.id ||
         piece.ownerId === hiker.id ||
         piece.spans.some((span) => span.carrierId === hiker.id)) &&
-      isTakenAlong(piece) &&
-      isShown(piece, filter, idle),
+      isTakenAlong(piece),
   );
+  const shown = along.filter((piece) => isShown(piece, filter, idle));
   const groups = [...new Set(shown.map((piece) => piece.group))];
   const chosen = shown.filter(({ id }) => picked.includes(id));
   const order = useKept(groups.flatMap((group) => shown.filter((piece) => piece.group === group).map(({ id }) => id)));
@@ -166,12 +169,15 @@ export default function Kit({ plan, result }: ScreenProps) {
               </section>
             );
           })}
-          {shown.length === 0 && plan.kit.length > 0 && (
+          {shown.length === 0 && along.length > 0 && (
             <p className="px-[18px] py-3 text-sm text-muted">No piece is like that.</p>
           )}
-          {plan.kit.length === 0 && (
+          {along.length === 0 && (
             <div className="px-[18px] py-6">
-              <Empty>No kit yet. Add the first piece: its name and what your scale says.</Empty>
+              <Empty action={<BeginList plan={plan} hiker={hiker} />}>
+                {hiker.name} carries nothing yet. Add the first piece, its name and what your scale says, read a list,
+                or begin with a usual one and correct it.
+              </Empty>
             </div>
           )}
         </div>
@@ -190,5 +196,14 @@ export default function Kit({ plan, result }: ScreenProps) {
         </Suspense>
       )}
     </section>
+  );
+}
+
+function BeginList({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
+  const rows = listFor(plan, hiker.id, { style: "usual", stove: hiker.stove.fuel !== "none", hung: false });
+  return (
+    <button className="btn" onClick={() => addRows("kit", `A usual list for ${hiker.name}`, rows)}>
+      Add {counted(rows.length, "usual piece")}
+    </button>
   );
 }

@@ -1,5 +1,6 @@
 /** Who walks: body, sleep, pack and pace. */
-import { hikerSchema, MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
+import { MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
+import { newHiker } from "../../edit/people.ts";
 import { edit } from "../../store/document.ts";
 import { useDocument } from "../../store/documentState.ts";
 import { select } from "../../store/selection.ts";
@@ -71,9 +72,7 @@ export function People({ plan }: { plan: Plan }) {
 }
 
 function addHiker(plan: Plan): void {
-  const name = `Hiker ${plan.hikers.length + 1}`;
-  const hiker = { id: crypto.randomUUID(), name, ageY: 35, sex: "male", heightCm: 176, bodyKg: 75 };
-  const row = hikerSchema.parse(hiker);
+  const row = newHiker(plan);
   // Only once there are figures of the new one can a screen turn to it.
   void edit("Add hiker", (draft) => void (draft as Plan).hikers.push(row)).then(() => {
     if (useDocument.getState().result?.legs[0]?.hikers[plan.hikers.length]) select({ hikerIndex: plan.hikers.length });
