@@ -268,6 +268,7 @@ class Laying {
           flungPoints: sum(({ mended }) => mended.flungPoints),
           missingHeights: sum(({ mended }) => mended.missingHeights),
           spikedHeights: sum(({ mended }) => mended.spikedHeights),
+          spacingM: Math.max(...walked.map(({ mended }) => mended.spacingM)),
           gaps: walked.flatMap(({ mended }) => mended.gaps),
         },
       },

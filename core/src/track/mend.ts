@@ -10,7 +10,9 @@ export interface Mended {
   flungPoints: number;
   missingHeights: number;
   spikedHeights: number;
-  /** Straight lines longer than `GAP_M`, with where they begin along the mended track. */
+  /** How far its points lie apart, the median. */
+  spacingM: number;
+  /** Straight lines much longer than that, with where they begin along the mended track. */
   gaps: { atM: number; lengthM: number }[];
 }
 
@@ -25,7 +27,9 @@ export interface MendedTrack {
   mended: Mended;
 }
 
+/** A step is a gap from this length on, and from so many times what is usual on the track. */
 const GAP_M = 500;
+const GAP_TIMES = 5;
 /** A point this far from both neighbours, while they are close to each other, was never walked. */
 const FLUNG_M = 300;
 /** A height this far from the median of its five neighbours is a spike. */
@@ -38,7 +42,14 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
   const lat = new Float64Array(total);
   const height = new Float64Array(total);
   const along = new Float64Array(total);
-  const mended: Mended = { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] };
+  const mended: Mended = {
+    doubledPoints: 0,
+    flungPoints: 0,
+    missingHeights: 0,
+    spikedHeights: 0,
+    spacingM: 0,
+    gaps: [],
+  };
   let n = 0;
 
   for (const track of tracks) {
@@ -60,7 +71,6 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
             continue;
           }
         }
-        if (stepM > GAP_M) mended.gaps.push({ atM: along[n - 1]!, lengthM: stepM });
         along[n] = along[n - 1]! + stepM;
       }
       lon[n] = lonDeg;
@@ -72,6 +82,8 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
 
   const heightM = height.slice(0, n);
   const alongM = along.slice(0, n);
+  mended.spacingM = spacingOf(alongM);
+  mended.gaps = gapsIn(alongM, Math.max(GAP_M, GAP_TIMES * mended.spacingM));
   mended.spikedHeights = dropSpikes(heightM);
   const missing = fillMissing(heightM, alongM);
   mended.missingHeights = missing - mended.spikedHeights;
@@ -83,6 +95,23 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
     hasHeights: missing < n,
     mended,
   };
+}
+
+/** Median step between points; of none, 0. */
+function spacingOf(alongM: Float64Array): number {
+  if (alongM.length < 2) return 0;
+  const stepsM = alongM.slice(1);
+  for (let i = 0; i < stepsM.length; i++) stepsM[i]! -= alongM[i]!;
+  return stepsM.sort()[stepsM.length >> 1]!;
+}
+
+function gapsIn(alongM: Float64Array, fromM: number): Mended["gaps"] {
+  const gaps: Mended["gaps"] = [];
+  for (let i = 1; i < alongM.length; i++) {
+    const lengthM = alongM[i]! - alongM[i - 1]!;
+    if (lengthM > fromM) gaps.push({ atM: alongM[i - 1]!, lengthM });
+  }
+  return gaps;
 }
 
 /** Turns heights that stand out from the median of five by more than `SPIKE_M` into NaN. */

@@ -191,7 +191,8 @@ describe("mending", () => {
 
   test("a clean track is left alone", () => {
     const { mended, alongM } = mendTracks([line()]);
-    expect(mended).toEqual({ doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] });
+    expect(mended).toMatchObject({ doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] });
+    expect(mended.spacingM).toBeCloseTo(50, -1);
     expect(alongM.length).toBe(101);
   });
 
@@ -244,5 +245,14 @@ describe("mending", () => {
     expect(mended.gaps[0]!.atM).toBeCloseTo(2450, -1);
     expect(mended.gaps[0]!.lengthM).toBeCloseTo(2050, -1);
     expect(alongM.at(-1)).toBeCloseTo(7000, -2);
+  });
+
+  test("a track whose points lie far apart is no row of gaps, and a hole in it is one", () => {
+    const track = line();
+    for (let i = 0; i < track.latDeg.length; i++)
+      track.latDeg[i] = track.latDeg[0]! + (i * 700 + (i > 60 ? 9000 : 0)) / 111_040;
+    const { mended } = mendTracks([track]);
+    expect(mended.spacingM).toBeCloseTo(700, -1);
+    expect(mended.gaps.map(({ lengthM }) => Math.round(lengthM / 100))).toEqual([97]);
   });
 });

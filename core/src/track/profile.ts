@@ -43,7 +43,7 @@ export interface Profile {
 }
 
 /** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
-export const PROFILE_VERSION = 3;
+export const PROFILE_VERSION = 4;
 
 const CELL_M = 100;
 const GRID_PER_CELL = 4;

@@ -51,11 +51,16 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
           ? "No gaps"
           : `${counted(mended.gaps.length, "gap")} (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
         ; {faults.length === 0 ? "nothing had to be mended" : `mended: ${faults.join(", ")}`}.
+        {mended.spacingM > WIDE_M &&
+          ` Its points lie ${quantity("distance", mended.spacingM, units)} apart: what bends and climbs between them is cut off.`}
       </p>
       {problems.length > 0 && <ProblemList problems={problems} />}
     </>
   );
 }
+
+/** From here on a track misses bends, and ups and downs, that feet do not. */
+const WIDE_M = 250;
 
 function Outline({ heightsM }: { heightsM: Float32Array }) {
   let low = Infinity;

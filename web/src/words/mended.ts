@@ -7,7 +7,7 @@ export function mendedWords({
   flungPoints,
   missingHeights,
   spikedHeights,
-}: Omit<Mended, "gaps">): string[] {
+}: Omit<Mended, "gaps" | "spacingM">): string[] {
   return [
     doubledPoints > 0 && `${counted(doubledPoints, "doubled point")} dropped`,
     flungPoints > 0 && `${counted(flungPoints, "flung point")} dropped`,

@@ -217,7 +217,7 @@ const NO_TRACK: LaidPreview = {
   highestM: 0,
   lowestM: 0,
   hasHeights: false,
-  mended: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] },
+  mended: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, spacingM: 0, gaps: [] },
   seaGuess: "inland",
   outlineM: new Float32Array(),
 };
