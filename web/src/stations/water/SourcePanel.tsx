@@ -13,9 +13,9 @@ import {
 } from "@gepack/core";
 import { judge, removeReport, report } from "../../edit/water.ts";
 import { editRow } from "../../edit/rows.ts";
+import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { derivationValue, Part } from "../../ui/DerivationTree.tsx";
-import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { waterName } from "../../words/names.ts";
@@ -175,15 +175,21 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
               })
             }
           />
-          <FieldNumber
+          <BlankNumber
             path="sources.litres"
             label="Litres in it"
-            value={source.litres ?? 0}
+            value={source.litres}
             units={plan.trip.units}
             onCommit={(litres) =>
-              editRow("sources", source.id, `${source.name}: litres`, (row) => void (row.litres = litres))
+              editRow("sources", source.id, `${source.name}: litres`, (row) => {
+                if (litres === undefined) delete row.litres;
+                else row.litres = litres;
+              })
             }
           />
+          {source.litres === undefined && (
+            <p className="m-0 self-center text-xs text-muted">Not said: counted on as enough.</p>
+          )}
         </div>
       )}
     </div>
