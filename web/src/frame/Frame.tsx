@@ -13,6 +13,7 @@ import { Helping } from "./Helping.tsx";
 import { Stations } from "./Stations.tsx";
 import { TopBar } from "./TopBar.tsx";
 import { useAfterDrawing } from "./useAfterDrawing.ts";
+import { useFocusKept } from "./useFocusKept.ts";
 import { useKeys } from "./useKeys.ts";
 import { useTheme } from "./useTheme.ts";
 import { Welcome } from "./Welcome.tsx";
@@ -26,6 +27,7 @@ export default function Frame({ station }: { station: string }) {
   const asksPaper = usePapers((state) => state.asked !== undefined);
   useEffect(begin, []);
   useKeys();
+  useFocusKept();
   useTheme();
   useAfterDrawing(result !== undefined);
   return (

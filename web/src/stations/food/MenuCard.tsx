@@ -108,7 +108,8 @@ const nextMeal: KeyboardCoordinateGetter = (
   const rect = next && droppableRects.get(next);
   return rect ? { x: currentCoordinates.x, y: rect.top + 4 } : undefined;
 };
-const nameOf = ({ data }: Active): string => (data.current as Held).food.name;
+/** What is held may be gone by an edit or by undo. */
+const nameOf = ({ data }: Active): string => (data.current as Held | undefined)?.food.name ?? "What was held";
 const over = (target: Over | null): string =>
   target ? `over ${MEAL_WORDS[target.id as Meal]}` : "outside of the meals";
 /** For who hears what happens. */
