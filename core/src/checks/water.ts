@@ -1,4 +1,5 @@
 /** Water: more than the bottles hold, more than a body should drink, and water passed by. */
+import { rowOf } from "../plan/rowOf.ts";
 import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
 import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
@@ -59,7 +60,7 @@ const untrustedWater = defineCheck({
         (source) =>
           source.node > longest.fromNode && source.node < longest.toNode && !trusted(source, hiker.water, day),
       );
-      const source = plan.sources.find((candidate) => candidate.id === passed?.id);
+      const source = rowOf(plan.sources, passed?.id);
       if (!source) continue;
       const atM = atNode(context, nodeOf(result.profile, source));
       yield { severity: "note", ...where, atM, distance: longest.distanceM, source: source.name };
@@ -93,7 +94,7 @@ const sourceDecides = defineCheck({
           if (chance < SURE_CHANCE && have > most.have) most = { have, chance, hikerId, source };
         }
       const { have, chance, hikerId, source } = most;
-      const name = plan.sources.find(({ id }) => id === source?.id)?.name;
+      const name = rowOf(plan.sources, source?.id)?.name;
       if (!source || name === undefined) continue;
       const atM = walkedOf(result.profile, source.node);
       yield { severity: "note", legIndex: leg.index, hikerId, atM, have, source: name, chance: 100 * chance };
@@ -165,11 +166,9 @@ const foulWater = defineCheck({
     for (const { hiker, row, where } of onLegs(context)) {
       const { treatment } = hiker.water;
       const carry = row.carries.find(
-        (one) =>
-          waysFor(one, plan, treatment).length < 2 &&
-          plan.sources.some(({ id, foul }) => foul && id === one.fromSourceId),
+        (one) => rowOf(plan.sources, one.fromSourceId)?.foul && waysFor(one, plan, treatment).length < 2,
       );
-      const source = plan.sources.find(({ id }) => id === carry?.fromSourceId);
+      const source = rowOf(plan.sources, carry?.fromSourceId);
       if (!carry || !source) continue;
       yield {
         severity: "caution",

@@ -8,6 +8,7 @@ import {
   type Filtered,
 } from "../models/treatment.ts";
 import { SNOW_ID } from "../plan/ids.ts";
+import { rowOf } from "../plan/rowOf.ts";
 import type { Hiker, Plan, Source } from "../plan/schema.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import type { Carry } from "../provision/water.ts";
@@ -44,8 +45,8 @@ export function isTreated(carry: Carry, plan: Pick<Plan, "sources">): boolean {
   return source !== undefined && source.kind !== "tap" && source.kind !== "cache";
 }
 
-function sourceOf({ fromSourceId }: Carry, plan: Pick<Plan, "sources">): Source | undefined {
-  return plan.sources.find(({ id }) => id === fromSourceId);
+function sourceOf({ fromSourceId }: Carry, { sources }: Pick<Plan, "sources">): Source | undefined {
+  return rowOf(sources, fromSourceId);
 }
 
 /** The ways that a fill is treated, one after the other: foul water both. */

@@ -11,6 +11,7 @@ import {
   type Units,
 } from "@gepack/core";
 import { Pick } from "../../ui/Pick.tsx";
+import { Table } from "../../ui/Table.tsx";
 import { figure, type QuantityKind, rounded, unitSymbol } from "../../units/quantity.ts";
 import { AGAINST_WORDS } from "../../words/log.ts";
 
@@ -60,7 +61,7 @@ export default function FactChart({ plan, result, cards }: Props) {
       {rows.every(({ fact }) => fact === undefined) ? (
         <p className="text-sm text-muted">No card tells it yet.</p>
       ) : (
-        <div className="h-[200px]">
+        <div className="relative h-[200px]">
           <ResponsiveContainer width="100%" height="100%">
             <LineChart data={rows} margin={MARGIN}>
               <CartesianGrid stroke="var(--rule)" vertical={false} />
@@ -97,6 +98,18 @@ export default function FactChart({ plan, result, cards }: Props) {
               />
             </LineChart>
           </ResponsiveContainer>
+          <div className="sr-only">
+            <Table
+              label={`${AGAINST_WORDS[what]}, fact and plan day by day, ${unit}`}
+              rows={rows}
+              idOf={({ tripDay }) => String(tripDay)}
+              columns={[
+                { id: "day", head: "day", names: true, cell: ({ tripDay }) => tripDay },
+                { id: "planned", head: "plan", cell: ({ planned }) => planned },
+                { id: "fact", head: "fact", cell: ({ fact }) => fact ?? "not told" },
+              ]}
+            />
+          </div>
         </div>
       )}
     </div>
