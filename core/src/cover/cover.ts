@@ -44,21 +44,23 @@ const BY_ROLE: Partial<Record<DemandKind, Piece["role"]>> = {
 };
 
 export function coverOf(plan: Plan, result: TripFigures, demands: readonly Demand[]): Cover[] {
-  const uses = usesOf(plan);
+  const meeting = new Map<DemandKind, { piece: Piece; p: number }[]>();
+  for (const [p, kinds] of usesOf(plan).entries())
+    for (const kind of kinds) meeting.set(kind, [...(meeting.get(kind) ?? []), { piece: plan.kit[p]!, p }]);
   return demands.map((demand) => {
     const { kind, legIndex, who, amount } = demand;
     const row = result.legs[legIndex]!.hikers[who]!;
-    const serving = plan.kit.filter((piece, p) => {
+    const serving = (meeting.get(kind) ?? []).filter(({ piece, p }) => {
       const carrier = result.carrier[p * result.legs.length + legIndex]!;
       // A bottle holds for who carries it, a tent for all who sleep in it.
       const isTheirs = kind === "water" ? carrier === who : serves(piece, plan.hikers[who]!.id) || kind === "shelter";
-      return carrier >= 0 && isTheirs && uses[p]!.has(kind);
+      return carrier >= 0 && isTheirs;
     });
     const found = (have: number, isMet: boolean): Cover => ({
       ...demand,
       have,
       isMet,
-      pieceIds: serving.map(({ id }) => id),
+      pieceIds: serving.map(({ piece }) => piece.id),
     });
     switch (kind) {
       case "night": {

@@ -8,7 +8,16 @@ export interface MeltSums {
   below: readonly Float32Array[];
 }
 
+const known = new WeakMap<Snow, MeltSums>();
+
+/** Of a year of snow that stays while the days are edited, once. */
 export function meltSums(snow: Snow): MeltSums {
+  let sums = known.get(snow);
+  if (!sums) known.set(snow, (sums = summed(snow)));
+  return sums;
+}
+
+function summed(snow: Snow): MeltSums {
   const below = snow.years.map((years) => {
     const sums = new Float32Array((snow.bands + 1) * YEAR_DAYS);
     for (const [band, { cover, meltMm }] of years.entries())

@@ -12,9 +12,10 @@ export const DAYS_PER_YEAR = 365.2425;
 export function dayNumber(isoDate: string): number | undefined {
   const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(isoDate);
   if (!match) return undefined;
-  const ms = Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]));
-  const day = Math.round(ms / MS_PER_DAY);
-  return isoOfDay(day) === isoDate ? day : undefined;
+  const [year, month, ofMonth] = [Number(match[1]), Number(match[2]) - 1, Number(match[3])];
+  const date = new Date(Date.UTC(year, month, ofMonth));
+  const exists = date.getUTCFullYear() === year && date.getUTCMonth() === month && date.getUTCDate() === ofMonth;
+  return exists ? Math.round(date.getTime() / MS_PER_DAY) : undefined;
 }
 
 /** ISO date of a day number. */
