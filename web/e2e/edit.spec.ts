@@ -357,7 +357,7 @@ test("a camp is listed in a hollow, and a stop comes to offer a bed", async ({ p
   await offers.click();
   await page.getByRole("menuitemcheckbox", { name: "bed" }).click();
   await page.keyboard.press("Escape");
-  await expect(offers).toHaveText("shop small, bed, socket");
+  await expect(offers).toHaveText("small shop, bed, socket");
   const closes = page.getByLabel("Closing hour of Hask Tank, 24 for never");
   await closes.fill("17");
   await closes.press("Enter");

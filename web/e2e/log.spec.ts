@@ -43,7 +43,7 @@ test.describe("on a phone, in the night theme", () => {
     await card.getByRole("button", { name: "A point on the Line" }).tap();
     await again.getByTestId("point-picker").click({ position: { x: 180, y: 60 } });
     await expect(card.getByRole("heading", { level: 2 })).toHaveText(/^1,0\d\d km, /);
-    await card.getByRole("button", { name: "Zero here" }).tap();
+    await card.getByRole("button", { name: "Rest day here" }).tap();
     await expect(card.getByRole("heading", { name: /^0 km/ })).toBeVisible();
     await card.getByRole("button", { name: "Keep the day" }).tap();
     await expect(again.getByTestId("log-say")).toContainText("2 days kept");

@@ -58,7 +58,7 @@ test("changes are tried, what they would break is marked, and one is taken and u
   await page.getByRole("button", { name: "Levers", exact: true }).click();
   await expect(page.getByTestId("lever-now")).toContainText(/As it is: 17\.\d kg, leg 6/);
   const changes = page.getByRole("table", { name: "Changes" });
-  const ranch = changes.getByRole("row", { name: /^Resupply at Brandt ranch/ });
+  const ranch = changes.getByRole("row", { name: /^Stop at Brandt ranch/ });
   await expect(ranch).toContainText("shut");
   const take = changes.getByRole("button", { name: "Take: Leave at home: Camera" });
   await take.focus();

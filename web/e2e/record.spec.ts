@@ -64,7 +64,7 @@ test.describe("on a phone without network", () => {
     await rows.nth(0).getByRole("textbox").first().fill("11 km");
     await rows.nth(0).getByRole("textbox").first().press("Enter");
     await expect(rows.nth(0)).toContainText("total 11 km");
-    await rows.nth(1).getByRole("button", { name: "Zero" }).tap();
+    await rows.nth(1).getByRole("button", { name: "Rest day" }).tap();
     await expect(rows.nth(1)).toContainText("0 km, total 11 km");
     await rows.nth(0).getByRole("textbox").first().fill("9000 km");
     await rows.nth(0).getByRole("textbox").first().press("Enter");

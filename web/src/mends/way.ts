@@ -126,13 +126,13 @@ export function unpin({ plan }: Standing, pinId: string): Action | undefined {
   };
 }
 
-/** A zero less, at the stop that has most of them. */
+/** A rest day less, at the stop that has most of them. */
 export function fewerZeros({ plan }: Standing): Action | undefined {
   const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];
   if (!longest) return undefined;
   return {
-    button: `A zero less at ${longest.name}`,
-    label: `A zero less at ${longest.name}`,
+    button: `A rest day less at ${longest.name}`,
+    label: `A rest day less at ${longest.name}`,
     recipe: (draft) => {
       const target = draft.stops.find((stop) => stop.id === longest.id);
       if (target) target.nights -= 1;

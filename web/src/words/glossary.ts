@@ -26,6 +26,7 @@ export const GLOSSARY: readonly (readonly [term: string, meaning: string])[] = [
   ["one in ten", "so cold, hot or long that it is worse in one hike or night of ten"],
   ["pin", "a night that is held on to: a booking, a friend who waits"],
   ["reserve", "food or water beyond the need, for what does not go as planned"],
+  ["rest day", "a day without a step on the trail; many call it a zero"],
   ["school", "one way to answer a question: an equation or a rule of the trail, with its source"],
   ["section", "a part of the trail, walked in an order and direction of its own"],
   ["shelf", "what is owned and is not on this hike"],
@@ -37,5 +38,4 @@ export const GLOSSARY: readonly (readonly [term: string, meaning: string])[] = [
   ["swap", "kit that comes and goes at a stop"],
   ["variant", "another plan of the same trip, on the same tracks"],
   ["worn weight", "what is on the body and not in the pack"],
-  ["zero", "a day without a step on the trail"],
 ];

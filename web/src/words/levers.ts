@@ -82,7 +82,7 @@ export function leverWords(plan: Plan, lever: Lever): string {
     case "pass":
       return `Pass by ${stopName(plan, lever.stopId)}`;
     case "use":
-      return `Resupply at ${stopName(plan, lever.stopId)}`;
+      return `Stop at ${stopName(plan, lever.stopId)}`;
     case "nights":
       return `${lever.nights === 1 ? "One night" : `${lever.nights} nights`} at ${stopName(plan, lever.stopId)}`;
     case "food-by":

@@ -207,7 +207,7 @@ export function CatchUp({ plan, result, say }: Props) {
                     <b>{say.way(toM - fromM)}</b>, total {say.way(toM)}
                   </span>
                   <button className="btn min-h-[44px]" onClick={() => setCard(endAt(result.profile, fromM))}>
-                    Zero
+                    Rest day
                   </button>
                   <span className="w-[90px]">
                     <BlankNumber

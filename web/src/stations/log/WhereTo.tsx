@@ -72,7 +72,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
           onKeyDown={(event) => event.key === "Enter" && takeTyped()}
         />
         <button className="btn min-h-[44px]" onClick={() => end(fromM)}>
-          Zero here
+          Rest day here
         </button>
         {plannedM !== undefined && plannedM > fromM && (
           <button className="btn min-h-[44px]" onClick={() => end(plannedM)}>

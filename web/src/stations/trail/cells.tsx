@@ -3,7 +3,10 @@ import { isWalked, walkedAt, type Plan, type Profile, type TrackM } from "@gepac
 import { NumberField } from "../../ui/NumberField.tsx";
 import { movePlace, type Place, type PlaceEnd, type PlaceKind } from "./places.ts";
 
-export const spoken = (text: string): string => text.replaceAll("-", " ");
+/** Names in the document that are said in another order. */
+const SAID: Readonly<Record<string, string>> = { "shop-small": "small shop", "shop-full": "full shop" };
+
+export const spoken = (text: string): string => SAID[text] ?? text.replaceAll("-", " ");
 export const choices = <T extends string>(values: readonly T[]) =>
   values.map((value) => [value, spoken(value)] as const);
 
