@@ -183,8 +183,11 @@ describe("checks in words", () => {
     expect(distinct([one, { ...one, hikerId: "tamsin" }], plan)).toHaveLength(1);
   });
 
-  test("no check ever promises safety", () => {
-    for (const check of result.checks) expect(checkSentence(check, plan)).not.toMatch(/\bsafe\b/i);
+  test.each(CODES)("%s never promises safety", (code) => {
+    for (const severity of ["blocker", "caution", "note"])
+      expect(checkSentence(made(code, { severity }), plan)).not.toMatch(/\bsafe\b/i);
+    for (const mend of checkMends(made(code), { plan, result }))
+      expect("advice" in mend ? mend.advice : mend.button).not.toMatch(/\bsafe\b/i);
   });
 });
 

@@ -69,7 +69,7 @@ export const stopWords = checkWords({
     sentence: (check, say) =>
       check.severity === "note"
         ? `No one day is right for the box to ${check.stop}: for who comes early it is to be sent by ${say.date(check.by)}, for who comes late not before ${say.date(check.from)}.`
-        : `The box for ${check.stop}, sent on ${say.date(check.from)}, is there in time with a chance of ${say.number(check.chance)} %; by ${say.date(check.by)} it would be safe.`,
+        : `The box for ${check.stop}, sent on ${say.date(check.from)}, is there in time with a chance of ${say.number(check.chance)} %; by ${say.date(check.by)} it would be there in all but a few cases.`,
     mends: (check, on) =>
       mends(
         moreNights(on, check.stopId, 1),
