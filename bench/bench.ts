@@ -39,6 +39,7 @@ import { sampleGround, sampleSources, sampling } from "../core/src/solve/sampled
 import { partConditions } from "../core/src/walk/conditions.ts";
 import { walkBlock } from "../core/src/walk/walk.ts";
 import { layGround } from "../core/test/ground.ts";
+import { crowdedRows } from "./crowded.ts";
 import { gpxText, LENGTH_M, longTrack, measure, POINTS, RUNS, take, type Taken } from "./measure.ts";
 
 const heap = (): number => {
@@ -288,3 +289,4 @@ for (const [name, taken, target] of edits) console.log(row(name, taken, target))
 console.log("\nWhere the time goes");
 for (const [name, taken] of stages) console.log(row(name, taken));
 console.log(`memory held: ${memoryMB.toFixed(0)} MB${Number.isFinite(sink) ? "" : "!"}`);
+for (const [name, taken, target] of crowdedRows(plan, track)) console.log(row(name, taken, target));

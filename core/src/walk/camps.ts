@@ -57,24 +57,27 @@ export function carriedToCamp(waterM: number): number {
   return clamp((waterM - CAMP_NEAR_M) / (CAMP_FAR_M - CAMP_NEAR_M), 0, 1);
 }
 
-/** Nodes of the water near the trail that every hiker trusts, in order; remembers the days it was asked for. */
+/** The water near the trail that every hiker trusts on a day. */
 export class WetTable {
-  private readonly known = new Map<number, Int32Array>();
+  /** In walking order. */
+  private readonly near: readonly PlacedSource[];
 
   constructor(
-    private readonly sources: readonly PlacedSource[],
+    sources: readonly PlacedSource[],
     private readonly waters: readonly WaterSettings[],
-  ) {}
+  ) {
+    this.near = sources.filter(({ offTrailM }) => offTrailM <= CAMP_NEAR_M);
+  }
 
-  on(day: number): Int32Array {
-    let found = this.known.get(day);
-    if (!found) {
-      const near = this.sources.filter(
-        (source) => source.offTrailM <= CAMP_NEAR_M && this.waters.every((water) => trusted(source, water, day)),
-      );
-      this.known.set(day, (found = Int32Array.from(near, (source) => source.node)));
+  /** The last between two nodes, both included; −1 where there is none. Few are looked at: camps are by water. */
+  lastWithin(firstNode: number, lastNode: number, day: number): number {
+    const { near, waters } = this;
+    for (let i = indexAbove(near.length, (k) => near[k]!.node, lastNode) - 1; i >= 0; i--) {
+      const source = near[i]!;
+      if (source.node < firstNode) break;
+      if (waters.every((water) => trusted(source, water, day))) return source.node;
     }
-    return found;
+    return -1;
   }
 
   /** The same waters with other nodes. */

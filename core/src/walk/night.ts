@@ -23,7 +23,7 @@ export function campNode(stride: Stride, today: Today, startNode: number, endNod
     if (listed > startNode) camp = listed;
   } else if (rules.endRule === "camp") {
     const reach = Math.round(CAMP_NEAR_M / profile.cellM);
-    const wet = lastAtMost(camps.wet.on(today.day), Math.min(endNode + reach, stopNode));
+    const wet = camps.wet.lastWithin(earliest, Math.min(endNode + reach, stopNode), today.day);
     // Water at hand where the hours end: no reason to stop short of it, not even for a listed camp.
     const good = wet >= endNode ? endNode : Math.max(wet, lastAtMost(camps.listed, endNode));
     if (good >= earliest && good > startNode) camp = good;
