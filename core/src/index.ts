@@ -1,6 +1,6 @@
 /** The map of @gepack/core: everything the interface, the server and scripts may use. */
 export { computePlan, Session, type PlanResult } from "./session/session.ts";
-export { keepEqual } from "./session/memo.ts";
+export { keepEqual, memo } from "./session/memo.ts";
 export { explain, EXPLAINED, type Explained, type ExplainPath } from "./explain/explain.ts";
 export type { Derivation, DerivationUnit } from "./explain/derivation.ts";
 export { models, type Question } from "./models/index.ts";

@@ -11,6 +11,7 @@ import { Drawn } from "../ui/Drawn.tsx";
 import { Failed } from "./Failed.tsx";
 import { Helping } from "./Helping.tsx";
 import { Stations } from "./Stations.tsx";
+import { swapStation } from "./swapStation.ts";
 import { TopBar } from "./TopBar.tsx";
 import { useAfterDrawing } from "./useAfterDrawing.ts";
 import { useFocusKept } from "./useFocusKept.ts";
@@ -26,6 +27,10 @@ export default function Frame({ station }: { station: string }) {
   const notice = useNotice((state) => state.notice);
   const asksPaper = usePapers((state) => state.asked !== undefined);
   useEffect(begin, []);
+  useEffect(() => {
+    document.addEventListener("astro:before-swap", swapStation);
+    return () => document.removeEventListener("astro:before-swap", swapStation);
+  }, []);
   useKeys();
   useFocusKept();
   useTheme();

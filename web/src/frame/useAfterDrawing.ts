@@ -13,26 +13,14 @@ export function useAfterDrawing(drawn: boolean): void {
       // While developing, what was built before must not answer.
       if (import.meta.env.PROD) void serviceWorker?.register("/sw.js").catch(() => {});
     };
-    document.addEventListener("astro:before-swap", keepStyles);
     // On a later visit all of it lies on the device.
     const timer = drawn || serviceWorker?.controller ? undefined : setTimeout(begin, LONGEST_WAIT_MS);
     if (timer === undefined) begin();
     return () => {
       clearTimeout(timer);
-      document.removeEventListener("astro:before-swap", keepStyles);
     };
   }, [drawn]);
 }
-
-/** The page that is gone to knows nothing of faces and styles that came after loading: they go along. */
-function keepStyles(event: Event): void {
-  const { head } = (event as Event & { newDocument: Document }).newDocument;
-  const known = new Set([...head.querySelectorAll("style, link[rel=stylesheet]")].map(keyOf));
-  for (const style of document.head.querySelectorAll("style, link[rel=stylesheet]"))
-    if (!known.has(keyOf(style))) head.append(head.ownerDocument.importNode(style, true));
-}
-
-const keyOf = (style: Element): string => style.getAttribute("href") ?? style.textContent;
 
 function fetchFaces(): void {
   if (document.querySelector(`link[href="${facesUrl}"]`)) return;

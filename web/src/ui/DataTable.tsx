@@ -124,7 +124,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
     setSorting(now?.id !== id ? [{ id, desc: false }] : now.desc ? [] : [{ id, desc: true }]);
   };
   const frame = useRef<HTMLDivElement>(null);
-  const view = useVirtual(shown.length, useTopPx(frame));
+  const view = useVirtual(shown.length, useTopPx(frame, shown.length > MANY));
   useReveal(chosen === undefined || still ? -1 : ids.indexOf(chosen), chosen, view.scrollTo);
 
   return (
@@ -168,16 +168,17 @@ export function DataTable<Row extends object>(props: Props<Row>) {
   );
 }
 
-/** Where an element begins on the page, kept up as what stands above it grows and shrinks. */
-function useTopPx(ref: RefObject<HTMLElement | null>): number {
+/** Where an element begins on the page, kept up as what stands above it grows and shrinks; where it is wanted. */
+function useTopPx(ref: RefObject<HTMLElement | null>, isWanted: boolean): number {
   const [topPx, setTopPx] = useState(0);
   useLayoutEffect(() => {
+    if (!isWanted) return;
     const measure = (): void => setTopPx(Math.round((ref.current?.getBoundingClientRect().top ?? 0) + window.scrollY));
     measure();
     const observer = new ResizeObserver(measure);
     observer.observe(document.body);
     return () => observer.disconnect();
-  }, [ref]);
+  }, [ref, isWanted]);
   return topPx;
 }
 

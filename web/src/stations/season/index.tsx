@@ -1,10 +1,11 @@
 /** Season: what it will be like when one gets there, and what another first day would change. */
-import { useDeferredValue, useMemo, useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { dayNumber, isoOfDay, legConditions, seasonOf } from "@gepack/core";
+import { dayNumber, isoOfDay } from "@gepack/core";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { showOnPlane, useSettings } from "../../store/settings.ts";
+import { conditionsOf } from "../../store/worked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { dayMonth } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
@@ -29,8 +30,7 @@ export default function Season({ plan, result }: ScreenProps) {
   const plane = usePlane(plan, result.profile);
   // The plane and the Line go first; rows follow when there is time.
   const settled = useDeferredValue(result);
-  const facts = useMemo(() => seasonOf({ climate }, result.profile), [climate, result.profile]);
-  const rows = useMemo(() => legConditions(plan, settled, facts), [plan, settled, facts]);
+  const rows = conditionsOf({ plan, result: settled });
   const tryOn = (startDate: string): void => {
     tryOut((draft) => void (draft.trip.startDate = startDate)).catch(report);
   };

@@ -1,25 +1,48 @@
-/** The plane from the worker: made anew when the trail or the climate change, never on a drag. */
+/** The plane from the worker: made anew when the trail or the climate change, never on a drag, and kept for the next visit. */
 import { useEffect, useState } from "react";
-import type { Plan, Plane, Profile } from "@gepack/core";
+import { memo, type Plan, type Plane, type Profile } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 
 /** More are not told apart on any screen. */
 const COLUMNS = 520;
 
+interface Asked extends Pick<Plan, "climate" | "sources" | "stretches"> {
+  profile: Profile;
+}
+
+interface Made {
+  asked: Asked;
+  coming?: Promise<Plane> | undefined;
+  plane?: Plane;
+}
+
+const madeOf = memo((asked: Asked): Made => ({ asked }));
+
+/** Asked for once; again where it did not come. */
+function comingOf(made: Made): Promise<Plane> {
+  const { profile, ...plan } = made.asked;
+  made.coming ??= calculator()
+    .plane({ plan, profile, columns: Math.min(COLUMNS, profile.cellCount) })
+    .then((plane) => (made.plane = plane))
+    .catch((error: unknown) => {
+      made.coming = undefined;
+      throw error;
+    });
+  return made.coming;
+}
+
 export function usePlane({ climate, sources, stretches }: Plan, profile: Profile): Plane | undefined {
-  const [made, setMade] = useState<Plane>();
+  const made = madeOf({ climate, sources, stretches, profile });
+  const [shown, setShown] = useState(made.plane);
   useEffect(() => {
     let stale = false;
-    calculator()
-      .plane({ plan: { climate, sources, stretches }, profile, columns: Math.min(COLUMNS, profile.cellCount) })
-      .then((plane) => {
-        if (!stale) setMade(plane);
-      })
+    comingOf(made)
+      .then((plane) => stale || setShown(plane))
       .catch(report);
     return () => {
       stale = true;
     };
-  }, [climate, sources, stretches, profile]);
-  return made;
+  }, [made]);
+  return shown;
 }
