@@ -43,6 +43,7 @@ export async function goOn(page: Page, path: string): Promise<void> {
     document.body.append(link);
     link.click();
     await there;
+    link.remove();
   }, path);
   await expect(page.getByTestId("line")).toBeVisible();
 }
