@@ -102,9 +102,13 @@ test("faces and the look of notices stay when one goes from station to station",
   const faces = page.locator('head link[href*="fonts"]');
   await expect(faces).toHaveCount(1);
   const before = await styles();
+  const line = await page.getByTestId("line").elementHandle();
   for (const name of ["Kit", "Log", "Legs"]) {
     await station(page, name);
     await expect(faces).toHaveCount(1);
     expect(await styles()).toBeGreaterThanOrEqual(before);
+    // The Line is the very one, and what is read aloud of stations is the last of them alone.
+    expect(await line!.evaluate((element) => element.isConnected)).toBe(true);
+    await expect(page.locator(".astro-route-announcer")).toHaveCount(1);
   }
 });
