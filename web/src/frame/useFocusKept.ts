@@ -22,6 +22,10 @@ export function useFocusKept(): void {
     let last: Held | undefined;
     /** What had the focus before something opened over the page, and over that. */
     const openers: Held[] = [];
+    /** A field that is given the focus after a tap would open the keyboard of a phone. */
+    let byTouch = false;
+    const onPointer = ({ pointerType }: PointerEvent): void => void (byTouch = pointerType === "touch");
+    const onKey = (): void => void (byTouch = false);
 
     const onFocus = ({ target }: FocusEvent): void => {
       if (!(target instanceof HTMLElement)) return;
@@ -39,7 +43,7 @@ export function useFocusKept(): void {
       });
     };
     const keep = (): void => {
-      if (!last || document.activeElement !== document.body) return;
+      if (!last || byTouch || document.activeElement !== document.body) return;
       if (last.element.isConnected) {
         // At rest: once it can be pressed again, it has the focus again.
         if (isThere(last.element)) last.element.focus({ preventScroll: true });
@@ -55,10 +59,14 @@ export function useFocusKept(): void {
       attributes: true,
       attributeFilter: ["disabled"],
     });
+    document.addEventListener("pointerdown", onPointer, true);
+    document.addEventListener("keydown", onKey, true);
     document.addEventListener("focusin", onFocus);
     document.addEventListener("focusout", onBlur);
     return () => {
       observer.disconnect();
+      document.removeEventListener("pointerdown", onPointer, true);
+      document.removeEventListener("keydown", onKey, true);
       document.removeEventListener("focusin", onFocus);
       document.removeEventListener("focusout", onBlur);
     };
