@@ -12,7 +12,7 @@ import { TrackDrop } from "../reading/TrackDrop.tsx";
 import { TrackFacts } from "../reading/TrackFacts.tsx";
 import { useFound } from "../reading/useFound.ts";
 import { isSettled, useTrackFile, type Previewed, type TrackFiles } from "../reading/useTrackFile.ts";
-import { begin } from "../store/document.ts";
+import { begin } from "../store/opening.ts";
 import { calculator } from "../store/trail.ts";
 import { sentenceOf } from "../store/notices.ts";
 import { welcome } from "../store/settings.ts";

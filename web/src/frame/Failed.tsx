@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { listPlans, openPlan } from "../data/plans.ts";
-import { openDemo } from "../store/document.ts";
+import { openDemo } from "../store/opening.ts";
 import { useDocument } from "../store/documentState.ts";
 import { report } from "../store/notices.ts";
 import { saveRawPlan } from "./files.ts";

@@ -1,7 +1,7 @@
 import { AlertDialog, DropdownMenu } from "radix-ui";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
-import { openDemo } from "../store/document.ts";
+import { openDemo } from "../store/opening.ts";
 import { help } from "../store/helping.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";

@@ -1,7 +1,8 @@
 /** Variants of the opened trip: kept beside it on this device, each a plan with undo steps of its own. */
 import { planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
 import { change, nameOf, openPlan, removeVariant, storeVariant, tripIdOf } from "../data/plans.ts";
-import { edit, latestPlan } from "./document.ts";
+import { edit } from "./document.ts";
+import { latestPlan } from "./standing.ts";
 import { useDocument } from "./documentState.ts";
 import { report, tell } from "./notices.ts";
 

@@ -1,6 +1,6 @@
 import { type ReactNode, useEffect } from "react";
 import type { Plan, PlanResult } from "@gepack/core";
-import { begin } from "../store/document.ts";
+import { begin } from "../store/opening.ts";
 import { useDocument } from "../store/documentState.ts";
 
 /** Shows what needs a plan once there is one with its result. */

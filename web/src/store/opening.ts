@@ -1,0 +1,167 @@
+/** How a plan comes to the screen: from storage, as the page was left, or the demo; and what storage tells later. */
+import { keepEqual, PLAN_VERSION, type Plan, type PlanResult } from "@gepack/core";
+import { fetchDemo } from "../data/demo.ts";
+import {
+  askToPersist,
+  change,
+  fillIn,
+  migrateStored,
+  nameOf,
+  StorageProblem,
+  storeNotes,
+  watchPlan,
+  type OpenPlan,
+} from "../data/plans.ts";
+import { shownOf } from "../data/shown.ts";
+import { takePlan } from "./document.ts";
+import { useDocument } from "./documentState.ts";
+import { notify, sentenceOf } from "./notices.ts";
+import { answered } from "./patience.ts";
+import { reloadBetweenEdits, watchVersion } from "./reload.ts";
+import { keepWithin, readLocation } from "./selection.ts";
+import { readSettings } from "./settings.ts";
+import { fail, isBusy, show, standing, whenAllArrived } from "./standing.ts";
+import { calculator, holdInMemory } from "./trail.ts";
+
+const set = useDocument.setState;
+const get = useDocument.getState;
+
+/** What storage told while edits were on their way: looked at when they have arrived. */
+let putOff: OpenPlan | undefined;
+/** What storage told is looked at one after the other. */
+let following: Promise<void> = Promise.resolve();
+let begun = false;
+
+/** Called by every island; the first call opens the stored plan, or the demo on the first visit. */
+export function begin(): void {
+  if (begun) return;
+  begun = true;
+  readLocation();
+  window.addEventListener("popstate", readLocation);
+  window.addEventListener("pagehide", takeFieldInHand);
+  watchVersion(isBusy);
+  whenAllArrived(() => void (putOff && follow(putOff).catch(fail)));
+  // It is fetched while storage and the trail are being read.
+  calculator();
+  void open();
+}
+
+/** The page goes: what is typed in a field and not left yet is taken as if it were left. */
+function takeFieldInHand(): void {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+}
+
+async function open(): Promise<void> {
+  try {
+    await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
+    watchPlan(
+      (opened) => {
+        following = following.then(() => (opened ? follow(opened) : openDemo())).catch(fail);
+      },
+      (error) => void openWithoutStorage(error),
+    );
+    void askToPersist();
+  } catch (error) {
+    await openWithoutStorage(error);
+  }
+}
+
+/** Storage refused: the demo opens in memory, says so, and can still be exported. */
+async function openWithoutStorage(error: unknown): Promise<void> {
+  if (get().plan) {
+    set({ kept: false });
+    return notify("The browser’s storage stopped answering. Export the plan, then reload the page.");
+  }
+  try {
+    const demo = await fetchDemo(tellBytes);
+    holdInMemory(demo.tracks);
+    set({ kept: false });
+    notify(
+      error instanceof StorageProblem
+        ? error.message
+        : "The browser refuses to store data; export the plan before you close the page.",
+    );
+    await show(demo.plan);
+  } catch (failure) {
+    fail(failure);
+  }
+}
+
+/** The plan kept on this device could not be opened: nothing of another one stays on the screen. */
+function failToOpen({ id, doc }: OpenPlan, why: string): void {
+  standing.latest = undefined;
+  set({
+    status: "failed",
+    computing: false,
+    plan: undefined,
+    result: undefined,
+    failure: why,
+    damaged: { id, name: nameOf(doc) },
+  });
+}
+
+/** What storage holds now: own edits come back here, and those of other tabs arrive. */
+async function follow(opened: OpenPlan): Promise<void> {
+  const { id, doc, revision, undoLabel, redoLabel } = opened;
+  const same = standing.latest?.id === id;
+  if (same && doc.version > PLAN_VERSION) return reloadBetweenEdits(isBusy);
+  const asLeft = same ? undefined : shownOf(id, revision);
+  if (!same && !(await isWhole(opened))) return;
+  // While own edits are on their way, what comes back is older than what is shown.
+  putOff = same && standing.writing > 0 ? opened : undefined;
+  if (putOff || (same && revision < standing.seenRevision)) return;
+  set({ undoLabel, redoLabel });
+  if (same && revision === standing.seenRevision && get().result) return;
+  standing.seenRevision = revision;
+  // What is equal keeps its old object: what was drawn and computed from it rests.
+  const kept = same && standing.latest ? keepEqual(standing.latest, doc) : doc;
+  if (kept === standing.latest && get().result) return;
+  const left = await asLeft?.catch(() => undefined);
+  if (left) showAsLeft(kept, left);
+  try {
+    await show(kept);
+  } catch (error) {
+    failToOpen(opened, sentenceOf(error));
+  }
+}
+
+/** Reads a stored document like a file. One that had to be mended is stored so, and comes back by itself. */
+async function isWhole(opened: OpenPlan): Promise<boolean> {
+  const { value, problems } = await calculator().readStored({ doc: opened.doc });
+  const [first] = problems;
+  if (!value) {
+    failToOpen(opened, `${first?.place ?? "file"}: ${first?.sentence ?? "It cannot be read."}`);
+    return false;
+  }
+  if (keepEqual(opened.doc, value) === opened.doc) return true;
+  if (first) {
+    notify(`The stored plan was mended. ${first.place}: ${first.sentence}`);
+    await change(opened.id, "Mend the stored plan", () => value);
+  } else await fillIn(value);
+  return false;
+}
+
+/** The figures with which the page was left stand there at once. */
+function showAsLeft(plan: Plan, result: PlanResult): void {
+  standing.latest = plan;
+  keepWithin(result.legs.length, plan.hikers.length);
+  set({
+    plan,
+    result,
+    status: "ready",
+    failure: undefined,
+    damaged: undefined,
+    before: undefined,
+    lastLabel: undefined,
+  });
+}
+
+function tellBytes(readBytes: number): void {
+  set({ readBytes });
+}
+
+/** Opens the demo as it was shipped; a changed demo is replaced. It is on the screen before it is stored. */
+export async function openDemo(): Promise<void> {
+  const demo = await fetchDemo(tellBytes);
+  await takePlan(demo);
+}
