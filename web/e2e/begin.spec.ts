@@ -33,6 +33,11 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await page.getByLabel("All camps: taken as").selectOption("leave out");
   await expect(page.getByLabel("Elm Creek camp, camps: taken as")).toHaveValue("out");
   await page.getByLabel("All camps: taken as").selectOption("camp");
+  // Without any stop it says where stops may be among what is left out.
+  await page.getByLabel("All stops: taken as").selectOption("leave out");
+  await expect(page.getByTestId("no-stops")).toContainText("None of them is a stop by its name");
+  await page.getByLabel("All stops: taken as").selectOption("stop");
+  await expect(page.getByTestId("no-stops")).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: "First day" })).toHaveValue(/1 May \d{4}/);
   await page.getByLabel("Pace").selectOption("brisk");
   await expect(page.getByTestId("pace")).toContainText("4.3 km/h");

@@ -6,6 +6,7 @@ import { Pick } from "../ui/Pick.tsx";
 import { DataTable } from "../ui/DataTable.tsx";
 import type { Column } from "../ui/Table.tsx";
 import { quantity } from "../units/quantity.ts";
+import { counted } from "../words/counted.ts";
 import { isFar, type FoundRow, type Taken } from "./found.ts";
 
 const TAKEN: [Taken, string][] = [
@@ -142,6 +143,8 @@ export function Found({ rows, onChange }: Props) {
     );
   const kinds = ORDER.filter((kind) => rows.some((row) => row.sorted.kind === kind));
   const far = rows.filter(isFar).length;
+  const leftOut = rows.filter((row) => !isFar(row) && row.taken === "out").length;
+  const isWithoutStops = leftOut > 0 && !rows.some((row) => row.taken === "stop");
   const change = (which: (row: FoundRow) => boolean, taken: Taken): void =>
     onChange(rows.map((row) => (which(row) ? { ...row, taken } : row)));
   const columns: Column<FoundRow>[] = [
@@ -191,6 +194,12 @@ export function Found({ rows, onChange }: Props) {
   ];
   return (
     <>
+      {isWithoutStops && (
+        <p className="mt-0 mb-2 max-w-[72ch] text-sm" data-testid="no-stops">
+          None of them is a stop by its name, and {counted(leftOut, "place is", "places are")} left out: where food,
+          post or a bed is had, say so here, of a whole kind at once or one by one.
+        </p>
+      )}
       <ul className="m-0 mb-3 flex list-none flex-wrap gap-x-6 gap-y-2 p-0 text-sm">
         {kinds.map((kind) => {
           const of = rows.filter((row) => row.sorted.kind === kind && !isFar(row));

@@ -170,10 +170,10 @@ export default function Kit({ plan, result }: ScreenProps) {
             );
           })}
           {shown.length === 0 && along.length > 0 && (
-            <p className="px-[18px] py-3 text-sm text-muted">No piece is like that.</p>
+            <p className="relative px-[18px] py-3 text-sm text-muted">No piece is like that.</p>
           )}
           {along.length === 0 && (
-            <div className="px-[18px] py-6">
+            <div className="relative px-[18px] py-6">
               <Empty action={<BeginList plan={plan} hiker={hiker} />}>
                 {hiker.name} carries nothing yet. Add the first piece, its name and what your scale says, read a list,
                 or begin with a usual one and correct it.
