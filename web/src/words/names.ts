@@ -21,5 +21,7 @@ export function waterName(sourceId: string | undefined, plan: Plan): string {
 }
 
 export function firstName(hiker: Hiker): string {
-  return hiker.name.split(" ")[0] ?? hiker.name;
+  const [first = hiker.name, second = ""] = hiker.name.split(" ");
+  // Who is called by a number is told from the others by it.
+  return /^\d+$/.test(second) ? `${first} ${second}` : first;
 }

@@ -5,7 +5,7 @@ import { isAction } from "../mends/mend.ts";
 import { STATIONS } from "../stations/registry.ts";
 import { checkMark, checkMends, checkSentence, checkStation, distinct } from "./checks/index.ts";
 import { DERIVATION_LABEL, sourceWords } from "./derivations.ts";
-import { stopName } from "./names.ts";
+import { firstName, stopName } from "./names.ts";
 
 const { plan, result } = demo();
 
@@ -189,6 +189,11 @@ describe("checks in words", () => {
     for (const mend of checkMends(made(code), { plan, result }))
       expect("advice" in mend ? mend.advice : mend.button).not.toMatch(/\bsafe\b/i);
   });
+});
+
+test("hikers are called by their first names, and by a number that tells them apart", () => {
+  const called = (name: string): string => firstName({ ...plan.hikers[0]!, name });
+  expect(["Tamsin Okafor", "Bo", "Hiker", "Hiker 2", ""].map(called)).toEqual(["Tamsin", "Bo", "Hiker", "Hiker 2", ""]);
 });
 
 test("the ends of the trail and a stop that is gone have names", () => {
