@@ -213,8 +213,7 @@ test("every explanation's parts combine to its value, on every random plan", () 
             if (tree) check(tree, nearness);
             else expect(["warmth", "battery"]).toContain(figure);
           }
-      for (const leg of result.legs)
-        for (const { tree } of seasonWhys(plan, result, leg.index)) check(tree, nearness);
+      for (const leg of result.legs) for (const { tree } of seasonWhys(plan, result, leg.index)) check(tree, nearness);
     }),
     { numRuns: runs(250), endOnFailure: true },
   );
