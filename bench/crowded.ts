@@ -80,7 +80,7 @@ export function crowdedRows(plan: Plan, track: TrackPoints): [string, Taken, num
   );
   return [
     ["kit edit", edit("kit", (copy, n) => void (copy.kit[0]!.massG += 7 * n)), 7],
-    ["a note on a water", edit("sources", (copy, n) => void (copy.sources[9]!.name = `Spring ${n}`)), 2],
+    ["the name of a water", edit("sources", (copy, n) => void (copy.sources[9]!.name = `Spring ${n}`)), 2],
     ["a stop more", edit("stops", (copy, n) => void (copy.stops[1 + (n % 3)]!.use = true)), 10],
     ["food edit", edit("hikers", (copy, n) => void (copy.hikers[0]!.food.shortfallFraction = 0.001 * (n % 90))), 10],
     ["a card of the log", edit("log", (copy, n) => void (copy.log.at(-1)!.walkedH = 5 + 0.01 * n)), 10],

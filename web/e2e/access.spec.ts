@@ -1,4 +1,4 @@
-/** Every station for everybody: in all themes, on narrow and enlarged pages, in the colours and with the motion that somebody asks for. */
+/** Every station for everybody: in all themes, on narrow and enlarged pages, in the colours that the system sets. */
 import { ADDRESSES } from "../src/stations/registry.ts";
 import { axeOn, expect, goOn, openDemo, test } from "./fixtures.ts";
 
@@ -41,3 +41,31 @@ for (const [said, width, height] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(width);
     }
   });
+
+test("where the system sets the colours, bars, bands and the plane keep theirs", async ({ page }) => {
+  await page.emulateMedia({ colorScheme: "dark", forcedColors: "active" });
+  await openDemo(page, "/kit/");
+  const colour = (css: string): Promise<string> =>
+    page
+      .locator(css)
+      .first()
+      .evaluate((element) => getComputedStyle(element).backgroundColor);
+  const canvas = await colour("body");
+  expect(await colour(".lane-field [style*=background]")).not.toBe(canvas);
+  await goOn(page, "/days/");
+  expect(await colour("[data-testid=days-lane] button")).not.toBe(canvas);
+  await goOn(page, "/season/");
+  const plane = page.locator("main canvas");
+  await expect(plane).toBeVisible();
+  // All of one colour is what a plane is whose colours the system took away.
+  await expect
+    .poll(() =>
+      plane.evaluate((canvas: HTMLCanvasElement) => {
+        const { data } = canvas.getContext("2d")!.getImageData(0, 0, canvas.width, canvas.height);
+        const seen = new Set<number>();
+        for (let i = 0; i < data.length; i += 4 * 97) seen.add((data[i]! << 16) | (data[i + 1]! << 8) | data[i + 2]!);
+        return seen.size;
+      }),
+    )
+    .toBeGreaterThan(20);
+});

@@ -25,10 +25,11 @@ test("a button that becomes another, and a day that is kept, leave it where it w
   await expect(page.getByRole("complementary").locator(":focus")).toHaveCount(1);
   await page.goto("/log/");
   await press(page, page.getByRole("button", { name: "Keep the day" }));
+  await expect(page.getByTestId("today")).toContainText("Day 2,");
   await expect(page.getByRole("main").locator(":focus")).toHaveCount(1);
 });
 
-test("a dialog gives it back to what opened it, one that the palette opened too", async ({ page }) => {
+test("a dialog gives it back to what opened it, and so does the palette", async ({ page }) => {
   await openDemo(page, "/kit/");
   for (const name of ["Add piece", "How this station works"]) {
     const opener = page.getByRole("button", { name });
