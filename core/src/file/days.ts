@@ -139,7 +139,7 @@ export function writeDaysCsv(plan: Plan, result: Walked): string {
     night: day.rests ? `rest, ${day.night}` : day.night,
     place: day.place ?? "",
     "height m": Math.round(day.heightM),
-    "low in ten C": day.coldNightC.toFixed(0),
+    "1-in-10 low C": day.coldNightC.toFixed(0),
     dry: day.dry ? "dry" : "",
   }));
   return Papa.unparse(data, { newline: "\n" });

@@ -65,7 +65,7 @@ export function readFoodTable(rows: readonly (readonly string[])[], idOf: () => 
   if (columns.name === undefined || (columns.kcal === undefined && columns.kJ === undefined)) {
     say(
       "line 1",
-      "The first line has to name the columns: one with the name, and one with the energy in kcal or kJ. Allowed besides: protein, fat, carbohydrate, fibre, sodium or salt, serving, pack, price, tags.",
+      "The first row must name the columns: one for the name and one for the energy (kcal or kJ). Optional: protein, fat, carbohydrate, fibre, sodium or salt, serving, pack, price, tags.",
     );
     return none;
   }
@@ -109,14 +109,14 @@ function basisOf(heads: readonly string[]): Basis {
 /** A sentence where the row does not read. */
 function readRow(row: readonly string[], columns: Columns, basis: Basis): Partial<Food> | string {
   const name = (row[columns.name!] ?? "").trim();
-  if (name === "") return "It has no name.";
+  if (name === "") return "This row has no name.";
   const wrong: string[] = [];
   const number = (key: Key): number | undefined => {
     const cell = (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
     if (cell === "") return undefined;
     const [value] = readNumber(tidyNumbers(cell.replace(/[^\d.,+\-−]/g, "")));
-    if (value === undefined) wrong.push(`“${cell.slice(0, 30)}” under ${key} is no number.`);
-    else if (value < 0) wrong.push(`${key} is ${value}; nothing is below 0.`);
+    if (value === undefined) wrong.push(`“${cell.slice(0, 30)}” in column ${key} isn’t a number.`);
+    else if (value < 0) wrong.push(`${key} is ${value}; it can’t be negative.`);
     return value;
   };
   const grams = basis === "per-100" ? 100 : number(basis === "per-serving" ? "serving" : "pack");
@@ -135,8 +135,7 @@ function readRow(row: readonly string[], columns: Columns, basis: Basis): Partia
     price: number("price"),
   };
   if (wrong.length > 0) return `${name}: ${wrong.join(" ")}`;
-  if (!grams)
-    return `${name}: figures per ${basis === "per-pack" ? "pack" : "serving"} need its grams, and there are none.`;
+  if (!grams) return `${name}: figures per ${basis === "per-pack" ? "pack" : "serving"} need its weight in grams.`;
   if (kcal === undefined) return `${name}: its energy is missing.`;
   const per100 = Object.fromEntries(
     Object.entries(figures).flatMap(([key, value]) => (value === undefined ? [] : [[key, (100 * value) / grams]])),

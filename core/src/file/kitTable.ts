@@ -84,7 +84,7 @@ export function readKitTable(
   if (columns.name === undefined || columns.mass === undefined) {
     say(
       "line 1",
-      "The first line has to name the columns: one with the name, and one with the mass or weight. Allowed besides: group, unit, quantity, worn, consumable, volume, owner.",
+      "The first row must name the columns: one for the name and one for the weight. Optional: group, unit, quantity, worn, consumable, volume, owner.",
     );
     return { heads, columns, pieces: [], problems };
   }
@@ -103,12 +103,12 @@ export function readKitTable(
     const place = `line ${i + 2}`;
     if (name === "" && mass === "") continue;
     if (TOTAL.test(name) || (name === "" && mass !== "")) {
-      say(place, `“${name || mass}” is taken for a total and passed over.`, "note");
+      say(place, `“${name || mass}” looks like a total and was skipped.`, "note");
       continue;
     }
     if (mass === "") {
       if (columns.group === undefined) group = name;
-      else say(place, `“${name.slice(0, 40)}” has no mass.`);
+      else say(place, `“${name.slice(0, 40)}” has no weight.`);
       continue;
     }
     const grams = gramsOf(mass, cell("unit"), isWeighed ? massUnit : toldUnit);
@@ -116,21 +116,21 @@ export function readKitTable(
       say(place, grams);
       continue;
     }
-    if (grams === 0) say(place, `“${name.slice(0, 40)}” weighs nothing: it is taken as it is, to be weighed.`, "note");
+    if (grams === 0) say(place, `“${name.slice(0, 40)}” has weight 0; imported anyway. Weigh it.`, "note");
     if (pieces.some((piece) => piece.name === name))
-      say(place, `“${name.slice(0, 40)}” is there already: both are taken.`, "note");
+      say(place, `“${name.slice(0, 40)}” is already in the list; both were imported.`, "note");
     const [count] = readNumber(tidyNumbers(cell("quantity")));
     const [volumeL] = readNumber(tidyNumbers(cell("volume").replace(/[^\d.,]/g, "")));
     const [price] = readNumber(tidyNumbers(cell("price").replace(/[^\d.,]/g, "")));
     const toldG = !isWeighed || told === "" ? undefined : gramsOf(told, cell("unit"), toldUnit);
-    if (typeof toldG === "string") say(place, `Advertised: ${toldG}`);
+    if (typeof toldG === "string") say(place, `Listed: ${toldG}`);
     const gives = guessGives(name);
     const owner = cell("owner");
     const ownerId = owner === "" ? made.hikerId : hikerNamed(owner, made.hikers ?? []);
     if (ownerId === undefined)
       say(
         place,
-        `Nobody here is called “${owner.slice(0, 40)}”: “${name.slice(0, 40)}” goes to the hiker chosen.`,
+        `No hiker is called “${owner.slice(0, 40)}”; “${name.slice(0, 40)}” goes to the selected hiker.`,
         "note",
       );
     pieces.push(
@@ -174,17 +174,17 @@ function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>>
 /** The unit beside the number goes first, then that of the line, then the head's; grams where nobody says. */
 function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
   const parts = [...tidyNumbers(cell).matchAll(/([-−+]?[\d.,]+)\s*([a-z]*)/giu)];
-  if (parts.length === 0) return `“${cell.slice(0, 30)}” is no mass.`;
+  if (parts.length === 0) return `“${cell.slice(0, 30)}” isn’t a weight.`;
   let grams = 0;
   for (const [, number, own] of parts) {
     const unit = (own || rowUnit || headUnit || "g").toLowerCase();
     const [value] = readNumber(number!);
     const size = GRAMS[unit];
-    if (size === undefined) return `“${unit.slice(0, 12)}” is no unit of mass. Use g, kg, oz or lb.`;
-    if (value === undefined) return `“${cell.slice(0, 30)}” is no mass.`;
+    if (size === undefined) return `“${unit.slice(0, 12)}” isn’t a weight unit. Use g, kg, oz or lb.`;
+    if (value === undefined) return `“${cell.slice(0, 30)}” isn’t a weight.`;
     grams += value * size;
   }
-  if (grams < 0 || grams > MOST_G) return `${cell.slice(0, 30)} is not between 0 and 50 kg.`;
+  if (grams < 0 || grams > MOST_G) return `${cell.slice(0, 30)} isn’t between 0 and 50 kg.`;
   return grams;
 }
 
@@ -192,8 +192,8 @@ function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): n
 export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (string | number)[][] {
   const nameOf = (hikerId: string): string => hikers.find(({ id }) => id === hikerId)?.name ?? "";
   const heads = [
-    "name", "group", "mass, g", "advertised, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
-    "good for", "holds, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K", "price", "notes",
+    "name", "group", "weight, g", "listed weight, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
+    "covers", "capacity, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K", "price", "notes",
   ]; // prettier-ignore
   const yes = (is: boolean): string => (is ? "yes" : "");
   return [

@@ -66,7 +66,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
         points.push(point[0], point[1], point[2] ?? NaN);
       }
     }
-    if (points.count < 2) return refused(`tracks[${t}]`, "At least two points make a trail.");
+    if (points.count < 2) return refused(`tracks[${t}]`, "A trail needs at least two points.");
     tracks.push(points.take(feature.id, feature.properties.name));
   }
   const isMissing = (id: string): boolean => !tracks.some((track) => track.id === id);

@@ -47,10 +47,10 @@ export function readReports(
     const date = cells.map(dateIn).find((found) => found !== undefined);
     const said = cells.map(wordIn).find((found) => found !== undefined);
     const sourceId = cells.map((cell) => byName.get(plainName(cell))).find((found) => found !== undefined);
-    if (date === undefined) say(line, "It has no day, like 2027-05-02 or 2 May 2027.");
-    else if (sourceId === undefined) say(line, `None of its words is a source of this plan: ${cells.join(", ")}.`);
-    else if (said === undefined) say(line, "It does not say flowing, trickle or dry.");
-    else if (latest !== undefined && date > latest) say(line, `${date} has not come yet.`);
+    if (date === undefined) say(line, "This line has no date such as 2027-05-02 or 2 May 2027.");
+    else if (sourceId === undefined) say(line, `No word here matches a source in your plan: ${cells.join(", ")}.`);
+    else if (said === undefined) say(line, "This line needs “flowing”, “trickle” or “dry”.");
+    else if (latest !== undefined && date > latest) say(line, `${date} is in the future.`);
     else {
       const rest = cells.filter(
         (cell) => dateIn(cell) === undefined && wordIn(cell) === undefined && !byName.has(plainName(cell)),

@@ -261,7 +261,7 @@ export function startingMenus(): Menu[] {
       dinner: { "mix-couscous-tomato": 150, jerky: 15, halva: 25 },
       drinks: { "electrolyte*": 6 },
     }),
-    menuOf("menu-ready", "Ready meals", {
+    menuOf("menu-ready", "Ready-meal day", {
       breakfast: { "ready-breakfast": 115, "instant-coffee*": 4 },
       way: { "nut-bar": 80, "oat-bar": 50, crackers: 50, "hard-cheese": 45, "nut-chocolate": 50, "trail-mix": 60 },
       dinner: { "ready-curry": 160, "cocoa-drink": 25 },

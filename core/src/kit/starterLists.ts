@@ -58,7 +58,7 @@ export function starterRows({ style, stove, hung }: StarterChoice): Row[] {
     { name: "Bottles, 1 L", group: "Water", massG: 38, quantity: 2, role: "bottle", capacityL: 1 },
     { name: "Water bag, 2 L", group: "Water", massG: 36, role: "bottle", capacityL: 2 },
     ...kitchen,
-    { name: "Head lamp", group: "Small things", massG: by(42, 78, 95), volumeL: 0.1 },
+    { name: "Head lamp", group: "Small items", massG: by(42, 78, 95), volumeL: 0.1 },
     { name: "Phone", group: "Small things", massG: 195, volumeL: 0.1 },
     { name: "Plasters, tape, tablets", group: "Small things", massG: by(95, 170, 210), volumeL: 0.4 },
     { name: "Brush, paste, trowel", group: "Small things", massG: by(70, 120, 120), volumeL: 0.3 },

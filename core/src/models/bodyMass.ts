@@ -93,7 +93,7 @@ export const bodyMass = registryOf<BodyMassSchool>("bodyMass", [
     name: "7,700 kcal a kilogram",
     source: "Wishnofsky 1958, Am J Clin Nutr 6:542",
     confidence: "high",
-    validity: { words: "Leaves out lean tissue; for lean walkers the loss is larger.", ranges: { fatKg: [30, 80] } },
+    validity: { words: "Ignores lean tissue; lean hikers lose more.", ranges: { fatKg: [30, 80] } },
     step: ruleStep,
   }),
 ]);

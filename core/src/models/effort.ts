@@ -198,7 +198,7 @@ export const effort = registryOf<EffortSchool>("effort", [
     source: "Looney and others 2019, Med Sci Sports Exerc 51:1954 and 51:346; load terms ours",
     confidence: "high",
     validity: {
-      words: "Measured without a load, to 2 m/s, −40 to +45 %; the load terms are an engineering addition, ±15 %.",
+      words: "Measured without a load, up to 2 m/s, −40 to +45 %; the load terms are our addition, ±15 %.",
       ranges: { speedMps: [0, 2], gradePercent: [-40, 45], loadKg: [0, 30] },
     },
     powerW: ({ bodyKg, loadKg, speedMps, gradePercent, terrain }) =>
@@ -262,7 +262,7 @@ export const effort = registryOf<EffortSchool>("effort", [
     confidence: "medium",
     validity: {
       words:
-        "Level and uphill to 1.6 m/s, loads counted as body mass; the published factor for descents is left out, so they count as level.",
+        "Level and uphill to 1.6 m/s, loads counted as body weight; the published descent factor is left out, so descents count as level.",
       ranges: { speedMps: [0.4, 1.6], gradePercent: [0, 25], loadKg: [0, 30] },
     },
     powerW: ({ bodyKg, loadKg, speedMps, gradePercent, terrain }) =>

@@ -126,7 +126,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
   burning({
     id: "gas-canister",
     name: "Gas, open burner",
-    words: "80/20 isobutane and propane. A nearly empty canister fails some 8 K warmer than a full one.",
+    words: "80/20 isobutane and propane. A nearly empty canister stops working about 8 K warmer than a full one.",
     lowerHeatingMJPerKg: 45.73,
     efficiency: { low: 0.4, planned: 0.5, high: 0.6 },
     ...GAS,
@@ -171,7 +171,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
   defineSchool({
     id: "none",
     name: "No stove",
-    source: "Nothing burns",
+    source: "No fuel",
     confidence: "high",
     validity: { words: "Cold meals and cold soaking.", ranges: {} },
     lowerHeatingMJPerKg: 1,
@@ -185,7 +185,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
 /** The grams for a boil of so many litres that a hiker has weighed with a stove of one of the schools. */
 export function ownFuel(stove: FuelSchool, gramsPerBoil: number, boilL: number): FuelSchool {
   const { lowerHeatingMJPerKg, efficiency, container, otherSizes, hardwareG } = stove;
-  return measuredSchool("own-grams", "Own measured grams", {
+  return measuredSchool("own-grams", "Your measured grams", {
     lowerHeatingMJPerKg,
     efficiency,
     container,

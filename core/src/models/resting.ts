@@ -77,7 +77,7 @@ const atLeast =
   (input: RestingInput): number =>
     Math.max(LEAST_KCAL, equation(input));
 
-const needsFat = "Needs the share of body fat; without it one is estimated from build, ±4 points.";
+const needsFat = "Needs your body fat percentage; otherwise it’s estimated from build, ±4 points.";
 
 export const resting = registryOf<RestingSchool>("resting", [
   defineSchool({
@@ -112,7 +112,7 @@ export const resting = registryOf<RestingSchool>("resting", [
     name: "Cunningham 1980",
     source: "Cunningham 1980, Am J Clin Nutr 33:2372",
     confidence: "high",
-    validity: { words: `For the trained and lean. ${needsFat}`, ranges: { bodyFatFraction: [0.05, 0.4] } },
+    validity: { words: `For trained, lean people. ${needsFat}`, ranges: { bodyFatFraction: [0.05, 0.4] } },
     energyKcalPerDay: atLeast((body) => 500 + 22 * fatFreeKg(body)),
   }),
   defineSchool({

@@ -228,8 +228,8 @@ export const time = registryOf<TimeSchool>("time", [
   rule(
     {
       id: OWN_PACE_ID,
-      name: "Own measured pace",
-      source: "Your own speed on the level and your own rate of climb",
+      name: "Your measured pace",
+      source: "Your own speed on the level and rate of climb",
       confidence: "high",
       validity: { words: "As good as what you measured, with a pack like this one.", ranges: toFortyPercent },
     },

@@ -110,7 +110,7 @@ export const water = registryOf<WaterSchool>("water", [
     name: "By distance alone",
     source: "Field rule: about 1 L per 8 km",
     confidence: "medium",
-    validity: { words: "Says too little above 25 °C.", ranges: { temperatureC: [-20, 25] } },
+    validity: { words: "Too low above 25 °C.", ranges: { temperatureC: [-20, 25] } },
     kind: "distance",
     rule: ({ ratePerKmL }) => ({ perKmL: ratePerKmL, perHourL: 0, byHeat: false }),
     rateLph: perKm,
@@ -142,7 +142,7 @@ export const water = registryOf<WaterSchool>("water", [
 
 /** So many litres in every hour of walking, as the hiker has found. */
 export function ownWater(litresPerH: number): WaterSchool {
-  return measuredSchool<WaterFunctions>("own-litres", "Own measured litres", {
+  return measuredSchool<WaterFunctions>("own-litres", "Your measured litres", {
     kind: "hours",
     rule: () => ({ perKmL: 0, perHourL: litresPerH, byHeat: false }),
     rateLph: () => litresPerH,

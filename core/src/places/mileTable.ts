@@ -256,7 +256,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
     const alongM = along >= 0 ? metres(row, "along") : sumM;
     if (next >= 0) sumM += metres(row, "next") ?? 0;
     const cell = row[along] ?? "";
-    if (alongM === undefined) say(cell === "" ? "No distance." : `“${cell.slice(0, 30)}” is no distance.`);
+    if (alongM === undefined) say(cell === "" ? "No distance." : `“${cell.slice(0, 30)}” isn’t a distance.`);
     else if (alongM < 0 || alongM > LONGEST_M) say(`“${cell.slice(0, 30)}” is outside 0 to 40,000 km.`);
     else if (name === "") say("No name.");
     else {
@@ -278,7 +278,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
     }
   }
   if (along < 0 && next < 0)
-    return { rows: [], unread: [{ line: 1, reason: "No column is told to be the distance: choose one." }] };
+    return { rows: [], unread: [{ line: 1, reason: "No column is marked as the distance: choose one." }] };
   // Told from the far end: the walk begins where the most is left.
   if (read.length > 1 && read[0]!.alongM > read.at(-1)!.alongM) {
     const farM = read.reduce((most, row) => Math.max(most, row.alongM), 0);

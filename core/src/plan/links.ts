@@ -38,7 +38,7 @@ export function mendReferences(plan: Plan): Problem[] {
     for (const { place, id, holder, point } of reference.links(plan)) {
       if (known.has(id)) continue;
       point(undefined);
-      const sentence = `${quoted(holder)} named ${quoted(id)}, which is not in ${reference.to}; it now names none.`;
+      const sentence = `${quoted(holder)} referred to ${quoted(id)}, which isn’t in ${reference.to}; the reference was removed.`;
       problems.push({ severity: "caution", place, sentence });
     }
   }

@@ -114,7 +114,7 @@ function mendOrder(plan: Plan): Problem[] {
     problems.push({
       severity: "caution",
       place: "trip.finishBy",
-      sentence: `The wanted finish, ${finishBy}, is before the start, ${startDate}. Set another in Trip.`,
+      sentence: `Your finish date, ${finishBy}, is before the start, ${startDate}. Change it in Setup.`,
     });
   return problems;
 }

@@ -28,7 +28,7 @@ export const label = z.string().max(200);
 /** More than spaces and marks that cannot be seen. */
 export const name = label
   .min(1)
-  .refine((text) => /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text), "expected a name that can be seen");
+  .refine((text) => /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text), "expected a visible name");
 export const note = z.string().max(2000).default("");
 // The brand lives in the compiler alone: in the document it is a plain number.
 export const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;
@@ -38,7 +38,7 @@ const FIRST_YEAR = "1900";
 const LAST_YEAR = "2200";
 export const isoDate = z
   .string()
-  .refine((text) => dayNumber(text) !== undefined, "expected a day that exists, as YYYY-MM-DD")
+  .refine((text) => dayNumber(text) !== undefined, "expected a real date, as YYYY-MM-DD")
   .refine(
     (text) => dayNumber(text) === undefined || (text.slice(0, 4) >= FIRST_YEAR && text.slice(0, 4) <= LAST_YEAR),
     `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}`,

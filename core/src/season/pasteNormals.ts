@@ -30,7 +30,7 @@ const HOTTEST_C = 52;
 export function readNormals(text: string, given?: { fahrenheit: boolean }): NormalsReading {
   const table = tableRows(text).filter((row) => row.some((cell) => cell !== ""));
   if (table.length === 0)
-    return { error: "Nothing was pasted. A row of twelve lows and a row of twelve highs are wanted." };
+    return { error: "Nothing was pasted. Paste one row of twelve lows and one row of twelve highs." };
   const numbersIn = (row: readonly string[]): number => row.filter((cell) => numberOf(cell) !== undefined).length;
   // Months as rows: turned, so that they are columns.
   const down = table.filter((row) => numbersIn(row) >= 1).length >= 11 && Math.max(...table.map(numbersIn)) < 11;
@@ -47,7 +47,7 @@ export function readNormals(text: string, given?: { fahrenheit: boolean }): Norm
       return { error: `Row ${i + 1} is one too many: ${row.slice(0, 4).join(" ")} …` };
     if (values.length !== MONTHS)
       return {
-        error: `Row ${i + 1}${label.trim() === "" ? "" : ` (${label.trim()})`} has ${values.length} months; twelve are wanted, January first.`,
+        error: `Row ${i + 1}${label.trim() === "" ? "" : ` (${label.trim()})`} has ${values.length} months; enter twelve, starting with January.`,
       };
     if (which === "precipMm" && /\binch|\bin\b|″/i.test(label)) values = values.map((inches) => inches * MM_PER_INCH);
     if ((which === "lowC" || which === "highC") && /°\s*F|fahrenheit/i.test(label)) inFahrenheit = true;
@@ -70,7 +70,7 @@ export function readNormals(text: string, given?: { fahrenheit: boolean }): Norm
   for (const [which, least, most, what] of BOUNDS)
     for (const value of found[which] ?? [])
       if (!asksFahrenheit && (value < least || value > most))
-        return { error: `${value} is no ${what}; ${least} to ${most} is allowed.` };
+        return { error: `${value} isn’t a valid ${what}; enter ${least} to ${most}.` };
   return { value: { rows: found, asksFahrenheit } };
 }
 

@@ -144,7 +144,7 @@ export class Collected {
     const count = this.pointCount();
     if (count >= 2 || (count === 0 && this.waypoints.length > 0)) return undefined;
     if (count === 0 && this.badPoints > 0) return `None of the file's ${this.badPoints} points has usable coordinates.`;
-    return `The file has ${count === 0 ? "no track or route points" : "a track of one point"}. At least two points make a trail.`;
+    return `The file has ${count === 0 ? "no track or route points" : "only one track point"}. A trail needs at least two.`;
   }
 
   take(trackId: string, name: string): Reading<TrackFile> {
@@ -152,8 +152,9 @@ export class Collected {
     const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
     if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
     if (this.leftWaypoints > 0)
-      told(`Of the file's places the first ${MAX_WAYPOINTS} are read; ${this.leftWaypoints} were left out.`);
-    if (badHeights > 0) told(`${badHeights} heights were not numbers between −500 and 9,000 m and count as missing.`);
+      told(`Only the first ${MAX_WAYPOINTS} places were read; ${this.leftWaypoints} were skipped.`);
+    if (badHeights > 0)
+      told(`${badHeights} elevations weren’t numbers between −500 and 9,000 m; they count as missing.`);
     const points = from === "track" ? this.tracks : this.routes;
     const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));
     if (parts[0]?.from !== 0 && points.count > 0) parts.unshift({ name: "", type: "", from: 0 });

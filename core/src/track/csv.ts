@@ -31,7 +31,7 @@ export function readPointTable(source: string, trackId = "track", fileName = "tr
   const column = (name: keyof typeof COLUMNS): number => names.findIndex((cell) => COLUMNS[name].test(cell.trim()));
   const [lat, lon, height] = [column("latDeg"), column("lonDeg"), column("heightM")];
   if (lat < 0 || lon < 0)
-    return refused("row 1", "The first row names no columns for latitude and longitude: call them lat and lon.");
+    return refused("row 1", "The first row has no latitude and longitude columns: name them lat and lon.");
   const found = new Collected((sentence) => {
     throw new Refused(sentence);
   });

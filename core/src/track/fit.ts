@@ -15,7 +15,7 @@ export function readFit(
   if (typeof parsed === "string")
     return refused(
       "file",
-      `The FIT file cannot be read: ${parsed.replace(/\.$/, "")}. It may have been cut short; copy it again.`,
+      `Couldn’t read the FIT file: ${parsed.replace(/\.$/, "")}. It may be cut off; copy it again.`,
     );
   const found = new Collected(
     (sentence) => {

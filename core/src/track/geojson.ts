@@ -87,7 +87,7 @@ export function readGeoJson(source: string, trackId = "track", fileName = "track
     if (!isObject(data) || typeof data["type"] !== "string")
       return refused(
         "file",
-        "This JSON is no GeoJSON: an object with a type is expected, a FeatureCollection or a line.",
+        "This JSON isn’t GeoJSON: expected an object with a type, such as a FeatureCollection or a line.",
       );
     if (data["type"] === "FeatureCollection") {
       title = text(data["name"]);

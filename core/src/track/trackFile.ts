@@ -96,11 +96,11 @@ export function unpacker(): Unpacker {
     if (found || problem !== undefined || !/\.kml$/i.test(file.name)) return;
     found = true;
     file.ondata = (error, bytes, last) => {
-      if (error) problem = `The packed file cannot be unpacked: ${error.message}. It may have been cut short.`;
+      if (error) problem = `Couldn’t unpack the file: ${error.message}. It may be cut off.`;
       if (problem !== undefined) return;
       size += bytes.length;
       if (size > MAX_UNPACKED_BYTES) {
-        problem = `Unpacked, the file is larger than ${MAX_UNPACKED_BYTES / 1e6} MB; up to that is read.`;
+        problem = `Unpacked, the file is over ${MAX_UNPACKED_BYTES / 1e6} MB, the limit.`;
         file.terminate();
         return;
       }
@@ -116,9 +116,9 @@ export function unpacker(): Unpacker {
       try {
         unzip.push(bytes, last);
       } catch (error) {
-        problem = `The packed file cannot be unpacked: ${error instanceof Error ? error.message : String(error)}.`;
+        problem = `Couldn’t unpack the file: ${error instanceof Error ? error.message : String(error)}.`;
       }
-      if (last && !found) problem ??= "The packed file holds no .kml file, so it is no KMZ.";
+      if (last && !found) problem ??= "There is no .kml file inside, so this isn’t a KMZ.";
     },
     take() {
       const out = text;

@@ -47,9 +47,7 @@ export class XmlReader {
     parser.on("error", (error) => {
       const reason = error.message.replace(/^\S*?\d+:\d+:\s*/, "").replace(/\.$/, "");
       this.fail(
-        this.sawRoot
-          ? `The file is not well-formed XML here: ${reason}. It may have been cut short; export it again from its source.`
-          : this.noXml(),
+        this.sawRoot ? `The XML is broken here: ${reason}. The file may be cut off; export it again.` : this.noXml(),
       );
     });
     parser.on("doctype", () => {

@@ -28,13 +28,13 @@ export default function Begin() {
   const { phase } = reading;
   return (
     <div className="mx-auto max-w-[980px] px-[18px] py-5">
-      <h1 className="m-0 text-2xl font-extrabold">Begin an own trip</h1>
+      <h1 className="m-0 text-2xl font-extrabold">Start your own trip</h1>
       <p className="mt-1 mb-4 max-w-[70ch] text-muted">
-        Three steps, and the legs stand with food, water, nights and weights. Everything stays on this device and can be
-        changed later.
+        Three steps to a leg-by-leg plan with food, water, camps and pack weight. Everything stays on this device and
+        you can change it later.
       </p>
       <Step number={1} name="Your track">
-        <TrackDrop reading={reading} kept="nothing was begun" />
+        <TrackDrop reading={reading} kept="no trip was created" />
         {phase.is === "preview" && <Preview reading={reading} phase={phase} />}
       </Step>
       {phase.is === "preview" && phase.preview.points > 0 ? (
@@ -59,10 +59,10 @@ function Preview({ reading, phase }: { reading: TrackFiles; phase: Previewed }) 
         <TrackFacts reading={reading} />
       ) : (
         <p role="alert" className="my-1">
-          <b>There is no track yet.</b>{" "}
+          <b>Add a track first.</b>{" "}
           {table
             ? phase.problems[0]?.sentence
-            : `The file holds ${waypoints.length} places alone: add the track that they lie on.`}
+            : `The file only has ${waypoints.length} places: add the track they’re on.`}
         </p>
       )}
       <div className="mt-1 flex flex-wrap gap-2">
@@ -70,7 +70,7 @@ function Preview({ reading, phase }: { reading: TrackFiles; phase: Previewed }) 
           Add a file
         </button>
         <button className="btn" onClick={reading.clear}>
-          Take another file
+          Use another file
         </button>
       </div>
       <input
@@ -79,7 +79,7 @@ function Preview({ reading, phase }: { reading: TrackFiles; phase: Previewed }) 
         multiple
         className="sr-only"
         tabIndex={-1}
-        aria-label="Further files"
+        aria-label="More files"
         data-testid="more-files"
         onChange={(event) => {
           const files = [...(event.target.files ?? [])];
@@ -145,7 +145,11 @@ function Rest({ phase }: { phase: Previewed }) {
   return (
     <>
       <Step number={2} name="What lies on it">
-        {rows ? <Found rows={rows} onChange={setRows} /> : <p className="m-0 text-muted">Looking where it lies…</p>}
+        {rows ? (
+          <Found rows={rows} onChange={setRows} />
+        ) : (
+          <p className="m-0 text-muted">Matching places to the track…</p>
+        )}
         <Ends lengthM={lengthM} walked={walked} onChange={setWalked} />
       </Step>
       <Step number={3} name="You and your start">
@@ -153,16 +157,16 @@ function Rest({ phase }: { phase: Previewed }) {
       </Step>
       {failure && (
         <p role="alert" className="my-2 rounded bg-caution-wash px-3 py-2 text-danger">
-          The trip was not begun. {failure}
+          Couldn’t create the trip. {failure}
         </p>
       )}
-      {!settled && <p className="my-2 text-sm">First say what becomes of the gaps in the track, above.</p>}
+      {!settled && <p className="my-2 text-sm">First decide what to do with the gaps in the track (above).</p>}
       <button className="btn btn-strong" disabled={busy || rows === undefined || !settled} onClick={() => void start()}>
-        {busy ? "Working it out…" : "See my legs"}
+        {busy ? "Calculating…" : "Show my plan"}
       </button>
       <p className="mt-2 max-w-[70ch] text-xs text-muted">
-        The weather is simulated from latitude, height and the sea until you type in better; a plan is not a forecast.
-        Local rules and land managers come first.
+        Weather is simulated from latitude, elevation and distance to the sea until you enter better data. A plan isn’t
+        a forecast; local rules and land managers come first.
       </p>
     </>
   );
@@ -184,7 +188,7 @@ function Step({
       <h2 className="m-0 mb-2 flex items-baseline gap-3 border-b border-rule pb-1 text-lg font-bold">
         <span className="figure text-pine">{number}</span> {name}
       </h2>
-      {waits ? <p className="m-0 text-sm text-muted">When the track is read.</p> : children}
+      {waits ? <p className="m-0 text-sm text-muted">Available once the track is loaded.</p> : children}
     </section>
   );
 }

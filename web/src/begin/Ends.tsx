@@ -22,7 +22,7 @@ export function Ends({ lengthM, walked, onChange }: Props) {
     onChange(from <= 0 && to >= Math.floor(lengthM) ? undefined : { fromM: Math.round(from), toM: Math.round(to) });
   return (
     <details className="mt-3 text-sm" open={walked !== undefined}>
-      <summary className="cursor-pointer font-bold text-pine">Walk a part of it</summary>
+      <summary className="cursor-pointer font-bold text-pine">Hike only part of it</summary>
       <div className="mt-2 flex flex-wrap items-end gap-4">
         <NumberField
           className="w-[150px]"
@@ -46,7 +46,7 @@ export function Ends({ lengthM, walked, onChange }: Props) {
         />
         {walked && (
           <button className="btn" onClick={() => onChange(undefined)}>
-            Walk all of it
+            Hike all of it
           </button>
         )}
       </div>

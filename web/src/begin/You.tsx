@@ -27,9 +27,9 @@ export function You({ answers, lengthM, onChange }: Props) {
   const { settings } = PACES[answers.pace];
   return (
     <>
-      <Fields title="The trip">
+      <Fields title="Trip">
         <label className="text-sm font-semibold">
-          Its name
+          Name
           <input
             className="field mt-1 font-normal"
             value={answers.name}
@@ -38,7 +38,7 @@ export function You({ answers, lengthM, onChange }: Props) {
           />
         </label>
         <DateField
-          label="First day"
+          label="Start date"
           value={answers.startDate}
           near={answers.startDate}
           required
@@ -53,24 +53,24 @@ export function You({ answers, lengthM, onChange }: Props) {
           ]}
           onPick={(picked) => set({ units: picked })}
         />
-        <Pick label="The sea is" value={answers.sea} options={SEAS} onPick={(sea) => set({ sea })} />
+        <Pick label="Distance to the sea" value={answers.sea} options={SEAS} onPick={(sea) => set({ sea })} />
       </Fields>
       <p className="mt-1 mb-4 max-w-[70ch] text-xs text-muted">
-        The sea makes winters mild and nights warm. It is guessed from the lowest height of the track alone: correct it.
+        The sea keeps winters mild and nights warm. We guessed this from the track’s lowest point: correct it if needed.
       </p>
       <Fields title="You">
         <label className="text-sm font-semibold">
           Your name
           <input
             className="field mt-1 font-normal"
-            placeholder="if you like"
+            placeholder="optional"
             value={answers.hikerName}
             maxLength={200}
             onChange={(event) => set({ hikerName: event.target.value })}
           />
         </label>
         <Pick
-          label="Sex, for what a body burns"
+          label="Sex (for energy use)"
           value={answers.sex}
           options={[
             ["female", "female"],
@@ -79,7 +79,7 @@ export function You({ answers, lengthM, onChange }: Props) {
           onPick={(sex) => set({ sex })}
         />
         {number("ageY", "Age")}
-        {number("bodyKg", "Body")}
+        {number("bodyKg", "Body weight")}
         {number("heightCm", "Height")}
         <Pick
           label="Pace"
@@ -90,8 +90,8 @@ export function You({ answers, lengthM, onChange }: Props) {
       </Fields>
       <p className="mt-2 mb-4 max-w-[70ch] text-sm text-muted" data-testid="pace">
         {quantity("distance", 1000 * LEVEL_KMH * settings.speedFactor, units)}/h on level trail without a load;{" "}
-        {settings.hoursFreshH} h of walking on the first day, {settings.hoursFitH} h after three weeks.{" "}
-        {quantity("distance", lengthM, units)} in all.
+        {settings.hoursFreshH} h of walking on day one, {settings.hoursFitH} h after three weeks.{" "}
+        {quantity("distance", lengthM, units)} in total.
       </p>
     </>
   );

@@ -19,7 +19,7 @@ export async function fetchOnTheTrail(): Promise<PlanFile> {
     fetchBytes("/demo/on-the-trail.json", () => {}),
   ]);
   const { log, plannedDays } = JSON.parse(new TextDecoder().decode(bytes)) as Pick<Plan, "log" | "plannedDays">;
-  const trip = { ...plan.trip, name: `${plan.trip.name}, nineteen days in` };
+  const trip = { ...plan.trip, name: `${plan.trip.name}, 19 days in` };
   return { plan: { ...plan, id: `${plan.id}-walked`, trip, log, plannedDays }, tracks };
 }
 
@@ -28,39 +28,41 @@ export const EXAMPLES = {
   "six-lights": {
     file: "six-lights.gepack.json",
     name: "Six lights",
-    shows: "420 km of winter coast in six days and nights: hours in the dark, lamps and banks, food in lockers.",
+    shows:
+      "420 km of winter coast in six days and nights: walking in the dark, headlamps and power banks, food in lockers.",
   },
   towpath: {
     file: "towpath.gepack.json",
     name: "The towpath",
     shows:
-      "Parent and child, four weeks by a canal: a bed every night, doors that shut, a small load for small shoulders.",
+      "A parent and child, four weeks along a canal: a bed every night, closing times, a light pack for small shoulders.",
   },
   pans: {
     file: "pans-and-dunes.gepack.json",
     name: "Pans and dunes",
-    shows: "Nineteen days over salt pans with a plant press: water in caches, sun, and what if one is empty.",
+    shows:
+      "19 days across salt pans with a plant press: water in caches, strong sun, and what happens if a cache is empty.",
   },
   frost: {
     file: "into-the-frost.gepack.json",
     name: "Into the frost",
-    shows: "1,300 km southward from August to November: all food posted, kit swapped as nights grow cold.",
+    shows: "1,300 km south from August to November: all food mailed, gear swapped as nights get colder.",
   },
   "two-halves": {
     file: "two-halves.gepack.json",
     name: "Two halves",
     shows:
-      "A glacier range in the southern summer, walked as two halves: fords by the hour, food storage, what waits on the snow; a friend joins for the second.",
+      "A glacier range in the southern summer, walked in two halves: timed fords, food storage, decisions that depend on snow; a friend joins for the second half.",
   },
   halves: {
     file: "flip-flop.gepack.json",
     name: "Tarrow Ridge in two halves",
-    shows: "A trail begun in its middle: two sections, with the way between them.",
+    shows: "A trail started in the middle: two sections, with a transfer between them.",
   },
   shakedown: {
     file: "shakedown.gepack.json",
-    name: "Four days of shakedown",
-    shows: "A short walk with its log, from which the long one learns.",
+    name: "Four-day shakedown",
+    shows: "A short hike with its log, which the long one learns from.",
   },
 } as const;
 export type ExampleId = keyof typeof EXAMPLES;
@@ -74,7 +76,7 @@ export async function fetchExample(which: ExampleId): Promise<File> {
 async function fetchBytes(url: string, onBytes: (bytes: number) => void): Promise<Uint8Array> {
   const response = await fetch(url).catch(() => undefined);
   if (!response?.ok || !response.body)
-    throw new Error("The demo’s files could not be read. Connect to the network and reload the page.");
+    throw new Error("The demo files couldn’t be loaded. Connect to the network and reload the page.");
   const pieces: Uint8Array[] = [];
   const reader = response.body.getReader();
   for (;;) {

@@ -19,7 +19,7 @@ const MOST_STEPS = 300;
 const MOST_PROFILES = 4;
 const CURRENT = "currentPlan";
 
-const NEWER = "This plan was opened by a newer Gepack in another tab. Reload the page to go on with it.";
+const NEWER = "A newer version of Gepack opened this plan in another tab. Reload the page to continue.";
 
 /** What storage refused, as a sentence that says how to go on. */
 export class StorageProblem extends Error {}
@@ -38,16 +38,16 @@ export async function guarded<T>(work: () => Promise<T>): Promise<T> {
     const name = namesIn(error);
     if (/Quota/.test(name))
       throw new StorageProblem(
-        "The device's storage is full, so this change was not kept. Export the plan, free some space, then try again.",
+        "This device’s storage is full, so your change wasn’t saved. Export the plan, free some space, then try again.",
       );
     // What a browser says when the disk itself is full.
     if (/Abort/.test(name))
       throw new StorageProblem(
-        "The device’s storage broke off, most often because it is full, so this change was not kept. Export the plan, free some space, then try again.",
+        "This device’s storage failed, usually because it’s full, so your change wasn’t saved. Export the plan, free some space, then try again.",
       );
     if (/MissingAPI|OpenFailed|InvalidState|Unknown|DatabaseClosed|Security/.test(name))
       throw new StorageProblem(
-        "The browser does not let Gepack store anything here (private window, storage switched off, or the device full). Export the plan before you close the page.",
+        "Your browser doesn’t let Gepack store anything (private window, storage turned off, or device full). Export the plan before you close this page.",
       );
     throw error;
   }
@@ -129,7 +129,7 @@ function patched(doc: Plan, patches: Patch[]): Plan {
   try {
     return applyPatches(doc, patches);
   } catch {
-    throw new StorageProblem("This step does not fit the plan any more, so it cannot be undone or redone.");
+    throw new StorageProblem("This step no longer fits the plan, so it can’t be undone or redone.");
   }
 }
 
@@ -297,7 +297,7 @@ export function listPlans(): Promise<{ id: string; name: string; updatedAt: numb
 /** A name to call a stored plan by, whatever became of it. */
 export function nameOf(doc: Plan | undefined): string {
   const { name, variantName }: { name?: unknown; variantName?: unknown } = doc?.trip ?? {};
-  if (typeof name !== "string" || name === "") return "A plan without a name";
+  if (typeof name !== "string" || name === "") return "Unnamed plan";
   return typeof variantName === "string" && variantName !== "" ? `${name}, ${variantName}` : name;
 }
 

@@ -10,7 +10,7 @@ const OPPOSITE: Record<string, string> = {
 
 /** Turns the walk round: the track stays as recorded, everything along it follows. */
 export function turnRound(): void {
-  void edit("Walk it the other way", (plan) => {
+  void edit("Reverse direction", (plan) => {
     turn(plan);
     const { trip } = plan;
     trip.directionName = OPPOSITE[trip.directionName] ?? trip.directionName;

@@ -18,7 +18,7 @@ import { addRow, editRow } from "./rows.ts";
 
 /** The pantry and the menus one begins with, for a plan that has none; everybody eats the one that their stove allows. */
 export function beginPantry(): void {
-  void edit("Food: the pantry to begin with", (draft) => {
+  void edit("Food: starter pantry", (draft) => {
     const plan = draft as Plan;
     plan.foods.push(...startingFoods().filter(({ id }) => !plan.foods.some((food) => food.id === id)));
     plan.menus.push(...startingMenus().filter(({ id }) => !plan.menus.some((menu) => menu.id === id)));
@@ -76,7 +76,7 @@ export function moveItem(menu: Menu, from: Meal, to: Meal, { id, name }: Food): 
 }
 
 export function removeItem(menu: Menu, meal: Meal, { id, name }: Food): void {
-  editMenu(menu, `without ${name}`, ({ meals }) => {
+  editMenu(menu, `remove ${name}`, ({ meals }) => {
     meals[meal] = meals[meal].filter(({ foodId }) => foodId !== id);
   });
 }
@@ -84,7 +84,7 @@ export function removeItem(menu: Menu, meal: Meal, { id, name }: Food): void {
 /** A menu like another, to change. */
 export function copyMenu(menu: Menu): string {
   const id = `menu-${crypto.randomUUID()}`;
-  addRow("menus", `Menu: a copy of ${menu.name}`, { ...structuredClone(menu), id, name: `${menu.name}, changed` });
+  addRow("menus", `Copy menu ${menu.name}`, { ...structuredClone(menu), id, name: `${menu.name} (copy)` });
   return id;
 }
 
@@ -93,14 +93,14 @@ export function chooseMenu(hiker: Hiker, label: string, recipe: (menus: Hiker["m
 }
 
 export function menuForLeg(hiker: Hiker, fromStopId: string, menuId: string | undefined): void {
-  chooseMenu(hiker, "menu of the leg", (menus) => {
+  chooseMenu(hiker, "menu for the leg", (menus) => {
     menus.legs = menus.legs.filter((row) => row.fromStopId !== fromStopId);
     if (menuId !== undefined) menus.legs.push({ fromStopId, menuId });
   });
 }
 
 export function menuForDay(hiker: Hiker, date: string, menuId: string | undefined): void {
-  chooseMenu(hiker, `menu of ${date}`, (menus) => {
+  chooseMenu(hiker, `menu for ${date}`, (menus) => {
     menus.days = menus.days.filter((row) => row.date !== date);
     if (menuId !== undefined) menus.days.push({ date, menuId });
   });
@@ -117,7 +117,7 @@ export interface FilledLeg {
 
 /** Filled bags are given up, and menus chosen for a leg. */
 export function usualEverywhere(hiker: Hiker): void {
-  void edit(`${firstName(hiker)}: the usual menu on all legs`, (draft) => {
+  void edit(`${firstName(hiker)}: default menu on all legs`, (draft) => {
     const plan = draft as Plan;
     for (const { id, menus } of plan.hikers) if (id === hiker.id) menus.legs = [];
     const isEaten = (menuId: string): boolean =>
@@ -130,7 +130,8 @@ const filledOf = ({ id }: Hiker): string => `filled-${id}-`;
 
 /** Filled bags as menus of their legs, all in one step. */
 export function takeFilled(hiker: Hiker, legs: readonly FilledLeg[]): void {
-  const label = legs.length === 1 ? `Fill the bag of leg ${legs[0]!.legIndex + 1}` : `Fill ${legs.length} bags`;
+  const label =
+    legs.length === 1 ? `Fill the food bag for leg ${legs[0]!.legIndex + 1}` : `Fill ${legs.length} food bags`;
   void edit(`${firstName(hiker)}: ${label.toLowerCase()}`, (draft) => {
     const plan = draft as Plan;
     const eater = plan.hikers.find(({ id }) => id === hiker.id);

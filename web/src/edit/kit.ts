@@ -24,7 +24,7 @@ import { DEMAND_WORDS } from "../words/kit.ts";
 
 /** The hiker's own word on a demand of the leg out of a stop; undefined leaves it to the figures. */
 export function setDemand(kind: DemandKind, fromStopId: string, wanted: boolean | undefined): void {
-  const word = wanted === undefined ? "by the figures" : wanted ? "asked for" : "not asked for";
+  const word = wanted === undefined ? "automatic" : wanted ? "required" : "not required";
   void edit(`${DEMAND_WORDS[kind]}: ${word}`, ({ kitRules }) => {
     kitRules.demands = kitRules.demands.filter((row) => row.kind !== kind || row.fromStopId !== fromStopId);
     if (wanted !== undefined) kitRules.demands.push({ kind, fromStopId, wanted });
@@ -102,21 +102,21 @@ export function takeAlternative(pieceId: string, otherId: string, label: string,
 /** The kit as it is, kept to be compared with; of very many the oldest goes. */
 export function keepList(typed: string): void {
   const name = keptKitSchema.shape.name.safeParse(typed.trim()).data ?? "List";
-  void edit(`Keep the list “${name}”`, (draft) => {
+  void edit(`Save the list “${name}”`, (draft) => {
     draft.keptKits.splice(0, draft.keptKits.length - MOST_LISTS + 1);
     draft.keptKits.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
   });
 }
 
 export function hold(choice: HeldChoice): void {
-  void edit(`Hold: ${choice.name}`, ({ held }) => {
+  void edit(`Add a decision: ${choice.name}`, ({ held }) => {
     if (held.length < MOST_HELD) held.push(choice);
   });
 }
 
 /** With a reason; undefined opens it again. */
 export function decide(choice: HeldChoice, taken: boolean | undefined, why: string): void {
-  const word = taken === undefined ? "open again" : taken ? "taken" : "not taken";
+  const word = taken === undefined ? "reopened" : taken ? "taken" : "not taken along";
   void edit(`${choice.name}: ${word}`, (draft) => {
     const row = draft.held.find(({ id }) => id === choice.id);
     if (!row) return;
@@ -135,11 +135,12 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
   const worn = /\s+worn$/i.test(rest);
   const words = rest.replace(/\s+worn$/i, "");
   const massAt = /\s(\d[\d.,]*\s*(?:kg|g|oz|lb)(?:\s*\d[\d.,]*\s*oz)?)$/i.exec(words);
-  if (!massAt) return "Type a name and a mass, such as “fleece 241 g” or “fleece 241 g worn”.";
+  if (!massAt) return "Enter a name and a weight, such as “fleece 241 g” or “fleece 241 g worn”.";
   const name = words.slice(0, massAt.index).trim();
-  if (name === "") return "Type a name before the mass.";
+  if (name === "") return "Enter a name before the weight.";
   const mass = parseQuantity("smallMass", massAt[1]!, plan.trip.units);
-  if ("error" in mass || mass.value < 0 || mass.value > 50_000) return `${massAt[1]} is no mass up to 50 kg.`;
+  if ("error" in mass || mass.value < 0 || mass.value > 50_000)
+    return `Enter a weight from 0 to 50 kg; “${massAt[1]}” isn’t one.`;
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const gives = guessGives(name);
   return pieceSchema.parse({
@@ -164,7 +165,7 @@ export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Pie
 }
 
 export function importKit(pieces: readonly Piece[], replaces: boolean): void {
-  void edit(`Import ${counted(pieces.length, "piece")}`, (draft) => {
+  void edit(`Import ${counted(pieces.length, "item")}`, (draft) => {
     const owners = new Set(pieces.map(({ ownerId }) => ownerId));
     const gone = replaces ? draft.kit.filter(({ ownerId }) => owners.has(ownerId)).map(({ id }) => id) : [];
     draft.kit.push(...structuredClone(pieces as Piece[]));

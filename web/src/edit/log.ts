@@ -59,7 +59,7 @@ function plannedDays(plan: Plan, result: PlanResult): Plan["plannedDays"] {
 }
 
 export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): void {
-  void edit(`Without the log of ${dayMonth(date)}`, (draft) => {
+  void edit(`Delete the log of ${dayMonth(date)}`, (draft) => {
     dropReports(draft as Plan, date);
     removeRow(draft as Plan, "log", id);
   });
@@ -76,7 +76,7 @@ export function takeFits(fits: readonly Fit[], result: PlanResult, label: string
 }
 
 export function takeShakedown(told: Shakedown): void {
-  void edit(`What ${told.name} taught`, (draft) => {
+  void edit(`Use figures learnt on ${told.name}`, (draft) => {
     const plan = draft as Plan;
     const { hikers, shakedowns } = withShakedown(plan, told);
     plan.hikers = hikers;
@@ -85,7 +85,7 @@ export function takeShakedown(told: Shakedown): void {
 }
 
 export function forgetShakedown(planId: string): void {
-  void edit("A trip before is not named any more", (draft) => {
+  void edit("Unlink the earlier trip", (draft) => {
     draft.shakedowns = draft.shakedowns.filter((one) => one.planId !== planId);
   });
 }
@@ -94,7 +94,7 @@ export function forgetShakedown(planId: string): void {
 const MOST_READINGS = 500;
 
 export function takeReadings(readings: readonly ThermometerReading[]): void {
-  void edit(`${readings.length} readings out of the log`, ({ climate }) => {
+  void edit(`Add ${readings.length} temperature readings from the log`, ({ climate }) => {
     climate.readings = [...climate.readings, ...readings].slice(-MOST_READINGS);
   });
 }

@@ -62,7 +62,7 @@ export interface MergeChoice {
 export function takeMerge(merge: Merge, { add, update, remove }: MergeChoice): void {
   const count =
     (add ? merge.added.length + merge.stretches.length : 0) + (update ? merge.changed.length : 0) + remove.size;
-  void edit(`Take ${count} changes from a file`, (draft) => {
+  void edit(`Apply ${count} changes from a file`, (draft) => {
     if (add) {
       for (const { list, row } of merge.added) draft[list].push(row as never);
       draft.stretches.push(...merge.stretches);

@@ -43,7 +43,7 @@ export function moveNight(plan: Plan, profile: Profile, day: CalendarDay, metres
   // Moved on, the day may be longer for it; moved back, the day before is not to reach it.
   const at = { ...placeOf(profile, there), overtimeH: there > day.toM ? AHEAD_H : BACK_H };
   const known = plan.pins.find(({ id }) => id === day.pinId);
-  void edit(`Sleep elsewhere on ${dayMonth(day.date)}`, (draft) => {
+  void edit(`Move the night of ${dayMonth(day.date)}`, (draft) => {
     const pin = draft.pins.find(({ id }) => id === known?.id);
     if (pin) Object.assign(pin, at);
     else draft.pins.push(pinSchema.parse({ id: crypto.randomUUID(), ...at }) as never);
@@ -67,14 +67,14 @@ export function setPin(pin: Pin, label: string, fields: Partial<Pin>): void {
 }
 
 export function letGo(pin: Pin): void {
-  removeRows("pins", [pin.id], `Let the pin${pin.name === "" ? "" : ` ${pin.name}`} go`);
+  removeRows("pins", [pin.id], `Unpin${pin.name === "" ? "" : ` ${pin.name}`}`);
 }
 
 /** A rest day more or less where a day ends: at a stop its nights, else a pin's. */
 export function restThere({ legs, profile }: PlanResult, plan: Plan, day: CalendarDay, by: 1 | -1): void {
-  const words = by > 0 ? `A rest day after ${dayMonth(day.date)}` : `No rest day after ${dayMonth(day.date)}`;
-  const byRule = (): void =>
-    tell("note", "This rest day comes from a rule.", "Change the rest days under Rules of the days.");
+  const words =
+    by > 0 ? `Add a rest day after ${dayMonth(day.date)}` : `Remove the rest day after ${dayMonth(day.date)}`;
+  const byRule = (): void => tell("note", "A rule adds this rest day.", "Change it under “Day rules”.");
   if (day.night === "stop") {
     const stopId = legs[day.legIndex]!.toStopId;
     if (by < 0 && (plan.stops.find(({ id }) => id === stopId)?.nights ?? 1) <= 1) return byRule();

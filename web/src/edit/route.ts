@@ -65,7 +65,7 @@ export function addAlternate(
 
 /** Walks an alternate or leaves it; others over the same ground rest where it is walked. */
 export function chooseAlternate({ id, name, leavesM, rejoinsM }: Alternate, chosen: boolean): void {
-  void edit(chosen ? `Walk ${name}` : `Leave ${name}`, (draft) => {
+  void edit(chosen ? `Use ${name}` : `Don’t use ${name}`, (draft) => {
     for (const other of draft.route.alternates) {
       if (other.id === id) other.chosen = chosen;
       else if (chosen && other.leavesM < rejoinsM && other.rejoinsM > leavesM) other.chosen = false;
@@ -109,7 +109,7 @@ export function cutEnds(mainLengthM: number): void {
     fromM: 0,
     toM: Math.floor(mainLengthM),
   });
-  addRow("route.sections", "Cut the ends", row);
+  addRow("route.sections", "Trim the ends", row);
 }
 
 /** Where a trail is parted into halves: at the stop nearest to the middle, where one lies within a tenth of the whole. */
@@ -126,7 +126,7 @@ export function middleOf({ stops }: Plan, profile: Profile): TrackM {
 export function walkInHalves(mainLengthM: number, middleM: TrackM): void {
   const part = (name: string, fromM: number, toM: number): Section =>
     sectionSchema.parse({ id: crypto.randomUUID(), name, fromM, toM });
-  void edit("Walk it in two halves", (draft) => {
+  void edit("Split into two halves", (draft) => {
     draft.route.sections = [
       part("First half", Math.round(middleM), Math.floor(mainLengthM)),
       part("Second half", Math.round(middleM), 0),
@@ -146,7 +146,7 @@ export function addSection(plan: Plan, mainLengthM: number): void {
 }
 
 export function turnSection(row: Section): void {
-  setSection(row, "the other way", { fromM: row.toM, toM: row.fromM });
+  setSection(row, "reversed", { fromM: row.toM, toM: row.fromM });
 }
 
 export function moveSection(row: Section, to: number): void {

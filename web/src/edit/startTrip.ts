@@ -93,9 +93,9 @@ const STARTER_KIT = [
     volumeL: 7,
   },
   { id: "k4", name: "Pad, R 3.5", group: "Sleep", massG: 420, role: "pad", padR: 3.5, volumeL: 1.5 },
-  { id: "k5", name: "Clothes carried", group: "Clothes", massG: 1100, volumeL: 6 },
+  { id: "k5", name: "Spare clothes", group: "Clothes", massG: 1100, volumeL: 6 },
   { id: "k6", name: "Clothes and shoes worn", group: "Clothes", massG: 1500, wear: "worn", role: "shoes" },
   { id: "k7", name: "Bottles, 1 L", group: "Water", massG: 40, quantity: 3, role: "bottle", capacityL: 1 },
   { id: "k8", name: "Stove and pot", group: "Kitchen", massG: 230, role: "stove", volumeL: 1 },
-  { id: "k9", name: "Repair, care and electronics", group: "Small things", massG: 900, volumeL: 2 },
+  { id: "k9", name: "Repair, care and electronics", group: "Small items", massG: 900, volumeL: 2 },
 ].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeWay }));

@@ -5,7 +5,7 @@ import { addRow, editRow } from "./rows.ts";
 
 /** Struck out, counted on whatever the school of trust says, or left to it. */
 export function judge({ id, name }: Source, counted: boolean | undefined): void {
-  const words = counted === undefined ? "as it is likely" : counted ? "counted on" : "struck out";
+  const words = counted === undefined ? "use its likelihood" : counted ? "counted on" : "ignored";
   editRow("sources", id, `${name}: ${words}`, (row) => {
     if (counted === undefined) delete row.counted;
     else row.counted = counted;
@@ -17,12 +17,12 @@ export function report({ id, name }: Source, row: Source["reports"][number]): vo
 }
 
 export function removeReport({ id, name }: Source, index: number): void {
-  editRow("sources", id, `${name}: without a report`, ({ reports }) => void reports.splice(index, 1));
+  editRow("sources", id, `${name}: report removed`, ({ reports }) => void reports.splice(index, 1));
 }
 
 /** Reports of many sources in one step; what was told before is told once. */
 export function takeReports(read: readonly ReadReport[]): void {
-  void edit(`Reports on water: ${read.length}`, (draft) => {
+  void edit(`Add ${read.length} water reports`, (draft) => {
     for (const { sourceId, ...row } of read) {
       const source = (draft as Plan).sources.find(({ id }) => id === sourceId);
       const known = source?.reports.some(({ date, said }) => date === row.date && said === row.said);

@@ -35,7 +35,7 @@ export const CALENDAR_KINDS = Object.keys(EVENTS) as CalendarKind[];
 export function calendarOf(plan: Plan, result: PlanResult, kinds: readonly CalendarKind[] = CALENDAR_KINDS): string {
   const events = kinds.flatMap((kind) => EVENTS[kind]({ plan, result }));
   const { error, value } = createEvents(events, { calName: plan.trip.name });
-  if (!value) throw error ?? new Error("The calendar could not be written.");
+  if (!value) throw error ?? new Error("The calendar couldn’t be created.");
   return value;
 }
 
@@ -60,7 +60,7 @@ function dayEvents({ plan, result }: Given): EventAttributes[] {
     const where = day.place ?? `${NIGHT_WORDS[nightKind(day)]} at ${say.way(day.toM)}`;
     const title = day.rests ? `Rest at ${where}` : `${say.way(day.toM - day.fromM)} to ${where}`;
     const of = `Day ${day.tripDay} of ${plan.trip.name}`;
-    const walked = `${of}, leg ${day.legIndex + 1}: ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local mean time. A plan, not a promise.`;
+    const walked = `${of}, leg ${day.legIndex + 1}: ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local solar time. A plan, not a promise.`;
     return wholeDay(plan, day.date, day.date, title, day.rests ? `${of}.` : walked);
   });
 }
@@ -70,8 +70,8 @@ function decisionEvents({ plan, result }: Given): EventAttributes[] {
   return decisionsOf(plan, result).flatMap(({ choice, decideBy }) => {
     if (decideBy === undefined || choice.decided) return [];
     const pieces = plan.kit.flatMap(({ id, name }) => (choice.pieceIds.includes(id) ? [name] : [])).join(", ");
-    const why = `The last day on which ${pieces} can still come or stay at home in time.`;
-    return [wholeDay(plan, choice.id, decideBy, `Decide: only if ${choice.name}`, why)];
+    const why = `Last day to send ${pieces} or keep it home in time.`;
+    return [wholeDay(plan, choice.id, decideBy, `Decide: take it only if ${choice.name}`, why)];
   });
 }
 
@@ -88,14 +88,14 @@ function boxEvents({ plan, result }: Given): EventAttributes[] {
         `${box.key}-send`,
         by,
         `Send the box to ${name}`,
-        `${say.kg(box.totalG / 1000)}. The last day with a chance of 95 % that it is there in time. ${box.row?.address ?? ""}`,
+        `${say.kg(box.totalG / 1000)}. Last day with a 95 % chance of arriving in time. ${box.row?.address ?? ""}`,
       ),
       wholeDay(
         plan,
         `${box.key}-fetch`,
         earliest,
         `The box to ${name} should be there`,
-        `You come between ${say.date(earliest)} and ${say.date(isoOfDay(box.latestDay))}; it is held ${say.days(box.holdDays)}.`,
+        `You arrive between ${say.date(earliest)} and ${say.date(isoOfDay(box.latestDay))}; it’s held for ${say.days(box.holdDays)}.`,
       ),
     ];
   });
@@ -112,16 +112,10 @@ function counterEvents({ plan, result }: Given): EventAttributes[] {
       return days.map((day) => {
         const hours = hoursOn(postOpening(stop), day);
         const title = hours
-          ? `Post at ${stop.name}: ${say.clock(hours.fromH)} to ${say.clock(hours.toH)}`
-          : `Post at ${stop.name}: closed`;
+          ? `Post office at ${stop.name}: ${say.clock(hours.fromH)} to ${say.clock(hours.toH)}`
+          : `Post office at ${stop.name}: closed`;
         const iso = isoOfDay(day);
-        return wholeDay(
-          plan,
-          `${stop.id}-${iso}-counter`,
-          iso,
-          title,
-          "As the plan knows it: the counter knows better.",
-        );
+        return wholeDay(plan, `${stop.id}-${iso}-counter`, iso, title, "From your plan; check with the post office.");
       });
     });
 }
@@ -131,7 +125,7 @@ function bookedEvents({ plan, result }: Given): EventAttributes[] {
   return calendarDays(plan, result).flatMap(({ date, place, pinId, rests }) => {
     const pin = rests ? undefined : plan.pins.find(({ id, date: told }) => id === pinId && told !== undefined);
     if (!pin) return [];
-    const said = pin.name.trim() === "" ? "night held" : pin.name.trim();
-    return [wholeDay(plan, `${pin.id}-pin`, date, `${said}: ${place ?? "on the trail"}`, "Held in the plan.")];
+    const said = pin.name.trim() === "" ? "pinned night" : pin.name.trim();
+    return [wholeDay(plan, `${pin.id}-pin`, date, `${said}: ${place ?? "on the trail"}`, "Pinned in the plan.")];
   });
 }

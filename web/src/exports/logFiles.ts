@@ -56,7 +56,7 @@ export function logPage(plan: Plan, cards: readonly CardFigures[]): string {
       .map((text) => `<p dir="auto">${escaped(text)}</p>`)
       .join("")}</article>`;
   });
-  const name = escaped(`${plan.trip.name}, the log`);
+  const name = escaped(`${plan.trip.name}, log`);
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${name}</title><style>body { font: 16px/1.5 system-ui, sans-serif; max-width: 42em; margin: 2em auto; padding: 0 1em; overflow-wrap: anywhere; } h2 { margin: 1.5em 0 0; font-size: 1.1em; } .facts { margin: 0; color: #444; } p { margin: 0.4em 0; } article { break-inside: avoid; }</style></head><body><h1>${name}</h1>${days.join("\n")}</body></html>
 `;

@@ -205,7 +205,7 @@ function foodSheet(plan: Plan, { legs }: PlanResult): Sheet {
 }
 
 const SHOPPING_HEADS = ["stop", "leg", "how", "food", "g", "packs"];
-const BUYING = { bought: "bought there", box: "out of the box", nowhere: "not sold there" } as const;
+const BUYING = { bought: "bought there", box: "from the box", nowhere: "not sold there" } as const;
 
 function shoppingSheet(plan: Plan, result: PlanResult): Sheet {
   const pantry = buildPantry(plan.foods);

@@ -12,7 +12,7 @@ export default function Examples() {
   return (
     <HelpDialog
       title="Examples"
-      note="Made up, trail and people. Each opens as a trip of its own; yours stay as they are, in the Plan menu."
+      note="Fictional trails and people. Each opens as its own trip; your trips stay as they are in the Plan menu."
     >
       <ul className="m-0 grid list-none gap-2 p-0">
         {(Object.keys(EXAMPLES) as ExampleId[]).map((id) => (
@@ -20,7 +20,7 @@ export default function Examples() {
         ))}
         <Example
           name="Nineteen days on the trail"
-          shows="The demo with its log: plan against fact, what it has taught, what is left."
+          shows="The demo with its log: planned vs. actual, what it learnt, what’s left."
           onOpen={() => open(openOnTheTrail)}
         />
       </ul>

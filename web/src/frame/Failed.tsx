@@ -18,12 +18,12 @@ export function Failed() {
   }, [damaged?.id]);
   return (
     <div role="alert" className="border-b border-rule bg-caution-wash px-[18px] py-3">
-      {damaged && <b className="block">{damaged.name}, kept on this device, cannot be opened.</b>}
+      {damaged && <b className="block">{damaged.name} is saved on this device but can’t be opened.</b>}
       <p className="my-1 text-danger">{failure}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         {damaged && (
           <button className="btn btn-strong" onClick={() => void saveRawPlan(damaged).catch(report)}>
-            Export it as it is
+            Export the damaged file
           </button>
         )}
         {others.map(({ id, name }) => (
@@ -32,7 +32,7 @@ export function Failed() {
           </button>
         ))}
         <button className="btn" onClick={() => void openDemo().catch(report)}>
-          Open the demo as it was shipped
+          Open the original demo
         </button>
       </div>
     </div>

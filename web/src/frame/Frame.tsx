@@ -76,7 +76,7 @@ export default function Frame({ station }: { station: string }) {
 /** How far the first reading is. */
 function Opening() {
   const readBytes = useDocument((state) => state.readBytes);
-  return <>Reading the trail…{readBytes > 0 && ` ${Math.round(readBytes / 1000)} kB`}</>;
+  return <>Loading the trail…{readBytes > 0 && ` ${Math.round(readBytes / 1000)} kB`}</>;
 }
 
 function Telling() {

@@ -9,9 +9,9 @@ export default function Glossary() {
   const word = plain(typed.trim());
   const shown = GLOSSARY.filter(([term, meaning]) => plain(`${term} ${meaning}`).includes(word));
   return (
-    <HelpDialog title="Words" note="Each for one thing, on every screen, in files and on paper.">
+    <HelpDialog title="Glossary" note="One word for each thing, on every screen, in files and on paper.">
       <label className="mb-3 block text-sm font-semibold">
-        Look up
+        Search
         <input className="field mt-1 font-normal" value={typed} onChange={(event) => setTyped(event.target.value)} />
       </label>
       <dl className="m-0 grid gap-2 text-sm">
@@ -22,7 +22,7 @@ export default function Glossary() {
           </div>
         ))}
       </dl>
-      {shown.length === 0 && <p className="m-0 text-sm text-muted">No such word here.</p>}
+      {shown.length === 0 && <p className="m-0 text-sm text-muted">No matching word.</p>}
     </HelpDialog>
   );
 }

@@ -9,7 +9,7 @@ export default function HowItWorks({ station }: { station: string }) {
   const { does, assumes, caution } = HOW_IT_WORKS[id];
   return (
     <HelpDialog title={`How ${stationOf(id).name} works`} note={does}>
-      <h3 className="m-0 mb-1 text-sm font-bold text-pine">It takes for granted</h3>
+      <h3 className="m-0 mb-1 text-sm font-bold text-pine">Assumptions</h3>
       <ul className="m-0 mb-3 grid gap-1 pl-5 text-sm">
         {assumes.map((one) => (
           <li key={one}>{one}</li>
@@ -17,12 +17,12 @@ export default function HowItWorks({ station }: { station: string }) {
       </ul>
       <p className="m-0 rounded bg-caution-wash px-3 py-2 text-sm text-caution">{caution}</p>
       <p className="mt-3 mb-0 text-sm text-muted">
-        Any figure with a dotted line under it answers why, down to the source of its equation.{" "}
+        Click any figure with a dotted underline to see how it was calculated and its sources.{" "}
         <button
           className="cursor-pointer border-0 bg-transparent p-0 text-pine underline"
           onClick={() => help("words")}
         >
-          What a word means
+          Glossary
         </button>
       </p>
     </HelpDialog>

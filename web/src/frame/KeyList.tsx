@@ -5,43 +5,46 @@ const KEYS: readonly [where: string, keys: readonly [string, string][]][] = [
   [
     "Everywhere",
     [
-      ["Ctrl K", "find anything: station, leg, stop, water, piece, food, action"],
+      ["Ctrl K", "find anything: page, leg, stop, water, item, food, action"],
       ["?", "this list"],
       ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
-      ["Enter, Escape", "take what is typed, or leave it as it was"],
-      ["Escape", "close a dialog; the whole trail again"],
+      ["Enter, Escape", "confirm what you typed, or cancel"],
+      ["Escape", "close a dialog; show the whole trail"],
     ],
   ],
   [
     "The Line, on its legs",
     [
-      ["← →, Home, End", "another leg"],
+      ["← →, Home, End", "select another leg"],
       ["+, 0", "zoom to the leg; the whole trail"],
     ],
   ],
   [
     "Tables",
     [
-      ["↑ ↓, Home, End", "another row"],
-      ["Delete", "take the chosen rows away"],
+      ["↑ ↓, Home, End", "select another row"],
+      ["Delete", "delete the selected rows"],
     ],
   ],
   [
     "Trail, on a place",
     [
-      ["← →, with Shift", "move it; by ten times as much"],
-      ["Delete", "take it away"],
+      ["← →, with Shift", "move it; with Shift ten times as far"],
+      ["Delete", "remove it"],
     ],
   ],
-  ["Season, on the plane", [["↑ ↓, with Shift", "another first day; another week"]]],
+  ["Season chart", [["↑ ↓, with Shift", "change the start date by a day; with Shift by a week"]]],
   ["Days, on a night", [["← →", "move it"]]],
-  ["Stops", [["u", "use the chosen stop, or pass by"]]],
-  ["Kit, on the end of a bar", [["← →", "to the stop before or after"]]],
+  ["Stops", [["u", "use or skip the selected stop"]]],
+  ["Kit, on the end of a bar", [["← →", "move to the previous or next stop"]]],
 ];
 
 export default function KeyList() {
   return (
-    <HelpDialog title="Keys" note="On a Mac, ⌘ is Ctrl. While something is typed, letters belong to the text.">
+    <HelpDialog
+      title="Keyboard shortcuts"
+      note="On a Mac, use ⌘ for Ctrl. Single-letter shortcuts are off while you type in a field."
+    >
       {KEYS.map(([where, keys]) => (
         <section key={where} className="mb-3">
           <h3 className="m-0 mb-1 text-sm font-bold text-pine">{where}</h3>

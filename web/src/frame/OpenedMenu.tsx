@@ -23,13 +23,13 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" sideOffset={4} className="menu">
             <DropdownMenu.Item className="menu-item" onSelect={() => void savePlanFile()}>
-              Export the plan as one file
+              Export plan file
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => void savePackedPlan().catch(report)}>
-              Export the plan packed (gzip)
+              Export compressed plan file (gzip)
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => showPapers(["overview", "leg-cards"])}>
-              Print, or a page for home…
+              Print or share…
             </DropdownMenu.Item>
             {OPEN_FORMATS.map((format) => (
               <DropdownMenu.Item key={format.ending} className="menu-item" onSelect={() => void saveOpenFile(format)}>
@@ -37,17 +37,17 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
               </DropdownMenu.Item>
             ))}
             <DropdownMenu.Item className="menu-item" onSelect={onImport}>
-              Import a plan file…
+              Import plan file…
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => window.location.assign("/begin/")}>
-              Begin an own trip…
+              Start your own trip…
             </DropdownMenu.Item>
             <DropdownMenu.Item className="menu-item" onSelect={() => help("examples")}>
               Examples…
             </DropdownMenu.Item>
             <PlansMenu />
             <DropdownMenu.Item className="menu-item" onSelect={() => setAsking(true)}>
-              Start again from the demo…
+              Reset the demo…
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-rule" />
             <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => chooseTheme(value as Theme)}>
@@ -55,10 +55,10 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
                 <DropdownMenu.RadioItem key={value} value={value} className="menu-item data-[state=checked]:font-bold">
                   {
                     {
-                      system: "Light or dark as the device",
+                      system: "Match device",
                       light: "Light",
                       dark: "Dark",
-                      night: "Night, red on black",
+                      night: "Night (red on black)",
                     }[value]
                   }
                 </DropdownMenu.RadioItem>
@@ -71,15 +71,15 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
         <AlertDialog.Portal>
           <AlertDialog.Overlay className="overlay" />
           <AlertDialog.Content className="dialog max-w-md">
-            <AlertDialog.Title className="text-lg font-bold">Start again from the demo?</AlertDialog.Title>
+            <AlertDialog.Title className="text-lg font-bold">Reset the demo?</AlertDialog.Title>
             <AlertDialog.Description className="my-3">
-              Your changes to the Corvane Traverse are given up and cannot be undone. Own trips stay. Export the plan
-              first if you want to keep it.
+              You’ll lose your changes to the Corvane Traverse demo. This can’t be undone. Your own trips aren’t
+              affected. To keep the changes, export the plan first.
             </AlertDialog.Description>
             <div className="flex justify-end gap-2">
-              <AlertDialog.Cancel className="btn">Keep my plan</AlertDialog.Cancel>
+              <AlertDialog.Cancel className="btn">Cancel</AlertDialog.Cancel>
               <AlertDialog.Action className="btn btn-strong" onClick={() => void openDemo().catch(report)}>
-                Start again from the demo
+                Reset the demo
               </AlertDialog.Action>
             </div>
           </AlertDialog.Content>

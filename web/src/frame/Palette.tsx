@@ -37,11 +37,11 @@ export default function Palette({ plan, result }: { plan: Plan; result: PlanResu
       <Command.Input
         value={typed}
         onValueChange={setTyped}
-        placeholder="Station, leg, stop, water, piece, food, or what to do…"
+        placeholder="Page, leg, stop, water, item, food or action…"
         className="w-full border-0 border-b border-rule bg-transparent px-4 py-3 text-base outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-y-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-sm text-muted">Nothing of that name in this plan.</Command.Empty>
+        <Command.Empty className="px-3 py-4 text-sm text-muted">No matches in this plan.</Command.Empty>
         {shown.map((found) => (
           <Command.Item
             key={found.id}

@@ -14,7 +14,7 @@ export function Stations({ station }: { station: string }) {
     checks?.filter((check) => check.severity !== "note" && checkStation(check) === id).length ?? 0;
   return (
     <nav
-      aria-label="Stations"
+      aria-label="Pages"
       data-chrome
       className="flex flex-wrap items-stretch border-b border-rule bg-paper px-[10px] max-[560px]:grid max-[560px]:grid-cols-6 max-[560px]:px-[6px]"
     >

@@ -10,9 +10,9 @@ import { FileMenu } from "./FileMenu.tsx";
 
 /** What is true of the plan at this moment, and nothing more. */
 function whereKept({ computing, kept, storing }: Pick<DocumentState, "computing" | "kept" | "storing">): string {
-  if (computing) return "Working it out…";
-  if (!kept) return "Kept in this page alone";
-  return storing ? "Keeping…" : "Kept on this device";
+  if (computing) return "Calculating…";
+  if (!kept) return "Not saved: this tab only";
+  return storing ? "Saving…" : "Saved on this device";
 }
 
 /** The plan, whose pack, undo, files. */
@@ -34,7 +34,7 @@ export function TopBar() {
             {plan.trip.variantName && <span className="font-normal">, {plan.trip.variantName}</span>}
           </h1>
           <span className="text-sm text-bar-muted">
-            {plan.trip.madeUp && "made up · "}
+            {plan.trip.madeUp && "fictional · "}
             {plan.trip.directionName && <span className="max-[480px]:hidden">{plan.trip.directionName} · </span>}
             {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
           </span>
@@ -91,8 +91,8 @@ export function TopBar() {
           className="bar-button"
           disabled={!result}
           onClick={() => help("how")}
-          title="How this station works"
-          aria-label="How this station works"
+          title="How this page works"
+          aria-label="How this page works"
         >
           <CircleHelp size={15} aria-hidden="true" />
         </button>

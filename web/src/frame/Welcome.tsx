@@ -11,14 +11,14 @@ export function Welcome() {
       data-chrome
     >
       <p className="m-0 flex-1">
-        <b>This trail is made up.</b> Click a leg to see what its pack weighs and why; change a figure in Kit or Trip
-        and everything follows.
+        <b>This trail is fictional.</b> Click a leg to see its pack weight and why. Change a figure in Kit or Setup and
+        everything recalculates.
       </p>
       <a className="btn btn-strong no-underline" href="/begin/" data-astro-reload>
-        Begin an own trip
+        Start your own trip
       </a>
       <button className="btn" onClick={welcome}>
-        Look around the demo
+        Explore the demo
       </button>
     </section>
   );

@@ -69,7 +69,7 @@ export async function openExample(which: ExampleId): Promise<void> {
 export async function openOnTheTrail(): Promise<void> {
   try {
     await takeImport(await fetchOnTheTrail());
-    tell("done", "Nineteen days are in the log of this trip.");
+    tell("done", "This trip has 19 days in its log.");
   } catch (error) {
     report(error);
   }
@@ -77,7 +77,7 @@ export async function openOnTheTrail(): Promise<void> {
 
 /** Refusals say what and where, and leave the opened plan as it is. */
 export async function importPlanFile(file: Blob, done = "Imported"): Promise<void> {
-  const refuse = (why: string): void => tell("failed", "Not imported; your plan is as it was.", why);
+  const refuse = (why: string): void => tell("failed", "Import failed; your plan hasn’t changed.", why);
   try {
     const { value, problems } = await calculator().readPlan({ file });
     if (!value) {
@@ -86,7 +86,7 @@ export async function importPlanFile(file: Blob, done = "Imported"): Promise<voi
       return refuse(`${first.place}: ${first.sentence}${more}`);
     }
     if (value.tracks.length === 0)
-      return refuse("tracks: The file has no track inside. Export the plan again; the export holds its track.");
+      return refuse("tracks: the file contains no track. Export the plan again; the export includes its track.");
     await takeImport(value);
     tell("done", `${done} ${value.plan.trip.name}.`);
   } catch (error) {

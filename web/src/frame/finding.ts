@@ -63,13 +63,13 @@ export function findable(plan: Plan, result: PlanResult): Found[] {
     ...plan.stops.map((stop): Found => ({
       id: `stop ${stop.id}`,
       label: stop.name,
-      kind: stop.use ? "stop" : "stop, passed by",
+      kind: stop.use ? "stop" : "stop, skipped",
       to: { station: "stops", look: { kind: "stops", id: stop.id } },
     })),
     ...plan.kit.map((piece): Found => ({
       id: `piece ${piece.id}`,
       label: piece.name,
-      kind: piece.spans.length > 0 ? "piece" : "piece, on the shelf",
+      kind: piece.spans.length > 0 ? "piece" : "item, on the shelf",
       to: { station: "kit", look: { kind: "kit", id: piece.id } },
     })),
     ...plan.foods.map((food): Found => ({
@@ -91,16 +91,16 @@ export function findable(plan: Plan, result: PlanResult): Found[] {
 export const ACTIONS = [
   ["undo", "Undo the last step"],
   ["redo", "Redo"],
-  ["how", "How this station works"],
-  ["keys", "List of keys"],
-  ["words", "What a word means"],
-  ["export", "Export the plan as one file"],
-  ["print", "Print, or a page for home"],
+  ["how", "How this page works"],
+  ["keys", "Keyboard shortcuts"],
+  ["words", "Glossary"],
+  ["export", "Export plan file"],
+  ["print", "Print or share"],
   ["examples", "Open an example"],
-  ["begin", "Begin an own trip"],
+  ["begin", "Start your own trip"],
   ["light", "Light theme"],
   ["dark", "Dark theme"],
-  ["night", "Night theme, red on black"],
+  ["night", "Night theme (red on black)"],
   ["whole", "Show the whole trail on the Line"],
 ] as const;
 export type ActionName = (typeof ACTIONS)[number][0];

@@ -28,7 +28,7 @@ function Fan({ odds, result, x }: { odds: Odds; result: PlanResult; x: LineScale
   const [first, , last] = odds.finish;
   return (
     <g data-testid="line-fan">
-      <title>{`Eight hikes of ten come to the finish from ${dayMonth(first)} to ${dayMonth(last)}`}</title>
+      <title>{`Eight in ten simulated hikes finish between ${dayMonth(first)} and ${dayMonth(last)}`}</title>
       <polygon points={edge} fill="var(--pine)" fillOpacity="0.18" stroke="var(--pine)" strokeOpacity="0.5" />
       {x.rightPx > LABEL_FROM_PX && (
         <text

@@ -57,7 +57,7 @@ export const Line = memo(function Line({ plan, result }: Props) {
         height={TOTAL_PX}
         className="relative block font-[family-name:var(--font-figure)]"
         role="group"
-        aria-label="The Line: the pack by substance, height, legs and water along the trail"
+        aria-label="The Line: pack weight by type, elevation, legs and water along the trail"
       >
         <defs>
           <clipPath id="line-field">
@@ -156,7 +156,7 @@ function Weights({ x, top, comfortKg, plan }: { x: LineScale; top: number; comfo
         paintOrder="stroke"
         fontWeight="600"
       >
-        comfort {say.kg(comfortKg)}
+        comfortable load {say.kg(comfortKg)}
       </text>
     </g>
   );
@@ -168,7 +168,7 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
   return (
     <g fontSize="12" fill="var(--muted)">
       <text x="18" y={LOAD.top + 8}>
-        Pack, at most {say.kg(peakKg)}
+        Pack weight, up to {say.kg(peakKg)}
       </text>
       {(["kit", "food", "water", "fuel"] as const).map((name, i) => (
         <g key={name}>
@@ -186,10 +186,10 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
       ))}
       {(
         [
-          ["cold", "var(--cold)", `nights under ${say.C(COLD_NIGHT_C)} and days under ${say.C(COOL_DAY_C)}`],
-          ["hot", "var(--hot)", `one day in ten over ${say.C(HOT_C)}`],
+          ["cold", "var(--cold)", `nights below ${say.C(COLD_NIGHT_C)} and days below ${say.C(COOL_DAY_C)}`],
+          ["hot", "var(--hot)", `one day in ten above ${say.C(HOT_C)}`],
           ["dry", "url(#dry-hatch)", "stretches without water"],
-          ["snow", "var(--kit)", "snow under foot on the day"],
+          ["snow", "var(--kit)", "snow underfoot when you pass"],
         ] as const
       ).map(([word, fill, threshold], i) => (
         <g key={word}>
@@ -208,13 +208,13 @@ function Gutter({ plan, result, peakKg }: Props & { peakKg: number }) {
         </g>
       ))}
       <text x="18" y={HEIGHT.top + 24}>
-        Height, {figure("height", result.profile.lowestM, units)} to {say.height(result.profile.highestM)}
+        Elevation, {figure("height", result.profile.lowestM, units)} to {say.height(result.profile.highestM)}
       </text>
       <text x="18" y={LEGS.top + 15}>
         {counted(result.legs.length, "leg")}, {counted(result.walkDays + result.zeroDays, "day")}
       </text>
       <text x="18" y={WATER_Y + 4}>
-        Water: trusted, other
+        Water: counted on, other
       </text>
       <text x="18" y={AXIS_Y}>
         {unitSymbol("distance", units)} walked

@@ -19,7 +19,7 @@ export function PointPicker({ frame: { x, domain } }: { frame: LineFrame }) {
   return (
     <button
       type="button"
-      aria-label={`${asking.words}; Escape gives it up`}
+      aria-label={`${asking.words}; press Escape to cancel`}
       data-testid="point-picker"
       className="absolute inset-0 z-10 flex cursor-crosshair items-start justify-center bg-pine-wash/30 pt-1"
       onClick={(event) => {

@@ -18,7 +18,7 @@ export function Walked({ plan, result, x }: Props) {
   const isLate = px > x.rightPx - 90;
   return (
     <g data-testid="line-today">
-      <title>{`Walked until ${dayMonth(last.card.date)}, by the log`}</title>
+      <title>{`Walked until ${dayMonth(last.card.date)}, from your log`}</title>
       <rect x={x(0)} y={LEGS.top - 3} width={Math.max(1, px - x(0))} height={3} fill="var(--ink)" />
       <line x1={px} x2={px} y1={LOAD.top - 4} y2={LEGS.top + LEGS.height} stroke="var(--ink)" strokeWidth={1.5} />
       <text

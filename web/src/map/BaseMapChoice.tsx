@@ -40,11 +40,11 @@ export function BaseMapChoice({ drawing, target }: Props) {
       // Tried before it is kept.
       await openBaseMap(chosen, coloursOf(document.body));
     } catch (error) {
-      return tell("failed", `${chosen.name} is not taken as a base map.`, sentenceOf(error));
+      return tell("failed", `${chosen.name} can’t be used as a base map.`, sentenceOf(error));
     }
     setFile(chosen);
     await keepBaseMap(chosen).catch((error: unknown) =>
-      tell("failed", `${chosen.name} is shown now, and not kept on this device.`, sentenceOf(error)),
+      tell("failed", `${chosen.name} is shown for now but isn’t saved on this device.`, sentenceOf(error)),
     );
   };
   return (
@@ -63,15 +63,15 @@ export function BaseMapChoice({ drawing, target }: Props) {
               forgetBaseMap().catch(report);
             }}
           >
-            Take the base map away
+            Remove base map
           </button>
         </>
       ) : (
         <>
           <button className="btn" onClick={() => input.current?.click()}>
-            Base map from a file
+            Add a base map file
           </button>
-          <span className="text-xs text-muted">PMTiles; it stays on this device, nothing is fetched.</span>
+          <span className="text-xs text-muted">PMTiles file; it stays on this device and nothing is downloaded.</span>
         </>
       )}
       <input

@@ -2,6 +2,7 @@
 import { isWalked, nodeOf, walkedAt, type Plan, type PlanResult } from "@gepack/core";
 import { quantity } from "../units/quantity.ts";
 import { POINT_KINDS, type PointKind } from "./lines.ts";
+import { counted } from "../words/counted.ts";
 
 interface Props {
   plan: Plan;
@@ -28,9 +29,9 @@ export function PlaceList({ plan, result, legIndex, chosen, onChoose }: Props) {
   return (
     <div className="min-w-0 text-sm">
       <h3 className="m-0 mb-1 text-sm font-bold">
-        Leg {legIndex + 1}: {rows.length === 0 ? "no places" : `${rows.length} places on the way`}
+        Leg {legIndex + 1}: {rows.length === 0 ? "no places" : counted(rows.length, "place")}
       </h3>
-      <ul className="m-0 max-h-[410px] list-none overflow-auto p-0" aria-label="Places of the leg">
+      <ul className="m-0 max-h-[410px] list-none overflow-auto p-0" aria-label="Places on the leg">
         {rows.map(({ kind, row, atM }) => (
           <li key={row.id}>
             <button

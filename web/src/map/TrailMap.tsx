@@ -69,7 +69,7 @@ export default function TrailMap({ plan, result, chosen, onChoose }: Props) {
     <section aria-label="Map" className="border-b border-rule px-[18px] py-3">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm">
         <span className="flex items-center gap-1.5 whitespace-nowrap">
-          Shaded by <Pick bare label="Line shaded by" value={shade} options={SHADES} onPick={shadeMap} />
+          Colour by <Pick bare label="Colour the line by" value={shade} options={SHADES} onPick={shadeMap} />
         </span>
         <button className="btn" onClick={() => drawing?.fit(nodes)}>
           Whole trail
@@ -87,7 +87,7 @@ export default function TrailMap({ plan, result, chosen, onChoose }: Props) {
             ref={target}
             tabIndex={0}
             role="application"
-            aria-label="Map of the trail. Click into it to drag and zoom; arrow keys move it, plus and minus zoom. The same places stand in the list."
+            aria-label="Map of the trail. Click it, then drag, or use arrow keys to move and plus and minus to zoom. The list below has the same places."
             data-testid="map"
             className="h-full w-full"
           />
@@ -109,7 +109,7 @@ export default function TrailMap({ plan, result, chosen, onChoose }: Props) {
         </div>
         <PlaceList plan={plan} result={result} legIndex={legIndex} chosen={chosen} onChoose={onChoose} />
       </div>
-      <ul aria-label="Colours of the map" className="m-0 mt-2 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-xs">
+      <ul aria-label="Map legend" className="m-0 mt-2 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-xs">
         {legendOf(plan, result, shade, (metres) => quantity("height", metres, plan.trip.units)).map(
           ({ colour, text }) => (
             <li key={text} className="flex items-center gap-1.5">
@@ -118,8 +118,8 @@ export default function TrailMap({ plan, result, chosen, onChoose }: Props) {
             </li>
           ),
         )}
-        <li>■ stop, □ passed by</li>
-        <li>● water that is trusted, ○ other</li>
+        <li>■ stop, □ skipped</li>
+        <li>● water counted on, ○ other water</li>
         <li>△ camp</li>
       </ul>
     </section>

@@ -30,7 +30,7 @@ const IMAGE_TYPES: Partial<Record<TileType, string>> = {
 export async function openBaseMap(file: File, colours: Colours): Promise<BaseMap> {
   const tiles = new PMTiles(new FileSource(file));
   const header = await tiles.getHeader().catch(() => {
-    throw new Error("The file is no PMTiles base map: it does not begin as one. Choose a file that ends in .pmtiles.");
+    throw new Error("This isn’t a PMTiles base map. Choose a file ending in .pmtiles.");
   });
   const attribution = await tiles
     .getMetadata()
@@ -40,7 +40,7 @@ export async function openBaseMap(file: File, colours: Colours): Promise<BaseMap
   const type = IMAGE_TYPES[header.tileType];
   if (header.tileType === TileType.Mvt) return { layer: vectorLayer(tiles, zooms, colours), attribution };
   if (type !== undefined) return { layer: rasterLayer(tiles, zooms, type), attribution };
-  throw new Error("The file's tiles are of a kind that is not drawn here; vector tiles (MVT), PNG, JPEG and WebP are.");
+  throw new Error("This base map’s tile format isn’t supported. Use vector tiles (MVT), PNG, JPEG or WebP.");
 }
 
 /** Metadata may hold markup; its text alone is shown. */

@@ -70,7 +70,7 @@ export function legendOf(
   if (shade === "height" && profile.hasHeights) {
     const edges = heightEdges(profile, BANDS);
     for (let band = 0; band <= edges.length; band++) {
-      const text = band === 0 ? `under ${say(edges[0] ?? profile.highestM)}` : `from ${say(edges[band - 1]!)}`;
+      const text = band === 0 ? `below ${say(edges[0] ?? profile.highestM)}` : `from ${say(edges[band - 1]!)}`;
       rows.push({ colour: heightColour(band, edges.length + 1), text });
     }
   }
@@ -82,7 +82,7 @@ export function legendOf(
   const kinds = [...new Set(plan.stretches.map(({ kind }) => kind))];
   for (const kind of kinds)
     rows.push({ colour: `color-mix(in srgb, ${STRETCH_COLOUR[kind]} 30%, transparent)`, text: STRETCH_WORDS[kind] });
-  if (plan.route.alternates.length > 0) rows.push({ colour: "var(--muted)", text: "recorded, not walked" });
+  if (plan.route.alternates.length > 0) rows.push({ colour: "var(--muted)", text: "recorded, not on your route" });
   return rows;
 }
 

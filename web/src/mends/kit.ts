@@ -143,8 +143,8 @@ const FOR_DEMAND: Partial<Record<DemandKind, NewPiece>> = {
   axe: { name: "Ice axe", group: "Snow", massG: 340, gives: ["axe"] },
   snowshoes: { name: "Snowshoes", group: "Snow", massG: 1800, gives: ["snowshoes"] },
   insects: { name: "Head net", group: "Layers", massG: 25, gives: ["insects"] },
-  light: { name: "Head lamp", group: "Small things", massG: 60, gives: ["light"] },
-  papers: { name: "Papers of the permit", group: "Papers", massG: 20, gives: ["papers"] },
+  light: { name: "Headlamp", group: "Small items", massG: 60, gives: ["light"] },
+  papers: { name: "Permit papers", group: "Papers", massG: 20, gives: ["papers"] },
 };
 
 /** A demand that no piece meets: one from the shelf, one more, or the hiker's word that it is not asked for there. */
@@ -162,8 +162,8 @@ export function meetDemand(on: Standing, kind: DemandKind, hikerId: string): Act
   const more = FOR_DEMAND[kind];
   const stopIds = open.map(({ legIndex }) => result.legs[legIndex]!.fromStopId);
   const lift: Action = {
-    button: `Not asked for there`,
-    label: "A demand lifted",
+    button: `Not required there`,
+    label: "Requirement waived",
     recipe: ({ kitRules }) => {
       kitRules.demands = kitRules.demands.filter((row) => row.kind !== kind || !stopIds.includes(row.fromStopId));
       for (const fromStopId of stopIds) kitRules.demands.push({ kind, fromStopId, wanted: false });
@@ -172,7 +172,7 @@ export function meetDemand(on: Standing, kind: DemandKind, hikerId: string): Act
   const take: Action[] = owned
     ? [
         {
-          button: `Take ${owned.name} from the shelf on ${legWords(legs)}`,
+          button: `Bring ${owned.name} from your shelf on ${legWords(legs)}`,
           label: `${owned.name} on ${legWords(legs)}`,
           recipe: ({ kit }) => {
             const piece = kit.find(({ id }) => id === owned.id);
@@ -191,8 +191,8 @@ export function takeFromShelf({ plan }: Standing, role: string, hikerId: string 
   const piece = plan.kit.find((one) => one.role === role && !isTakenAlong(one) && serves(one, hikerId ?? ""));
   if (!piece) return undefined;
   return {
-    button: `Take ${piece.name} along`,
-    label: `${piece.name}: taken along`,
+    button: `Bring ${piece.name}`,
+    label: `${piece.name}: brought along`,
     recipe: ({ kit }) => {
       const row = kit.find(({ id }) => id === piece.id);
       if (row) row.spans = wholeWay(plan);
@@ -206,8 +206,8 @@ export function postAndSendHome({ plan }: Standing, pieceId: string): Action | u
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   if (!piece) return undefined;
   return {
-    button: "Post it there and send it home after",
-    label: `${piece.name}: posted and sent home`,
+    button: "Mail it there and send it home afterwards",
+    label: `${piece.name}: mailed and sent home`,
     recipe: (draft) => {
       const spans = draft.kit.find((candidate) => candidate.id === pieceId)?.spans ?? [];
       for (const span of spans) {

@@ -7,8 +7,8 @@ export function walkAlternate({ plan }: Standing, stopId: string): Action | unde
   const alternate = plan.route.alternates.find(({ id, chosen }) => id === stop?.alternateId && !chosen);
   if (!alternate) return undefined;
   return {
-    button: `Walk ${alternate.name}`,
-    label: `Walk ${alternate.name}`,
+    button: `Use ${alternate.name}`,
+    label: `Use ${alternate.name}`,
     recipe: (draft) => {
       const target = draft.route.alternates.find(({ id }) => id === alternate.id);
       if (target) target.chosen = true;

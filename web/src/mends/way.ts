@@ -59,8 +59,8 @@ export function setOutEarlier({ plan }: Standing): Action | undefined {
   if (then >= now) return undefined;
   const clock = `${Math.floor(then)}:${String(Math.round((then % 1) * 60)).padStart(2, "0")}`;
   return {
-    button: `Set out at ${clock}`,
-    label: `Set out at ${clock}`,
+    button: `Start each day at ${clock}`,
+    label: `Start each day at ${clock}`,
     recipe: (draft) => {
       for (const hiker of draft.hikers) hiker.pace.startClockH = Math.min(hiker.pace.startClockH, then);
       if (draft.dayRules.darkFraction < 0.2) draft.dayRules.darkFraction = 0.2;
@@ -92,8 +92,8 @@ export function passStop({ plan }: Standing, stopId: string): Action | undefined
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
   if (!stop) return undefined;
   return {
-    button: `Pass ${stop.name} by`,
-    label: `Pass ${stop.name} by`,
+    button: `Skip ${stop.name}`,
+    label: `Skip ${stop.name}`,
     recipe: (draft) => {
       const target = draft.stops.find((candidate) => candidate.id === stopId);
       if (target) target.use = false;
@@ -105,7 +105,7 @@ export function passStop({ plan }: Standing, stopId: string): Action | undefined
 export function moreNights({ plan }: Standing, stopId: string, nights: number): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
   if (!stop) return undefined;
-  const words = nights === 1 ? `A night more at ${stop.name}` : `${nights} nights more at ${stop.name}`;
+  const words = nights === 1 ? `One more night at ${stop.name}` : `${nights} more nights at ${stop.name}`;
   return {
     button: words,
     label: words,
@@ -120,8 +120,8 @@ export function moreNights({ plan }: Standing, stopId: string, nights: number): 
 export function unpin({ plan }: Standing, pinId: string): Action | undefined {
   if (!plan.pins.some(({ id }) => id === pinId)) return undefined;
   return {
-    button: "Let the pin go",
-    label: "Let a pin go",
+    button: "Unpin",
+    label: "Unpin",
     recipe: (draft) => void (draft.pins = draft.pins.filter(({ id }) => id !== pinId)),
   };
 }
@@ -131,8 +131,8 @@ export function fewerZeros({ plan }: Standing): Action | undefined {
   const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];
   if (!longest) return undefined;
   return {
-    button: `A rest day less at ${longest.name}`,
-    label: `A rest day less at ${longest.name}`,
+    button: `One rest day fewer at ${longest.name}`,
+    label: `One rest day fewer at ${longest.name}`,
     recipe: (draft) => {
       const target = draft.stops.find((stop) => stop.id === longest.id);
       if (target) target.nights -= 1;
@@ -145,8 +145,8 @@ export function noShortfall({ plan }: Standing, hikerId: string | undefined): Ac
   const hiker: Hiker | undefined = plan.hikers.find((candidate) => candidate.id === hikerId);
   if (!hiker || hiker.food.shortfallFraction <= 0) return undefined;
   return {
-    button: "Plan no shortfall",
-    label: `${firstName(hiker)}: no shortfall`,
+    button: "Plan without a calorie deficit",
+    label: `${firstName(hiker)}: no calorie deficit`,
     recipe: (draft) => {
       const target = draft.hikers.find((candidate) => candidate.id === hikerId);
       if (target) target.food.shortfallFraction = 0;

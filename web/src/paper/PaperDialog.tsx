@@ -55,8 +55,8 @@ export default function PaperDialog({ plan, result }: Props) {
         <Dialog.Content className="dialog max-w-[1120px]" data-paper data-testid="papers" aria-describedby={undefined}>
           <style>{pageCss(size)}</style>
           <div className="mb-2 flex flex-wrap items-center gap-2" data-chrome>
-            <Dialog.Title className="m-0 flex-1 text-lg font-bold">Paper</Dialog.Title>
-            {!done && <Progress label="Sheets written" fraction={fraction} onStop={stop} />}
+            <Dialog.Title className="m-0 flex-1 text-lg font-bold">Print and share</Dialog.Title>
+            {!done && <Progress label="Preparing the sheets" fraction={fraction} onStop={stop} />}
             <button className="btn btn-strong" disabled={!done || sheets.length === 0} onClick={() => window.print()}>
               <Printer size={15} aria-hidden="true" /> Print
             </button>
@@ -65,7 +65,7 @@ export default function PaperDialog({ plan, result }: Props) {
               disabled={!done || sheets.length === 0}
               onClick={() => save(page(), name, "html", "text/html")}
             >
-              Save as a page
+              Save as web page
             </button>
             {canShare() && (
               <button
@@ -81,7 +81,7 @@ export default function PaperDialog({ plan, result }: Props) {
           <div className="grid grid-cols-1 gap-x-5 min-[900px]:grid-cols-[270px_minmax(0,1fr)]">
             <form className="is-form text-sm" data-chrome onSubmit={(event) => event.preventDefault()}>
               <fieldset className="m-0 border-0 p-0">
-                <legend className="mb-1 font-bold">Which</legend>
+                <legend className="mb-1 font-bold">What to print</legend>
                 {PAPER_IDS.map((id) => (
                   <label key={id} className="flex items-baseline gap-2 py-[1px]">
                     <input
@@ -102,7 +102,7 @@ export default function PaperDialog({ plan, result }: Props) {
                   Whole booklet
                 </button>
                 <button type="button" className="btn" onClick={() => choose(FOR_HOME)}>
-                  For home
+                  For someone at home
                 </button>
                 <button type="button" className="btn" onClick={() => choose([])}>
                   None
@@ -115,13 +115,13 @@ export default function PaperDialog({ plan, result }: Props) {
                   value={reach}
                   options={[
                     ["all", "all"],
-                    ["leg", `leg ${legIndex + 1} alone`],
+                    ["leg", `leg ${legIndex + 1} only`],
                   ]}
                   onPick={setReach}
                 />
                 {plan.hikers.length > 1 && (
                   <Pick
-                    label="Loads and water of"
+                    label="Loads and water for"
                     value={String(choice.who)}
                     options={plan.hikers.map((hiker, h) => [String(h), firstName(hiker)] as const)}
                     onPick={(h) => setWho(Number(h))}
@@ -129,9 +129,9 @@ export default function PaperDialog({ plan, result }: Props) {
                 )}
               </div>
               <p className="my-2 text-xs text-muted">
-                {sheets.length === 1 ? "1 sheet" : `${sheets.length} sheets`}. Cards are cut out along their dashed
-                edges. In the browser’s own dialog choose {PAPER_SIZES[size].word} and no scaling. A saved page needs no
-                network; who has it can read all that stands on it, addresses among it.
+                {sheets.length === 1 ? "1 sheet" : `${sheets.length} sheets`}. Cut cards out along the dashed lines. In
+                your browser’s print dialog choose {PAPER_SIZES[size].word} and no scaling. A saved page works offline;
+                anyone who has it can read everything on it, including addresses.
               </p>
             </form>
             <Preview size={size} sheets={sheets} empty={done && sheets.length === 0} />
@@ -151,7 +151,7 @@ function Preview({ size, sheets, empty }: { size: PaperSize; sheets: readonly st
   }, [size, sheets]);
   return (
     <div className="paper-preview min-w-0 border border-rule bg-white" role="region" aria-label="Preview" tabIndex={0}>
-      {empty && <p className="m-4 text-sm text-black">Nothing to print: choose a paper, or other legs.</p>}
+      {empty && <p className="m-4 text-sm text-black">Nothing to print. Choose a document or other legs.</p>}
       <div ref={host} />
     </div>
   );

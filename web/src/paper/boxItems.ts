@@ -42,6 +42,6 @@ function foodItems(plan: Plan, result: PlanResult, box: PlannedBox): BoxItem[] {
   })); // prettier-ignore
   const rest = box.foodG - foods.reduce((sum, { grams }) => sum + grams, 0);
   return rest > 1
-    ? [...foods, { id: "food", name: "Food, by its density", grams: rest, own: false, waits: false }]
+    ? [...foods, { id: "food", name: "Food, by energy density", grams: rest, own: false, waits: false }]
     : foods;
 }

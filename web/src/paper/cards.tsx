@@ -53,7 +53,7 @@ function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
         </Row>
         {heights && <Row name="heights">{heights}</Row>}
         <Row name="pack">
-          {say.kg(row.startKg)}, at its end {say.kg(row.endKg)}
+          {say.kg(row.startKg)}, on arrival {say.kg(row.endKg)}
         </Row>
         <Row name="food">{say.kg(row.food.startKg)}</Row>
         <Row name="a day">{say.kcal(row.energy.totalKcal)}</Row>
@@ -72,7 +72,7 @@ function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
             {name}
           </Row>
         ))}
-        {cautions > 0 && <Row name="cautions">{cautions}, see the sheet</Row>}
+        {cautions > 0 && <Row name="cautions">{cautions}: see the sheet</Row>}
       </dl>
       <Notes />
     </article>
@@ -123,7 +123,7 @@ function DayCard({ facts, day }: { facts: PaperFacts; day: CalendarDay }) {
         <Row name="walking">
           {say.clock(day.leavesH)} – {say.clock(day.arrivesH)}, {say.hours(day.walkH)}
         </Row>
-        {fills.length === 0 && <Row name="water">{day.dry ? "none: as carried" : "as carried"}</Row>}
+        {fills.length === 0 && <Row name="water">{day.dry ? "none: use what you carry" : "use what you carry"}</Row>}
         {fills.map(({ carry, leg: of }) => (
           <Row key={carry.fromNode} name={say.way(carry.fromNode * cellM)}>
             {say.L(carry.litres)} from {fillWords(carry, of, facts)}

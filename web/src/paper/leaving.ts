@@ -56,7 +56,7 @@ const MOST_CAUTIONS = 6;
 const SNOW_M = 500;
 
 export const LEAVING_CAUTION =
-  "A plan, not a forecast. Ask there about weather, water and closures; local rules and land managers go first.";
+  "A plan, not a forecast. Ask there about weather, water and closures; local rules and land managers come first.";
 
 export function leavingWords({ plan, result, legIndex, who, shopping, say }: On): LeavingWords {
   const hiker = plan.hikers[who]!;
@@ -88,10 +88,10 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
   const burnt: LeavingLine[] =
     fuel.startG > 0 ? [{ key: "fuel", text: fuelWords(fuel, say), figure: say.g(fuel.startG), of: "fuel" }] : [];
   const parts: LeavingPart[] = [
-    { name: "Comes in", figure: `+${say.g(sum(sheet.comes))}`, lines: pieces(sheet.comes, "+") },
-    { name: "Goes", figure: `−${say.g(sum(sheet.goes))}`, lines: pieces(sheet.goes, "−") },
+    { name: "Picked up here", figure: `+${say.g(sum(sheet.comes))}`, lines: pieces(sheet.comes, "+") },
+    { name: "Leaves your pack", figure: `−${say.g(sum(sheet.goes))}`, lines: pieces(sheet.goes, "−") },
     {
-      name: sheet.boxes.length === 1 ? "Box to fetch" : "Boxes to fetch",
+      name: sheet.boxes.length === 1 ? "Box to pick up" : "Boxes to pick up",
       lines: sheet.boxes.map((box) => ({
         key: `${leg.fromStopId} box ${box.key}`,
         text: boxName(box, plan),
@@ -103,7 +103,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
     {
       name: "Food",
       figure: `${say.kg(sheet.food.kg)}, ${say.kcal(sheet.food.kcal)}`,
-      lines: sheet.food.byPost ? [{ key: "box", text: "Out of the box." }, ...food] : food,
+      lines: sheet.food.byPost ? [{ key: "box", text: "From the box." }, ...food] : food,
     },
     { name: "Water and fuel", lines: [...fills, ...burnt] },
     {
@@ -114,8 +114,8 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
               key: "charge",
               text:
                 charge.flatOn === undefined
-                  ? `Lasts; at the least ${say.percent(100 * charge.lowestFraction)} are left.`
-                  : `Runs flat on ${say.date(charge.flatOn)}: charge all there is, switch off what can be.`,
+                  ? `Lasts; the lowest is ${say.percent(100 * charge.lowestFraction)}.`
+                  : `Runs flat on ${say.date(charge.flatOn)}: charge everything, and turn off what you can.`,
             },
           ]
         : [],
@@ -177,6 +177,6 @@ function cautionLines(plan: Plan, { checks }: PlanResult, legIndex: number, hike
 function fuelWords({ openG, bought, needG }: { openG: number; bought: number; needG: number }, say: Say): string {
   const left = openG > 0 ? `${say.g(openG)} left` : "none left";
   return bought > 0
-    ? `Fuel: ${left}, the leg burns ${say.g(needG)}: ${bought} more`
-    : `Fuel: ${left}, the leg burns ${say.g(needG)}: it lasts`;
+    ? `Fuel: ${left}, the leg needs ${say.g(needG)}: get ${bought} more`
+    : `Fuel: ${left}, the leg needs ${say.g(needG)}: enough`;
 }

@@ -22,30 +22,30 @@ export function BoxSheet({ facts, box }: { facts: PaperFacts; box: PlannedBox })
     <>
       <div className="label">
         <p className="address" dir="auto">
-          {box.row?.address.trim() || `${name}\n(address to be written here)`}
+          {box.row?.address.trim() || `${name}\n(write the address here)`}
         </p>
         <p>
-          Please hold for a hiker who comes between {arrivalWords(box, say)}. {say.kg(box.totalG / 1000)}.
+          Please hold for hiker arriving {arrivalWords(box, say)}. {say.kg(box.totalG / 1000)}.
         </p>
       </div>
       <div className="cut">✂</div>
       <h2 dir="auto">Box to {name}</h2>
       <p className="small">
-        {plan.trip.name}, leg {box.legIndex + 1}. Send {sendWords(box, say)}.
+        {plan.trip.name}, leg {box.legIndex + 1}. Mail {sendWords(box, say)}.
       </p>
       <ul aria-label="In the box">
         {itemsOf({ plan, result, box }).map(({ id, name: what, grams, waits }) => (
           <li key={id}>
             <span>□</span>
             <span className="text" dir="auto">
-              {what} {waits && <span className="small">only if so; stays out for now</span>}
+              {what} {waits && <span className="small">only if decided; left out for now</span>}
             </span>
             <span>{say.g(grams)}</span>
           </li>
         ))}
       </ul>
       <p className="small" style={{ marginTop: "2mm" }}>
-        Fuel, lighters, sprays and loose batteries are refused by most carriers; their rules go first.
+        Most carriers refuse fuel, lighters, sprays and loose batteries; their rules come first.
       </p>
     </>
   );
@@ -53,7 +53,7 @@ export function BoxSheet({ facts, box }: { facts: PaperFacts; box: PlannedBox })
 
 const BUYING = [
   ["bought", "Buy"],
-  ["box", "Out of the box"],
+  ["box", "From the box"],
   ["nowhere", "Not sold there"],
 ] as const;
 
@@ -96,7 +96,7 @@ export function CheckListSheet({ facts, hiker, who }: { facts: PaperFacts; hiker
     <>
       <h2>To pack: {hiker.name}</h2>
       <p className="small" dir="auto">
-        For leg {leg.index + 1}, out of {stopName(plan, leg.fromStopId)}.
+        For leg {leg.index + 1}, from {stopName(plan, leg.fromStopId)}.
       </p>
       <div className="two">
         {groups.map((group) => (
@@ -129,7 +129,7 @@ export function FlightSheet({ facts }: { facts: PaperFacts }) {
   const { plan, result, say } = facts;
   return (
     <>
-      <h2>The day of departure</h2>
+      <h2>Departure day</h2>
       {plan.hikers.map((hiker, who) => {
         const carried = plan.kit.filter((_, p) => result.carrier[p * result.legs.length] === who);
         const luggage = luggageOf(carried);
@@ -158,7 +158,7 @@ export function FlightSheet({ facts }: { facts: PaperFacts }) {
         );
       })}
       <p className="small" style={{ marginTop: "2mm" }}>
-        All the rest goes any way; fuel is bought there. The airline’s, the carrier’s and the countries’ own rules go
+        Everything else can go either way; buy fuel there. The rules of the airline, the carrier and the countries come
         first.
       </p>
     </>
@@ -181,13 +181,13 @@ export function SendingSheet({ facts }: { facts: PaperFacts }) {
     return [
       {
         iso: by,
-        what: `${sent ? "Sent" : box.fromStopId === undefined ? "Send at the latest" : "Sent on by the hiker"}: box to ${name}`,
+        what: `${sent ? "Sent" : box.fromStopId === undefined ? "Mail by" : "Forwarded by the hiker"}: box to ${name}`,
         more: `${say.kg(box.totalG / 1000)}, ${say.money(box.price)}; ${sendWords(box, say)}`,
       },
       {
         iso: isoOfDay(box.earliestDay),
         what: `Should be there: box to ${name}`,
-        more: `fetched ${arrivalWords(box, say)}`,
+        more: `picked up ${arrivalWords(box, say)}`,
       },
     ];
   });
@@ -199,9 +199,9 @@ export function SendingSheet({ facts }: { facts: PaperFacts }) {
   const duties = [...sendings, ...decisions].sort((a, b) => a.iso.localeCompare(b.iso));
   return (
     <>
-      <h2>What is done by which day</h2>
-      {duties.length === 0 && <p>Nothing is posted, and nothing waits to be decided.</p>}
-      <table aria-label="Days of sending">
+      <h2>What to do by when</h2>
+      {duties.length === 0 && <p>No boxes to mail and no open decisions.</p>}
+      <table aria-label="Mailing dates">
         <tbody>
           {duties.map(({ iso, what, more }, i) => (
             <tr key={i}>
@@ -214,7 +214,8 @@ export function SendingSheet({ facts }: { facts: PaperFacts }) {
         </tbody>
       </table>
       <p className="small" style={{ marginTop: "2mm" }}>
-        Days with a chance of 95 % that the box is there in time, as far as the post is known: the counter knows better.
+        Dates give a 95 % chance that the box is there in time, by what we know of the post: trust the counter over
+        this.
       </p>
     </>
   );

@@ -16,58 +16,58 @@ interface Paper {
 export const PAPERS = {
   overview: {
     word: "Overview",
-    note: "heights, legs, what is not solved",
+    note: "elevation, legs, open issues",
     sheets: (facts) => [<Overview key="overview" facts={facts} />],
   },
   "leg-cards": {
     word: "Leg cards",
-    note: "a card a leg for the pocket",
+    note: "one pocket card per leg",
     sheets: (facts) => (facts.legs.length === 0 ? [] : [<LegCards key="legs" facts={facts} />]),
   },
   "day-cards": {
     word: "Day cards",
-    note: "a card a day, with room for notes",
+    note: "one card per day, with room for notes",
     sheets: (facts) => (facts.days.length === 0 ? [] : [<DayCards key="days" facts={facts} />]),
   },
   "day-table": {
     word: "Day by day",
-    note: "where on which date",
+    note: "where you are on which date",
     sheets: (facts) => [<DayTable key="table" facts={facts} />],
   },
   leaving: {
-    word: "Leaving sheets",
-    note: "what is done at each stop",
+    word: "Departure sheets",
+    note: "what to do at each stop",
     sheets: (facts) => facts.legs.map((leg) => <LeavingPaper key={leg.index} facts={facts} leg={leg} />),
   },
   water: {
     word: "Camps and water",
-    note: "a sheet a leg",
+    note: "one sheet per leg",
     sheets: (facts) => facts.legs.map((leg) => <WaterSheet key={leg.index} facts={facts} leg={leg} />),
   },
   miles: {
     word: "Mile table",
-    note: "every place in order",
+    note: "every place in trail order",
     sheets: (facts) => [<MileTable key="miles" facts={facts} />],
   },
   boxes: {
     word: "Boxes",
-    note: "a label and a list each",
+    note: "a label and a contents list each",
     sheets: (facts) => facts.boxes.map((box) => <BoxSheet key={box.key} facts={facts} box={box} />),
   },
   sending: {
-    word: "Send-by calendar",
-    note: "what is done at home, by which day",
+    word: "Mailing calendar",
+    note: "what to do at home, by when",
     sheets: (facts) => [<SendingSheet key="sending" facts={facts} />],
   },
   shopping: {
     word: "Shopping lists",
-    note: "by the menus, stop after stop",
+    note: "from the menus, stop by stop",
     runsOn: true,
     sheets: (facts) => facts.shopping.map((list) => <ShoppingSheet key={list.legIndex} facts={facts} list={list} />),
   },
   checklist: {
     word: "Check-list",
-    note: "what each packs",
+    note: "what each hiker packs",
     sheets: (facts) =>
       facts.plan.hikers.map((hiker, who) => <CheckListSheet key={hiker.id} facts={facts} hiker={hiker} who={who} />),
   },

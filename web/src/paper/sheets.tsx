@@ -19,7 +19,7 @@ export function Overview({ facts }: { facts: PaperFacts }) {
       <p>
         {plan.hikers.map(({ name }) => name).join(" and ")}. {longDate(plan.trip.startDate)} to{" "}
         {longDate(result.finishDate)}: {say.days(days)}, {say.way(lengthM)}
-        {plan.trip.madeUp && ". Made up: no such trail is known"}.
+        {plan.trip.madeUp && ". Fictional: this trail doesn’t exist"}.
       </p>
       <ProfileLine facts={facts} />
       <div className="wide">
@@ -29,7 +29,7 @@ export function Overview({ facts }: { facts: PaperFacts }) {
               <th>leg</th>
               <th>from</th>
               <th>to</th>
-              <th className="num">way</th>
+              <th className="num">dist.</th>
               <th className="num">up</th>
               <th className="num">leaves</th>
               <th className="num">arrives</th>
@@ -63,7 +63,7 @@ export function Overview({ facts }: { facts: PaperFacts }) {
       </div>
       {graver.length > 0 && (
         <section className="part">
-          <h3>Not solved yet</h3>
+          <h3>Open issues</h3>
           <ul>
             {graver.map((check, i) => (
               <li key={i}>
@@ -77,8 +77,8 @@ export function Overview({ facts }: { facts: PaperFacts }) {
         </section>
       )}
       <p className="small" style={{ marginTop: "3mm" }}>
-        A plan, not a forecast: water may fail, snow may lie longer, and the hiker may be days early or late. Local
-        rules, land managers, rescue services and medical advice go first.
+        A plan, not a forecast: water sources can be dry, snow can lie longer, and the hiker may be days early or late.
+        Local rules, land managers, rescue services and medical advice come first.
       </p>
     </>
   );
@@ -101,7 +101,7 @@ function ProfileLine({ facts: { result } }: { facts: PaperFacts }) {
       viewBox={`0 -4 ${PROFILE_POINTS} 108`}
       preserveAspectRatio="none"
       role="img"
-      aria-label="Heights along the way"
+      aria-label="Elevation along the trail"
     >
       {legs.slice(1).map(({ index, fromNode }) => {
         const at = (PROFILE_POINTS * fromNode) / profile.cellCount;
@@ -121,7 +121,7 @@ export function DayTable({ facts }: { facts: PaperFacts }) {
   const { days, say } = facts;
   return (
     <>
-      <h2>Where on which day</h2>
+      <h2>Where you are by date</h2>
       <table aria-label="Days">
         <thead>
           <tr>
@@ -129,7 +129,7 @@ export function DayTable({ facts }: { facts: PaperFacts }) {
             <th>date</th>
             <th className="num">from</th>
             <th className="num">to</th>
-            <th className="num">way</th>
+            <th className="num">dist.</th>
             <th className="num">up</th>
             <th>night</th>
             <th className="num">low</th>
@@ -169,7 +169,7 @@ export function MileTable({ facts }: { facts: PaperFacts }) {
             <th className="num">to next</th>
             <th>place</th>
             <th>what</th>
-            <th className="num">height</th>
+            <th className="num">elevation</th>
             <th className="num">off trail</th>
           </tr>
         </thead>
@@ -208,7 +208,7 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
             <th className="num">from the start</th>
             <th>place</th>
             <th>what</th>
-            <th className="num">height</th>
+            <th className="num">elevation</th>
             <th className="num">next water in</th>
             <th className="num">leave with, {plan.hikers.map(firstName).join(" / ")}</th>
           </tr>
@@ -228,7 +228,8 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
         </tbody>
       </table>
       <p className="small">
-        Sources fail and the weather is a mean: ask at the last stop, and follow local rules and land managers.
+        Sources can be dry and weather figures are averages: ask at the last stop, and follow local rules and land
+        managers.
       </p>
     </>
   );

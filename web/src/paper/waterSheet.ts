@@ -18,7 +18,7 @@ export function waterLines(plan: Plan, result: PlanResult, legIndex: number): Wa
   const say = sayIn(plan);
   const lines = [
     ...places.map(({ row, fromStartM, toWaterM }, i): WaterLine => {
-      const off = row.offTrailM > 0 ? `${say.height(row.offTrailM)} off the trail` : "";
+      const off = row.offTrailM > 0 ? `${say.height(row.offTrailM)} off trail` : "";
       const doubtful = row.kind === "water" && !row.trusted ? "not counted on" : "";
       return {
         key: `place ${i}`,
@@ -37,7 +37,7 @@ export function waterLines(plan: Plan, result: PlanResult, legIndex: number): Wa
       key: `night ${night.date}`,
       atM: night.fromStartM,
       name: `${say.date(night.date)}: ${night.campName ?? (night.bed ? "bed" : "camp")}`,
-      what: `low ${say.C(night.lowC)}, coldest of ten hikes ${say.C(night.coldNightC)}`,
+      what: `low ${say.C(night.lowC)}, coldest in ten hikes ${say.C(night.coldNightC)}`,
       heightM: night.heightM,
       fill: "",
       night: true,

@@ -14,7 +14,7 @@ const TAKEN: [Taken, string][] = [
   ["water", "water"],
   ["camp", "camp"],
   ["hazard", "hazard"],
-  ["out", "leave out"],
+  ["out", "skip"],
 ];
 const WORDS: Record<FoundRow["sorted"]["kind"], string> = {
   stop: "stops",
@@ -58,18 +58,18 @@ function ByWord({ rows, onChange }: Props) {
   const of = rows.filter((row) => toldBy(row, word));
   return (
     <details className="my-2 text-sm">
-      <summary className="cursor-pointer text-pine">By word or symbol, and words of your own</summary>
+      <summary className="cursor-pointer text-pine">By keyword or symbol, and your own keywords</summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         {words.length > 0 && (
           <>
             <Pick
-              label="All places by the word"
+              label="All places by keyword"
               value={word}
               options={[["", "choose"], ...words.map(([one, count]) => [one, `${one} (${count})`] as const)]}
               onPick={setWord}
             />
             <Pick
-              label="are taken as"
+              label="import as"
               value={of.length > 0 && of.every((row) => row.taken === of[0]!.taken) ? of[0]!.taken : "mixed"}
               options={[["mixed", "mixed"] as const, ...TAKEN]}
               onPick={(taken) =>
@@ -80,7 +80,7 @@ function ByWord({ rows, onChange }: Props) {
           </>
         )}
         <label className="font-semibold">
-          A word of your own
+          Your own keyword
           <input
             className="field mt-1 font-normal"
             value={typed}
@@ -97,16 +97,16 @@ function ByWord({ rows, onChange }: Props) {
             setTyped("");
           }}
         >
-          Add the word
+          Add keyword
         </button>
       </div>
       {own.length > 0 && (
-        <ul className="m-0 mt-2 flex list-none flex-wrap gap-2 p-0" aria-label="Words of your own">
+        <ul className="m-0 mt-2 flex list-none flex-wrap gap-2 p-0" aria-label="Your own keywords">
           {own.map((one) => (
             <li key={one.word} className="rounded border border-rule px-2">
-              “{one.word}” is {WORDS[one.kind]}{" "}
+              “{one.word}” means {WORDS[one.kind]}{" "}
               <button
-                aria-label={`Forget the word ${one.word}`}
+                aria-label={`Remove the keyword ${one.word}`}
                 className="text-muted hover:text-danger"
                 onClick={() => setOwnWords(own.filter((other) => other !== one))}
               >
@@ -138,7 +138,7 @@ export function Found({ rows, onChange }: Props) {
   if (rows.length === 0)
     return (
       <p className="m-0 text-sm text-muted">
-        The file has no waypoints. Towns, water and camps are added in Trail, one by one or pasted from a table.
+        This file has no waypoints. Add towns, water and camps later in Trail, one by one or by pasting a table.
       </p>
     );
   const kinds = ORDER.filter((kind) => rows.some((row) => row.sorted.kind === kind));
@@ -157,12 +157,12 @@ export function Found({ rows, onChange }: Props) {
     },
     {
       id: "taken",
-      head: "taken as",
+      head: "import as",
       sort: (row) => row.taken,
       cell: (row) => (
         <Pick
           bare
-          label={`${row.point.name}, ${WORDS[row.sorted.kind]}: taken as`}
+          label={`${row.point.name}, ${WORDS[row.sorted.kind]}: import as`}
           value={row.taken}
           options={TAKEN}
           onPick={(taken) => change((other) => other.id === row.id, taken)}
@@ -171,11 +171,9 @@ export function Found({ rows, onChange }: Props) {
     },
     {
       id: "why",
-      head: "by the word",
+      head: "keyword",
       sort: (row) => row.sorted.word,
-      cell: (row) => (
-        <span className="text-muted">{row.sorted.word === "" ? "none known" : `“${row.sorted.word}”`}</span>
-      ),
+      cell: (row) => <span className="text-muted">{row.sorted.word === "" ? "no match" : `“${row.sorted.word}”`}</span>,
     },
     {
       id: "at",
@@ -196,8 +194,8 @@ export function Found({ rows, onChange }: Props) {
     <>
       {isWithoutStops && (
         <p className="mt-0 mb-2 max-w-[72ch] text-sm" data-testid="no-stops">
-          None of them is a stop by its name, and {counted(leftOut, "place is", "places are")} left out: where food,
-          post or a bed is had, say so here, of a whole kind at once or one by one.
+          No names look like resupply stops, and {counted(leftOut, "place is", "places are")} left out. Mark the ones
+          with food, a post office or a bed, by kind or one by one.
         </p>
       )}
       <ul className="m-0 mb-3 flex list-none flex-wrap gap-x-6 gap-y-2 p-0 text-sm">
@@ -210,7 +208,7 @@ export function Found({ rows, onChange }: Props) {
               <b className="figure">{of.length}</b> {of.length === 1 ? ONE[kind] : WORDS[kind]}{" "}
               <Pick
                 bare
-                label={`All ${WORDS[kind]}: taken as`}
+                label={`All ${WORDS[kind]}: import as`}
                 value={same ? of[0]!.taken : "mixed"}
                 options={[...(same ? [] : ([["mixed", "mixed"]] as [string, string][])), ...TAKEN]}
                 onPick={(taken) =>
@@ -224,16 +222,16 @@ export function Found({ rows, onChange }: Props) {
       <ByWord rows={rows} onChange={onChange} />
       {far > 0 && (
         <p className="my-1 text-sm text-muted">
-          {far} {far === 1 ? "lies" : "lie"} more than 5 km off the track and {far === 1 ? "is" : "are"} left out,
-          unless you take {far === 1 ? "it" : "them"}.
+          {far} {far === 1 ? "is" : "are"} more than 5 km off the track. {far === 1 ? "It is" : "They are"} left out
+          unless you include {far === 1 ? "it" : "them"}.
         </p>
       )}
       <details open={rows.length <= FEW} data-testid="found">
         <summary className="my-2 cursor-pointer text-sm font-bold text-pine">
-          {rows.length === 1 ? "The place" : `All ${rows.length} places`}, by the word that told
+          {rows.length === 1 ? "The place" : `All ${rows.length} places`}, by matched keyword
         </summary>
         <DataTable
-          label="What lies on the track"
+          label="Places along the track"
           find="Find a place"
           empty=""
           rows={rows}

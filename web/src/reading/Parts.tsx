@@ -6,7 +6,7 @@ import { fixed, toPx, quantity } from "../units/quantity.ts";
 import type { PartPreview } from "../worker/jobs.ts";
 
 const ROLES: readonly (readonly [PartRole, string])[] = [
-  ["trail", "of the trail"],
+  ["trail", "part of the trail"],
   ["alternate", "alternate"],
   ["left", "leave out"],
 ];
@@ -32,7 +32,7 @@ export function Parts({ parts, choices, units, onChoose }: Props) {
     <div className="my-2 max-h-[340px] overflow-auto">
       <table className="w-full border-collapse text-sm" aria-label="Tracks in the files">
         <caption className="mb-1 text-left text-muted">
-          {parts.length} tracks: proposed by where their ends lie; {trail} make the trail, from top to bottom.
+          {parts.length} tracks, ordered by matching endpoints; {trail} of them make up the trail, top to bottom.
         </caption>
         <tbody>
           {choices.map((choice, i) => {
@@ -55,7 +55,7 @@ export function Parts({ parts, choices, units, onChoose }: Props) {
                 <td className="py-1">
                   <Pick
                     bare
-                    label={`${name}: taken as`}
+                    label={`${name}: use as`}
                     value={choice.role}
                     options={ROLES}
                     onPick={(role) => !(trail === 1 && choice.role === "trail") && change(i, { role })}
@@ -64,10 +64,10 @@ export function Parts({ parts, choices, units, onChoose }: Props) {
                 <td className="py-1 text-right whitespace-nowrap">
                   {choice.role === "trail" && trail > 1 && (
                     <>
-                      <Tool label={`${name} earlier`} disabled={i === 0} onClick={() => move(i, -1)}>
+                      <Tool label={`Move ${name} up`} disabled={i === 0} onClick={() => move(i, -1)}>
                         <ArrowUp size={15} aria-hidden="true" />
                       </Tool>
-                      <Tool label={`${name} later`} disabled={i === choices.length - 1} onClick={() => move(i, 1)}>
+                      <Tool label={`Move ${name} down`} disabled={i === choices.length - 1} onClick={() => move(i, 1)}>
                         <ArrowDown size={15} aria-hidden="true" />
                       </Tool>
                     </>
@@ -76,7 +76,7 @@ export function Parts({ parts, choices, units, onChoose }: Props) {
                     <button
                       className="btn ml-1 min-h-[24px]! px-1.5! py-0! text-xs!"
                       aria-pressed={choice.turned}
-                      aria-label={`Turn ${name} round`}
+                      aria-label={`Reverse ${name}`}
                       onClick={() => change(i, { turned: !choice.turned })}
                     >
                       {choice.turned ? "turned" : "turn"}

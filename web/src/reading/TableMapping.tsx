@@ -8,15 +8,15 @@ import { unitsSchema } from "@gepack/core";
 const MEANINGS: Record<ColumnMeaning, string> = {
   name: "name",
   along: "distance from the start",
-  next: "distance to the next",
-  height: "height",
-  climb: "climb to the next",
+  next: "distance to the next place",
+  height: "elevation",
+  climb: "climb to the next place",
   kind: "kind",
-  "off-trail": "way off the trail",
+  "off-trail": "distance off trail",
   note: "note",
   latitude: "latitude",
   longitude: "longitude",
-  skip: "leave out",
+  skip: "skip",
 };
 const LENGTHS: readonly ColumnMeaning[] = ["along", "next", "height", "climb", "off-trail"];
 const UNITS: readonly (readonly [LengthUnit, string])[] = [
@@ -97,10 +97,10 @@ export function TableMapping({ reading, placesOnly }: { reading: TrackFiles; pla
         </table>
       </div>
       <p className="my-1">
-        <b className="figure">{read.length}</b> of {rows.length - (hasHead ? 1 : 0)} rows read.
+        <b className="figure">{read.length}</b> of {rows.length - (hasHead ? 1 : 0)} rows imported.{" "}
       </p>
       {unread.length > 0 && (
-        <ul className="my-1 list-none p-0 text-muted" aria-label="Rows that are not read">
+        <ul className="my-1 list-none p-0 text-muted" aria-label="Skipped rows">
           {unread.slice(0, MOST_UNREAD).map(({ line, reason }) => (
             <li key={line}>
               Row {line}: {reason}
@@ -122,8 +122,8 @@ export function TableMapping({ reading, placesOnly }: { reading: TrackFiles; pla
             onCommit={(endLatDeg) => void readAs({ endLatDeg })}
           />
           <p className="m-0 max-w-[52ch] text-xs text-muted">
-            There is no track: the trail is made from the table, coarse, and lies nowhere. Its latitude tells daylight
-            and season. A track that is found later takes its place.
+            No track: the trail is built from the table, so it’s coarse and not on the map. Enter the latitude to get
+            daylight and season. You can import a track later.
           </p>
         </div>
       )}

@@ -31,8 +31,8 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
             Choose files
           </button>
           <p className="mt-2 mb-0 text-xs text-muted">
-            GPX, KML, KMZ, TCX, FIT, GeoJSON, tables of points, and mile tables (CSV, TSV, XLSX: name and distance), up
-            to 150 MB. They stay on this device.
+            GPX, KML, KMZ, TCX, FIT, GeoJSON, point tables and mile tables (CSV, TSV, XLSX with name and distance), up
+            to 150 MB. Files stay on this device.
           </p>
           <PasteTable onPaste={(file) => void read([file])} />
         </div>
@@ -62,7 +62,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
       {phase.is === "refused" && (
         <div role="alert" className="mt-2 rounded bg-caution-wash px-3 py-2">
           <b className="text-danger">
-            {phase.name} {phase.several ? "were" : "was"} not read; {kept}.
+            Couldn’t read {phase.name}; {kept}.
           </b>
           <ProblemList problems={phase.problems} />
         </div>
@@ -80,7 +80,7 @@ function PasteTable({ onPaste }: { onPaste: (file: File) => void }) {
       <textarea
         className="field mt-1 min-h-[90px] w-full text-sm!"
         aria-label="Table of places"
-        placeholder={"name, distance, kind, note: a row a place, as copied from a spreadsheet"}
+        placeholder={"name, distance, kind, note: one place per row, as copied from a spreadsheet"}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
@@ -89,7 +89,7 @@ function PasteTable({ onPaste }: { onPaste: (file: File) => void }) {
         disabled={text.trim() === ""}
         onClick={() => onPaste(new File([text], "Pasted table.csv", { type: "text/csv" }))}
       >
-        Read the table
+        Import table
       </button>
     </details>
   );

@@ -20,11 +20,11 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
       <Parts parts={parts} choices={preview.choices} units={units} onChoose={(choices) => void choose(choices)} />
       <Outline heightsM={preview.outlineM} />
       <p className="my-1">
-        {fixed(preview.points, 0)} {from} points, {quantity("distance", preview.lengthM, units)},{" "}
+        {fixed(preview.points, 0)} points from {from}, {quantity("distance", preview.lengthM, units)},{" "}
         {preview.hasHeights
-          ? `${quantity("height", preview.climbM, units)} up (${quantity("height", preview.rawClimbM, units)} as recorded), highest ${quantity("height", preview.highestM, units)}`
+          ? `${quantity("height", preview.climbM, units)} up (${quantity("height", preview.rawClimbM, units)} raw), highest ${quantity("height", preview.highestM, units)}`
           : "no heights"}
-        ; {preview.firstDate === undefined ? "no times" : `walked from ${longDate(preview.firstDate)}`}.
+        ; {preview.firstDate === undefined ? "no times" : `recorded from ${longDate(preview.firstDate)}`}.
       </p>
       {gaps.length > 0 && (
         <div className="my-2 rounded bg-caution-wash px-3 py-2" data-testid="gaps">
@@ -39,20 +39,18 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
           .
           <label className="mt-1 flex items-center gap-2">
             <input type="checkbox" checked={joins} onChange={(event) => join(event.target.checked)} />
-            Walk {gaps.length === 1 ? "it as a straight line" : "them as straight lines"}
+            Bridge {gaps.length === 1 ? "it with a straight line" : "them with straight lines"}
           </label>
-          <p className="m-0 text-xs text-muted">
-            Or add the file that is missing, leave a track out, or put them in another order.
-          </p>
+          <p className="m-0 text-xs text-muted">Or add the missing file, leave a track out, or change the order.</p>
         </div>
       )}
       <p className="my-1 text-muted">
         {mended.gaps.length === 0
           ? "No gaps"
           : `${counted(mended.gaps.length, "gap")} (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
-        ; {faults.length === 0 ? "nothing had to be mended" : `mended: ${faults.join(", ")}`}.
+        ; {faults.length === 0 ? "nothing to repair" : `repaired: ${faults.join(", ")}`}.
         {mended.spacingM > WIDE_M &&
-          ` Its points lie ${quantity("distance", mended.spacingM, units)} apart: what bends and climbs between them is cut off.`}
+          ` Points are ${quantity("distance", mended.spacingM, units)} apart, so bends and climbs in between are cut off.`}
       </p>
       {problems.length > 0 && <ProblemList problems={problems} />}
     </>
@@ -76,7 +74,7 @@ function Outline({ heightsM }: { heightsM: Float32Array }) {
     )
     .join(" ");
   return (
-    <svg viewBox="0 0 330 46" className="my-1 block w-full" role="img" aria-label="Height along the track">
+    <svg viewBox="0 0 330 46" className="my-1 block w-full" role="img" aria-label="Elevation along the track">
       <polygon points={`0,46 ${points} 330,46`} fill="var(--ground)" />
     </svg>
   );

@@ -16,7 +16,7 @@ export function askedOf({ searchParams }: URL): Asked {
       const value = text === null ? otherwise : text.trim() === "" ? NaN : Number(text);
       if (value !== undefined && value >= low && value <= high) return value;
       bad.push(
-        `${name} is ${text === null ? "missing" : `“${text.slice(0, 30)}”`}; expected a number from ${low} to ${high}`,
+        `${name} is ${text === null ? "missing" : `“${text.slice(0, 30)}”`}; use a number from ${low} to ${high}`,
       );
       return NaN;
     },

@@ -44,7 +44,7 @@ function readPosted(text: string): PlanFile | Refusal {
     return {
       status: 422,
       title: "Not a plan",
-      detail: "The document was refused; see problems for each place and reason.",
+      detail: "The document was rejected; see “problems” for each place and reason.",
       problems,
     };
   if (value.tracks.length === 0)

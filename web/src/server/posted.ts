@@ -24,12 +24,11 @@ export async function answerPosted(
   try {
     text = await limitedText(request, MAX_BYTES);
   } catch {
-    return problem(400, "Cut short", "The body ended before it was whole.");
+    return problem(400, "Incomplete request", "The request body was cut off.");
   } finally {
     reading--;
   }
-  if (text === undefined)
-    return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the most that is read.`);
+  if (text === undefined) return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the limit.`);
   const end = await planDesk(locals.planThread).ask({ what, text }, locals.left ?? request.signal);
   switch (end.is) {
     case "done":
@@ -38,23 +37,21 @@ export async function answerPosted(
     case "full":
       return busy();
     case "late":
-      return later(
-        "The plan takes longer than this server computes on one. The application computes it in the browser.",
-      );
+      return later("This plan takes longer than the server allows. The app computes it in your browser instead.");
     case "died":
       if (!end.ofMemory) return problem(500, "The server failed", "The plan could not be computed.");
-      return later("The plan took more memory than this server gives to one. Thin its track to a point every 10 m.");
+      return later("This plan needs more memory than the server allows. Thin its track to one point per 10 m.");
     case "left":
-      return problem(499, "Nobody waits", "The one who asked has left.");
+      return problem(499, "Client gone", "The client disconnected.");
   }
 }
 
 function busy(): Response {
-  return later("The server computes other plans, and its queue is full.");
+  return later("The server is busy with other plans and its queue is full.");
 }
 
 function later(detail: string): Response {
-  const response = problem(503, "Not now", `${detail} Try again in ${RETRY_AFTER_S} s.`);
+  const response = problem(503, "Busy", `${detail} Try again in ${RETRY_AFTER_S} s.`);
   response.headers.set("retry-after", String(RETRY_AFTER_S));
   return response;
 }

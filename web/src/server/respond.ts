@@ -30,7 +30,7 @@ export function answerJson(request: Request, json: string): Response {
 
 /** The endpoint knows other methods only; they are named as HTTP wants it. */
 export function methodRefused(allowed: string): Response {
-  const response = problem(405, "Another method", `This address answers ${allowed} only.`);
+  const response = problem(405, "Method not allowed", `This address answers ${allowed} only.`);
   response.headers.set("allow", allowed);
   return response;
 }

@@ -20,7 +20,7 @@ export default function Screen({ id }: { id: string }) {
   return (
     <PlanGate>
       {(plan, result) => (
-        <Drawn what="This station" of={result}>
+        <Drawn what="This page" of={result}>
           <found.Screen plan={plan} result={result} />
         </Drawn>
       )}

@@ -64,7 +64,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     clearNote(note.id);
     if (standing.latest === next) {
       if (stored) await step(from.id, "undo").catch(report);
-      await show(from, `Not kept: ${label}`).catch(fail);
+      await show(from, `Not saved: ${label}`).catch(fail);
     }
     // Said when all is as it was: what a field still holds would else be taken once more by a page that goes.
     refused(error);

@@ -70,7 +70,7 @@ async function open(): Promise<void> {
 async function openWithoutStorage(error: unknown): Promise<void> {
   if (get().plan) {
     set({ kept: false });
-    return notify("The browser’s storage stopped answering. Export the plan, then reload the page.");
+    return notify("The browser’s storage stopped responding. Export the plan, then reload the page.");
   }
   try {
     const demo = await fetchDemo(tellBytes);
@@ -79,7 +79,7 @@ async function openWithoutStorage(error: unknown): Promise<void> {
     notify(
       error instanceof StorageProblem
         ? error.message
-        : "The browser refuses to store data; export the plan before you close the page.",
+        : "Your browser refuses to store data. Export the plan before you close the page.",
     );
     await show(demo.plan);
   } catch (failure) {
@@ -135,8 +135,8 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
   }
   if (keepEqual(opened.doc, value) === opened.doc) return true;
   if (first) {
-    notify(`The stored plan was mended. ${first.place}: ${first.sentence}`);
-    await change(opened.id, "Mend the stored plan", () => value);
+    notify(`The saved plan was repaired. ${first.place}: ${first.sentence}`);
+    await change(opened.id, "Repair the saved plan", () => value);
   } else await fillIn(value);
   return false;
 }

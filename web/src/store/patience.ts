@@ -4,7 +4,7 @@ import { StorageProblem } from "../data/plans.ts";
 const PATIENCE_MS = 5000;
 
 const SILENT =
-  "The browser’s storage does not answer. Close other tabs of Gepack and reload, or export the plan before you close the page.";
+  "The browser’s storage isn’t responding. Close other Gepack tabs and reload, or export the plan before you close the page.";
 
 export function answered<T>(work: Promise<T>): Promise<T> {
   return new Promise((resolve, reject) => {

@@ -12,7 +12,7 @@ let started: Calculator | undefined;
 
 export function calculator(): Calculator {
   started ??= startCalculator({
-    onRestart: () => notify("The calculation stopped and was started again. Your edit is kept."),
+    onRestart: () => notify("The calculation stopped and was restarted. Your edit is saved."),
     onProfile: (key, profile) => {
       if (!inMemory) void keepProfile(key, profile).catch(() => {});
     },
@@ -63,7 +63,7 @@ function shownProfile(key: string): Profile | undefined {
 async function tracksFor(plan: Plan): Promise<readonly TrackPoints[]> {
   const tracks = await keptTracks(plan);
   if (!tracks.some(({ id }) => plan.trackIds.includes(id)))
-    throw new Error("The plan's track is missing from this device's storage. Import the plan file again.");
+    throw new Error("The plan’s track is missing from this device. Import the plan file again.");
   return tracks;
 }
 

@@ -9,7 +9,7 @@ import { report, tell } from "./notices.ts";
 /** Keeps a plan as a variant of its trip; the opened plan stays open. Answers its id. */
 export async function keepVariant(plan: Plan, name: string): Promise<string | undefined> {
   if (!useDocument.getState().kept) {
-    tell("failed", "Nothing is kept on this device, so there is no place for a variant.", "Export the plan instead.");
+    tell("failed", "Saving isn’t possible on this device, so variants can’t be kept.", "Export the plan instead.");
     return undefined;
   }
   const id = crypto.randomUUID();
@@ -30,7 +30,7 @@ export async function keepVariantOf(plan: Plan, name: string, hike: Hike, who: n
   const id = await keepVariant(planOfHike(plan, result, hike, who), name);
   if (id === undefined) return;
   await openVariant(id);
-  tell("note", `${name} is opened as a variant.`, "Your plan is as it was: it is in Variants, and in the Plan menu.");
+  tell("note", `Opened ${name} as a variant.`, "Your plan hasn’t changed: find it under Variants or in the Plan menu.");
 }
 
 /** What is left from the start of a leg on, kept and opened: for who is joined there, or plans the rest anew. */
@@ -43,8 +43,8 @@ export async function keepRest(plan: Plan, legIndex: number, from: string): Prom
   await openVariant(id);
   tell(
     "note",
-    `${name} is opened as a variant.`,
-    "Who joins is added in Trip. The whole hike is as it was: it is in Legs, Variants, and in the Plan menu.",
+    `Opened ${name} as a variant.`,
+    "Add whoever joins in Setup. The whole hike hasn’t changed: find it in Legs, Variants, or in the Plan menu.",
   );
 }
 
@@ -60,7 +60,7 @@ export async function keepNow(name: string): Promise<void> {
 
 export async function renameVariant(id: string, name: string): Promise<void> {
   try {
-    await change(id, `Call it ${name}`, (draft) => void (draft.trip.variantName = name));
+    await change(id, `Rename to ${name}`, (draft) => void (draft.trip.variantName = name));
   } catch (error) {
     report(error);
   }
@@ -82,10 +82,10 @@ export async function putBack(doc: Plan): Promise<void> {
 
 /** A part of another variant in the opened one, as one step. */
 export function takeFrom(other: Plan, part: VariantPart, words: string): void {
-  void edit(`${words} of ${variantName(other)}`, (draft) => takePart(draft as Plan, other, part));
+  void edit(`${words} from ${variantName(other)}`, (draft) => takePart(draft as Plan, other, part));
 }
 
 /** What a variant is called beside the others of its trip. */
 export function variantName(plan: Plan): string {
-  return plan.trip.variantName || (plan.trip.variantOf ? nameOf(plan) : "The plan");
+  return plan.trip.variantName || (plan.trip.variantOf ? nameOf(plan) : "Original plan");
 }

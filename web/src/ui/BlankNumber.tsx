@@ -39,7 +39,7 @@ export function BlankNumber({ path, label, value, planned, units, bare, onCommit
     const read = kind === undefined ? parsePlain(text, suffix) : parseQuantity(kind, text, units);
     if ("error" in read) return setError(read.error);
     if (read.value < min || read.value > max)
-      return setError(`From ${show(min / times)} to ${show(max / times)} ${unit}.`);
+      return setError(`Enter ${show(min / times)} to ${show(max / times)} ${unit}.`);
     setError(undefined);
     const inside = kind === undefined ? read.value / times : read.value;
     rest(show(inside));

@@ -31,7 +31,7 @@ export function ClocksField({ label, value, onCommit }: Props<readonly number[]>
       bare
       label={label}
       className="w-[150px]"
-      placeholder="at any hour"
+      placeholder="at any time"
       shown={clocksWords(value)}
       read={parseClocks}
       show={clocksWords}

@@ -143,7 +143,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
         )}
         {several.length > 1 && (
           <button className="btn text-danger" onClick={remove}>
-            Remove {selected.length} chosen
+            Remove {selected.length} selected
           </button>
         )}
         {text !== "" && <span className="text-sm text-muted">{`${shown.length} of ${rows.length}`}</span>}

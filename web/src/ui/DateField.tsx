@@ -37,7 +37,7 @@ export function DateField({ label, value, near, required, bare, onCommit }: Prop
   };
   const commit = (): void => {
     if (text === shown) return give();
-    if (text.trim() === "") return required ? setError("A day is needed here.") : take("");
+    if (text.trim() === "") return required ? setError("Enter a date.") : take("");
     const parsed = parseDate(text, value || near);
     if ("error" in parsed) return setError(parsed.error);
     take(parsed.iso);

@@ -16,8 +16,8 @@ export function Drawn({ what, of, children }: Props) {
       resetKeys={[of]}
       fallbackRender={({ error }) => (
         <p role="alert" className="m-0 bg-caution-wash px-[18px] py-3 text-danger">
-          {what} cannot be drawn: {sentenceOf(error)}. The plan is kept; undo the last edit, or export it from the Plan
-          menu.
+          {what} can’t be shown: {sentenceOf(error)}. Your plan is saved. Undo the last edit, or export the plan from
+          the Plan menu.
         </p>
       )}
     >

@@ -67,7 +67,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
       const allowed = kind
         ? `${figure(kind, min, units)} to ${figure(kind, max, units)} ${unitSymbol(kind, units)}`
         : `${min} to ${max}`;
-      return setError(`Allowed: ${allowed}.`);
+      return setError(`Enter ${allowed}.`);
     }
     // Where the field itself would write the thousands so, it is meant so.
     if (second !== undefined && !(whole && first > second)) {

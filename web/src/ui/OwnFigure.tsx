@@ -25,7 +25,7 @@ export function OwnFigure({ path, label, value, units, onCommit }: Props) {
     if ("error" in parsed) return parsed;
     const inside = kind ? parsed.value : parsed.value / times;
     const within = inside * times >= min && inside * times <= max;
-    return within ? { value: inside } : { error: `${show(min / times)} to ${show(max / times)} is allowed.` };
+    return within ? { value: inside } : { error: `Enter ${show(min / times)} to ${show(max / times)}.` };
   };
   return (
     <TypedText

@@ -51,7 +51,7 @@ export function TableImport<Table extends { problems: readonly Problem[] }>(prop
       {table && file && (
         <div className="w-full rounded border border-rule bg-pine-wash p-2 text-sm" data-testid={`${testId}-preview`}>
           <p className="m-0 mb-1">
-            <b>{file.name}</b>: {count ?? "nothing that can be taken"}
+            <b>{file.name}</b>: {count ?? "nothing to import"}
             {count && `, ${sampleOf(table)}`}.
           </p>
           <ul className="m-0 mb-1 pl-5">
@@ -71,10 +71,10 @@ export function TableImport<Table extends { problems: readonly Problem[] }>(prop
                 onFile(undefined);
               }}
             >
-              Take {count ?? "nothing"}
+              Import {count ?? "nothing"}
             </button>
             <button className="btn" onClick={() => onFile(undefined)}>
-              Leave it
+              Cancel
             </button>
           </div>
         </div>

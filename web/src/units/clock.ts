@@ -14,7 +14,7 @@ export function parseClock(text: string): ClockRead<number> {
     .trim()
     .replace(/\s*(h|o[’']clock)$/i, "")
     .trim();
-  const error = `“${text.trim().slice(0, 20)}” is no hour of the day. Type it as 9, 9:30 or 17:00.`;
+  const error = `“${text.trim().slice(0, 20)}” isn’t a time. Type it as 9, 9:30 or 17:00.`;
   const [, hours, minutes] = /^(\d{1,2}):(\d{2})$/.exec(tidy) ?? [];
   if (hours !== undefined) {
     const value = Number(hours) + Number(minutes) / 60;

@@ -11,9 +11,9 @@ export function parseDate(text: string, near: string): { iso: string } | { error
     .replace(/,/g, " ")
     .replace(/\s+/g, " ")
     .replace(/(\d\.) (?=\d)/g, "$1");
-  const bad = { error: `“${text.trim().slice(0, 30)}” is not a day. Type it as 3 May, 3.5. or 2027-05-03.` };
+  const bad = { error: `“${text.trim().slice(0, 30)}” isn’t a date. Type it as 3 May, 3.5. or 2027-05-03.` };
   if (/^\d{1,2}\/\d{1,2}/.test(tidy))
-    return { error: "Day and month cannot be told apart with a slash. Type it as 3 May, 3.5. or 2027-05-03." };
+    return { error: "With a slash we can’t tell day from month. Type it as 3 May, 3.5. or 2027-05-03." };
   const reference = parseISO(near);
   for (const pattern of WITH_YEAR) {
     const date = parse(tidy, pattern, reference);
@@ -27,7 +27,7 @@ export function parseDate(text: string, near: string): { iso: string } | { error
 }
 
 const inReach = (date: Date): boolean => date.getFullYear() >= 1970 && date.getFullYear() <= 2199;
-const outOfReach = (): { error: string } => ({ error: "Years from 1970 to 2199 are understood." });
+const outOfReach = (): { error: string } => ({ error: "Use a year from 1970 to 2199." });
 
 /** `3 May 2027` of an ISO date. */
 export function longDate(iso: string): string {
@@ -50,7 +50,7 @@ export function parseSeason(text: string): { value: Season } | { error: string }
   const tidy = text.trim();
   if (ALL_YEAR.test(tidy)) return { value: [undefined, undefined] };
   const ends = tidy.split(BETWEEN);
-  const error = `“${tidy.slice(0, 30)}” is no season. Type it as 1 Jun to 15 Oct, or all year.`;
+  const error = `“${tidy.slice(0, 30)}” isn’t a season. Type it as 1 Jun to 15 Oct, or all year.`;
   if (ends.length !== 2) return { error };
   // Of a leap year, so that 29 February is a day.
   const days = ends.map((end) => parseDate(end, "2028-01-01"));

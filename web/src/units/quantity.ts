@@ -94,7 +94,7 @@ export function parseQuantity(kind: QuantityKind, text: string, units: Units): P
   const tidy = tidyNumbers(text).toLowerCase().replaceAll("°", "");
   const allowed = kind === "temperature" ? "C, F" : TABLES[kind].map((unit) => unit.symbol).join(", ");
   const bad = {
-    error: `“${text.trim().slice(0, 30)}” is not understood. Type a number, with a unit if you like: ${allowed}.`,
+    error: `“${text.trim().slice(0, 30)}” isn’t clear. Type a number, with a unit if you like: ${allowed}.`,
   };
   if (tidy === "") return { error: `Type a number, with a unit if you like: ${allowed}.` };
   if (kind === "temperature") {

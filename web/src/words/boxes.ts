@@ -13,10 +13,10 @@ import { stopName } from "./names.ts";
 import type { Say } from "./say.ts";
 
 export const TRAVEL_WORDS: Readonly<Record<Travels, string>> = {
-  any: "any way",
-  cabin: "in the cabin, or by land post",
-  hold: "in the hold, or by post",
-  neither: "neither by air nor by most posts",
+  any: "cabin, hold or mail",
+  cabin: "cabin only, or ground mail",
+  hold: "hold only, or mail",
+  neither: "not by air; most carriers refuse it",
 };
 
 export const STEPS = ["packedOn", "sentOn", "arrivedOn", "fetchedOn"] as const;
@@ -24,20 +24,20 @@ export type Step = (typeof STEPS)[number];
 
 export const STEP_WORDS: Readonly<Record<Step, string>> = {
   packedOn: "packed",
-  sentOn: "sent",
+  sentOn: "mailed",
   arrivedOn: "arrived",
-  fetchedOn: "fetched",
+  fetchedOn: "picked up",
 };
 
 /** How far it has come. */
 export function stateWords(row: BoxRow | undefined, say: Say): string {
   const last = row && STEPS.toReversed().find((step) => row[step] !== undefined);
-  return last ? `${STEP_WORDS[last]} on ${say.date(row[last]!)}` : "to be packed";
+  return last ? `${STEP_WORDS[last]} on ${say.date(row[last]!)}` : "not packed yet";
 }
 
 export function boxName({ toStopId, fromStopId }: Pick<PlannedBox, "toStopId" | "fromStopId">, plan: Plan): string {
   const to = stopName(plan, toStopId);
-  return fromStopId === undefined ? to : `${to}, sent on from ${stopName(plan, fromStopId)}`;
+  return fromStopId === undefined ? to : `${to}, forwarded from ${stopName(plan, fromStopId)}`;
 }
 
 export function sendWords(box: PlannedBox, say: Say): string {
@@ -57,7 +57,7 @@ export function refillWords({ kind, pieceId, fromLeg, toLeg }: Refill, plan: Pla
   const legs = fromLeg === toLeg ? `leg ${fromLeg + 1}` : `legs ${fromLeg + 1} to ${toLeg + 1}`;
   const name = (plan.kit.find(({ id }) => id === pieceId)?.name ?? "").slice(0, MOST_NAME);
   if (kind === "maps") return `maps of ${legs}`;
-  return kind === "shoes" ? `next ${name}` : `refill of ${name}`;
+  return kind === "shoes" ? `next ${name}` : `refill for ${name}`;
 }
 
 /** What is wrong with it that no check tells. */
@@ -65,13 +65,13 @@ export function faultWords(fault: BoxFault, box: PlannedBox, say: Say): string |
   const { from, by } = sendingDates(box);
   switch (fault.kind) {
     case "empty":
-      return "There is nothing in it: take out what you typed, or put something in.";
+      return "This box is empty. Add something, or clear what you typed.";
     case "no-post":
-      return "The stop does not say that it has a post counter: ask there, or send it to another.";
+      return "No post office is listed for this stop. Ask there, or send the box to another stop.";
     case "no-window":
-      return `No one day is right: for who comes early it is to be sent by ${say.date(by)}, for who comes late not before ${say.date(from)}. Ask the counter to hold it longer, or somebody at home to send it on the day.`;
+      return `No single mailing date works: mail it by ${say.date(by)} in case you’re early, but not before ${say.date(from)} in case you’re late. Ask the counter to hold it longer, or have someone at home mail it once you know your date.`;
     case "unsure":
-      return `Sent while you are there, it is waiting when you come with a chance of ${say.percent(100 * box.chance)}: it is held ${say.days(box.holdDays)} only, or the way is too short for it. Ask for longer, or send it on from a later stop.`;
+      return `Mailed from that stop, it has a ${say.percent(100 * box.chance)} chance of being there when you arrive: it’s held ${say.days(box.holdDays)} only, or the distance is too short. Ask for a longer hold, or forward it from a later stop.`;
     case "too-heavy":
     case "sent-late":
     case "not-by-post":

@@ -44,21 +44,21 @@ const km = ({ result }: Asked, node: number, say: Say): string => say.way(node *
 export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   start: {
     tab: "Pack",
-    caution: "Loads near the limit hurt knees and judgement. Rules of thumb are no medical advice.",
+    caution: "Loads near the limit hurt knees and judgement. Rules of thumb aren’t medical advice.",
     headline: (asked, say) =>
-      `Leaving ${stopName(asked.plan, asked.leg.fromStopId)}. At most ${say.kg(asked.row.heaviestKg)} at ${km(asked, asked.row.heaviestNode, say)}, on average ${say.kg(asked.row.meanKg)}, arriving with ${say.kg(asked.row.endKg)}. Worn beside it ${say.kg(asked.row.kit.wornKg)}.`,
+      `Leaving ${stopName(asked.plan, asked.leg.fromStopId)}. Heaviest ${say.kg(asked.row.heaviestKg)} at ${km(asked, asked.row.heaviestNode, say)}, average ${say.kg(asked.row.meanKg)}, on arrival ${say.kg(asked.row.endKg)}. Worn in addition: ${say.kg(asked.row.kit.wornKg)}.`,
     warning: ({ row, hiker }, say) => {
       const overKg = row.startKg - hiker.packComfortKg;
-      return overKg > 0.05 ? `${say.kg(overKg)} over your pack’s comfort.` : undefined;
+      return overKg > 0.05 ? `${say.kg(overKg)} over your comfortable load.` : undefined;
     },
   },
   base: {
     tab: "Base",
-    caution: "What is left at home cannot be used. Keep what stops you getting lost, cold, wet or untreated.",
+    caution: "You can’t use what you left at home. Keep what stops you getting lost, cold, wet or sick from bad water.",
   },
   food: {
     tab: "Food",
-    caution: "Long shortfalls cost muscle and warmth. Eat more if you lose weight fast, and take medical advice.",
+    caution: "Long deficits cost muscle and warmth. If you lose weight fast, eat more and get medical advice.",
   },
   carry: {
     tab: "Carry",
@@ -67,22 +67,22 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
     headline: (asked, say) => {
       const carry = asked.row.carries[asked.carryIndex];
       if (!carry) return "Water to carry.";
-      return `${carryPlace(carry, asked, say)} At least ${say.L(carry.litres)} when leaving; not more than ${say.L(carry.mostL)} drunk in that time.`;
+      return `${carryPlace(carry, asked, say)} At least ${say.L(carry.litres)} when leaving; drink no more than ${say.L(carry.mostL)} in that time.`;
     },
   },
   fuel: {
     tab: "Fuel",
-    caution: "Stoves burn oxygen and give off carbon monoxide: never in a closed tent. Fire bans go first.",
+    caution: "Stoves burn oxygen and give off carbon monoxide: never use one in a closed tent. Fire bans come first.",
     headline: ({ row: { fuel } }) =>
       fuel.boils === 0
         ? "No stove, no fuel."
-        : `${fuel.containers} in the pack on leaving, ${fuel.bought} of them new. ${fuel.openLasts ? "The open one lasts the leg." : "The open one alone does not last the leg."}`,
+        : `${fuel.containers} in the pack when leaving, ${fuel.bought} of them new. ${fuel.openLasts ? "The open one lasts the leg." : "The open one won’t last the leg on its own."}`,
   },
   energy: {
     tab: "Energy",
-    caution: "People differ by a quarter and more. Measure yourself on a trial walk.",
+    caution: "People differ by 25 % and more. Measure yourself on a trial hike.",
     headline: ({ row }, say) =>
-      `Burned per day, on average of the leg’s days. Body mass on leaving ${say.kg(row.body.bodyKg)}, by the model.`,
+      `Average per day on this leg. Modelled body weight when leaving: ${say.kg(row.body.bodyKg)}.`,
   },
   days: {
     tab: "Days",
@@ -90,35 +90,35 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   },
   arrival: {
     tab: "Arrival",
-    caution: "A plan is not a forecast. Tell somebody when to miss you, and leave days in hand.",
+    caution: "A plan is not a forecast. Tell someone when to raise the alarm, and keep spare days.",
   },
   speed: {
     tab: "Speed",
-    caution: "A mean over a hundred metres, on the day of passage. Snow, fords and scree can stop you altogether.",
+    caution: "Average over 100 m, on the day you pass. Snow, fords and scree can stop you altogether.",
   },
   warmth: {
     tab: "Warmth",
     caution:
       "One night in ten is colder than this, and valleys colder still. Damp down, hunger and a thin pad make it worse.",
     headline: (asked, say) =>
-      `${asked.row.warmth && asked.row.warmth.marginK < 0 ? "Too cold" : "To spare"} at the coldest camp, ${km(asked, asked.leg.coldestCampNode, say)}, on the coldest night in ten.`,
-    nothing: "No camp on this leg, or no sleeping bag in the kit: nothing to compare.",
+      `${asked.row.warmth && asked.row.warmth.marginK < 0 ? "Too cold" : "Margin"} at the coldest camp, ${km(asked, asked.leg.coldestCampNode, say)}, on the coldest night in ten.`,
+    nothing: "No camp on this leg, or no sleeping bag in your kit: nothing to compare.",
   },
   pad: {
     tab: "Pad",
-    caution: "Cold from below is what wakes most people. The mapping is a rule of thumb.",
+    caution: "Cold from below is what wakes most people. The conversion is a rule of thumb.",
     headline: ({ row }, say) => `Your pads add up to ${say.R(row.sleep.padR)}.`,
   },
   battery: {
     tab: "Battery",
-    caution: "Do not stake a rescue call on one battery: keep one device charged and warm.",
+    caution: "Don’t stake a rescue call on one battery: keep one device charged and warm.",
     headline: ({ result, row, leg }, say) => {
       const store = storeOf(result.power!, row.hikerId)!;
       const { flatDay, lowestDay, shortWh } = store.legs[leg.index]!;
       const whose = store.hikerId === undefined ? ", for the whole party" : "";
-      if (flatDay === undefined) return `At its lowest on ${say.date(isoOfDay(lowestDay))}${whose}.`;
+      if (flatDay === undefined) return `Lowest on ${say.date(isoOfDay(lowestDay))}${whose}.`;
       const missing = shortWh < 1 ? "less than 1 Wh is" : `${say.number(shortWh)} Wh are`;
-      return `Flat from ${say.date(isoOfDay(flatDay))} on${whose}: ${missing} missing.`;
+      return `Flat from ${say.date(isoOfDay(flatDay))}${whose}: ${missing} short.`;
     },
     nothing: "No devices yet. Add them in Power.",
   },

@@ -3,14 +3,14 @@ import type { Food, Limit, Meal, Supplier } from "@gepack/core";
 
 export const MEAL_WORDS: Readonly<Record<Meal, string>> = {
   breakfast: "Breakfast",
-  way: "On the way",
+  way: "Lunch and snacks",
   dinner: "Dinner",
   drinks: "Drinks",
 };
 
 export const EATEN_WORDS: Readonly<Record<Food["eaten"], string>> = {
-  cold: "as it is",
-  soaked: "soaked cold",
+  cold: "eaten as is",
+  soaked: "cold-soaked",
   boiled: "with boiling water",
 };
 
@@ -35,13 +35,13 @@ export const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
   breakfast: "enough for breakfast",
   way: "enough to eat on the way",
   dinner: "enough for dinner",
-  fat: "the share of fat",
-  volume: "what the canister holds",
-  price: "the money",
+  fat: "the fat limit",
+  volume: "bear canister space",
+  price: "the cost",
   water: "cooking water",
-  boils: "what is boiled",
-  kinds: "the number of kinds",
-  portions: "how much of one food in a day",
+  boils: "the number of boils",
+  kinds: "variety",
+  portions: "portions of one food a day",
 };
 
-export const LEAST_WORDS = { mass: "Least mass", money: "Least money", cooking: "Least cooking" } as const;
+export const LEAST_WORDS = { mass: "Lightest", money: "Cheapest", cooking: "Least cooking" } as const;

@@ -17,25 +17,25 @@ import type { Say } from "./say.ts";
 export const DEMAND_WORDS: Readonly<Record<DemandKind, string>> = {
   night: "Coldest night",
   pad: "Cold ground",
-  shelter: "Nights outside",
+  shelter: "Nights outdoors",
   "warm-layer": "Cool evenings",
   rain: "Rain",
   wind: "Cold wind",
   heat: "Heat",
   sun: "Sun",
   traction: "Snow under foot",
-  axe: "Steep snow",
-  snowshoes: "Soft snow",
+  axe: "Snow underfoot",
+  snowshoes: "Steep snow",
   ford: "Fords",
   insects: "Insects",
   animals: "Animals",
-  light: "Dark hours",
+  light: "Darkness",
   power: "Power",
-  navigation: "Faint path",
+  navigation: "Faint trail",
   papers: "Permits",
-  "food-store": "Hard canister",
-  space: "Space in the pack",
-  water: "Longest carry",
+  "food-store": "Bear canister",
+  space: "Pack space",
+  water: "Longest water carry",
 };
 
 /** What would meet it. */
@@ -43,24 +43,24 @@ export const ASKS_FOR: Readonly<Record<DemandKind, string>> = {
   night: "a warmer bag, or a liner or jacket worn in it",
   pad: "a thicker pad, or a second one",
   shelter: "a tent or tarp",
-  "warm-layer": "a warm layer to sit in",
+  "warm-layer": "a warm layer for camp",
   rain: "a rain shell",
   wind: "something windproof",
-  heat: "an umbrella or a wide hat, and a rest at noon",
-  sun: "a hat, glasses or cream",
+  heat: "an umbrella or a wide hat, and a midday rest",
+  sun: "a hat, sunglasses or sunscreen",
   traction: "spikes",
   axe: "an ice axe, and the skill to use it",
   snowshoes: "snowshoes, or frozen mornings",
-  ford: "poles, and the hour when the water is lowest",
+  ford: "poles, and crossing when the water is lowest",
   insects: "a head net or repellent",
-  animals: "what the rangers there advise against animals",
+  animals: "whatever the rangers there advise against animals",
   light: "a headlamp",
-  power: "a larger bank, a stop with a socket, or less use",
+  power: "a larger power bank, a stop with a socket, or less use",
   navigation: "a map and compass, and the skill to use them",
-  papers: "the permit’s papers",
-  "food-store": "a hard canister",
+  papers: "the permit papers",
+  "food-store": "a bear canister",
   space: "a larger pack, or a shorter leg",
-  water: "more bottles",
+  water: "more bottle capacity",
 };
 
 export const GIVE_WORDS: Readonly<Record<Give, string>> = {
@@ -71,13 +71,13 @@ export const GIVE_WORDS: Readonly<Record<Give, string>> = {
   traction: "grips on snow",
   axe: "ice axe",
   snowshoes: "snowshoes",
-  insects: "against insects",
+  insects: "insect protection",
   light: "light",
   papers: "papers",
-  deterrent: "against animals",
+  deterrent: "wildlife protection",
   shade: "shade",
   poles: "poles",
-  navigation: "finds the way",
+  navigation: "navigation",
 };
 
 /** The figure of a demand, as short as a cell of a lane is. */
@@ -131,8 +131,8 @@ export function coverSentence(cover: Cover, plan: Plan, say: Say): string {
   const names = cover.pieceIds.map((id) => plan.kit.find((piece) => piece.id === id)?.name ?? id);
   const by = names.length === 0 ? "nothing in the kit" : names.join(", ");
   const have = haveFigure(cover, say);
-  if (cover.isMet) return `Met by ${by}${have}.`;
-  return `Not met: ${by}${have}. It wants ${ASKS_FOR[cover.kind]}.`;
+  if (cover.isMet) return `Covered by ${by}${have}.`;
+  return `Not covered: ${by}${have}. You need ${ASKS_FOR[cover.kind]}.`;
 }
 
 function haveFigure({ kind, have, pieceIds }: Cover, say: Say): string {
@@ -153,26 +153,26 @@ function haveFigure({ kind, have, pieceIds }: Cover, say: Say): string {
 
 /** What a figure in a demand's lane stands for. */
 export const FIGURE_NOTES: Readonly<Record<DemandKind, string>> = {
-  night: "the night that the kit is judged by, at the leg’s coldest camp",
-  pad: "R wanted on that night’s ground",
+  night: "coldest night your kit is judged by, at the leg’s coldest camp",
+  pad: "R-value needed on the ground that night",
   shelter: "nights without a bed",
-  "warm-layer": "mean of the leg’s coldest day",
-  rain: "wet days to expect",
-  wind: "as the wind makes its coldest day feel",
-  heat: "the hottest day in ten",
-  sun: "ultraviolet index at noon, at most",
-  traction: "walked on snow; a slope that nobody has told is taken for steep",
-  axe: "walked on snow; a slope that nobody has told is taken for steep",
+  "warm-layer": "average of the leg’s coldest day",
+  rain: "expected wet days",
+  wind: "wind chill on its coldest day",
+  heat: "hottest day in ten",
+  sun: "highest UV index at noon",
+  traction: "walked on snow; a slope with no data is assumed steep",
+  axe: "walked on snow; a slope with no data is assumed steep",
   snowshoes: "on soft snow",
-  ford: "the highest at its hour, of 4",
+  ford: "highest level at the hour you cross, of 4",
   insects: "level, 0 to 3",
-  animals: "stretches that are told for their animals",
+  animals: "stretches known for wildlife",
   light: "nights outside",
-  power: "wanted on the leg",
+  power: "needed on the leg",
   navigation: "stretches that are hard to follow",
   papers: "stretches with a permit",
-  "food-store": "of food, where rules want it locked away",
-  space: "kit, food and water on leaving, against what the pack holds",
+  "food-store": "of food where rules require locked storage",
+  space: "kit, food and water when leaving, against pack volume",
   water: "the largest carry",
 };
 
@@ -207,7 +207,7 @@ export const RIDE_WORDS: Readonly<Record<Ride, string>> = {
 
 export const STYLE_WORDS: Readonly<Record<KitStyle, string>> = {
   light: "light",
-  usual: "usual",
+  usual: "standard",
   cold: "for the cold season",
 };
 
@@ -215,15 +215,15 @@ export const STYLE_WORDS: Readonly<Record<KitStyle, string>> = {
 export const COLUMN_WORDS: Readonly<Record<KitColumn, string>> = {
   name: "name",
   group: "group",
-  mass: "mass",
-  told: "advertised mass",
-  unit: "unit of mass",
-  quantity: "how many",
+  mass: "weight",
+  told: "listed weight",
+  unit: "weight unit",
+  quantity: "quantity",
   worn: "worn",
-  consumable: "used up",
-  volume: "space",
+  consumable: "consumable",
+  volume: "volume",
   price: "price",
-  owner: "whose it is",
+  owner: "owner",
   notes: "notes",
 };
 

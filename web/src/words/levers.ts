@@ -6,12 +6,12 @@ import { sayIn, type Say } from "./say.ts";
 export const TARGET_WORDS: Record<LeverTarget, string> = {
   heaviest: "the heaviest pack",
   leg: "this leg’s pack",
-  mean: "the mean pack",
-  "kg-km": "all that is carried, kg·km",
+  mean: "the average pack",
+  "kg-km": "total carried, kg·km",
   days: "days",
   money: "money",
   food: "running out of food",
-  water: "being without water",
+  water: "running out of water",
   cold: "a night too cold",
 };
 
@@ -21,26 +21,26 @@ const FIELD_WORDS: Record<LeverField, (value: number, say: Say) => string> = {
   "reserve-days": (value, say) => `${say.days(value)} of food in reserve`,
   "reserve-food": (value, say) => `${say.percent(100 * value)} of the food as reserve`,
   "reserve-water": (value, say) => `${say.percent(100 * value)} of the water as reserve`,
-  "least-water": (value, say) => `Leave a source with ${say.L(value, 1)} at least`,
+  "least-water": (value, say) => `Leave each source with at least ${say.L(value, 1)}`,
   "drink-at-source": (value, say) => `Drink ${say.L(value, 1)} at each source`,
   boils: (value, say) => `${say.number(value)} boils a day`,
 };
 
 const TRUST = {
   all: "Count on every source",
-  chance: "Count on sources by their chance",
-  reliable: "Count on reliable sources alone",
+  chance: "Count on sources by their likelihood",
+  reliable: "Count on reliable sources only",
 } as const;
 const PAST = {
-  none: "Carry no water past a doubtful source",
-  one: "Carry past a doubtful source to the next",
-  chance: "Carry past doubtful sources until they are hardly ever dry",
+  none: "Don’t carry water past doubtful sources",
+  one: "Carry past a doubtful source to the next one",
+  chance: "Carry past doubtful sources to one that is almost never dry",
 } as const;
 
 const MARGIN = {
-  water: "less water in hand",
-  food: "less food in hand",
-  counted: "counted less, not less thirst",
+  water: "thinner water margin",
+  food: "thinner food margin",
+  counted: "only the estimate drops, not your thirst",
 } as const;
 const FIELD_MARGIN: Partial<Record<LeverField, keyof typeof MARGIN>> = {
   "reserve-water": "water",
@@ -71,24 +71,24 @@ export function thinnerBy(lever: Lever): string[] {
 
 export function leverWords(plan: Plan, lever: Lever): string {
   const say = sayIn(plan);
-  const piece = (id: string): string => plan.kit.find((one) => one.id === id)?.name ?? "(piece is gone)";
+  const piece = (id: string): string => plan.kit.find((one) => one.id === id)?.name ?? "(item no longer exists)";
   switch (lever.kind) {
     case "leave":
       return `Leave at home: ${piece(lever.pieceId)}`;
     case "swap":
       return `${piece(lever.otherId)} instead of ${piece(lever.pieceId)}`;
     case "share":
-      return `Share ${piece(lever.pieceId)}; ${piece(lever.insteadId)} stays at home`;
+      return `Share ${piece(lever.pieceId)}; leave ${piece(lever.insteadId)} at home`;
     case "pass":
-      return `Pass by ${stopName(plan, lever.stopId)}`;
+      return `Skip ${stopName(plan, lever.stopId)}`;
     case "use":
       return `Stop at ${stopName(plan, lever.stopId)}`;
     case "nights":
       return `${lever.nights === 1 ? "One night" : `${lever.nights} nights`} at ${stopName(plan, lever.stopId)}`;
     case "food-by":
-      return `${stopName(plan, lever.stopId)}: food ${lever.foodBy === "buy" ? "bought there" : "posted there"}`;
+      return `${stopName(plan, lever.stopId)}: ${lever.foodBy === "buy" ? "buy food there" : "mail food there"}`;
     case "hours":
-      return `Half an hour more on foot every day`;
+      return `Half an hour more walking every day`;
     case "start":
       return `Start on ${say.date(lever.date)}`;
     case "figure":
@@ -98,11 +98,11 @@ export function leverWords(plan: Plan, lever: Lever): string {
     case "past":
       return PAST[lever.past];
     case "water-school":
-      return `Count water by: ${models.water.all.find(({ id }) => id === lever.school)?.name ?? lever.school}`;
+      return `Calculate water with: ${models.water.all.find(({ id }) => id === lever.school)?.name ?? lever.school}`;
     case "cold-food":
-      return "Cook nothing: stove, pot and fuel stay at home";
+      return "Don’t cook: leave stove, pot and fuel at home";
     case "exchange":
-      return "Leave part-full canisters behind where a new one alone is lighter";
+      return "Leave part-full gas canisters behind if a new one alone is lighter";
     case "both":
       return `${leverWords(plan, lever.first)}, and ${lowered(leverWords(plan, lever.second))}`;
   }

@@ -3,33 +3,33 @@ import type { Against, CardFault, Fitted, Left, LogDay, Piece } from "@gepack/co
 import type { Say } from "./say.ts";
 
 export const FAULT_WORDS: Readonly<Record<CardFault, string>> = {
-  "before-start": "before the first day of the trip: move the start in Trip, or the date of the card",
-  "off-route": "at a place that the route leaves out: it counts for nothing of the walk",
-  twice: "there is another card of this day, which holds",
-  back: "behind the night before: taken for a day on which nothing was gained",
-  "too-fast": "further than anybody walks in that time: look at the place and the date",
-  "more-food": "more food left than the evening before, and no stop between",
+  "before-start": "before the trip starts: change the start date in Setup, or this day’s date",
+  "off-route": "at a place your route leaves out: it doesn’t count towards the hike",
+  twice: "another entry for this day is used instead",
+  back: "behind the night before: counted as a day with no progress",
+  "too-fast": "further than anyone walks in that time: check the place and date",
+  "more-food": "more food left than the evening before, with no stop in between",
 };
 
 export const FITTED_WORDS: Readonly<Record<Fitted, string>> = {
-  pace: "Own pace",
-  hours: "Hours a day",
+  pace: "Your pace",
+  hours: "Hours per day",
   breaks: "Breaks",
   food: "Food eaten",
-  litres: "Litres on the way",
-  fuel: "Fuel burnt",
-  charge: "Charge used",
+  litres: "Water while walking",
+  fuel: "Fuel used",
+  charge: "Battery used",
 };
 
 /** What a factor of it means. */
 export const FITTED_NOTES: Readonly<Record<Fitted, string>> = {
-  pace: "speed on the same ground, of all who walk together",
-  hours: "walked a day away from towns",
-  breaks: "by the hour of walking",
-  food: "of the first hiker, out of the bag",
-  litres: "of the first hiker, drunk on foot",
-  fuel: "of the first hiker, by the boil",
-  charge: "on days without sun and socket",
+  pace: "speed on the same ground, for everyone walking together",
+  hours: "walked per day away from towns",
+  breaks: "per hour of walking",
+  food: "first hiker, from the food bag",
+  litres: "first hiker, while walking",
+  fuel: "first hiker, per boil",
+  charge: "on days without sun or socket",
 };
 
 export const LEFT_WORDS: Readonly<Record<Left["what"], string>> = {
@@ -41,9 +41,9 @@ export const LEFT_WORDS: Readonly<Record<Left["what"], string>> = {
 
 /** What to do where it is not enough. */
 export function shortWords(what: Left["what"], back: string): string {
-  if (what === "charge") return "Switch off what can be.";
-  if (what === "treatment") return "Boil what it does not last for, or buy a new one at the stop.";
-  return `Eat less of the rest, walk further a day, or turn to the stop ${back} behind.`;
+  if (what === "charge") return "Turn off what you can.";
+  if (what === "treatment") return "Boil what it can’t treat, or buy a new one at the stop.";
+  return `Eat less of the rest, walk further each day, or go back to the stop ${back} behind you.`;
 }
 
 export function leftFigure(what: Left["what"], value: number, say: Say): string {
@@ -54,23 +54,23 @@ export function leftFigure(what: Left["what"], value: number, say: Say): string 
 
 export const EVENT_WORDS: Readonly<Record<LogDay["pieces"][number]["what"], string>> = {
   broken: "broken",
-  mended: "mended",
+  mended: "repaired",
   bought: "bought",
   sent: "sent",
   swapped: "swapped",
   lost: "lost",
 };
 
-export const FELT_WORDS = ["poor", "tired", "fair", "good", "fine"] as const;
+export const FELT_WORDS = ["bad", "tired", "OK", "good", "great"] as const;
 
 /** What to look at in a day that is caught up. */
 export const CATCH_WORDS = {
-  kept: "kept already: tick it to change its place and hours",
-  "before-start": "before the first day of the trip",
+  kept: "already saved: tick it to update its place and hours",
+  "before-start": "before the trip starts",
   "not-over": "not over yet",
-  "ends-away": "the record ends away from the trail: the day ends where it left it",
-  silent: "no position for some hours: they are walked at the day’s own speed",
-  "wrong-fixes": "wrong positions were left out",
+  "ends-away": "the recording ends off the trail: the day ends where you left it",
+  silent: "no position for some hours: filled in at the day’s own pace",
+  "wrong-fixes": "bad positions were left out",
 } as const;
 
 export const VERDICT_WORDS: Readonly<Record<NonNullable<Piece["verdict"]>, string>> = {
@@ -80,10 +80,10 @@ export const VERDICT_WORDS: Readonly<Record<NonNullable<Piece["verdict"]>, strin
 };
 
 export const AGAINST_WORDS: Readonly<Record<Against, string>> = {
-  hours: "hours on the feet",
+  hours: "hours on your feet",
   eaten: "energy eaten",
-  drunk: "litres drunk",
-  low: "low of the night",
+  drunk: "water drunk",
+  low: "night low",
   food: "food left",
-  body: "own mass",
+  body: "body weight",
 };

@@ -9,9 +9,9 @@ export function mendedWords({
   spikedHeights,
 }: Omit<Mended, "gaps" | "spacingM">): string[] {
   return [
-    doubledPoints > 0 && `${counted(doubledPoints, "doubled point")} dropped`,
-    flungPoints > 0 && `${counted(flungPoints, "flung point")} dropped`,
-    missingHeights > 0 && `${counted(missingHeights, "height")} filled in`,
-    spikedHeights > 0 && `${counted(spikedHeights, "spiked height")} smoothed`,
+    doubledPoints > 0 && `${counted(doubledPoints, "duplicate point")} removed`,
+    flungPoints > 0 && `${counted(flungPoints, "stray point")} removed`,
+    missingHeights > 0 && `${counted(missingHeights, "elevation")} filled in`,
+    spikedHeights > 0 && `${counted(spikedHeights, "elevation spike")} smoothed`,
   ].filter((text) => text !== false);
 }

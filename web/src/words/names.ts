@@ -7,7 +7,7 @@ export function stopName({ stops, trip, route }: Pick<Plan, "stops" | "trip" | "
   if (stopId === lastId) return "Finish";
   if (stopId.startsWith(TRANSFER)) return `Transfer at ${named(route.sections, stopId.slice(TRANSFER.length))}`;
   if (stopId.startsWith(RIDE)) return `Ride past ${named(route.closures, stopId.slice(RIDE.length))}`;
-  return stops.find((stop) => stop.id === stopId)?.name ?? "(stop is gone)";
+  return stops.find((stop) => stop.id === stopId)?.name ?? "(stop no longer exists)";
 }
 
 function named(rows: readonly { id: string; name: string }[], id: string): string {
@@ -16,7 +16,7 @@ function named(rows: readonly { id: string; name: string }[], id: string): strin
 
 /** Name of a source; a stop’s tap has none. */
 export function waterName(sourceId: string | undefined, plan: Plan): string {
-  if (sourceId === SNOW_ID) return "snow by the way";
+  if (sourceId === SNOW_ID) return "snow along the trail";
   return plan.sources.find((source) => source.id === sourceId)?.name ?? "the stop’s tap";
 }
 

@@ -11,8 +11,8 @@ export function chanceWords({ found, runs, high }: Chance): string {
 
 /** A share of hikes that is not nothing. */
 export function shareWords(share: number): string {
-  if (share < 0.015) return share > 0 ? `1 in ${roundDown(1 / share)}` : "hardly ever";
-  if (share > 0.985) return "nearly all";
+  if (share < 0.015) return share > 0 ? `1 in ${roundDown(1 / share)}` : "almost never";
+  if (share > 0.985) return "almost always";
   return `${Math.round(100 * share)} in 100`;
 }
 
@@ -32,50 +32,50 @@ export const TROUBLE_WORDS: Record<Trouble, { title: string; head: string; what:
   food: {
     title: "Out of food",
     head: "out of food",
-    what: "The bag is empty before the leg ends, the reserve with it.",
-    caution: "A short bag is a hungry day; a shorter one is an emergency. Know where the trail can be left.",
+    what: "Your food, reserve included, runs out before the leg ends.",
+    caution: "Running short means a hungry day; worse is an emergency. Know where you can leave the trail.",
   },
   fuel: {
     title: "Out of fuel",
     head: "of fuel",
-    what: "The fuel is gone before the leg ends.",
-    caution: "Where water is boiled to be drunk, or snow is melted, fuel is water.",
+    what: "The fuel runs out before the leg ends.",
+    caution: "If you boil your drinking water or melt snow, fuel is water.",
   },
   charge: {
-    title: "Out of charge",
-    head: "of charge",
-    what: "The batteries are flat before the leg ends.",
-    caution: "Way and help should not hang on a battery alone.",
+    title: "Out of battery",
+    head: "of battery",
+    what: "The batteries run flat before the leg ends.",
+    caution: "Don’t rely on batteries alone for navigation and calling for help.",
   },
   water: {
-    title: "Without water",
+    title: "Out of water",
     head: "of water",
-    what: "A source that is counted on is dry, and two hours after the bottles are empty there is still none.",
-    caution: "Thirst ends hikes and lives. Ask who was there last, and carry past what may be dry.",
+    what: "A source you count on is dry, and two hours after your bottles are empty there’s still no water.",
+    caution: "Thirst ends hikes and lives. Ask who was there last, and carry past anything that may be dry.",
   },
   cold: {
     title: "A night too cold",
     head: "cold night",
-    what: "A night is colder than the sleep kit stands.",
-    caution: "Ratings of bags are no promise; wet kit and tired people are colder.",
+    what: "A night is colder than your sleep system is good for.",
+    caution: "Sleeping bag ratings are no promise; wet kit and tired people get colder.",
   },
   shut: {
-    title: "A shut door",
-    head: "shut door",
-    what: "One comes when shop or counter is shut until one wants to go on, or finds it shut that should be open.",
-    caution: "Ask before you rely on it.",
+    title: "Closed on arrival",
+    head: "closed",
+    what: "The shop or post office is closed until after you want to leave, or is unexpectedly closed.",
+    caution: "Call ahead before you rely on it.",
   },
   box: {
-    title: "No box",
-    head: "no box",
-    what: "A box is not there yet, is lost, or was sent back.",
-    caution: "Ask the house to hold it.",
+    title: "Missing box",
+    head: "missing box",
+    what: "A box hasn’t arrived, is lost, or was sent back.",
+    caution: "Ask them to hold it longer.",
   },
   gear: {
-    title: "Gear that fails",
+    title: "Gear failure",
     head: "gear",
-    what: "Pack, shelter, bag, pad, stove or light fails, or shoes are worn out.",
-    caution: "Carry what mends it, or know where it is replaced.",
+    what: "A pack, shelter, sleeping bag, pad, stove or light fails, or shoes wear out.",
+    caution: "Carry what repairs it, or know where to replace it.",
   },
 };
 
@@ -83,22 +83,22 @@ export const VARIED_WORDS: Record<Varied, string> = {
   pace: "pace",
   energy: "hunger",
   thirst: "thirst",
-  fuel: "fuel burnt",
-  charge: "charge used",
+  fuel: "fuel used",
+  charge: "battery used",
   weather: "nights and rain",
   snow: "the year’s snow",
   sources: "sources",
-  stops: "open doors",
+  stops: "opening hours",
   boxes: "boxes",
   illness: "illness",
   gear: "gear",
 };
 
 export const TRUST_WORDS: Record<TrustGroup, string> = {
-  model: "how it is counted",
+  model: "how it’s calculated",
   person: "you",
   weather: "weather and snow",
-  sources: "water on the way",
+  sources: "water along the trail",
 };
 
 /** What a simulated hike met, in one sentence. */
@@ -110,11 +110,11 @@ export function hikeWords(plan: Plan, hike: Hike): string {
   const energy = Math.round(100 * (hike.energy - 1));
   if (energy !== 0) parts.push(`${Math.abs(energy)} % ${energy > 0 ? "hungrier" : "less hungry"}`);
   if (hike.illDays > 0) parts.push(`${say.days(hike.illDays)} lost to illness`);
-  if (hike.snowYear !== "usual") parts.push(hike.snowYear === "high" ? "a year of much snow" : "a year of little snow");
+  if (hike.snowYear !== "usual") parts.push(hike.snowYear === "high" ? "a high snow year" : "a low snow year");
   parts.push(`${say.days(hike.wetDays)} with rain`);
   const dry = hike.drySourceIds.slice(0, 3).map((id) => waterName(id, plan));
   if (dry.length > 0) parts.push(`dry: ${dry.join(", ")}${hike.drySourceIds.length > 3 ? " and more" : ""}`);
-  return `${parts.join(", ")}; there on ${say.date(hike.finish)}`;
+  return `${parts.join(", ")}; finish on ${say.date(hike.finish)}`;
 }
 
 /** What of a leg of such a hike was its trouble. */
@@ -125,7 +125,7 @@ export function troubleWords(plan: Plan, hike: Hike, trouble: Trouble, legIndex:
   const late = Math.round(leg.lateDays);
   const when = late === 0 ? "on the planned day" : `${say.days(Math.abs(late))} ${late > 0 ? "late" : "early"}`;
   if (trouble === "food")
-    return `${say.kg(Math.max(0, -leg.foodLeftKg))} of food short, ${say.number(leg.days, 1)} days on the leg`;
+    return `${say.kg(Math.max(0, -leg.foodLeftKg))} short of food, ${say.number(leg.days, 1)} days on the leg`;
   if (trouble === "cold" && leg.nightK !== undefined) return `a night ${say.degrees(-leg.nightK)} too cold`;
   if (trouble === "shut" || trouble === "box") return `at ${stopName(plan, toStopId)} ${when}`;
   return `${say.number(leg.days, 1)} days on the leg, ${when}`;

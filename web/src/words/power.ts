@@ -11,9 +11,9 @@ export const FUEL_WORDS: Readonly<Record<Hiker["stove"]["fuel"], string>> = {
 };
 
 export const CERTAINTY_WORDS: Readonly<Record<Device["spareCertainty"], string>> = {
-  mean: "in the mean",
-  "95": "in 95 of 100",
-  "99": "in 99 of 100",
+  mean: "on average",
+  "95": "in 95 of 100 cases",
+  "99": "in 99 of 100 cases",
 };
 
 export const PLACE_WORDS: Readonly<Record<Device["place"], string>> = {

@@ -34,7 +34,7 @@ function clockTime(hours: number): string {
   const minutes = Math.round(hours * 60);
   const two = (value: number): string => String(value).padStart(2, "0");
   const time = `${two(Math.floor(minutes / 60) % 24)}:${two(minutes % 60)}`;
-  return minutes >= 24 * 60 ? `${time} the day after` : time;
+  return minutes >= 24 * 60 ? `${time} the next day` : time;
 }
 
 export function sayIn(plan: Plan): Say {

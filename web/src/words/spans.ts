@@ -2,13 +2,13 @@ import type { Piece, Span } from "@gepack/core";
 
 export const SPAN_WORDS: Record<Span["begins"] | Span["ends"], string> = {
   "from-home": "from home",
-  posted: "posted ahead",
+  posted: "mailed ahead",
   bought: "bought",
   "handed-over": "handed over",
   kept: "kept",
   "sent-home": "sent home",
-  "sent-forward": "sent forward",
-  discarded: "thrown away",
+  "sent-forward": "mailed onward",
+  discarded: "discarded",
 };
 
 export const ROLE_WORDS: Record<NonNullable<Piece["role"]>, string> = {
@@ -18,7 +18,7 @@ export const ROLE_WORDS: Record<NonNullable<Piece["role"]>, string> = {
   pad: "pad",
   shoes: "shoes",
   bottle: "bottle or water bag",
-  "hard-canister": "hard food canister",
+  "hard-canister": "bear canister",
   stove: "stove",
   layer: "warm layer",
 };

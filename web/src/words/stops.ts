@@ -4,52 +4,52 @@ import { quantity } from "../units/quantity.ts";
 import type { Say } from "./say.ts";
 
 export const FOOD_BY_WORDS: Record<FoodBy, string> = {
-  buy: "bought there",
+  buy: "buy there",
   drop: "mail drop",
   bounce: "bounce box",
-  ahead: "bought ahead",
-  visitor: "a visitor",
+  ahead: "bought at an earlier stop",
+  visitor: "someone brings it",
 };
 
 export const ACCESS_WORDS: Record<Stop["access"], string> = {
   foot: "on foot",
-  hitch: "by a lift",
+  hitch: "hitching",
   shuttle: "by shuttle",
 };
 
 export const SET_WORDS: Record<SetName, string> = {
   balanced: "Balanced",
   lightest: "Lightest",
-  fewest: "Fewest",
+  fewest: "Fewest stops",
   cheapest: "Cheapest",
   fastest: "Fastest",
 };
 
 export const CHOICE_WORDS: Record<ChoiceName, string> = {
-  "as-it-is": "As it is",
-  hold: "A night more",
-  through: "Buy and walk on the same day",
-  past: "Pass it by",
+  "as-it-is": "No change",
+  hold: "One more night",
+  through: "Resupply and walk on the same day",
+  past: "Skip it",
   use: "Use it",
 };
 
 export const BAR_WORDS: Record<Bar, string> = {
   "food-days": "too many days of food",
-  canister: "the food does not go into the hard canister",
-  comfort: "heavier than comfort",
+  canister: "the food doesn’t fit the bear canister",
+  comfort: "heavier than comfortable",
   pack: "more than the pack holds",
-  closed: "shut when you come",
-  money: "dearer than allowed",
+  closed: "closed when you arrive",
+  money: "over budget",
 };
 
 /** What a limit is called where it had to be given up. */
 export const LIMIT_WORDS: Record<Bar, string> = {
-  "food-days": "the days of food",
-  canister: "the room in the hard canister",
+  "food-days": "days of food",
+  canister: "bear canister space",
   comfort: "comfort",
-  pack: "the room in the pack",
-  closed: "doors that are shut",
-  money: "the money",
+  pack: "pack space",
+  closed: "closed doors",
+  money: "the budget",
 };
 
 const DAY_WORDS: Record<Weekday, string> = {

@@ -3,16 +3,16 @@ import type { ReportWord, Treatment } from "@gepack/core";
 
 export const REPORT_WORDS: Readonly<Record<ReportWord, string>> = {
   flowing: "flowing",
-  trickle: "a trickle",
+  trickle: "trickling",
   dry: "dry",
 };
 
 export const WAY_WORDS: Readonly<Record<Treatment["way"], string>> = {
-  none: "nothing",
+  none: "untreated",
   filter: "filter",
   dioxide: "chlorine dioxide",
   chlorine: "chlorine",
-  lamp: "lamp",
+  lamp: "UV light",
   boil: "boiling",
 };
 
@@ -31,11 +31,11 @@ export const TARGET_WORDS: Readonly<Record<Treatment["target"], string>> = {
 /** What stands beside each way. */
 export const WAY_NOTES: Readonly<Record<Treatment["way"], string>> = {
   none: "Untreated water has made many hikers ill far from help.",
-  filter: "Hollow fibres stop no viruses: below camps, huts and houses take drops or boil as well.",
-  dioxide: "Follow the label, never less; cloudy water is filtered first, or takes twice as long.",
-  chlorine: "It does not stop Cryptosporidium. Follow the label, never less.",
-  lamp: "Clear water only; it needs charge, and says nothing of a bottle’s threads.",
-  boil: "A rolling boil. Its fuel is not in the plan unless the menu boils it.",
+  filter: "Hollow-fibre filters don’t stop viruses: downstream of camps, huts and houses, also use drops or boil.",
+  dioxide: "Follow the label, never use less; filter cloudy water first, or wait twice as long.",
+  chlorine: "It doesn’t stop Cryptosporidium. Follow the label, never use less.",
+  lamp: "Clear water only; it needs battery charge, and doesn’t treat the bottle’s threads.",
+  boil: "Bring to a rolling boil. Its fuel isn’t in the plan unless the menu boils it.",
 };
 
 export const TRUST_WORDS = {
@@ -45,7 +45,7 @@ export const TRUST_WORDS = {
 } as const;
 
 export const PAST_WORDS = {
-  none: "no further than the next",
+  none: "only to the next source",
   one: "past one that may be dry",
-  chance: "until all are hardly ever dry",
+  chance: "until one that’s almost never dry",
 } as const;

@@ -158,7 +158,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     (sideWorker ??= startWorker("gepack-side", { onRestart: () => void (trailOf.side = "") }));
 
   const giveTrail = async (worker: CoreWorker, whose: "live" | "side", withTracks: boolean): Promise<string> => {
-    if (!trail) throw new Error("No trail is opened.");
+    if (!trail) throw new Error("No trail is open.");
     const { key, route } = trail;
     if (withTracks) await worker.job("setTrail", { key, tracks: await trail.tracks() });
     else if (trailOf[whose] !== key)
@@ -192,7 +192,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
         return { ...fromWire(answer.result), profile: profile! };
       }
     }
-    throw new Error("The trail could not be given to the calculation. Reload the page; your plan is kept.");
+    throw new Error("The trail couldn’t be loaded for the calculation. Reload the page; your plan is saved.");
   };
 
   /** A job on the opened trail whose figures come one by one. */

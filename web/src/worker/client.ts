@@ -126,7 +126,7 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
           end = await once(name, args, options);
         } catch {
           restart(asked);
-          throw new JobFailed("The calculation does not answer, twice in a row. Reload the page; your plan is kept.");
+          throw new JobFailed("The calculation stopped responding twice. Reload the page; your plan is saved.");
         }
       }
       if (end.is === "stopped") throw new JobStopped();

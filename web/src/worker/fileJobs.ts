@@ -149,22 +149,19 @@ export const fileJobs = {
 
 /** A plan file, read and computed once. */
 async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
-  if (file.size === 0) return refused("file", "The file is empty. Choose a plan file that Gepack exported.");
+  if (file.size === 0) return refused("file", "This file is empty. Choose a plan file exported from Gepack.");
   if (file.size > MAX_FILE_BYTES)
-    return refused("file", `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read.`);
+    return refused("file", `This file is ${Math.round(file.size / 1e6)} MB; the limit is ${MAX_FILE_BYTES / 1e6} MB.`);
   const text = await textOf(file, MAX_FILE_BYTES);
   if (text === undefined)
-    return refused(
-      "file",
-      `Unpacked, the file is larger than ${MAX_FILE_BYTES / 1e6} MB, or it is packed in a way that is not gzip.`,
-    );
+    return refused("file", `Unpacked, this file is over ${MAX_FILE_BYTES / 1e6} MB, or it isn’t gzip.`);
   let data: unknown;
   try {
     data = JSON.parse(text);
   } catch (error) {
     return refused(
       "file",
-      `This is not a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file that Gepack exported.`,
+      `This isn’t a plan file: ${error instanceof Error ? error.message : "no JSON"}. Choose a .gepack.json file exported from Gepack.`,
     );
   }
   const read = readPlanFile(data);
@@ -177,6 +174,6 @@ async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
 async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {
   const table = await readTable(given);
   if (table?.value) return { rows: table.value.rows };
-  const sentence = "This is no table: a CSV or a spreadsheet with a line of heads is read.";
+  const sentence = "This isn’t a table. Use a CSV or a spreadsheet with a header row.";
   return { problems: table?.problems ?? [{ severity: "error", place: given.name, sentence }] };
 }

@@ -54,7 +54,7 @@ async function readTimed(
     progress(i / files.length);
     await breathe();
     if (file.size > MAX_FILE_BYTES) {
-      problems.push(`${name}: larger than ${MAX_FILE_BYTES / 1e6} MB.`);
+      problems.push(`${name}: over ${MAX_FILE_BYTES / 1e6} MB.`);
       continue;
     }
     const { value, problems: found } = readTrackFile(new Uint8Array(await file.arrayBuffer()), "past", name, true);

@@ -40,7 +40,7 @@ export async function readTable(
 
 function tooLarge(size: number): Reading<TableText> {
   const mb = (bytes: number): number => Math.round(bytes / 1e6);
-  return refused("file", `The table is ${mb(size)} MB; up to ${mb(MAX_TABLE_BYTES)} MB is read.`);
+  return refused("file", `This table is ${mb(size)} MB; the limit is ${mb(MAX_TABLE_BYTES)} MB.`);
 }
 
 async function readSpreadsheet(
@@ -53,7 +53,7 @@ async function readSpreadsheet(
   const unpacked = unpackedBytes(bytes, mostUnpacked);
   if (!unpacked.names.some((inner) => inner.startsWith("xl/"))) return undefined;
   if (unpacked.size > mostUnpacked)
-    return refused("file", `Unpacked, the spreadsheet is larger than ${mostUnpacked / 1e6} MB.`);
+    return refused("file", `Unpacked, this spreadsheet is over ${mostUnpacked / 1e6} MB.`);
   try {
     const { default: readXlsxFile } = await import("read-excel-file/web-worker");
     const [sheet] = await readXlsxFile(new Blob([bytes as BlobPart]));
@@ -62,7 +62,7 @@ async function readSpreadsheet(
     return { value: { name, rows }, problems: [] };
   } catch (error) {
     const why = error instanceof Error ? error.message.replace(/\.$/, "") : String(error);
-    return refused("file", `The spreadsheet cannot be read: ${why}. Save it again as XLSX or CSV.`);
+    return refused("file", `Couldn’t read the spreadsheet: ${why}. Save it again as XLSX or CSV.`);
   }
 }
 

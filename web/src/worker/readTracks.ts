@@ -112,7 +112,7 @@ export async function readTracks(
     problems.push({
       severity: "caution",
       place: "file",
-      sentence: `Of the ${tables.length} tables ${tables[0]!.name} is read; take the others one after the other.`,
+      sentence: `There are ${tables.length} tables; ${tables[0]!.name} was read. Import the others one at a time.`,
     });
   const parts = found.flatMap(partsOfFile).map((part): PartPreview => ({ ...part, ...shapeOf(part.track) }));
   const waypoints = found.flatMap((one) => one.waypoints);
@@ -134,7 +134,7 @@ export async function readTracks(
 export function layTable(rows: readonly CoarseRow[], place: CoarseTrack): LaidPreview | string {
   const track = coarseTrack(rows, place);
   if (!track)
-    return "The table makes no trail: at least two of its rows have to lie some way apart. Check which column is the distance.";
+    return "This table doesn’t make a trail: at least two rows must be some distance apart. Check which column is the distance.";
   const mended = mendTracks([track]);
   return tooLong(mended) ?? { ...previewOf(track, mended), alternates: [], choices: [], gaps: [] };
 }
@@ -232,13 +232,13 @@ async function readFile(
   if (file.size > MAX_FILE_BYTES)
     return refused(
       "file",
-      `The file is ${Math.round(file.size / 1e6)} MB; up to ${MAX_FILE_BYTES / 1e6} MB is read. Thin the track to a point every 10 m or split it.`,
+      `This file is ${Math.round(file.size / 1e6)} MB; the limit is ${MAX_FILE_BYTES / 1e6} MB. Thin the track to one point per 10 m or split it.`,
     );
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   const encoding = encodingOf(head);
   const [decoder, text] = [decoderOf(encoding), decoderOf(encoding)];
   if (!decoder || !text)
-    return refused("file", `The file is written in ${encoding}, which is not read here. Save it as UTF-8.`);
+    return refused("file", `This file is in ${encoding}, which isn’t supported. Save it as UTF-8.`);
   if (isFit(head)) {
     const { readFit } = await import("./fit.ts");
     return readFit(new Uint8Array(await file.arrayBuffer()), trackId, name);

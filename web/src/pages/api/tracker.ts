@@ -44,7 +44,7 @@ export const GET: APIRoute = async ({ request, url, locals }) => {
   const fromM = number("fromM", 0, MOST_FROM_M, 0);
   if (bad.length > 0) return problem(400, "Not a tracker’s day", `${bad.join("; ")}.`);
   const track = await demoTrail(locals.publicFiles ?? "public").catch(() => undefined);
-  if (!track) return problem(503, "No trail to walk", "The demo’s trail is not built; run the build first.");
+  if (!track) return problem(503, "No trail to walk", "The demo trail isn’t built yet; run the build first.");
   return answer(
     request,
     simulatedTracker({ track, startDay: startDay!, fromM, sinceS, untilS: startDay! * DAY_S + elapsedS }),

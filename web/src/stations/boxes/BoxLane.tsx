@@ -22,7 +22,7 @@ export function BoxLane({ plan, result, boxes, line: { x, widthPx }, chosenKey, 
   const rows = rowsOf(result, boxes);
   const count = Math.max(1, ...rows.map(({ row }) => row + 1));
   return (
-    <Lane title="Boxes, from sending to fetching" widthPx={widthPx} heightPx={10 + count * ROW_PX}>
+    <Lane title="Boxes, from mailing to pickup" widthPx={widthPx} heightPx={10 + count * ROW_PX}>
       {rows.map(({ box, fromM, toM, row }) => {
         const left = Math.max(x(fromM), x(0));
         const isLate = box.faults.length > 0;

@@ -42,8 +42,9 @@ export function BoxPanel({ plan, result, box, say }: Props) {
       name: found?.[1],
       massG: mass && "value" in mass ? mass.value : undefined,
     });
-    if (!row.success) return setFault("Type what and its mass up to 50 kg, such as “maps 120 g”.");
-    if ((box.row?.lines.length ?? 0) >= MOST_LINES) return setFault(`A box holds ${MOST_LINES} lines of your own.`);
+    if (!row.success) return setFault("Enter an item and a weight up to 50 kg, such as “maps 120 g”.");
+    if ((box.row?.lines.length ?? 0) >= MOST_LINES)
+      return setFault(`A box holds up to ${MOST_LINES} items of your own.`);
     changeBox(box, `Box to ${name}: ${row.data.name}`, ({ lines }) => void lines.push(row.data));
     setLine("");
     setFault(undefined);
@@ -52,8 +53,8 @@ export function BoxPanel({ plan, result, box, say }: Props) {
     <section aria-label={`Box to ${name}`} className="min-w-0 text-sm">
       <h2 className="m-0 text-lg font-bold">{name}</h2>
       <p className="mt-0 mb-2 text-muted">
-        Send {sendWords(box, say)}. You come {arrivalWords(box, say)}; it is held {say.days(box.holdDays)}. For leg{" "}
-        {box.legIndex + 1}, out of {stopName(plan, box.toStopId)}.
+        Mail it {sendWords(box, say)}. You arrive {arrivalWords(box, say)}; it is held for {say.days(box.holdDays)}. For
+        leg {box.legIndex + 1}, from {stopName(plan, box.toStopId)}.
       </p>
       {box.faults.map((fault) => {
         const words = faultWords(fault, box, say);
@@ -75,25 +76,25 @@ export function BoxPanel({ plan, result, box, say }: Props) {
                 onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
               />
               <span className={ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}>{what}</span>
-              {waits && <span className="text-caution">stays out for now</span>}
+              {waits && <span className="text-caution">left out for now</span>}
             </label>
             {own && plan.held.length > 0 && (
               <select
                 className="field max-w-[150px]"
-                aria-label={`${what} goes in`}
+                aria-label={`Add ${what}`}
                 value={row?.lines.find((one) => one.id === id)?.heldId ?? ""}
                 onChange={(event) => {
                   const heldId = event.target.value;
-                  changeBox(box, `Box to ${name}: when ${what} goes in`, ({ lines }) => {
+                  changeBox(box, `Box to ${name}: when to add ${what}`, ({ lines }) => {
                     const own = lines.find((one) => one.id === id);
                     if (own) setFields(own, { heldId: heldId === "" ? undefined : heldId });
                   });
                 }}
               >
-                <option value="">in any case</option>
+                <option value="">always</option>
                 {plan.held.map((choice) => (
                   <option key={choice.id} value={choice.id}>
-                    only if {choice.name}
+                    if {choice.name}
                   </option>
                 ))}
               </select>
@@ -102,9 +103,9 @@ export function BoxPanel({ plan, result, box, say }: Props) {
             {own && (
               <button
                 className="text-danger hover:underline"
-                aria-label={`Take ${what} out`}
+                aria-label={`Remove ${what}`}
                 onClick={() =>
-                  changeBox(box, `Box to ${name}: ${what} out`, (target) => {
+                  changeBox(box, `Box to ${name}: remove ${what}`, (target) => {
                     target.lines = target.lines.filter((one) => one.id !== id);
                   })
                 }
@@ -116,7 +117,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
         ))}
         <li className="flex items-baseline gap-2 py-0.5 font-semibold">
           <span className="flex-1">
-            With its carton
+            Including the carton
             {box.litres >= 0.5 && <span className="font-normal text-muted">, about {say.L(box.litres)}</span>}
           </span>
           <span className="figure" data-testid="box-total">
@@ -126,12 +127,12 @@ export function BoxPanel({ plan, result, box, say }: Props) {
       </ul>
       {proposed.length > 0 && (
         <p className="my-1 flex flex-wrap items-center gap-2">
-          <span className="text-muted">Due by then:</span>
+          <span className="text-muted">To replace by then:</span>
           {proposed.map(({ text, grams }) => (
             <button
               key={text}
               className="btn"
-              title={`Put ${text} into the box`}
+              title={`Add ${text} to the box`}
               onClick={() =>
                 changeBox(box, `Box to ${name}: ${text}`, ({ lines }) => {
                   if (lines.length < MOST_LINES) lines.push({ id: crypto.randomUUID(), name: text, massG: grams });
@@ -182,7 +183,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
           className="field mt-1 min-h-[64px] font-normal"
           defaultValue={row?.address ?? ""}
           maxLength={500}
-          placeholder={`Name, c/o ${stopName(plan, box.toStopId)}; please hold for a hiker who comes ${arrivalWords(box, say)}`}
+          placeholder={`Name, c/o ${stopName(plan, box.toStopId)}; please hold for hiker arriving ${arrivalWords(box, say)}`}
           onBlur={(event) => {
             const address = event.target.value;
             if (address !== (row?.address ?? ""))
@@ -191,9 +192,9 @@ export function BoxPanel({ plan, result, box, say }: Props) {
         />
       </label>
       {(row?.address ?? "").trim() === "" && (
-        <p className="my-1 text-caution">No address yet: ask the counter how it wants it.</p>
+        <p className="my-1 text-caution">No address yet: ask the post office how to address it.</p>
       )}
-      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="How far it is">
+      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Status">
         {STEPS.map((step) => {
           const on = row?.[step];
           return (
@@ -208,7 +209,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
           );
         })}
         <button className="btn" onClick={() => showPapers(["boxes"], box.key)}>
-          List and label
+          Print list and label
         </button>
       </div>
     </section>

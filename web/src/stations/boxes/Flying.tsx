@@ -15,7 +15,7 @@ export function Flying({ plan, result, say }: { plan: Plan; result: PlanResult; 
           const carried = plan.kit.filter((_, p) => carrier[p * legs.length] === who);
           const luggage = luggageOf(carried);
           return (
-            <section key={hiker.id} aria-label={`Luggage of ${hiker.name}`}>
+            <section key={hiker.id} aria-label={`Luggage for ${hiker.name}`}>
               <h3 className="m-0 text-sm font-bold">{firstName(hiker)}</h3>
               {PARTS.map((part) => (
                 <p key={part} className="my-1">
@@ -30,15 +30,15 @@ export function Flying({ plan, result, say }: { plan: Plan; result: PlanResult; 
                 </p>
               ))}
               <p className="my-1 text-muted">
-                All the rest of {carried.length} pieces goes any way. Fuel is bought there.
+                The other items, of {carried.length} in all, can go either way. Buy fuel there.
               </p>
             </section>
           );
         })}
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        A guess by name, to be changed in the piece: the airline’s, the carrier’s and the countries’ own rules go first,
-        also for banks over 100 Wh, medicines, and food across borders.
+        Guessed from the item’s name; correct it in the item. The rules of the airline, the carrier and the countries
+        come first, also for power banks over 100 Wh, medicines, and food across borders.
       </p>
     </div>
   );

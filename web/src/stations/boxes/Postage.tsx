@@ -27,8 +27,8 @@ export function Postage({ plan }: { plan: Plan }) {
               onCommit={(value) => change("Postage", (rows) => void (rows[i]![key] = value))}
             />
           ))}
-          <button className="btn" onClick={() => change("Postage: a row less", (rows) => void rows.splice(i, 1))}>
-            Take out
+          <button className="btn" onClick={() => change("Postage: remove a row", (rows) => void rows.splice(i, 1))}>
+            Remove row
           </button>
         </div>
       ))}
@@ -36,7 +36,7 @@ export function Postage({ plan }: { plan: Plan }) {
         className="btn"
         disabled={postage.length >= 20}
         onClick={() =>
-          change("Postage: a row more", (rows) => {
+          change("Postage: add a row", (rows) => {
             const last = rows.at(-1);
             rows.push({ toKg: Math.min(50, last ? last.toKg * 2 : 2), price: last ? last.price + 4 : 8 });
           })

@@ -42,7 +42,7 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
     <div className="reads-as-text bg-sheet pb-6">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
         <button className="btn" disabled={boxes.length === 0} onClick={() => void calendar().catch(report)}>
-          Calendar of sending
+          Mailing calendar (ICS)
         </button>
         <button className="btn" disabled={boxes.length === 0} onClick={() => saveCsv(fileName, boxSheet(plan, result))}>
           CSV
@@ -56,7 +56,7 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
         </button>
         <span className="text-muted" data-testid="boxes-say">
           {boxes.length === 1 ? "1 box" : `${boxes.length} boxes`}, {say.kg(sums.totalG / 1000)},{" "}
-          {say.money(sums.price)} of postage and fees; {sums.sent} sent.
+          {say.money(sums.price)} for postage and fees; {sums.sent} sent.
         </span>
       </div>
       <BoxLane
@@ -77,8 +77,8 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
         <section aria-label="All boxes" className="min-w-0">
           {boxes.length === 0 ? (
             <Empty>
-              Nothing is posted. Choose in Stops that food comes in a box, or in Kit that a piece is posted ahead, and
-              its box is here with the days on which to send it.
+              No boxes yet. In Stops, choose “mail drop” for a stop’s food, or in Kit, mark an item as mailed ahead. The
+              box then appears here with its mailing dates.
             </Empty>
           ) : (
             <Table<PlannedBox>
@@ -89,24 +89,24 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
               onChoose={choose}
               columns={[
                 { id: "to", head: "to", names: true, cell: (box) => boxName(box, plan) },
-                { id: "mass", head: "mass", right: true, cell: ({ totalG }) => say.kg(totalG / 1000) },
+                { id: "mass", head: "weight", right: true, cell: ({ totalG }) => say.kg(totalG / 1000) },
                 { id: "price", head: "postage", right: true, from: 561, cell: ({ price }) => say.money(price) },
-                { id: "send", head: "send", cell: (box) => sendWords(box, say) },
-                { id: "fetch", head: "you come", from: 861, cell: (box) => arrivalWords(box, say) },
+                { id: "send", head: "mail", cell: (box) => sendWords(box, say) },
+                { id: "fetch", head: "you arrive", from: 861, cell: (box) => arrivalWords(box, say) },
                 {
                   id: "chance",
-                  head: "there in time",
+                  head: "on time",
                   right: true,
                   from: 561,
                   cell: ({ chance }) => say.percent(100 * chance),
                 },
-                { id: "state", head: "state", cell: ({ row }) => stateWords(row, say) },
+                { id: "state", head: "status", cell: ({ row }) => stateWords(row, say) },
               ]}
             />
           )}
           <p className="mt-2 mb-0 max-w-[72ch] text-xs text-muted">
-            Sending days are those with a chance of 95 % for who comes early, and not so early that the counter sends it
-            back before who comes late. Days on the way are a judgement: the carrier and the counter know better.
+            Mailing dates give a 95 % chance that the box is there even if you’re early, without being sent back if
+            you’re late. Transit times are estimates: trust the carrier and the counter over them.
           </p>
         </section>
         {chosen && <BoxPanel key={chosen.key} plan={plan} result={result} box={chosen} say={say} />}
@@ -115,13 +115,13 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
         <Fold
           className="border-t border-rule py-2"
           titleClass="text-sm font-semibold"
-          title="Postage and what the carrier takes"
+          title="Postage and carrier limits"
         >
           <div className="grid max-w-[420px] grid-cols-2 gap-x-5 gap-y-3 py-2">
             {(
               [
-                ["mostParcelKg", "The heaviest parcel"],
-                ["parcelPrice", "A parcel beyond the table"],
+                ["mostParcelKg", "Heaviest parcel allowed"],
+                ["parcelPrice", "Price beyond the table"],
               ] as const
             ).map(([path, label]) => (
               <RecordField
@@ -140,7 +140,7 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
         <Fold
           className="border-y border-rule py-2"
           titleClass="text-sm font-semibold"
-          title="What flies to the start, and what does not"
+          title="What can fly to the start"
         >
           <Flying plan={plan} result={result} say={say} />
         </Fold>

@@ -25,7 +25,7 @@ export function DayPanel({ plan, result, day }: Props) {
   const own = plan.dayRules.ownHours.find(({ date }) => date === day.date)?.hoursH;
   return (
     <aside
-      aria-label="The day"
+      aria-label="Day"
       className="min-w-0 border-l border-rule pl-4 text-sm max-[999px]:border-l-0 max-[999px]:pl-0"
     >
       <h2 className="m-0 text-lg font-bold">
@@ -34,40 +34,40 @@ export function DayPanel({ plan, result, day }: Props) {
       <p className="mt-0.5 mb-2 text-muted">
         {day.rests
           ? "A rest day. "
-          : `${say.way(day.toM - day.fromM)}, ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local mean time. `}
+          : `${say.way(day.toM - day.fromM)}, ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local solar time. `}
         Night: {NIGHT_WORDS[nightKind(day)]}
-        {day.place === undefined ? ` at ${say.way(day.toM)}` : `, ${day.place}`}, {say.height(day.heightM)}, one in ten
-        under {say.C(day.coldNightC)}; {say.percent(100 * day.wetChance)} of such days are wet.
+        {day.place === undefined ? ` at ${say.way(day.toM)}` : `, ${day.place}`}, {say.height(day.heightM)}, below{" "}
+        {say.C(day.coldNightC)} one night in ten; {say.percent(100 * day.wetChance)} chance of rain.
       </p>
       {movable &&
         (pin ? (
           <div className="my-2 grid gap-2 border-t border-rule pt-2">
-            <NameField label="Pinned as" value={pin.name} onCommit={(name) => setPin(pin, "name", { name })} />
+            <NameField label="Reason for the pin" value={pin.name} onCommit={(name) => setPin(pin, "name", { name })} />
             <DateField
-              label="On this date, or whenever one comes"
+              label="Fixed date (empty: any date)"
               value={pin.date ?? ""}
               near={day.date}
               onCommit={(iso) => setPin(pin, "date", { date: iso === "" ? undefined : iso })}
             />
             <FieldNumber
               path="pins.overtimeH"
-              label="The day may be longer for it by"
+              label="Extra hours allowed that day"
               value={pin.overtimeH}
               units={units}
-              onCommit={(overtimeH) => setPin(pin, "a longer day", { overtimeH })}
+              onCommit={(overtimeH) => setPin(pin, "extra hours", { overtimeH })}
             />
             <label className="flex items-center gap-1.5">
               <input
                 type="checkbox"
                 checked={pin.bed}
                 onChange={(event) =>
-                  setPin(pin, event.target.checked ? "a bed is booked" : "no bed", { bed: event.target.checked })
+                  setPin(pin, event.target.checked ? "bed booked" : "no bed booked", { bed: event.target.checked })
                 }
               />
-              a bed is booked there
+              Bed booked here
             </label>
             <button className="btn" onClick={() => letGo(pin)}>
-              <PinOff size={15} aria-hidden="true" /> Let the pin go
+              <PinOff size={15} aria-hidden="true" /> Unpin
             </button>
           </div>
         ) : (
@@ -76,13 +76,10 @@ export function DayPanel({ plan, result, day }: Props) {
               <PinIcon size={15} aria-hidden="true" /> Pin this night
             </button>
             <button className="btn" onClick={() => pinNight(profile, day, { date: day.date }, "Pin night and date")}>
-              Pin with its date
+              Pin this night and date
             </button>
-            <button
-              className="btn"
-              onClick={() => pinNight(profile, day, { date: day.date, bed: true }, "A bed booked")}
-            >
-              A bed is booked here
+            <button className="btn" onClick={() => pinNight(profile, day, { date: day.date, bed: true }, "Bed booked")}>
+              Bed booked here
             </button>
           </div>
         ))}
@@ -90,10 +87,10 @@ export function DayPanel({ plan, result, day }: Props) {
       {day.night !== "end" && (
         <div className="my-2 flex flex-wrap gap-2 border-t border-rule pt-2">
           <button className="btn" onClick={() => restThere(result, plan, day, 1)}>
-            A rest day more here
+            Add a rest day here
           </button>
           <button className="btn" disabled={!day.rests} onClick={() => restThere(result, plan, day, -1)}>
-            Give this rest day up
+            Remove this rest day
           </button>
         </div>
       )}
@@ -105,15 +102,15 @@ export function DayPanel({ plan, result, day }: Props) {
             value={own}
             start={Math.max(1, day.walkH)}
             units={units}
-            take="Own hours for this day…"
-            drop="As usual"
+            take="Set hours for this day…"
+            drop="Use the usual hours"
             onChange={(hours) => setOwnHours(day.date, hours)}
           />
         </div>
       )}
       <p className="mt-2 mb-0 text-xs text-muted">
-        Pins hold where the hours allow; what stands against one is said. Times are local mean time, not your watch’s.
-        Weather, fords and snow set the day: keep one in hand. Local rules and land managers come first.
+        A pin is kept if your hours allow it; if not, we say why. Times are local solar time, not your watch’s. Weather,
+        fords and snow decide on the day: keep a spare day. Local rules and land managers come first.
       </p>
     </aside>
   );
@@ -126,7 +123,7 @@ function Elsewhere({ plan, result: { profile }, day }: Props) {
   if (listed.length === 0) return null;
   return (
     <div className="my-2 border-t border-rule pt-2">
-      <h3 className="m-0 mb-1 text-sm font-bold">Sleep elsewhere</h3>
+      <h3 className="m-0 mb-1 text-sm font-bold">Move this night</h3>
       <ul className="m-0 flex list-none flex-wrap gap-1.5 p-0">
         {listed.map(({ name, what, at }) => (
           <li key={`${what} ${name} ${at}`}>

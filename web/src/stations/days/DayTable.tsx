@@ -57,14 +57,14 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
     { id: "hours", head: "hours", right: true, cell: ({ walkH, rests }) => (rests ? "" : fixed(walkH, 1)) },
     {
       id: "clock",
-      head: "leave – arrive",
+      head: "start – end",
       right: true,
       from: 561,
       cell: ({ leavesH, arrivesH, rests }) => (rests ? "" : `${say.clock(leavesH)} – ${say.clock(arrivesH)}`),
     },
     {
       id: "light",
-      head: "light left",
+      head: "daylight left",
       right: true,
       from: 861,
       cell: ({ lightLeftH, rests }) =>
@@ -87,7 +87,7 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
         </span>
       ),
     },
-    { id: "low", head: "low in ten", right: true, cell: ({ coldNightC }) => say.C(coldNightC) },
+    { id: "low", head: "low, 1 in 10", right: true, cell: ({ coldNightC }) => say.C(coldNightC) },
   ];
   return (
     <div className="relative overflow-x-auto">

@@ -42,7 +42,7 @@ export const DaysLane = memo(function DaysLane({ plan, result, days, onChoose }:
   return (
     <LaneBoard<NightData> x={x} onDrop={({ day }, metres) => moveNight(plan, profile, day, metres)}>
       <div data-testid="days-lane">
-        <Lane title="Days, by their hours" widthPx={widthPx} heightPx={36}>
+        <Lane title="Hours walked each day" widthPx={widthPx} heightPx={36}>
           <LaneField>
             {walked.map((day, i) => (
               <button

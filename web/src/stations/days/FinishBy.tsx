@@ -30,7 +30,7 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
     );
   const stops = result.legs.slice(0, -1).map(({ toStopId }) => toStopId);
   return (
-    <Panel title="Be there by">
+    <Panel title="Arrive by a date">
       <div className="flex flex-wrap items-end gap-3 text-sm">
         <Pick
           label="Where"
@@ -53,11 +53,11 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
           }}
         />
         <button className="btn" disabled={fraction !== undefined || comes <= date} onClick={run}>
-          What it takes
+          Show what it takes
         </button>
-        {fraction !== undefined && <Progress label="Looking for ways" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Searching" fraction={fraction} onStop={stop} />}
         <span className="text-muted">
-          As planned you come on {say.date(comes)}
+          As planned, you arrive on {say.date(comes)}
           {comes <= date ? ", in time." : "."}
         </span>
       </div>
@@ -69,13 +69,13 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
               {way.comes !== undefined && way.heaviestKg !== undefined && (
                 <>
                   <span className="figure text-muted">
-                    there {say.date(way.comes)}, heaviest pack {say.kg(way.heaviestKg)}
+                    arrive {say.date(way.comes)}, heaviest pack {say.kg(way.heaviestKg)}
                   </span>
                   <button
                     className="btn"
                     onClick={() => void edit(wayWords(way, say), (draft) => makeChange(draft as Plan, way.change))}
                   >
-                    Take it
+                    Apply
                   </button>
                 </>
               )}
@@ -90,13 +90,13 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
 function wayWords({ way, by, comes, change }: WayThere, say: Say): string {
   if (comes === undefined)
     return {
-      hours: `No hours of up to ${by} more a day do it`,
-      start: `No start of up to ${by} days earlier does it`,
-      zeros: by === 0 ? "There are no rest days to give up" : "Giving up every rest day does not do it",
+      hours: `Even ${by} more hours a day aren’t enough`,
+      start: `Even starting ${by} days earlier isn’t enough`,
+      zeros: by === 0 ? "There are no rest days to drop" : "Dropping every rest day isn’t enough",
     }[way];
   return {
-    hours: `${say.number(by, 2)} h more a day`,
+    hours: `Walk ${say.number(by, 2)} h more a day`,
     start: `Start on ${say.date(change.startDate ?? "")}, ${say.days(by)} earlier`,
-    zeros: by === 1 ? "Give up one rest day" : `Give up ${by} rest days`,
+    zeros: by === 1 ? "Drop one rest day" : `Drop ${by} rest days`,
   }[way];
 }

@@ -39,20 +39,20 @@ export function OwnPace({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
       .finally(() => setFraction(undefined));
   };
   return (
-    <section aria-label={`Pace of ${hiker.name} from past walks`} className="text-sm">
-      <h3 className="m-0 mb-1 text-base font-bold">Pace of {firstName(hiker)} from past walks</h3>
+    <section aria-label={`${hiker.name}’s pace from past hikes`} className="text-sm">
+      <h3 className="m-0 mb-1 text-base font-bold">{firstName(hiker)}’s pace from past hikes</h3>
       <div className="flex flex-wrap items-center gap-3">
         <FilesButton
-          words="Files with times…"
-          label={`Past walks of ${hiker.name}`}
+          words="Choose recorded tracks…"
+          label={`Past hikes of ${hiker.name}`}
           accept={TIMED_FILES}
           disabled={fraction !== undefined}
           onFiles={read}
         />
         {fraction !== undefined && (
-          <Progress label="Reading past walks" fraction={fraction} onStop={() => running.current?.abort()} />
+          <Progress label="Reading past hikes" fraction={fraction} onStop={() => running.current?.abort()} />
         )}
-        <span className="text-muted">GPX, TCX or FIT; several are told together. They stay on this device.</span>
+        <span className="text-muted">GPX, TCX or FIT; you can pick several. They stay on this device.</span>
       </div>
       {found && <Told plan={plan} hiker={hiker} reading={found} say={say} />}
     </section>
@@ -71,7 +71,7 @@ function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading
     { id: "way", head: "walked", right: true, cell: ({ distanceM }) => quantity("distance", distanceM, units) },
     {
       id: "speed",
-      head: `${way} an hour`,
+      head: `${way}/h`,
       right: true,
       cell: ({ distanceM, walkH }) => quantity("distance", distanceM / walkH, units).replace(` ${way}`, ""),
     },
@@ -86,46 +86,47 @@ function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading
       <p className="m-0">{toldWords(pace, say)}</p>
       {pace.factor && (
         <p className="m-0">
-          Speed {fixed(100 * pace.factor.value, 0)} % of the chosen school, between {fixed(100 * pace.factor.low, 0)}{" "}
-          and {fixed(100 * pace.factor.high, 0)} % in nine of ten; now {fixed(100 * hiker.pace.speedFactor, 0)} %.{" "}
+          Speed: {fixed(100 * pace.factor.value, 0)} % of the chosen model (90 % range:{" "}
+          {fixed(100 * pace.factor.low, 0)} to {fixed(100 * pace.factor.high, 0)} %); now{" "}
+          {fixed(100 * hiker.pace.speedFactor, 0)} %.{" "}
           <button
             className="btn ml-1"
             onClick={() =>
-              change("speed from past walks", (target) => {
+              change("speed from past hikes", (target) => {
                 target.pace.speedFactor = within(Math.round(pace.factor!.value * 100) / 100, FACTOR);
               })
             }
           >
-            Take {fixed(100 * pace.factor.value, 0)} %
+            Use {fixed(100 * pace.factor.value, 0)} %
           </button>
         </p>
       )}
       {pace.walkH > 0 && (
         <p className="m-0">
-          Breaks {fixed(100 * breaks, 0)} % of the walking; now {fixed(100 * hiker.pace.breakFraction, 0)} %.{" "}
+          Breaks: {fixed(100 * breaks, 0)} % of walking time; now {fixed(100 * hiker.pace.breakFraction, 0)} %.{" "}
           <button
             className="btn ml-1"
             onClick={() =>
-              change("breaks from past walks", (target) => void (target.pace.breakFraction = within(breaks, [0, 1])))
+              change("breaks from past hikes", (target) => void (target.pace.breakFraction = within(breaks, [0, 1])))
             }
           >
-            Take the breaks
+            Use these breaks
           </button>
         </p>
       )}
       {pace.days > 0 && (
         <p className="m-0">
           {say.hours(hours)} of walking a day; now {say.hours(hiker.pace.hoursFreshH)} at first,{" "}
-          {say.hours(hiker.pace.hoursFitH)} in form.{" "}
+          {say.hours(hiker.pace.hoursFitH)} once fit.{" "}
           <button
             className="btn ml-1"
             onClick={() =>
-              change("hours from past walks", (target) => {
+              change("hours from past hikes", (target) => {
                 target.pace.hoursFreshH = within(Math.round(hours * 10) / 10, HOURS);
               })
             }
           >
-            Take them for the first day
+            Use for the first day
           </button>
         </p>
       )}
@@ -140,17 +141,17 @@ function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading
         </div>
       )}
       <p className="m-0 text-xs text-muted">
-        What was carried and what lay under foot on those walks is not known: after lighter or easier walks than this
-        one, take less.
+        We don’t know what you carried or what the ground was like on those hikes. If they were lighter or easier than
+        this one, use less.
       </p>
     </div>
   );
 }
 
 function toldWords({ distanceM, climbM, walkH, days, factor, leftOutM, untimed }: PastPace, say: Say): string {
-  if (untimed) return "The files tell no times, and so nothing of a pace.";
+  if (untimed) return "These files have no times, so they say nothing about pace.";
   const walked = `${say.way(distanceM)}, ${say.height(climbM)} up, in ${say.hours(walkH)} on ${days === 1 ? "a day" : `${days} days`}.`;
-  const out = leftOutM > 500 ? ` ${say.way(leftOutM)} were too fast for walking and are left out.` : "";
+  const out = leftOutM > 500 ? `Left out ${say.way(leftOutM)} that was too fast for walking.` : "";
   return `${walked}${out}${factor ? "" : " Too little to say how you compare: it takes four hours of walking or more."}`;
 }
 

@@ -73,7 +73,7 @@ export function RampCurve({ label, points, lengthDays, onMove }: Props) {
             strokeWidth={2}
           />
           <text x={LEFT_PX} y={HEIGHT_PX - 2} fontSize={12} fill="var(--muted)">
-            hours, by day of the hike
+            hours by day of the hike
           </text>
           <text x={WIDTH_PX - 2} y={HEIGHT_PX - 2} textAnchor="end" fontSize={12} fill="var(--muted)">
             day {fixed(lastDay, 0)}

@@ -15,37 +15,43 @@ import { RampCurve, type RampPoint } from "./RampCurve.tsx";
 import { changeHiker } from "../../ui/HikerFields.tsx";
 
 const LIGHT: Sentence[] = [
-  { text: "Of the day’s hours at most {darkFraction} may be dark.", labels: { darkFraction: "In the dark, at most" } },
+  {
+    text: "At most {darkFraction} of the day’s hours may be in the dark.",
+    labels: { darkFraction: "In the dark, at most" },
+  },
 ];
 const CAMP: Sentence[] = [
   {
-    text: "For water, a listed camp or a bed the day may end up to {campWindowH} before its hours are used up.",
-    labels: { campWindowH: "Up to so much earlier" },
+    text: "A day may end up to {campWindowH} early to reach water, a listed camp or a bed.",
+    labels: { campWindowH: "May end early by" },
   },
   {
-    text: "A rest day after every {restEveryDays} walked; 0 for none.",
-    labels: { restEveryDays: "Rest after days walked, 0 for none" },
+    text: "A rest day after every {restEveryDays} days of walking; 0 for none.",
+    labels: { restEveryDays: "Days between rest days, 0 for none" },
   },
 ];
 const WATER: Sentence[] = [
   {
-    text: "Water off the trail is fetched where the way there and back takes less than {detourMinPerLitreHour} for every litre spared for an hour of walking, and wherever the bottles ask for it.",
-    labels: { detourMinPerLitreHour: "A litre carried for an hour is worth" },
+    text: "Take a detour to off-trail water if it costs less than {detourMinPerLitreHour} per litre you’d otherwise carry for an hour, and always if your bottles would run out.",
+    labels: { detourMinPerLitreHour: "Detour minutes per litre-hour saved" },
   },
 ];
 const SLOW: Sentence[] = [
-  { text: "In the dark at {nightSpeedFactor} of the speed by day.", labels: { nightSpeedFactor: "Speed in the dark" } },
   {
-    text: "Above {heatSlowFromC} slower by {heatSlowPerK} with every kelvin, by 30 % at most.",
-    labels: { heatSlowFromC: "Heat slows from", heatSlowPerK: "Slower by, a kelvin" },
+    text: "In the dark you walk at {nightSpeedFactor} of daytime speed.",
+    labels: { nightSpeedFactor: "Speed in the dark" },
   },
   {
-    text: "Above 2,000 m slower by {heightSlowPerKm} with every 1,000 m; after two weeks up there by half of it (experimental).",
-    labels: { heightSlowPerKm: "Slower by, every 1,000 m above 2,000 m" },
+    text: "Above {heatSlowFromC} you slow by {heatSlowPerK} per kelvin, at most 30 %.",
+    labels: { heatSlowFromC: "Heat slows from", heatSlowPerK: "Slowdown per kelvin" },
   },
   {
-    text: "The load slows by {loadSlowness} of what the model says.",
-    labels: { loadSlowness: "What the load takes, of the model’s" },
+    text: "Above 2,000 m you slow by {heightSlowPerKm} per 1,000 m; half that after two weeks up there (experimental).",
+    labels: { heightSlowPerKm: "Slowdown per 1,000 m above 2,000 m" },
+  },
+  {
+    text: "The load slows you by {loadSlowness} of what the model says.",
+    labels: { loadSlowness: "Share of the model’s load slowdown" },
   },
 ];
 
@@ -62,8 +68,8 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
   return (
     <>
       <p className="m-0 max-w-[72ch] text-sm text-muted">
-        Everybody walks together: the slower pace and the shorter day count. Tired, in the dark and in the heat people
-        err: keep a margin.
+        Everyone walks together: the slower pace and the shorter day count. Tired people, and people in the dark or
+        heat, make mistakes: keep a margin.
       </p>
       {plan.hikers.map((hiker) => (
         <div key={hiker.id} className="grid gap-2">
@@ -73,28 +79,28 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
       ))}
       <div>
         <Fields
-          title="Setting out"
-          note="By the clock, but not before there is light, unless hours in the dark are allowed. Each hiker’s hour is set with the hiker."
+          title="Starting the day"
+          note="Clock time, but never before first light unless hours in the dark are allowed. Set each hiker’s time with the hiker."
         >
           <Pick
-            label="Start of the day"
+            label="Day starts"
             value={rules.startRule}
             options={[
-              ["clock", "by the clock"],
+              ["clock", "at a set time"],
               ["sunrise", "at sunrise"],
             ]}
             onPick={(picked) => change("start of the day", (target) => void (target.startRule = picked))}
           />
           <OptionalNumber
             path="dayRules.neroOutH"
-            label="Hours on the day out of a stop"
+            label="Hours on the day you leave a stop"
             value={rules.neroOutH}
             start={4}
             units={units}
-            take="Short day out of stops…"
-            drop="As usual"
+            take="Shorter day after a stop…"
+            drop="Use the usual hours"
             onChange={(value) =>
-              change("day out of a stop", (target) => {
+              change("day you leave a stop", (target) => {
                 if (value === undefined) delete target.neroOutH;
                 else target.neroOutH = value;
               })
@@ -106,14 +112,14 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
       <div>
         <Fields
           title="Ending the day"
-          note="Nobody camps on a stretch whose rule forbids it, if an allowed place is in reach: the day ends before it, or after it. Who would come to a stop after closing camps before it and comes in the morning."
+          note="You won’t camp where it’s forbidden if a legal site is in reach: the day ends before or after that stretch. If you’d reach a stop after closing time, you camp short of it and walk in next morning."
         >
           <Pick
-            label="The day ends"
+            label="Day ends"
             value={rules.endRule}
             options={[
-              ["camp", "at water nearby"],
-              ["hours", "on the hour"],
+              ["camp", "near water"],
+              ["hours", "after its hours"],
             ]}
             onPick={(picked) => change("end of the day", (target) => void (target.endRule = picked))}
           />
@@ -121,18 +127,18 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
             label="Nights"
             value={rules.sleepAt}
             options={[
-              ["anywhere", "anywhere allowed"],
+              ["anywhere", "anywhere legal"],
               ["camps", "at listed camps"],
-              ["beds", "at beds in reach"],
+              ["beds", "in beds within reach"],
             ]}
             onPick={(picked) => change("nights", (target) => void (target.sleepAt = picked))}
           />
           <Pick
-            label="Closing time at stops"
+            label="Closing times at stops"
             value={rules.arriveByClosing ? "yes" : "no"}
             options={[
-              ["no", "comes as it comes"],
-              ["yes", "before closing"],
+              ["no", "ignore them"],
+              ["yes", "arrive before closing"],
             ]}
             onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
           />
@@ -140,8 +146,8 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
         <div className="mt-2">{sentences([...CAMP, ...WATER])}</div>
       </div>
       <Panel
-        title="What slows the walk"
-        note="Factors multiply. Night and heat are stated engineering values without a published source; set your own."
+        title="What slows you down"
+        note="Factors multiply. Night and heat are engineering values without a published source; set your own."
       >
         {sentences(SLOW)}
       </Panel>
@@ -157,14 +163,14 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
   const change = (label: string, recipe: (pace: Hiker["pace"]) => void): void =>
     changeHiker(hiker)(label, (target) => recipe(target.pace));
   const begin = (): void =>
-    change("hours by stage", (pace) => {
+    change("hours by phase", (pace) => {
       pace.ramp = [
         { tripDay: 0, hoursH: hoursFreshH },
         { tripDay: Math.max(1, rampDays), hoursH: hoursFitH },
       ];
     });
   const set = (index: number, key: "tripDay" | "hoursH", value: number): void =>
-    change("hours by stage", (pace) => {
+    change("hours by phase", (pace) => {
       pace.ramp[index]![key] = value;
       pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
     });
@@ -176,7 +182,7 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
           { day: rampDays, hoursH: hoursFitH },
         ];
   const movePoint = (index: number, { day, hoursH }: RampPoint): void =>
-    change("hours by stage", (pace) => {
+    change("hours by phase", (pace) => {
       if (pace.ramp.length > 0) {
         pace.ramp[index] = { ...pace.ramp[index]!, tripDay: Math.min(2000, day), hoursH };
         pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
@@ -187,19 +193,19 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
       }
     });
   const add = (): void =>
-    change("add a stage", (pace) => {
+    change("add a phase", (pace) => {
       const last = pace.ramp.at(-1)!;
       pace.ramp.push({ tripDay: Math.min(2000, last.tripDay + 14), hoursH: last.hoursH });
     });
   return (
-    <section aria-label={`Hours of ${hiker.name}`}>
-      <h2 className="m-0 mb-1 text-lg font-bold">Hours of {hiker.name}</h2>
-      <RampCurve label={`Hours of ${hiker.name}`} points={points} lengthDays={lengthDays} onMove={movePoint} />
+    <section aria-label={`Hours for ${hiker.name}`}>
+      <h2 className="m-0 mb-1 text-lg font-bold">Hours for {hiker.name}</h2>
+      <RampCurve label={`Hours for ${hiker.name}`} points={points} lengthDays={lengthDays} onMove={movePoint} />
       {ramp.length === 0 ? (
         <p className="m-0 text-sm">
-          {fixed(hoursFreshH, 1)} h on the first day, {fixed(hoursFitH, 1)} h from day {rampDays} on, straight between.{" "}
+          {fixed(hoursFreshH, 1)} h on the first day, {fixed(hoursFitH, 1)} h from day {rampDays}, rising evenly.{" "}
           <button className="btn ml-1" onClick={begin}>
-            Set hours by stage
+            Set hours by phase
           </button>
         </p>
       ) : (
@@ -225,8 +231,8 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
                 />
                 <button
                   className="btn"
-                  aria-label={`Remove the stage from day ${stage.tripDay}`}
-                  onClick={() => change("remove a stage", (pace) => void pace.ramp.splice(i, 1))}
+                  aria-label={`Remove the phase from day ${stage.tripDay}`}
+                  onClick={() => change("remove a phase", (pace) => void pace.ramp.splice(i, 1))}
                 >
                   <X size={14} aria-hidden="true" />
                 </button>
@@ -234,7 +240,7 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
             ))}
           </ol>
           <button className="btn mt-2" onClick={add} disabled={ramp.length >= 12}>
-            <Plus size={15} aria-hidden="true" /> Add stage
+            <Plus size={15} aria-hidden="true" /> Add phase
           </button>
         </>
       )}
@@ -259,7 +265,7 @@ type SurfaceRow = (typeof SURFACE_TABLE)[number];
 function Surfaces({ plan }: { plan: Plan }) {
   const columns: Column<SurfaceRow>[] = [
     { id: "surface", head: "Surface", names: true, cell: ({ id }) => SURFACE_NAME[id] },
-    { id: "cost", head: "Cost factor", right: true, cell: ({ terrainFactor }) => fixed(terrainFactor, 2) },
+    { id: "cost", head: "Energy factor", right: true, cell: ({ terrainFactor }) => fixed(terrainFactor, 2) },
     {
       id: "speed",
       head: "Speed, %",
@@ -284,8 +290,8 @@ function Surfaces({ plan }: { plan: Plan }) {
   ];
   return (
     <Panel
-      title="Underfoot"
-      note="Speed is a share of that on plain trail. The cost factor goes into the effort models: Soule & Goldman 1972, snow by Pandolf and others 1976; scree is ours."
+      title="Ground"
+      note="Speed is relative to a plain trail. The energy factor feeds the effort models: Soule & Goldman 1972, snow by Pandolf and others 1976; scree is our own."
     >
       <div className="max-w-[420px]">
         <Table label="Surfaces" columns={columns} rows={SURFACE_TABLE} idOf={({ id }) => id} />

@@ -51,7 +51,7 @@ export default function Days({ plan, result: newest }: ScreenProps) {
           type="single"
           value={view}
           onValueChange={(next) => next !== "" && setView(next)}
-          aria-label="Days as"
+          aria-label="Show days as"
           className="flex overflow-hidden rounded border border-rule"
         >
           {VIEWS.map(([id, name]) => (
@@ -65,7 +65,7 @@ export default function Days({ plan, result: newest }: ScreenProps) {
           ))}
         </ToggleGroup.Root>
         <span data-testid="days-summary">
-          {walked.length} days of walking, {rests === 1 ? "one rest day" : `${rests} rest days`}; the longest{" "}
+          {walked.length} walking days, {rests === 1 ? "one rest day" : `${rests} rest days`}; longest{" "}
           {say.hours(longest.walkH)} on {say.date(longest.date)}; finish {say.date(days.at(-1)!.date)}.
         </span>
         <span className="flex-1" />
@@ -103,7 +103,7 @@ export default function Days({ plan, result: newest }: ScreenProps) {
           withPlace
         />
         <FinishBy plan={plan} result={result} />
-        <Fold className="border-t border-rule pt-3" titleClass="text-lg font-bold" title="Rules of the days">
+        <Fold className="border-t border-rule pt-3" titleClass="text-lg font-bold" title="Day rules">
           <div className="grid gap-5 pt-3">
             <Rules plan={plan} lengthDays={days.length} />
           </div>

@@ -35,37 +35,37 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
       (check.hikerId === undefined || check.hikerId === hiker.id),
   );
   return (
-    <section aria-label="The bag" className="min-w-0" data-testid="bag">
+    <section aria-label="Food bag" className="min-w-0" data-testid="bag">
       <h2 className="m-0 text-lg font-bold">
-        {leg.index + 1}. The bag out of {from}
+        {leg.index + 1}. Food bag from {from}
       </h2>
       <p className="m-0 font-display text-[32px] leading-tight font-bold">{say.kg(row.food.startKg, 2)}</p>
       {bag ? (
         <>
           <p className="mt-0 mb-2 text-sm text-muted">
-            {say.days(Math.round(bag.mealDays * 10) / 10)} of meals and a reserve of {say.kg(row.food.reserveKg, 2)}.
+            {say.days(Math.round(bag.mealDays * 10) / 10)} of meals plus {say.kg(row.food.reserveKg, 2)} in reserve.
             From {SUPPLIER_WORDS[bag.supplier]}: {sourcesOf(bag, say.g)}.{" "}
             {say.kcal(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays))} a day,{" "}
-            {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal/kg of body,{" "}
-            {say.percent((100 * row.food.menuKcal) / Math.max(1, row.food.needKcal))} of what is burned.
+            {say.number(bag.eaten.energyKcal / Math.max(0.5, bag.mealDays) / hiker.bodyKg)} kcal per kg of body weight,{" "}
+            {say.percent((100 * row.food.menuKcal) / Math.max(1, row.food.needKcal))} of what you burn.
           </p>
           <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
-          <Fill say={say} label="Hard canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
+          <Fill say={say} label="Bear canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
           <Fill say={say} label="Pack, with the food and most water" heldL={row.volumeL} roomL={hiker.packVolumeL} />
           <Items plan={plan} bag={bag} />
         </>
       ) : (
         <p className="text-sm text-muted">
-          No menu says what is in it: it is counted at {say.number(hiker.food.densityKcalPerG, 2)} kcal/g. Choose a
-          usual menu to see it.
+          No menu for this leg, so the food is counted at {say.number(hiker.food.densityKcalPerG, 2)} kcal/g. Choose a
+          default menu to see what’s in the bag.
         </p>
       )}
       <div className="mt-3">
         <CheckList checks={checks} plan={plan} result={result} />
       </div>
       <p className="mt-2 mb-0 text-xs text-muted">
-        Fire bans, food storage rules and the land manager go first. Eat more if you lose weight fast; with an illness
-        or an allergy take medical advice, and read every label.
+        Fire bans, food storage rules and the land manager come first. If you lose weight fast, eat more; with an
+        illness or allergy, get medical advice and read every label.
       </p>
     </section>
   );
@@ -74,7 +74,7 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
 function sourcesOf({ items }: LegBag, g: (massG: number) => string): string {
   const sums = { boughtG: 0, boxG: 0, leftG: 0, nowhereG: 0 };
   for (const item of items) for (const key of Object.keys(sums) as (keyof typeof sums)[]) sums[key] += item[key];
-  const words = { boughtG: "bought", boxG: "packed", leftG: "left from before", nowhereG: "not to be had there" };
+  const words = { boughtG: "bought", boxG: "packed", leftG: "left over", nowhereG: "not sold there" };
   return (Object.keys(sums) as (keyof typeof sums)[])
     .filter((key) => sums[key] >= 1)
     .map((key) => `${g(sums[key])} ${words[key]}`)
@@ -121,15 +121,15 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
     },
     {
       id: "density",
-      name: "Density",
+      name: "Energy density",
       wanted: "",
       held: `${say.number(figures.energyKcal / Math.max(1, figures.massG), 2)} kcal/g`,
       says: "",
     },
     {
       id: "volume",
-      name: "Packed",
-      wanted: kit.canisterL > 0 ? `${say.L(kit.canisterL)} canister` : "",
+      name: "Packed volume",
+      wanted: kit.canisterL > 0 ? `${say.L(kit.canisterL)} bear canister` : "",
       held: say.L(figures.volumeL),
       says: kit.canisterL === 0 ? "" : figures.volumeL <= kit.canisterL ? "fits" : "too much at the start",
       bad: kit.canisterL > 0 && figures.volumeL > kit.canisterL,
@@ -143,21 +143,21 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       bad: figures.sodiumMg < 0.9 * wantedSodiumMg,
     },
     { id: "water", name: "Cooking water", wanted: "", held: say.L(figures.waterL), says: "" },
-    { id: "money", name: "Money", wanted: "", held: say.money(figures.price, 2), says: "" },
+    { id: "money", name: "Cost", wanted: "", held: say.money(figures.price, 2), says: "" },
   ];
   const columns: Column<Target>[] = [
     { id: "name", head: "target", unseen: true, names: true, cell: ({ name }) => name },
-    { id: "wanted", head: "wanted", right: true, cell: ({ wanted }) => wanted },
+    { id: "wanted", head: "target", right: true, cell: ({ wanted }) => wanted },
     { id: "held", head: "in the bag", right: true, cell: ({ held }) => held },
     {
       id: "says",
-      head: "how it stands",
+      head: "vs. target",
       unseen: true,
       right: true,
       cell: ({ says, bad }) => <span className={bad ? "font-semibold text-danger" : "text-pine"}>{says}</span>,
     },
   ];
-  return <Table<Target> label="The bag against its targets" columns={columns} rows={rows} idOf={({ id }) => id} />;
+  return <Table<Target> label="Food bag against its targets" columns={columns} rows={rows} idOf={({ id }) => id} />;
 }
 
 function Fill({ say, label, heldL, roomL }: { say: Say; label: string; heldL: number; roomL: number }) {
@@ -184,21 +184,27 @@ function Fill({ say, label, heldL, roomL }: { say: Say; label: string; heldL: nu
 function Items({ plan, bag }: { plan: Plan; bag: LegBag }) {
   const say = sayIn(plan);
   const columns: Column<LegBag["items"][number]>[] = [
-    { id: "name", head: "in it", names: true, wide: true, cell: ({ food }) => food.name },
-    { id: "g", head: "mass", unseen: true, right: true, cell: ({ massG }) => say.g(massG) },
+    { id: "name", head: "items", names: true, wide: true, cell: ({ food }) => food.name },
+    { id: "g", head: "weight", unseen: true, right: true, cell: ({ massG }) => say.g(massG) },
     {
       id: "from",
-      head: "of that",
+      head: "from there",
       cell: (item) => (
         <span className={`whitespace-nowrap ${item.nowhereG >= 1 ? "text-danger" : "text-muted"}`}>
-          {item.nowhereG >= 1 ? "not sold" : item.boughtG >= 1 ? "bought" : item.boxG >= 1 ? "packed" : "left"}
+          {item.nowhereG >= 1
+            ? "not sold"
+            : item.boughtG >= 1
+              ? "bought"
+              : item.boxG >= 1
+                ? "from the box"
+                : "left over"}
         </span>
       ),
     },
   ];
   return (
     <div className="mt-2">
-      <Table label="Items in the bag" columns={columns} rows={bag.items} idOf={({ food }) => food.id} />
+      <Table label="Items in the food bag" columns={columns} rows={bag.items} idOf={({ food }) => food.id} />
     </div>
   );
 }

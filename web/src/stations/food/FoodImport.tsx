@@ -46,7 +46,7 @@ export function FoodImport({ plan, file, onFile }: Props) {
         }
         onTake={({ foods }) => addRows("foods", `Import ${countOf(foods)}`, foods)}
       >
-        {(table) => <Pick label="Its figures are" value={table.basis} options={BASES} onPick={setBasis} />}
+        {(table) => <Pick label="Figures are" value={table.basis} options={BASES} onPick={setBasis} />}
       </TableImport>
       <button className="btn" onClick={() => saveCsv("pantry", sheetOf(plan))}>
         <FileDown size={15} aria-hidden="true" /> CSV

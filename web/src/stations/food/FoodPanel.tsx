@@ -12,21 +12,21 @@ import { BOUGHT_WORDS, EATEN_WORDS, MEAL_WORDS } from "../../words/food.ts";
 import { FoodPick } from "./FoodPick.tsx";
 
 const NUTRIENTS: FieldRow[] = [
-  ["energyKcal", "Energy, 100 g"],
-  ["proteinG", "Protein, 100 g"],
-  ["fatG", "Fat, 100 g"],
-  ["carbohydrateG", "Carbohydrate, 100 g"],
-  ["fibreG", "Fibre, 100 g"],
-  ["sodiumMg", "Sodium, 100 g"],
-  ["bulkKgPerL", "Packed bulk"],
-  ["price", "Price, 100 g"],
+  ["energyKcal", "Energy per 100 g"],
+  ["proteinG", "Protein per 100 g"],
+  ["fatG", "Fat per 100 g"],
+  ["carbohydrateG", "Carbohydrate per 100 g"],
+  ["fibreG", "Fibre per 100 g"],
+  ["sodiumMg", "Sodium per 100 g"],
+  ["bulkKgPerL", "Packed volume"],
+  ["price", "Price per 100 g"],
 ];
 const USE: FieldRow[] = [
-  ["portionG", "A portion"],
-  ["waterL", "Made with water, 100 g"],
-  ["minutes", "Stove runs"],
-  ["soakH", "Soaks"],
-  ["keepsDays", "Keeps at 20 °C, open"],
+  ["portionG", "Portion"],
+  ["waterL", "Water to prepare 100 g"],
+  ["minutes", "Cooking time"],
+  ["soakH", "Soaking time"],
+  ["keepsDays", "Shelf life once opened, at 20 °C"],
 ];
 
 interface Props {
@@ -57,7 +57,7 @@ export function FoodPanel({ plan, food, pantry }: Props) {
           label="Eaten"
           value={food.eaten}
           options={EATEN.map((key) => [key, EATEN_WORDS[key]] as const)}
-          onPick={(eaten) => editFood(food, "how it is eaten", (row) => void (row.eaten = eaten))}
+          onPick={(eaten) => editFood(food, "how you eat it", (row) => void (row.eaten = eaten))}
         />
         <Pick
           label="Mostly for"
@@ -67,10 +67,10 @@ export function FoodPanel({ plan, food, pantry }: Props) {
         />
         {!isMix && (
           <Pick
-            label="To be had in"
+            label="Available at"
             value={food.boughtIn}
             options={BOUGHT_IN.map((key) => [key, BOUGHT_WORDS[key]] as const)}
-            onPick={(boughtIn) => editFood(food, "where it is to be had", (row) => void (row.boughtIn = boughtIn))}
+            onPick={(boughtIn) => editFood(food, "where it’s available", (row) => void (row.boughtIn = boughtIn))}
           />
         )}
         <TypedText
@@ -82,20 +82,20 @@ export function FoodPanel({ plan, food, pantry }: Props) {
           onCommit={(tags) => editFood(food, "tags", (row) => void (row.tags = tags))}
         />
       </div>
-      <Fields title={isMix ? "How it is made" : "Figures"}>
+      <Fields title={isMix ? "Preparation" : "Nutrition"}>
         <FieldRows id={food.id} {...record} list={isMix ? USE : [...NUTRIENTS, ...USE]} />
       </Fields>
-      <section aria-label="Made of" className="mt-3">
-        <h3 className="m-0 mb-1 text-sm font-bold">{isMix ? "Made of" : "Make it a mix of other foods"}</h3>
+      <section aria-label="Ingredients" className="mt-3">
+        <h3 className="m-0 mb-1 text-sm font-bold">{isMix ? "Ingredients" : "Make this a mix of other foods"}</h3>
         {inItself && (
           <p role="alert" className="m-0 mb-1 text-sm text-danger">
-            This mix holds itself, by itself or in one of its parts; what it holds of itself is left out. Take it out of
-            its parts.
+            This mix contains itself, directly or through one of its parts; that share is ignored. Remove it from its
+            parts.
           </p>
         )}
         <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
           {food.parts.map((part, i) => {
-            const name = plan.foods.find(({ id }) => id === part.foodId)?.name ?? "a food that is gone";
+            const name = plan.foods.find(({ id }) => id === part.foodId)?.name ?? "a food that no longer exists";
             return (
               <li key={part.foodId} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5 text-sm">
                 {name}
@@ -112,8 +112,8 @@ export function FoodPanel({ plan, food, pantry }: Props) {
                 />
                 <button
                   className="icon-btn"
-                  aria-label={`${food.name} without ${name}`}
-                  onClick={() => editFood(food, `without ${name}`, (row) => void row.parts.splice(i, 1))}
+                  aria-label={`remove ${name} from ${food.name}`}
+                  onClick={() => editFood(food, `remove ${name}`, (row) => void row.parts.splice(i, 1))}
                 >
                   <X size={13} aria-hidden="true" />
                 </button>
@@ -125,7 +125,7 @@ export function FoodPanel({ plan, food, pantry }: Props) {
               foods={plan.foods.filter(({ id }) => id !== food.id && !food.parts.some(({ foodId }) => foodId === id))}
               label={`Add to ${food.name}`}
               onPick={({ id, name, portionG }) =>
-                editFood(food, `with ${name}`, (row) => void row.parts.push({ foodId: id, massG: portionG }))
+                editFood(food, `add ${name}`, (row) => void row.parts.push({ foodId: id, massG: portionG }))
               }
             />
           </li>
@@ -133,7 +133,8 @@ export function FoodPanel({ plan, food, pantry }: Props) {
       </section>
       <p className="mt-2 mb-0 text-xs text-muted">
         {isMix && `100 g bring ${fixed(100 * (pantry.get(food.id)?.energyKcal ?? 0), 0)} kcal. `}
-        Source: {food.source === "" ? "own" : food.source}. The label on the packet goes first, above all for allergies.
+        Source: {food.source === "" ? "yours" : food.source}. The label on the packet comes first, above all for
+        allergies.
       </p>
     </div>
   );
@@ -141,6 +142,6 @@ export function FoodPanel({ plan, food, pantry }: Props) {
 
 function readTags(text: string): { value: string[] } | { error: string } {
   const tags = [...new Set(text.split(",").flatMap((tag) => tag.trim() || []))];
-  if (tags.length > 12) return { error: "At most 12 tags, with commas between them." };
-  return tags.some((tag) => tag.length > 60) ? { error: "A tag is a word or two." } : { value: tags };
+  if (tags.length > 12) return { error: "Up to 12 tags, separated by commas." };
+  return tags.some((tag) => tag.length > 60) ? { error: "Keep a tag to one or two words." } : { value: tags };
 }

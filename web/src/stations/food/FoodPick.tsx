@@ -23,7 +23,7 @@ export function FoodPick({ foods, label, onPick }: Props) {
     if (found) {
       onPick(found);
       setText("");
-    } else setError(`“${typed.trim()}” is not in the pantry; add it there.`);
+    } else setError(`“${typed.trim()}” isn’t in the pantry. Add it there first.`);
   };
   return (
     <span className="inline-block">
@@ -32,7 +32,7 @@ export function FoodPick({ foods, label, onPick }: Props) {
         list={id}
         aria-label={label}
         aria-invalid={error !== undefined}
-        placeholder="add a food"
+        placeholder="Add a food"
         value={text}
         onChange={(event) => take(event.target.value, isPicked(event.nativeEvent))}
         onKeyDown={(event) => event.key === "Enter" && take(text, true)}

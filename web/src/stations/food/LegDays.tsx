@@ -16,10 +16,10 @@ interface Props {
   onChoose: (menuId: string) => void;
 }
 
-const SAME = ["", "as the leg"] as const;
-const USUAL = ["", "as usual"] as const;
-const NONE = ["", "one density for all"] as const;
-const NEVER = ["", "as usual"] as const;
+const SAME = ["", "same as the leg"] as const;
+const USUAL = ["", "default"] as const;
+const NONE = ["", "one energy density for everything"] as const;
+const NEVER = ["", "default"] as const;
 
 export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Props) {
   const say = sayIn(plan);
@@ -30,31 +30,31 @@ export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Pr
     (FORBIDDEN_BY_BANS.includes(hiker.stove.fuel) && plan.stretches.some(({ rule }) => rule === "fire-ban"));
   const names = plan.menus.map(({ id, name }): readonly [string, string] => [id, name]);
   return (
-    <section aria-label="Who eats what when" className="mb-3">
+    <section aria-label="Menus by day" className="mb-3">
       <p className="m-0 mb-2 text-sm leading-[30px]">
-        Usually <Condition hiker={hiker} of="usualId" label="Usual menu" options={[NONE, ...names]} />, on days with a
-        mean of{" "}
+        Usually <Condition hiker={hiker} of="usualId" label="Default menu" options={[NONE, ...names]} />; on days
+        averaging{" "}
         <FieldNumber
           bare
           className="w-[48px] text-right"
           path="hikers.menus.coldBelowC"
-          label="Cold: a mean of, at most"
+          label="Cold day: average at or below"
           value={menus.coldBelowC}
           units={plan.trip.units}
           onCommit={(coldBelowC) =>
-            chooseMenu(hiker, "what a cold day is", (row) => void (row.coldBelowC = coldBelowC))
+            chooseMenu(hiker, "cold-day threshold", (row) => void (row.coldBelowC = coldBelowC))
           }
         />{" "}
-        {unitSymbol("temperature", plan.trip.units)} and less{" "}
-        <Condition hiker={hiker} of="coldId" label="Menu of cold days" options={[NEVER, ...names]} />, on days that end
-        at a dry camp <Condition hiker={hiker} of="dryCampId" label="Menu of dry camps" options={[NEVER, ...names]} />
+        {unitSymbol("temperature", plan.trip.units)} or colder{" "}
+        <Condition hiker={hiker} of="coldId" label="Menu of cold days" options={[NEVER, ...names]} />; on days ending at
+        a dry camp <Condition hiker={hiker} of="dryCampId" label="Menu of dry camps" options={[NEVER, ...names]} />
         {bansMatter && (
           <>
-            , where a fire ban holds{" "}
+            ; under a fire ban{" "}
             <Condition hiker={hiker} of="noFlameId" label="Menu of fire bans" options={[NEVER, ...names]} />
           </>
         )}
-        , on {legName}{" "}
+        ; on {legName}{" "}
         <Pick
           bare
           label={`Menu of ${legName}`}

@@ -57,12 +57,12 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
       <div className="mt-2 mb-1 flex flex-wrap items-end gap-2">
         <NameField
           bare
-          label="Name of the menu"
+          label="Menu name"
           value={menu.name}
           onCommit={(name) => editMenu(menu, "name", (row) => void (row.name = name))}
         />
         <button className="btn" onClick={() => onChoose(copyMenu(menu))}>
-          <Plus size={14} aria-hidden="true" /> Another like it
+          <Plus size={14} aria-hidden="true" /> Duplicate
         </button>
         {plan.menus.length > 1 && (
           <button className="btn" onClick={() => removeRows("menus", [menu.id], `Remove the menu ${menu.name}`)}>
@@ -73,7 +73,7 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
       <p className="m-0 text-sm text-muted" data-testid="menu-sum">
         {say.kcal(all.energyKcal)}, {say.g(all.massG)}, {say.number(all.energyKcal / Math.max(1, all.massG), 2)} kcal/g;{" "}
         {say.g(all.proteinG)} protein, {say.number(all.sodiumMg / 1000, 1)} g sodium; {say.L(all.volumeL)} packed;{" "}
-        {say.L(all.waterL)} water, {minutes} min of stove; {say.money(all.price, 2)}
+        {say.L(all.waterL)} water, {minutes} min of cooking; {say.money(all.price, 2)}
       </p>
       <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ announcements: SAID }}>
         {MEALS.map((meal) => (
@@ -109,15 +109,14 @@ const nextMeal: KeyboardCoordinateGetter = (
   return rect ? { x: currentCoordinates.x, y: rect.top + 4 } : undefined;
 };
 /** What is held may be gone by an edit or by undo. */
-const nameOf = ({ data }: Active): string => (data.current as Held | undefined)?.food.name ?? "What was held";
-const over = (target: Over | null): string =>
-  target ? `over ${MEAL_WORDS[target.id as Meal]}` : "outside of the meals";
+const nameOf = ({ data }: Active): string => (data.current as Held | undefined)?.food.name ?? "The item";
+const over = (target: Over | null): string => (target ? `into ${MEAL_WORDS[target.id as Meal]}` : "outside the meals");
 /** For who hears what happens. */
 const SAID: Announcements = {
-  onDragStart: ({ active }) => `${nameOf(active)} is held.`,
+  onDragStart: ({ active }) => `Picked up ${nameOf(active)}.`,
   onDragOver: ({ active, over: target }) => `${nameOf(active)} ${over(target)}.`,
-  onDragEnd: ({ active, over: target }) => `${nameOf(active)} let go ${over(target)}.`,
-  onDragCancel: ({ active }) => `${nameOf(active)} stays.`,
+  onDragEnd: ({ active, over: target }) => `Dropped ${nameOf(active)} ${over(target)}.`,
+  onDragCancel: ({ active }) => `${nameOf(active)} stays where it was.`,
 };
 
 const BY_KEYS = { coordinateGetter: nextMeal };
@@ -179,11 +178,11 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
             <button
               className="cursor-pointer px-0.5"
               aria-pressed={item.grows}
-              aria-label={`More of ${food.name} on days that need more`}
+              aria-label={`Eat more ${food.name} on days that need more`}
               title={
                 item.grows
-                  ? `${Math.round(item.massG * scale)} g at this day’s need. Grows with the need; click to keep it.`
-                  : "The same every day; click to let it grow with the need."
+                  ? `${Math.round(item.massG * scale)} g at this day’s need. It grows with your need; click to keep it fixed.`
+                  : "The same every day; click to let it grow with your need."
               }
               onClick={() =>
                 changeItem(menu, meal, food.id, `${food.name} ${item.grows ? "stays" : "grows"}`, (row) => {
@@ -195,7 +194,7 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
             </button>
             <button
               className="cursor-pointer text-muted"
-              aria-label={`${menu.name} without ${food.name}`}
+              aria-label={`Remove ${food.name} from ${menu.name}`}
               onClick={() => removeItem(menu, meal, food)}
             >
               <X size={13} aria-hidden="true" />

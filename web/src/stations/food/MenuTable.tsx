@@ -75,8 +75,8 @@ export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: P
   };
   return (
     <>
-      <p className="my-1 text-sm text-muted">A day of {say.kcal(needKcal)} by each menu.</p>
-      {table("Menus side by side", [
+      <p className="my-1 text-sm text-muted">Each menu scaled to a day of {say.kcal(needKcal)}.</p>
+      {table("Compare menus", [
         ofDay("weighs", ({ massG }) => say.g(massG)),
         ofDay("kcal/g", ({ energyKcal, massG }) => say.number(energyKcal / Math.max(1, massG), 2)),
         ofDay("packed", ({ volumeL }) => say.L(volumeL)),
@@ -87,21 +87,21 @@ export function MenuTable({ plan, hiker, pantry, needKcal, chosen, onChoose }: P
       ])}
       <div className="mt-3 mb-1 flex flex-wrap items-center gap-3 text-sm">
         <button className="btn" onClick={compare} disabled={fraction !== undefined}>
-          Each on the whole hike
+          Compare over the whole hike
         </button>
-        {fraction !== undefined && <Progress label="Working out each menu" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Calculating each menu" fraction={fraction} onStop={stop} />}
         <span className="text-muted">
           {hikes.size > 0
-            ? `Were ${firstName(hiker)} to eat it on every day, other menus left out; the stove is still carried.`
-            : "Food, fuel and the pack, were one menu eaten on every day."}
+            ? `If ${firstName(hiker)} ate this menu every day and no other; the stove is still carried.`
+            : "Food, fuel and pack weight if you ate one menu every day."}
         </span>
       </div>
       {hikes.size > 0 &&
         table("Menus over the whole hike", [
           ofHike("food", ({ foodKg }) => say.kg(foodKg)),
-          ofHike("fullest bag", ({ mostL }) => say.L(mostL)),
+          ofHike("largest food bag", ({ mostL }) => say.L(mostL)),
           ofHike("fuel", ({ fuelKg }) => say.kg(fuelKg, 2)),
-          ofHike("water to camps", ({ campL }) => say.L(campL)),
+          ofHike("water carried to camp", ({ campL }) => say.L(campL)),
           ofHike("money", ({ money }) => say.money(money, 2)),
           ofHike("heaviest", ({ heaviestKg }) => say.kg(heaviestKg)),
           ofHike("kg·km", ({ kgKm }) => say.number(kgKm)),

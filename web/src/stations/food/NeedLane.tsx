@@ -22,9 +22,9 @@ export const NeedLane = memo(function NeedLane({ days, result: { profile, legs }
   const y = (kcal: number): number => HEIGHT_PX - 2 - (kcal / mostKcal) * (HEIGHT_PX - 8);
   const title = (
     <>
-      A day’s menu against its need
+      Menu vs. energy need
       <span className="block text-xs font-normal text-muted">line: burned, bar: eaten;</span>
-      <span className="block text-xs font-normal text-muted">at most {top}</span>
+      <span className="block text-xs font-normal text-muted">up to {top}</span>
     </>
   );
   return (
@@ -55,7 +55,7 @@ export const NeedLane = memo(function NeedLane({ days, result: { profile, legs }
           );
         })}
       </svg>
-      <span className="sr-only">{legs.length} legs; the figures stand with the menu of each.</span>
+      <span className="sr-only">{legs.length} legs; each leg’s figures are shown with its menu.</span>
     </Lane>
   );
 });

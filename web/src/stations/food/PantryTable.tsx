@@ -50,7 +50,7 @@ export function PantryTable({ plan, pantry }: Props) {
         sort: ({ name }) => name.toLowerCase(),
         cell: ({ name, parts }) => (
           <>
-            {name} {parts.length > 0 && <span className="text-xs font-normal text-muted">own mix</span>}
+            {name} {parts.length > 0 && <span className="text-xs font-normal text-muted">your mix</span>}
           </>
         ),
       },
@@ -79,7 +79,7 @@ export function PantryTable({ plan, pantry }: Props) {
       <h2 className="m-0 mb-1 text-lg font-bold">
         Pantry{" "}
         <span className="text-sm font-medium text-muted">
-          {foods.length - mixes} foods, {mixes} own mixes, per 100 g
+          {foods.length - mixes} foods, {mixes} mixes, per 100 g
         </span>
       </h2>
       <div className="grid grid-cols-1 gap-x-8 gap-y-3 min-[1000px]:grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">
@@ -96,7 +96,7 @@ export function PantryTable({ plan, pantry }: Props) {
           onRemove={(ids) =>
             removeRows("foods", ids, ids.length === 1 ? "Remove a food" : `Remove ${ids.length} foods`)
           }
-          onPaste={(cells) => setOffered(new File([Papa.unparse(cells, { delimiter: "\t" })], "Pasted rows"))}
+          onPaste={(cells) => setOffered(new File([Papa.unparse(cells, { delimiter: "\t" })], "Paste rows"))}
           domId={domId}
           tools={
             <>

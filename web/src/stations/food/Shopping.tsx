@@ -4,6 +4,7 @@ import type { LegBag, Plan, ShoppingItem, ShoppingList } from "@gepack/core";
 import { shoppingLists } from "@gepack/core";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { useTicks, type TickList } from "../../store/ticks.ts";
+import { counted } from "../../words/counted.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { byId } from "./pantry.ts";
@@ -21,7 +22,7 @@ const BUYING = "buy ";
 const PARTS = [
   ["bought", "Buy"],
   ["box", "Pack"],
-  ["nowhere", "Not sold there: send it ahead, or change the menu"],
+  ["nowhere", "Not sold there: mail it ahead, or change the menu"],
 ] as const;
 
 export function Shopping({ plan, bags, legIndex }: Props) {
@@ -48,16 +49,16 @@ export function Shopping({ plan, bags, legIndex }: Props) {
           XLSX
         </button>
         <button className="btn" onClick={() => ticks.clear(BUYING)}>
-          Untick all
+          Clear all ticks
         </button>
-        <span className="text-muted">For the whole party, in whole packs. Ticks stay on this device.</span>
+        <span className="text-muted">For the whole party, in whole packages. Ticks stay on this device.</span>
       </div>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-x-6 gap-y-3">
         {shown.map((list) => (
           <List key={list.legIndex} plan={plan} list={list} name={name(list.stopId)} ticks={ticks} />
         ))}
       </div>
-      {shown.length === 0 && <p className="text-sm text-muted">Nothing by a menu on this leg.</p>}
+      {shown.length === 0 && <p className="text-sm text-muted">No menu food on this leg.</p>}
       <Mixing plan={plan} lists={shown} />
     </div>
   );
@@ -110,15 +111,7 @@ function List({ plan, list, name, ticks }: { plan: Plan; list: ShoppingList; nam
 function sheetOf(plan: Plan, lists: readonly ShoppingList[]): Sheet {
   return {
     name: "Shopping",
-    heads: [
-      "stop",
-      "leg",
-      "what to do",
-      "food",
-      "g",
-      "packs",
-      `price${plan.resupply.money && `, ${plan.resupply.money}`}`,
-    ],
+    heads: ["stop", "leg", "action", "food", "g", "packs", `price${plan.resupply.money && `, ${plan.resupply.money}`}`],
     rows: lists.flatMap((list) =>
       PARTS.flatMap(([part, word]) =>
         list[part].map(({ food, massG, packs, price }) => [
@@ -155,7 +148,7 @@ function Mixing({ plan, lists }: { plan: Plan; lists: readonly ShoppingList[] })
   if (grams.size === 0) return null;
   return (
     <section aria-label="Mixing" className="mt-4">
-      <h3 className="m-0 text-sm font-bold">Own mixes to make</h3>
+      <h3 className="m-0 text-sm font-bold">Mixes to prepare</h3>
       <ul className="m-0 list-none p-0 text-sm">
         {[...grams].map(([id, massG]) => {
           const mix = foods.get(id)!;
@@ -166,14 +159,14 @@ function Mixing({ plan, lists }: { plan: Plan; lists: readonly ShoppingList[] })
               <b>
                 {mix.name}, {say.g(massG)}
               </b>{" "}
-              in {bagsCount} bags:{" "}
+              in {counted(bagsCount, "bag")}:{" "}
               {mix.parts
                 .map(
                   (part) => `${foods.get(part.foodId)?.name ?? "?"} ${say.g((part.massG * massG) / Math.max(1, allG))}`,
                 )
                 .join(", ")}
               . Label: “{mix.name}, {say.g(massG / bagsCount)}
-              {mix.waterL > 0 && `, add ${say.L((mix.waterL * massG) / bagsCount / 100, 2)}`}
+              {mix.waterL > 0 && `, add ${say.L((mix.waterL * massG) / bagsCount / 100, 2)} water`}
               {mix.eaten === "boiled" && `, ${mix.minutes} min`}
               {mix.soakH > 0 && `, soak ${mix.soakH} h`}”.
             </li>

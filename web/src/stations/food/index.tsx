@@ -57,12 +57,12 @@ export default function Food({ plan, result: newest }: ScreenProps) {
         <Empty
           action={
             <button className="btn btn-strong" onClick={beginPantry}>
-              Begin with a pantry
+              Start with a pantry
             </button>
           }
         >
-          All food is counted at one density until menus say what is eaten. The pantry to begin with holds generic
-          foods, own mixes and four menus, all yours to change.
+          All food is counted at one energy density until you choose menus. The starter pantry has generic foods, mixes
+          and four menus; change anything.
         </Empty>
       </div>
     );
@@ -74,18 +74,18 @@ export default function Food({ plan, result: newest }: ScreenProps) {
           disabled={fraction !== undefined || hiker.menus.usualId === undefined}
           onClick={() => fill([leg.index])}
         >
-          Fill the bag of {legName}
+          Fill the food bag for {legName}
         </button>
         <button
           className="btn"
           disabled={fraction !== undefined || hiker.menus.usualId === undefined}
           onClick={() => fill(bags[who]!.map((one) => one.legIndex))}
         >
-          Fill all of {firstName(hiker)}’s
+          Fill all of {firstName(hiker)}’s bags
         </button>
         <Pick
           bare
-          label="Fill for"
+          label="Optimise for"
           value={hiker.fill.least}
           options={(["mass", "money", "cooking"] as const).map((key) => [key, LEAST_WORDS[key]] as const)}
           onPick={(least) =>
@@ -97,10 +97,10 @@ export default function Food({ plan, result: newest }: ScreenProps) {
         <Reserve hiker={hiker} />
         {hiker.menus.legs.length > 0 && (
           <button className="btn" onClick={() => usualEverywhere(hiker)}>
-            The usual menu everywhere
+            Use the default menu everywhere
           </button>
         )}
-        {fraction !== undefined && <Progress label="Filling bags" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Filling food bags" fraction={fraction} onStop={stop} />}
         <span className="text-muted" role="status" data-testid="fill-says">
           {fraction === undefined && rows.length > 0 && fillWords(rows, hiker, say)}
         </span>
@@ -110,14 +110,14 @@ export default function Food({ plan, result: newest }: ScreenProps) {
         <Fold
           className="border-y border-rule py-1.5"
           titleClass="text-sm font-semibold"
-          title="What a filled bag keeps to"
+          title="Limits for a filled food bag"
         >
           <FillLimits plan={plan} who={who} />
         </Fold>
       </div>
       <div className="grid grid-cols-1 gap-x-8 gap-y-5 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,8fr)_minmax(0,5fr)]">
         <section aria-label="Menus" className="min-w-0">
-          <h2 className="m-0 mb-1 text-lg font-bold">Menus of {legName}</h2>
+          <h2 className="m-0 mb-1 text-lg font-bold">Menus for {legName}</h2>
           <LegDays
             plan={plan}
             hiker={hiker}
@@ -150,7 +150,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
         />
       </div>
       <div className="px-[18px]">
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Menus side by side">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Compare menus">
           <MenuTable
             plan={plan}
             hiker={hiker}
@@ -181,10 +181,10 @@ function meanOf(values: readonly number[]): number {
 }
 
 const RESERVES = [
-  ["none", "without a reserve"],
-  ["half", "half a day in reserve"],
-  ["day", "a day in reserve"],
-  ["share", "a tenth in reserve"],
+  ["none", "no reserve"],
+  ["half", "half a day’s reserve"],
+  ["day", "one day’s reserve"],
+  ["share", "10 % reserve"],
 ] as const;
 type ReserveWay = (typeof RESERVES)[number][0];
 const RESERVE_OF: Readonly<Record<ReserveWay, Pick<Hiker["food"], "reserveDays" | "reserveFraction">>> = {
@@ -201,7 +201,7 @@ function Reserve({ hiker }: { hiker: Hiker }) {
     const of = RESERVE_OF[way];
     return of.reserveDays === reserveDays && of.reserveFraction === reserveFraction;
   })?.[0];
-  const own = `${Math.round(100 * reserveFraction)} % in reserve, at least ${reserveDays} days`;
+  const own = `${Math.round(100 * reserveFraction)} % reserve, at least ${reserveDays} days`;
   return (
     <Pick<ReserveWay | "own">
       bare
@@ -233,12 +233,12 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   );
   return (
     <div className="flex flex-wrap items-start gap-x-5 gap-y-2 pt-2">
-      {field("proteinGPerKg", "Protein a day, per kg of body")}
-      {field("sodiumMgADay", "Sodium a day, at least")}
-      {field("mostFatFraction", "Of the energy from fat, at most")}
-      {field("mostOfOneADay", "Portions of one food a day, at most")}
+      {field("proteinGPerKg", "Protein per kg of body weight, per day")}
+      {field("sodiumMgADay", "Sodium a day, minimum")}
+      {field("mostFatFraction", "Energy from fat, maximum")}
+      {field("mostOfOneADay", "Portions of one food a day, maximum")}
       <TypedText
-        label="Never with the tags"
+        label="Exclude tags"
         shown={hiker.fill.without.join(", ")}
         placeholder="nuts, milk, …"
         read={(text) => ({
@@ -248,11 +248,11 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
             .slice(0, 20),
         })}
         show={(tags) => tags.join(", ")}
-        onCommit={(without) => set("what is left out", (fill) => void (fill.without = without))}
+        onCommit={(without) => set("excluded tags", (fill) => void (fill.without = without))}
       />
       <p className="m-0 max-w-[48ch] text-xs text-muted">
-        And what the stop sells, what the stove allows, the canister, a share of the energy for each meal. Tags are your
-        own words: for an allergy the label and medical advice go first.
+        Also: what the stop sells, what your stove allows, the bear canister, and a share of energy for each meal. Tags
+        are your own words: for an allergy, rely on the label and medical advice.
       </p>
     </div>
   );
@@ -264,24 +264,24 @@ function fillWords(rows: readonly FillAnswer[], { fill }: Hiker, say: Say): stri
     const { answer, legIndex, beforeG } = one;
     const name = `Leg ${legIndex + 1}`;
     if ("impossible" in answer) {
-      const most = `The most within the limits is ${say.kcal(answer.mostEnergyKcal)}.`;
+      const most = `The most you can reach within the limits is ${say.kcal(answer.mostEnergyKcal)}.`;
       return answer.impossible.length > 0
-        ? `${name}: nothing keeps to all limits; it would without ${listOf(answer.impossible, "or")}. ${most}`
-        : `${name}: nothing keeps to all limits, nor with any one of them given up. ${most}`;
+        ? `${name}: no bag fits all your limits. It would without ${listOf(answer.impossible, "or")}. ${most}`
+        : `${name}: no bag fits all your limits, even with any one of them dropped. ${most}`;
     }
-    const held = answer.binding.length > 0 ? ` Held back by ${listOf(answer.binding, "and")}.` : "";
+    const held = answer.binding.length > 0 ? ` Limited by ${listOf(answer.binding, "and")}.` : "";
     const sure = answer.proven
-      ? "no bag is better"
-      : `no bag is better by more than ${say.number(answer.gap, 1)} ${GAP_UNITS[fill.least]}`;
-    return `${name}: ${say.g(answer.figures.massG)} in place of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${held}`;
+      ? "no better bag exists"
+      : `no bag is more than ${say.number(answer.gap, 1)} ${GAP_UNITS[fill.least]} better`;
+    return `${name}: ${say.g(answer.figures.massG)} instead of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${held}`;
   }
   const good = rows.filter(({ answer }) => !("impossible" in answer));
   const massG = good.reduce((sum, { answer }) => sum + ("figures" in answer ? answer.figures.massG : 0), 0);
   const beforeG = good.reduce((sum, row) => sum + row.beforeG, 0);
   const not = rows.filter(({ answer }) => "impossible" in answer).map(({ legIndex }) => legIndex + 1);
   const left =
-    not.length > 0 ? ` Not possible within the limits on leg ${not.join(", ")}: fill it alone to see why.` : "";
-  return `${good.length} bags: ${say.kg(massG / 1000)} in place of ${say.kg(beforeG / 1000)} in all.${left}`;
+    not.length > 0 ? ` Not possible within the limits on leg ${not.join(", ")}: fill that leg alone to see why.` : "";
+  return `${good.length} bags: ${say.kg(massG / 1000)} instead of ${say.kg(beforeG / 1000)} in total.${left}`;
 }
 
 const GAP_UNITS = { mass: "g", money: "of money", cooking: "min" } as const;

@@ -39,7 +39,7 @@ export function useFill(hikerId: string) {
         const { food } = hikers[who]!;
         // The reserve is in the bag, and a day of the menu is a day without it.
         const days = Math.max(0.5, food.eatenKg > 0 ? (food.mealDays * food.startKg) / food.eatenKg : food.mealDays);
-        const name = `Out of ${stopName(plan, fromStopId)}, filled`;
+        const name = `${stopName(plan, fromStopId)}, filled`;
         return [{ legIndex, fromStopId, name, days, filled: answer }];
       });
       if (taken.length > 0) takeFilled(hiker, taken);

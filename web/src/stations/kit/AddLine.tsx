@@ -21,7 +21,7 @@ export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
     >
       <input
         className="field w-[220px] border-rule!"
-        aria-label="Add a piece in a line"
+        aria-label="Add an item by typing a line"
         placeholder="fleece 241 g worn"
         value={text}
         aria-invalid={problem !== undefined}

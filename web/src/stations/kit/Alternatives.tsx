@@ -45,8 +45,8 @@ export function Alternatives({ plan }: { plan: Plan }) {
   if (!piece)
     return (
       <p className="max-w-[72ch] py-2 text-sm text-muted">
-        Nothing on the shelf could take the place of a piece: add another tent, bag, pad, pack or jacket there, and the
-        two stand beside each other here.
+        Nothing on your shelf could replace an item. Add another tent, sleeping bag, pad, pack or jacket there to
+        compare them here.
       </p>
     );
   const compared = [piece, ...alternativesTo(plan, piece)];
@@ -73,7 +73,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
     <div className="py-2 text-sm">
       <div className="is-form mb-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <Pick
-          label="In the place of"
+          label="Replace"
           value={piece.id}
           options={choices.map((one) => [one.id, whose(one, plan)] as const)}
           onPick={(id) => {
@@ -82,12 +82,12 @@ export function Alternatives({ plan }: { plan: Plan }) {
           }}
         />
         <button className="btn btn-strong" disabled={fraction !== undefined} onClick={weigh}>
-          Weigh on the whole hike
+          Compare over the whole hike
         </button>
-        {fraction !== undefined && <Progress label="Weighing each" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Comparing each" fraction={fraction} onStop={stop} />}
         {BARS.map(([key, label]) => (
           <label key={key} className="text-sm font-semibold">
-            {label} counts
+            Weight of {label.toLowerCase()}
             <input
               type="range"
               min={0}
@@ -102,9 +102,9 @@ export function Alternatives({ plan }: { plan: Plan }) {
       </div>
       <Table<Row> label="Alternatives" rows={rows} idOf={({ piece: { id } }) => id} columns={columnsOf(piece, say)} />
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        Bars reach from the worst to the best of those compared; what is not known stands in the middle. The ranking is
-        yours, by what you let count: comfort is your own 1 to 5. A lighter shelter or bag must still stand your nights:
-        see the lanes above after taking it.
+        Bars run from worst to best of those compared; unknowns are in the middle. The ranking follows your weighting;
+        comfort is your own rating from 1 to 5. A lighter shelter or sleeping bag must still handle your nights: check
+        the lanes above after swapping.
       </p>
     </div>
   );
@@ -118,7 +118,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
       names: true,
       cell: ({ piece, isNow }) => (
         <>
-          {piece.name} {isNow && <span className="font-normal text-muted">goes along</span>}
+          {piece.name} {isNow && <span className="font-normal text-muted">in use</span>}
         </>
       ),
     },
@@ -139,7 +139,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
         </span>
       ),
     },
-    { id: "mass", head: "mass", right: true, cell: ({ piece }) => say.g(piece.massG * piece.quantity) },
+    { id: "mass", head: "weight", right: true, cell: ({ piece }) => say.g(piece.massG * piece.quantity) },
     {
       id: "price",
       head: "price",
@@ -151,7 +151,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
     { id: "warmth", head: "warmth", right: true, from: 561, cell: ({ piece }) => warmthWords(piece, say) },
     {
       id: "space",
-      head: "space",
+      head: "volume",
       right: true,
       from: 861,
       cell: ({ piece: { volumeL, quantity } }) => (volumeL > 0 ? say.L(volumeL * quantity) : ""),
@@ -165,7 +165,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
     },
     {
       id: "carried",
-      head: "all packs, all of the way",
+      head: "all packs, whole hike",
       right: true,
       from: 561,
       cell: ({ weighed }) => weighed && say.carried(weighed.kgKm),
@@ -179,7 +179,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
     },
     {
       id: "saved",
-      head: "saved for its price",
+      head: "weight saved per cost",
       right: true,
       from: 861,
       cell: ({ piece }) => {
@@ -189,22 +189,22 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
     },
     {
       id: "take",
-      head: <span className="sr-only">Take</span>,
+      head: <span className="sr-only">Use instead</span>,
       cell: ({ piece, isNow }) =>
         !isNow && (
           <button
             className="btn min-h-[24px]! px-2! py-0!"
-            aria-label={`Take ${piece.name} in the place of ${now.name}`}
+            aria-label={`Use ${piece.name} instead of ${now.name}`}
             onClick={() =>
               takeAlternative(
                 now.id,
                 piece.id,
-                `${piece.name} in the place of ${now.name}`,
+                `${piece.name} instead of ${now.name}`,
                 `${say.g(piece.massG * piece.quantity)} instead of ${say.g(now.massG * now.quantity)}`,
               )
             }
           >
-            Take it
+            Use it
           </button>
         ),
     },

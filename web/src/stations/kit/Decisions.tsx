@@ -29,19 +29,19 @@ export function Decisions({ plan, result }: Props) {
     <div className="py-2 text-sm">
       {rows.length === 0 && (
         <p className="mt-0 mb-2 max-w-[72ch] text-muted">
-          Nothing waits. A piece may come only if something turns out so: spikes if the June reports speak of ice, a
-          second bottle if the cache is empty. Name it here, and the day by which to decide is worked out.
+          No open decisions. Use one for an item you take only under a condition: spikes if June reports mention ice, a
+          second bottle if the cache is empty. Name it here, and we work out the day to decide by.
         </p>
       )}
-      <ul aria-label="What waits to be decided" className="m-0 list-none p-0">
+      <ul aria-label="Open decisions" className="m-0 list-none p-0">
         {rows.map((row) => (
           <Waiting key={row.choice.id} plan={plan} result={result} row={row} say={say} />
         ))}
       </ul>
       <Add plan={plan} />
       {plan.kitStory.length > 0 && (
-        <section aria-label="Story of the kit" className="mt-3">
-          <h4 className="m-0 text-sm font-bold">How the kit came to be so</h4>
+        <section aria-label="Gear change log" className="mt-3">
+          <h4 className="m-0 text-sm font-bold">Gear change log</h4>
           <ol className="m-0 list-none p-0">
             {plan.kitStory.toReversed().map(({ on, what, why }, i) => (
               <li key={i} className="flex flex-wrap gap-x-3 border-t border-rule py-0.5">
@@ -70,39 +70,39 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
       <span className="text-muted">
         {" "}
         ({takenG < 0 ? "−" : "+"}
-        {say.g(Math.abs(takenG))} from {where ?? "nowhere on the route"}
+        {say.g(Math.abs(takenG))} from {where ?? "no stop on the route"}
         {decideBy !== undefined && `; decide by ${say.date(decideBy)}`})
       </span>
       {found && choice.condition && (
         <div className={found.isSo ? "text-caution" : "text-muted"}>
-          By the plan’s own figures {found.isSo ? "it is so" : "it is not so"}: {HELD_WORDS[choice.condition.of]}{" "}
-          {heldFigure(choice.condition.of, choice.condition.limit, say)}, and it is{" "}
-          {heldFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day go first.
+          By the plan’s figures this {found.isSo ? "applies" : "doesn’t apply"}: {HELD_WORDS[choice.condition.of]}{" "}
+          {heldFigure(choice.condition.of, choice.condition.limit, say)}; the plan has{" "}
+          {heldFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day come first.
         </div>
       )}
       {choice.decided ? (
         <div className="flex flex-wrap items-center gap-2">
           <span>
-            {choice.decided.taken ? "Taken" : "Not taken"}, decided on {say.date(choice.decided.on)}
+            {choice.decided.taken ? "Taken along" : "Left behind"}, decided on {say.date(choice.decided.on)}
             {choice.decided.why && <>: {choice.decided.why}</>}
           </span>
           <button className="btn" onClick={() => decide(choice, undefined, "")}>
-            Open it again
+            Reopen
           </button>
         </div>
       ) : (
         <div className="is-form mt-1 flex flex-wrap items-end gap-2">
-          <Side plan={plan} choice={choice} side="pieceIds" label="Pieces if so" />
-          <Side plan={plan} choice={choice} side="otherwiseIds" label="Pieces if not" />
+          <Side plan={plan} choice={choice} side="pieceIds" label="Items if it applies" />
+          <Side plan={plan} choice={choice} side="otherwiseIds" label="Items if not" />
           <Pick
-            label="Until then the plan counts"
+            label="Until then, plan"
             value={choice.counted ? "with" : "without"}
             options={[
               ["with", "with it"],
               ["without", "without it"],
             ]}
             onPick={(value) =>
-              setRow("held", choice.id, `${choice.name}: counted ${value} it`, { counted: value === "with" })
+              setRow("held", choice.id, `${choice.name}: plan ${value} it`, { counted: value === "with" })
             }
           />
           <label className="grid font-semibold">
@@ -115,15 +115,15 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
             />
           </label>
           <button className="btn btn-strong" onClick={() => decide(choice, true, why)}>
-            Take it
+            Take it along
           </button>
           <button className="btn" onClick={() => decide(choice, false, why)}>
-            Leave it
+            Leave it behind
           </button>
-          <button className="btn text-danger" onClick={() => removeRows("held", [choice.id], `Forget ${choice.name}`)}>
-            Forget
+          <button className="btn text-danger" onClick={() => removeRows("held", [choice.id], `Delete ${choice.name}`)}>
+            Delete
           </button>
-          <span className="text-muted">The plan counts {taken ? "with" : "without"} it now.</span>
+          <span className="text-muted">For now, the plan is {taken ? "with" : "without"} it.</span>
         </div>
       )}
     </li>
@@ -146,13 +146,13 @@ function Side({ plan, choice, side, label }: SideProps) {
       options={[
         ["", ids.length === 0 ? "nothing" : ids.map(nameOf).join(", ")],
         ...(ids.length < MOST_A_SIDE ? free.map(({ id, name }) => [id, `add ${name}`] as const) : []),
-        ...(side === "otherwiseIds" || ids.length > 1 ? ids.map((id) => [id, `without ${nameOf(id)}`] as const) : []),
+        ...(side === "otherwiseIds" || ids.length > 1 ? ids.map((id) => [id, `remove ${nameOf(id)}`] as const) : []),
       ]}
       onPick={(id) => {
         if (id === "") return;
         if (ids.includes(id))
-          set(ids.filter((one) => one !== id), `without ${nameOf(id)}`); // prettier-ignore
-        else set([...ids, id], `${nameOf(id)} too`);
+          set(ids.filter((one) => one !== id), `remove ${nameOf(id)}`); // prettier-ignore
+        else set([...ids, id], `add ${nameOf(id)}`);
       }}
     />
   );
@@ -184,15 +184,15 @@ function Add({ plan }: { plan: Plan }) {
   const kind = of === "" ? undefined : KIND[of];
   const read = kind && parseQuantity(kind, limit, units);
   const fault = !heldSchema.shape.name.safeParse(name.trim()).success
-    ? "Say what it hangs on."
+    ? "Say what it depends on."
     : pieceId === ""
-      ? "Choose the piece that comes."
+      ? "Choose the item to take."
       : read && "error" in read
         ? read.error
         : undefined;
   return (
     <form
-      aria-label="Hold a decision"
+      aria-label="Add a decision"
       className="is-form mt-2 flex flex-wrap items-end gap-2 border-t border-rule pt-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -219,18 +219,18 @@ function Add({ plan }: { plan: Plan }) {
         Only if
         <input
           className="field mt-1 w-[240px] font-normal"
-          placeholder="the June reports speak of ice"
+          placeholder="June reports mention ice"
           maxLength={200}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
       </label>
-      <Pick label="comes" value={pieceId} options={[["", "a piece"], ...pieces]} onPick={setPieceId} />
-      <Pick label="otherwise" value={otherId} options={[["", "nothing"], ...pieces]} onPick={setOtherId} />
+      <Pick label="take" value={pieceId} options={[["", "an item"], ...pieces]} onPick={setPieceId} />
+      <Pick label="otherwise take" value={otherId} options={[["", "nothing"], ...pieces]} onPick={setOtherId} />
       <Pick
-        label="By the figures"
+        label="Check against"
         value={of}
-        options={[["", "in words alone"], ...HELD_BY.map((key) => [key, HELD_WORDS[key]] as [Of, string])]}
+        options={[["", "no figure"], ...HELD_BY.map((key) => [key, HELD_WORDS[key]] as [Of, string])]}
         onPick={setOf}
       />
       {of !== "" && (
@@ -245,7 +245,7 @@ function Add({ plan }: { plan: Plan }) {
         </label>
       )}
       <button className="btn" disabled={fault !== undefined} title={fault}>
-        Hold it
+        Add decision
       </button>
     </form>
   );

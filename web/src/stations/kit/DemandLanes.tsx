@@ -33,7 +33,7 @@ export const DemandLanes = memo(function DemandLanes({ covers, result, frame, le
   const kinds = all ? asked : asked.filter((one) => !PLAIN.includes(one) || isOpen(one) || one === kind);
   const { x, widthPx } = frame;
   return (
-    <section aria-label="Demands" className="border-b border-rule pb-1" data-testid="demands">
+    <section aria-label="Requirements" className="border-b border-rule pb-1" data-testid="demands">
       {kinds.map((one) => {
         const mine = covers.filter((cover) => cover.kind === one);
         const open = mine.filter(({ isMet }) => !isMet).length;
@@ -61,7 +61,7 @@ export const DemandLanes = memo(function DemandLanes({ covers, result, frame, le
                   <span
                     key={cover.legIndex}
                     role="presentation"
-                    title={`${DEMAND_WORDS[one]}, leg ${cover.legIndex + 1}: ${figure}${cover.isMet ? "" : ", not met"}`}
+                    title={`${DEMAND_WORDS[one]}, leg ${cover.legIndex + 1}: ${figure}${cover.isMet ? "" : ", not covered"}`}
                     className={`demand ${cover.isMet ? "" : "demand-open"} ${cover.legIndex === legIndex ? "demand-chosen" : ""}`}
                     style={{ left, width }}
                     onClick={() => {
@@ -79,7 +79,7 @@ export const DemandLanes = memo(function DemandLanes({ covers, result, frame, le
       })}
       {asked.length > kinds.length || all ? (
         <button className="ml-[18px] text-xs text-pine hover:underline" onClick={() => setAll(!all)}>
-          {all ? "Only those that vary or are open" : `${asked.length - kinds.length} more, all met`}
+          {all ? "Only those that vary or are open" : `${asked.length - kinds.length} more, all covered`}
         </button>
       ) : null}
     </section>

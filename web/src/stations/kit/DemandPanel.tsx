@@ -19,7 +19,7 @@ export function DemandPanel({ plan, leg, covers, kind }: Props) {
   const own = plan.kitRules.demands.find((row) => row.kind === kind && row.fromStopId === leg.fromStopId);
   const where = `leg ${leg.index + 1}, ${stopName(plan, leg.fromStopId)} to ${stopName(plan, leg.toStopId)}`;
   return (
-    <section aria-label="Demand" className="border-b border-rule px-[18px] py-2 text-sm" data-testid="demand">
+    <section aria-label="Requirement" className="border-b border-rule px-[18px] py-2 text-sm" data-testid="demand">
       <h3 className="m-0 text-base font-bold">
         {DEMAND_WORDS[kind]} on {where}
       </h3>
@@ -29,28 +29,26 @@ export function DemandPanel({ plan, leg, covers, kind }: Props) {
         </p>
       ) : (
         <p className="my-1 text-muted">
-          {own?.wanted === false
-            ? "Lifted by hand: nothing is asked of the kit."
-            : "Not asked for, by the figures of the plan."}
+          {own?.wanted === false ? "Waived by you: your kit needn’t cover this." : "Not needed, by the plan’s figures."}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
         {own ? (
           <button className="btn" onClick={() => setDemand(kind, leg.fromStopId, undefined)}>
-            By the figures again
+            Use the plan’s figures
           </button>
         ) : cover ? (
           <button className="btn" onClick={() => setDemand(kind, leg.fromStopId, false)}>
-            Do not ask for it on this leg
+            Waive it on this leg
           </button>
         ) : (
           <button className="btn" onClick={() => setDemand(kind, leg.fromStopId, true)}>
-            Ask for it on this leg all the same
+            Require it on this leg anyway
           </button>
         )}
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        What is not asked for may come all the same: read the forecast and the bulletins, and ask those who know the
+        It may still happen even if it isn’t required: read the forecast and bulletins, and ask people who know the
         ground.
       </p>
     </section>

@@ -69,21 +69,21 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
           <>
             {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
             <Pick
-              label="They go"
+              label="Imported items go"
               value={along ? "along" : "shelf"}
               options={[
-                ["along", "along on this hike"],
+                ["along", "on this hike"],
                 ["shelf", "on the shelf"],
               ]}
               onPick={(where) => setAlong(where === "along")}
             />
             {plan.kit.length > 0 && (
               <Pick
-                label="What is on the list"
+                label="Current kit"
                 value={replaces ? "goes" : "stays"}
                 options={[
-                  ["stays", "stays beside them"],
-                  ["goes", "goes, of those whose pieces these are"],
+                  ["stays", "keep it"],
+                  ["goes", "replace it, for the owners in this list"],
                 ]}
                 onPick={(what) => setReplaces(what === "goes")}
               />

@@ -34,10 +34,10 @@ export function KitTools({ plan, result, leg, who, onOpen }: Props) {
         <Tool title="Alternatives">
           <Alternatives plan={plan} />
         </Tool>
-        <Tool title={waits > 0 ? `What waits to be decided (${waits})` : "What waits to be decided"}>
+        <Tool title={waits > 0 ? `Open decisions (${waits})` : "Open decisions"}>
           <Decisions plan={plan} result={result} />
         </Tool>
-        <Tool title="Two lists compared">
+        <Tool title="Compare two lists">
           <ListCompare plan={plan} result={result} leg={leg} />
         </Tool>
       </Chapter>
@@ -48,26 +48,26 @@ export function KitTools({ plan, result, leg, who, onOpen }: Props) {
         <Tool title="Swaps by stop">
           <SwapsByStop plan={plan} result={result} />
         </Tool>
-        <Tool title="Where everything is on a day">
+        <Tool title="Where everything is on a given day">
           <WhereOnDay plan={plan} result={result} />
         </Tool>
-        <Tool title="Shoes and what is used up">
+        <Tool title="Shoes and consumables">
           <Wear plan={plan} result={result} />
         </Tool>
       </Chapter>
       <Chapter name="Weigh and pack">
-        <Tool title="What it weighs">
+        <Tool title="Weight by group">
           <Weights plan={plan} result={result} leg={leg} who={who} />
         </Tool>
-        <Tool title="On the scale, one after the other">
+        <Tool title="Weigh several items in a row">
           <WeighSeveral plan={plan} onOpen={onOpen} />
         </Tool>
         {plan.hikers.length > 1 && (
-          <Tool title="Share fairly">
+          <Tool title="Share the load fairly">
             <Sharing plan={plan} result={result} leg={leg} />
           </Tool>
         )}
-        <Tool title="The pack, and what rides where">
+        <Tool title="How the pack is packed">
           <PackPicture plan={plan} result={result} leg={leg} who={who} />
         </Tool>
         <Tool title="Packing list">

@@ -30,9 +30,9 @@ interface Source {
 
 const KIND_WORDS: Readonly<Record<ListChange["kind"], string>> = {
   added: "Added",
-  left: "Left",
+  left: "Removed",
   changed: "Changed",
-  moved: "Carried by another",
+  moved: "Changed carrier",
 };
 
 export function ListCompare({ plan, result, leg }: Props) {
@@ -60,7 +60,7 @@ export function ListCompare({ plan, result, leg }: Props) {
           }}
         >
           <label className="grid font-semibold">
-            Keep the kit as it is now
+            Save the current kit as
             <input
               className="field mt-1 w-[180px] font-normal"
               placeholder="before the shakedown"
@@ -69,29 +69,29 @@ export function ListCompare({ plan, result, leg }: Props) {
               onChange={(event) => setName(event.target.value)}
             />
           </label>
-          <button className="btn">Keep</button>
+          <button className="btn">Save</button>
         </form>
         {kept && (
           <button
             className="btn text-danger"
-            onClick={() => removeRows("keptKits", [kept.id], `Forget the list “${kept.name}”`)}
+            onClick={() => removeRows("keptKits", [kept.id], `Delete the list “${kept.name}”`)}
           >
-            Forget “{kept.name}”
+            Delete “{kept.name}”
           </button>
         )}
       </div>
       <p className="my-2" data-testid="lists-say">
         {from.words} {say.kg(compared.beforeG / 1000, 2)}, {to.words} <b>{say.kg(compared.afterG / 1000, 2)}</b>:{" "}
-        {signed(compared.afterG - compared.beforeG, say)}, worn and consumables among it.
+        {signed(compared.afterG - compared.beforeG, say)}, including worn items and consumables.
       </p>
       <div className="grid gap-x-8 min-[860px]:grid-cols-[2fr_1fr]">
         <div>
-          {compared.changes.length === 0 && <p className="my-1 text-muted">The two are the same.</p>}
+          {compared.changes.length === 0 && <p className="my-1 text-muted">The two lists are identical.</p>}
           {(Object.keys(KIND_WORDS) as ListChange["kind"][]).map((kind) => (
             <Changes key={kind} plan={plan} kind={kind} changes={compared.changes} say={say} />
           ))}
         </div>
-        <dl aria-label="Grams by group" className="m-0 grid h-fit grid-cols-[1fr_auto_auto] gap-x-4">
+        <dl aria-label="Weight by group" className="m-0 grid h-fit grid-cols-[1fr_auto_auto] gap-x-4">
           {compared.groups.map(({ group, beforeG, afterG }) => (
             <div key={group} className="contents">
               <dt>{group}</dt>
@@ -154,7 +154,7 @@ function Changes({ plan, kind, changes, say }: ChangesProps) {
 function sourcesOf(plan: Plan, result: PlanResult, leg: LegResult): Source[] {
   const last = result.legs.length - 1;
   return [
-    { key: "now", words: "all that goes along", pieces: () => listNow(plan) },
+    { key: "now", words: "everything on the hike", pieces: () => listNow(plan) },
     { key: "start", words: "at the start", pieces: () => listOnLeg(plan, result, 0) },
     { key: "leg", words: `on leg ${leg.index + 1}`, pieces: () => listOnLeg(plan, result, leg.index) },
     { key: "finish", words: "at the finish", pieces: () => listOnLeg(plan, result, last) },

@@ -30,15 +30,15 @@ export function OwnedFields({
   );
   return (
     <details className="mt-3">
-      <summary className="cursor-pointer text-sm font-bold">Where it rides, price, condition, changes</summary>
+      <summary className="cursor-pointer text-sm font-bold">Packing place, price, condition, changes</summary>
       <div className="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4">
         <Choice
-          label="Rides"
+          label="Packed"
           {...register("rides", orNothing)}
-          options={[["", "by what it is"], ...RIDES.map((ride): [string, string] => [ride, RIDE_WORDS[ride]])]}
+          options={[["", "automatic"], ...RIDES.map((ride): [string, string] => [ride, RIDE_WORDS[ride]])]}
         />
         <Choice
-          label="Travels"
+          label="Flight and mail"
           {...register("travels", orNothing)}
           options={[["", "guessed"], ...TRAVELS.map((way): [string, string] => [way, TRAVEL_WORDS[way]])]}
         />
@@ -58,20 +58,20 @@ export function OwnedFields({
         <Choice
           label="Condition"
           {...register("condition", orNothing)}
-          options={[["", "not told"], ...CONDITIONS.map((one): [string, string] => [one, one])]}
+          options={[["", "not set"], ...CONDITIONS.map((one): [string, string] => [one, one])]}
         />
         {number("comfort", "Comfort, 1 to 5", 3)}
-        {number("nightsBefore", "Nights before", 1)}
-        {role !== "shoes" && <FormNumber control={control} plan={plan} name="wornM" label="Carried before" />}
-        {role === "pack" && number("loadLimitKg", "Made for", 15)}
-        {wear === "consumable" && number("emptyG", "Its tube or bag, empty", 10)}
+        {number("nightsBefore", "Nights used before", 1)}
+        {role !== "shoes" && <FormNumber control={control} plan={plan} name="wornM" label="Distance used before" />}
+        {role === "pack" && number("loadLimitKg", "Rated for", 15)}
+        {wear === "consumable" && number("emptyG", "Empty tube or bag", 10)}
       </div>
       <label className="mt-3 block text-sm font-semibold">
         Notes
         <textarea className="field mt-1 min-h-[48px] font-normal" maxLength={2000} {...register("notes", orNothing)} />
       </label>
       <fieldset className="mt-2 border-0 p-0">
-        <legend className="mb-1 text-sm font-bold">Changes made on it, or thought of</legend>
+        <legend className="mb-1 text-sm font-bold">Modifications, done or planned</legend>
         {changes.fields.map((field, i) => (
           <div key={field.id} className="mb-1.5 flex flex-wrap items-end gap-2">
             <label className="text-sm font-semibold">
@@ -98,13 +98,13 @@ export function OwnedFields({
               )}
             />
             <button type="button" className="btn" onClick={() => changes.remove(i)}>
-              Forget it
+              Remove
             </button>
           </div>
         ))}
         {formState.errors.modifications && (
           <p role="alert" className="my-1 text-sm text-danger">
-            Say of every change what it is.
+            Describe every modification.
           </p>
         )}
         <button
@@ -112,7 +112,7 @@ export function OwnedFields({
           className="btn"
           onClick={() => changes.append({ what: "Straps cut short", savedG: 20, done: false })}
         >
-          Add a change
+          Add a modification
         </button>
       </fieldset>
     </details>

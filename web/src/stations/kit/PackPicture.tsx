@@ -34,12 +34,12 @@ export function PackPicture({ plan, result, leg, who }: Props) {
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2 max-w-[80ch]" data-testid="pack-say">
-        {firstName(hiker)}, leaving {stopName(plan, leg.fromStopId)} on leg {leg.index + 1}: <b>{say.L(insideL)}</b>{" "}
-        inside of {say.L(packL)}
+        {firstName(hiker)}, leaving {stopName(plan, leg.fromStopId)} on leg {leg.index + 1}: <b>{say.L(insideL)}</b> in
+        a pack of {say.L(packL)}
         {insideL > packL && <span className="text-caution">, {say.L(insideL - packL)} too much</span>}. At its heaviest{" "}
-        {say.kg(heaviestKg)}, {say.percent((100 * heaviestKg) / leg.hikers[who]!.body.bodyKg)} of the body;{" "}
-        {over === 0 ? "no leg goes" : over === 1 ? "one leg of the hike goes" : `${over} legs of the hike go`} beyond
-        the {say.kg(hiker.packComfortKg)} carried in comfort.
+        {say.kg(heaviestKg)}, {say.percent((100 * heaviestKg) / leg.hikers[who]!.body.bodyKg)} of body weight;{" "}
+        {over === 0 ? "no leg exceeds" : over === 1 ? "one leg exceeds" : `${over} legs exceed`} your comfortable load
+        of {say.kg(hiker.packComfortKg)}.
       </p>
       <div className="flex flex-wrap gap-x-8 gap-y-3">
         <svg
@@ -79,7 +79,7 @@ export function PackPicture({ plan, result, leg, who }: Props) {
             {say.L(packL)}
           </text>
         </svg>
-        <ol aria-label="Order of packing" className="m-0 max-w-[520px] min-w-[240px] flex-1 list-none p-0">
+        <ol aria-label="Packing order" className="m-0 max-w-[520px] min-w-[240px] flex-1 list-none p-0">
           {RIDES.map((ride) => {
             const here = items.filter((item) => item.ride === ride);
             if (here.length === 0) return null;
@@ -98,9 +98,9 @@ export function PackPicture({ plan, result, leg, who }: Props) {
         </ol>
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        A piece of which nobody says how large it is counts with three litres a kilogram. Food and water are those of
-        the start of the leg. Where a piece rides is set in its dialog; some 20 % of the body is what most carry well
-        (judgement), and less is better for backs and knees.
+        Items without a volume count as 3 L per kg. Food and water are as at the start of the leg. Set an item’s place
+        in its dialog. About 20 % of body weight is what most people carry well (our judgement); less is easier on back
+        and knees.
       </p>
     </div>
   );
@@ -125,7 +125,7 @@ function slicesOf(items: readonly Packed[], plan: Plan, leastL: number): Slice[]
     }));
     if (small.length === 0) return slices;
     const litres = small.reduce((sum, item) => sum + item.litres, 0);
-    const name = small.length === 1 ? shortName(small[0]!, plan) : `${small.length} small things`;
+    const name = small.length === 1 ? shortName(small[0]!, plan) : `${small.length} small items`;
     return [...slices, { name, litres, fill: FILL.piece }];
   });
 }
@@ -133,5 +133,5 @@ function slicesOf(items: readonly Packed[], plan: Plan, leastL: number): Slice[]
 function shortName({ pieceId, what }: Packed, { kit }: Plan): string {
   const piece = kit.find(({ id }) => id === pieceId);
   if (piece) return piece.quantity > 1 ? `${piece.name} ×${piece.quantity}` : piece.name;
-  return what === "water" ? "Water" : what === "food" ? "Food bag" : "Food in the canister";
+  return what === "water" ? "Water" : what === "food" ? "Food bag" : "Food in the bear canister";
 }

@@ -37,7 +37,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const blank = pieceSchema.parse({
     id: crypto.randomUUID(),
-    name: "New piece",
+    name: "New item",
     massG: 100,
     ownerId: hikerId,
     carrierId: hikerId,
@@ -90,7 +90,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
       <Dialog.Portal>
         <Dialog.Overlay className="overlay" />
         <Dialog.Content className="dialog max-w-[820px]" aria-describedby={undefined}>
-          <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add piece"}</Dialog.Title>
+          <Dialog.Title className="mb-3 text-lg font-bold">{piece ? `Edit ${piece.name}` : "Add item"}</Dialog.Title>
           <form
             onSubmit={(event) => {
               // A number that was refused says so beside its field, and is not saved over.
@@ -112,7 +112,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                 />
                 {formState.errors.name && (
                   <span role="alert" className="text-xs text-danger">
-                    Give it a name.
+                    Enter a name.
                   </span>
                 )}
               </label>
@@ -125,7 +125,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   ))}
                 </datalist>
               </label>
-              {number("massG", "Mass of one")}
+              {number("massG", "Weight of one")}
               <Scale
                 name={name}
                 toldG={toldG ?? massG}
@@ -137,9 +137,9 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   form.setValue("measured", true, dirty);
                 }}
               />
-              {number("quantity", "How many")}
-              <Choice label="Where" {...register("wear")} options={Object.entries(WEAR_WORDS)} />
-              {number("volumeL", "Space in the pack")}
+              {number("quantity", "Quantity")}
+              <Choice label="Carried" {...register("wear")} options={Object.entries(WEAR_WORDS)} />
+              {number("volumeL", "Packed volume")}
               <Choice
                 label="Owner"
                 {...register("ownerId")}
@@ -154,24 +154,24 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                 label="Serves as"
                 {...register("role", { setValueAs: (value: string) => value || undefined })}
                 options={[
-                  ["", "nothing special"],
+                  ["", "no special role"],
                   ...ROLES.map((value): [string, string] => [value, ROLE_WORDS[value]]),
                 ]}
               />
               <label className="flex items-end gap-1.5 pb-1.5 text-sm">
-                <input type="checkbox" {...register("measured")} /> Weighed
+                <input type="checkbox" {...register("measured")} /> I weighed it
               </label>
               <label className="flex items-end gap-1.5 pb-1.5 text-sm">
-                <input type="checkbox" {...register("shared")} /> Shared by all
+                <input type="checkbox" {...register("shared")} /> Shared by the party
               </label>
-              {(role === "bottle" || role === "hard-canister") && number("capacityL", "Holds")}
-              {role === "shoes" && number("meanLifeM", "A pair lasts in the mean")}
-              {role === "shoes" && number("wornM", "Walked in before")}
-              {wear === "consumable" && number("perDayG", "Used a day")}
+              {(role === "bottle" || role === "hard-canister") && number("capacityL", "Capacity")}
+              {role === "shoes" && number("meanLifeM", "A pair lasts, on average")}
+              {role === "shoes" && number("wornM", "Distance already walked in them")}
+              {wear === "consumable" && number("perDayG", "Used per day")}
               {role === "bag" && number("comfortC", "Comfort rating")}
               {role === "bag" && number("limitC", "Limit rating")}
               {role === "pad" && number("padR", "R-value")}
-              {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds in the bag")}
+              {role !== "bag" && role !== "pad" && role !== "bottle" && number("warmthK", "Adds inside the bag")}
             </div>
             <GivesFields control={control} guessed={guessGives(name)} />
             <OwnedFields
@@ -187,7 +187,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
               }}
             />
             <fieldset className="mt-4 border-0 p-0">
-              <legend className="mb-1 text-sm font-bold">Spans: where it is carried</legend>
+              <legend className="mb-1 text-sm font-bold">Where you carry it</legend>
               {spans.fields.map((field, i) => (
                 <div
                   key={field.id}
@@ -199,7 +199,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                     options={stopOptions.map((id) => [id, stopName(plan, id)])}
                   />
                   <Choice
-                    label="Comes"
+                    label="Gets there"
                     {...register(`spans.${i}.begins`)}
                     options={SPAN_BEGINS.map((value) => [value, SPAN_WORDS[value]])}
                   />
@@ -214,7 +214,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                     options={SPAN_ENDS.map((value) => [value, SPAN_WORDS[value]])}
                   />
                   <button type="button" className="btn" onClick={() => spans.remove(i)}>
-                    Remove span
+                    Remove
                   </button>
                 </div>
               ))}
@@ -225,7 +225,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   spans.append({ fromStopId: firstId, toStopId: lastId, begins: "from-home", ends: "kept" })
                 }
               >
-                Add span
+                Add a stretch
               </button>
             </fieldset>
             <div className="mt-5 flex justify-end gap-2">
@@ -234,9 +234,9 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   Remove {piece.name}
                 </button>
               )}
-              <Dialog.Close className="btn">Leave as it was</Dialog.Close>
+              <Dialog.Close className="btn">Cancel</Dialog.Close>
               <button type="submit" className="btn btn-strong">
-                {piece ? "Keep changes" : "Add piece"}
+                {piece ? "Save changes" : "Add item"}
               </button>
             </div>
           </form>
@@ -250,7 +250,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
 function GivesFields({ control, guessed }: { control: Control<PieceForm>; guessed: readonly Give[] }) {
   return (
     <fieldset className="mt-3 border-0 p-0 text-sm">
-      <legend className="mb-1 text-sm font-bold">Good for</legend>
+      <legend className="mb-1 text-sm font-bold">Covers</legend>
       <Controller
         control={control}
         name="gives"
@@ -280,7 +280,7 @@ function GivesFields({ control, guessed }: { control: Control<PieceForm>; guesse
         name="movable"
         render={({ field }) => (
           <label className="mt-2 flex items-center gap-1.5">
-            A search for swaps
+            When searching for swaps{" "}
             <select
               className="field w-auto"
               value={field.value === undefined ? "" : String(field.value)}
@@ -288,9 +288,9 @@ function GivesFields({ control, guessed }: { control: Control<PieceForm>; guesse
                 field.onChange(event.target.value === "" ? undefined : event.target.value === "true")
               }
             >
-              <option value="">moves it if it is of a kind that comes and goes</option>
+              <option value="">decide by type</option>
               <option value="true">may move it</option>
-              <option value="false">leaves it alone</option>
+              <option value="false">leave it alone</option>
             </select>
           </label>
         )}

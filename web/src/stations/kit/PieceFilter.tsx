@@ -9,11 +9,11 @@ export interface Filter {
 }
 
 const SHOW: Readonly<Record<Filter["show"], string>> = {
-  all: "all pieces",
-  idle: "asked for on no leg, or not on all",
-  unmeasured: "not weighed yet",
-  heavy: "half a kilogram and more",
-  away: "not carried all the way",
+  all: "all items",
+  idle: "not needed on some or all legs",
+  unmeasured: "not weighed",
+  heavy: "500 g and more",
+  away: "not carried the whole way",
 };
 const HEAVY_G = 500;
 
@@ -69,8 +69,8 @@ export function PieceFilter({ filter, onFilter, plan, idle }: Props) {
       />
       {idle.length > 0 && (
         <span className="text-muted" data-testid="idle">
-          {idle.length === 1 ? "One piece is" : `${idle.length} pieces are`} carried where nothing asks for{" "}
-          {idle.length === 1 ? "it" : "them"}, {say.g(never / Math.max(1, legsOf(idle)))} a leg in the mean.
+          {idle.length === 1 ? "One item is" : `${idle.length} items are`} carried where not needed,{" "}
+          {say.g(never / Math.max(1, legsOf(idle)))} per leg on average.
         </span>
       )}
     </div>

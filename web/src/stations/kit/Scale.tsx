@@ -41,9 +41,9 @@ export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
   return (
     <div className="col-span-2 flex flex-wrap items-center gap-2 self-end pb-1 text-sm" aria-live="polite">
       <button type="button" className="btn" onClick={() => setLaidOnAt(performance.now())}>
-        Weigh it
+        Weigh
       </button>
-      {display === "none" && <span className="text-danger">The scale does not answer: it needs the server.</span>}
+      {display === "none" && <span className="text-danger">The scale isn’t responding; it needs the server.</span>}
       {display !== undefined && display !== "none" && (
         <>
           <span className={`figure ${display.settled ? "font-semibold" : "text-muted"}`}>{say.g(display.grams)}</span>
@@ -51,7 +51,7 @@ export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
             <>
               <span className="text-muted">{differs(display.grams - toldG, say)}</span>
               <button type="button" className="btn" onClick={() => onWeighed(display.grams)}>
-                Take it
+                Use this weight
               </button>
             </>
           )}
@@ -63,6 +63,6 @@ export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
 }
 
 function differs(grams: number, say: Say): string {
-  if (Math.abs(grams) < 0.5) return "as told";
-  return `${say.g(Math.abs(grams))} ${grams > 0 ? "more" : "less"} than told`;
+  if (Math.abs(grams) < 0.5) return "matches the listed weight";
+  return `${say.g(Math.abs(grams))} ${grams > 0 ? "more" : "less"} than listed`;
 }

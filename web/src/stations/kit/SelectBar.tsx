@@ -21,7 +21,7 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
   const [from, setFrom] = useState(points[0]!.id);
   const [to, setTo] = useState(points.at(-1)!.id);
   const ids = pieces.map(({ id }) => id);
-  const count = pieces.length === 1 ? pieces[0]!.name : `${pieces.length} pieces`;
+  const count = pieces.length === 1 ? pieces[0]!.name : `${pieces.length} items`;
   const grams = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
   const groups = [...new Set(plan.kit.map(({ group }) => group))];
   const stops = points.map(({ id }) => [id, stopName(plan, id)] as const);
@@ -43,7 +43,7 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
     });
   return (
     <section
-      aria-label="Chosen pieces"
+      aria-label="Selected items"
       className="is-form min-[720px]:sticky top-0 z-[3] flex flex-wrap items-end gap-x-3 gap-y-1 border-y border-rule bg-pine-wash px-[18px] py-1.5 text-sm"
     >
       <b className="pb-1.5">
@@ -62,7 +62,7 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
           options={[["", "give to…"], ...plan.hikers.map((hiker) => [hiker.id, firstName(hiker)] as const)]}
           onPick={(carrierId) =>
             carrierId !== "" &&
-            set("carried by another", (piece) => {
+            set("carried by someone else", (piece) => {
               piece.carrierId = carrierId;
               for (const span of piece.spans) delete span.carrierId;
             })
@@ -70,9 +70,9 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
         />
       )}
       <Pick
-        label="Rides"
+        label="Packing place"
         value=""
-        options={[["", "put…"], ...RIDES.map((ride) => [ride, RIDE_WORDS[ride]] as [string, string])]}
+        options={[["", "move to…"], ...RIDES.map((ride) => [ride, RIDE_WORDS[ride]] as [string, string])]}
         onPick={(ride) =>
           ride !== "" && set(RIDE_WORDS[ride as keyof typeof RIDE_WORDS], (piece) => void (piece.rides = ride as never))
         }
@@ -82,13 +82,13 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
       <button
         className="btn"
         disabled={isTurned}
-        title={isTurned ? "It has to end after it begins." : undefined}
+        title={isTurned ? "The end has to come after the start." : undefined}
         onClick={setSpan}
       >
-        Carry so
+        Set
       </button>
-      <button className="btn" onClick={() => takeAlong(ids, `${count}: taken along`)}>
-        Take along
+      <button className="btn" onClick={() => takeAlong(ids, `${count}: brought along`)}>
+        Bring along
       </button>
       <button className="btn" onClick={() => leaveAtHome(ids, `${count}: left at home`)}>
         Leave at home
@@ -103,7 +103,7 @@ export function SelectBar({ plan, points, pieces, onClear }: Props) {
         Remove
       </button>
       <button className="btn" onClick={onClear}>
-        Choose none
+        Clear selection
       </button>
     </section>
   );

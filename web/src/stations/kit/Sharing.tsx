@@ -7,9 +7,9 @@ import { firstName, stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 
 const BY_WORDS: Readonly<Record<ShareBy, string>> = {
-  body: "by body mass",
-  comfort: "by what each carries in comfort",
-  equal: "the same for all",
+  body: "by body weight",
+  comfort: "by comfortable load",
+  equal: "equally",
 };
 
 export function Sharing({ plan, result, leg }: { plan: Plan; result: PlanResult; leg: LegResult }) {
@@ -18,7 +18,9 @@ export function Sharing({ plan, result, leg }: { plan: Plan; result: PlanResult;
   const found = shareFairly(plan, result, leg.index, by);
   if (!found)
     return (
-      <p className="text-sm text-muted">Nothing to share on this leg: tick a piece as shared by all in its dialog.</p>
+      <p className="text-sm text-muted">
+        Nothing to share on this leg. Mark an item “Shared by the party” in its dialog.
+      </p>
     );
   const { changes, nowKg, thenKg, proven } = found;
   const nameOf = (id: string): string => firstName(plan.hikers.find((hiker) => hiker.id === id)!);
@@ -37,10 +39,10 @@ export function Sharing({ plan, result, leg }: { plan: Plan; result: PlanResult;
         </p>
       </div>
       {changes.length === 0 ? (
-        <p className="my-1">It could not be shared more fairly.</p>
+        <p className="my-1">This is already as fair as it gets.</p>
       ) : (
         <>
-          <ul aria-label="Pieces that change hands" className="m-0 mt-1 list-none p-0">
+          <ul aria-label="Items that change carrier" className="m-0 mt-1 list-none p-0">
             {changes.map(({ pieceId, carrierId }) => (
               <li key={pieceId}>
                 {plan.kit.find(({ id }) => id === pieceId)!.name} to {nameOf(carrierId)}
@@ -48,15 +50,14 @@ export function Sharing({ plan, result, leg }: { plan: Plan; result: PlanResult;
             ))}
           </ul>
           <button className="btn btn-strong mt-1" onClick={() => takeCarriers(changes, "Share fairly")}>
-            Share so on the whole hike
+            Apply to the whole hike
           </button>
         </>
       )}
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        {proven
-          ? "Exact: no other split is lighter for whom it is heaviest."
-          : "The best of many thousand splits tried."}{" "}
-        Light, shell and first aid stay with each person. Young people carry less: see the cautions of Legs.
+        {proven ? "Exact: no other split gives the most loaded hiker less." : "Best of many thousand splits tried."}{" "}
+        Headlamp, rain shell and first aid stay with each person. Young people should carry less: see the cautions in
+        Legs.
       </p>
     </div>
   );

@@ -5,6 +5,7 @@ import { listFor, takeAlong } from "../../edit/kit.ts";
 import { addRows } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Table } from "../../ui/Table.tsx";
+import { counted } from "../../words/counted.ts";
 import { STYLE_WORDS } from "../../words/kit.ts";
 import { VERDICT_WORDS } from "../../words/log.ts";
 import { sayIn, type Say } from "../../words/say.ts";
@@ -21,11 +22,11 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-1 max-w-[72ch] text-muted">
-        What you own and leave at home on this hike. It comes along into the next trip that you begin, with what your
-        scale has said. Tick pieces above to leave them here.
+        Gear you own but leave at home on this hike, with the weights you measured. It’s also available in your next
+        trip. Select items above to move them here.
       </p>
       {rows.length === 0 ? (
-        <p className="my-1">Nothing lies on the shelf: everything goes along.</p>
+        <p className="my-1">Your shelf is empty: everything comes along.</p>
       ) : (
         <Table<Piece>
           label="Shelf"
@@ -34,7 +35,7 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
           columns={[
             {
               id: "name",
-              head: "piece",
+              head: "item",
               names: true,
               cell: (piece) => (
                 <button
@@ -49,7 +50,7 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
             { id: "group", head: "group", from: 861, cell: ({ group }) => group },
             {
               id: "mass",
-              head: "mass",
+              head: "weight",
               right: true,
               cell: ({ massG, quantity, measured }) => (
                 <>
@@ -58,7 +59,7 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
                 </>
               ),
             },
-            { id: "told", head: "advertised", right: true, from: 561, cell: (piece) => toldWords(piece, say) },
+            { id: "told", head: "listed weight", right: true, from: 561, cell: (piece) => toldWords(piece, say) },
             {
               id: "price",
               head: "price",
@@ -69,14 +70,14 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
             { id: "state", head: "so far", from: 861, cell: (piece) => stateWords(piece, say) },
             {
               id: "take",
-              head: <span className="sr-only">Take along</span>,
+              head: <span className="sr-only">Bring along</span>,
               cell: ({ id, name }) => (
                 <button
                   className="btn min-h-[24px]! px-2! py-0!"
-                  aria-label={`Take ${name} along`}
-                  onClick={() => takeAlong([id], `${name}: taken along`)}
+                  aria-label={`Bring ${name} along`}
+                  onClick={() => takeAlong([id], `${name}: brought along`)}
                 >
-                  Take along
+                  Bring along
                 </button>
               ),
             },
@@ -91,7 +92,7 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
 function toldWords({ toldG, massG }: Piece, say: Say): string {
   if (toldG === undefined) return "";
   const more = massG - toldG;
-  if (Math.abs(more) < 0.5) return `${say.g(toldG)}, true`;
+  if (Math.abs(more) < 0.5) return `${say.g(toldG)}, correct`;
   return `${say.g(toldG)}, ${say.g(Math.abs(more))} ${more > 0 ? "too little" : "too much"}`;
 }
 
@@ -104,7 +105,7 @@ function stateWords(
   return [
     condition,
     boughtOn && `bought in ${boughtOn.slice(0, 4)}`,
-    nightsBefore && `${nightsBefore} nights`,
+    nightsBefore && `${nightsBefore} nights used`,
     wornM > 0 && say.way(wornM),
     open.length > 0 &&
       `could save ${say.g(open.reduce((sum, { savedG }) => sum + savedG, 0))}: ${open.map(({ what }) => what).join(", ")}`,
@@ -128,7 +129,7 @@ function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
       className="is-form mt-3 flex flex-wrap items-end gap-3 border-t border-rule pt-2"
     >
       <Pick
-        label="A list to begin with"
+        label="Start with"
         value={style}
         options={KIT_STYLES.map((one) => [one, STYLE_WORDS[one]] as const)}
         onPick={setStyle}
@@ -137,12 +138,12 @@ function Starter({ plan, hikerId }: Omit<Props, "onOpen">) {
         <input type="checkbox" checked={stove} onChange={(event) => setStove(event.target.checked)} /> with a stove
       </label>
       <label className="flex items-center gap-1.5 pb-1">
-        <input type="checkbox" checked={hung} onChange={(event) => setHung(event.target.checked)} /> sleeping hung up
+        <input type="checkbox" checked={hung} onChange={(event) => setHung(event.target.checked)} /> with a hammock
       </label>
       <button className="btn" onClick={() => addRows("kit", `Starter list, ${STYLE_WORDS[style]}`, rows)}>
-        Add {rows.length} pieces, {say.kg(grams / 1000)}
+        Add {counted(rows.length, "item")}, {say.kg(grams / 1000)}
       </button>
-      <span className="pb-1 text-xs text-muted">Generic pieces with typical masses, each to be weighed.</span>
+      <span className="pb-1 text-xs text-muted">Generic items with typical weights; weigh your own.</span>
     </section>
   );
 }

@@ -12,6 +12,7 @@ import { calculator } from "../../store/trail.ts";
 import { RecordField } from "../../ui/FieldNumber.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { editPart } from "../../edit/rows.ts";
+import { counted } from "../../words/counted.ts";
 import { DEMAND_WORDS, demandFigure } from "../../words/kit.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
@@ -23,8 +24,8 @@ interface Props {
 }
 
 const RULES = [
-  ["movePrice", "Posting a piece one way"],
-  ["movePricePerKg", "and a kilogram of it"],
+  ["movePrice", "Mailing an item one way"],
+  ["movePricePerKg", "plus per kg"],
   ["homeDays", "From a stop home"],
   ["sendDays", "From home to a stop"],
 ] as const;
@@ -41,9 +42,9 @@ export function SwapPanel({ plan, result }: Props) {
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2 max-w-[72ch] text-muted">
-        Bags, liners, pads, jackets, snow gear, canisters and large bottles are given the spans that meet every demand
-        above with the least carried and posted. Shelter, rain shell, light, papers, shoes and what is worn stay. Pieces
-        without a span may be taken in. A piece says itself whether it may move.
+        Moves sleeping bags, liners, pads, jackets, snow gear, bear canisters and large bottles so that every
+        requirement above is covered with the least carrying and mailing. Shelter, rain shell, light, documents, shoes
+        and worn items stay. Items on your shelf may be brought along. You can lock an item in its dialog.
       </p>
       <div className="mb-2 grid grid-cols-[repeat(auto-fill,minmax(172px,1fr))] items-start gap-x-5 gap-y-3">
         {RULES.map(([path, label]) => (
@@ -60,7 +61,7 @@ export function SwapPanel({ plan, result }: Props) {
         <RecordField
           of="resupply"
           path="moneyKgKm"
-          label="Worth one of money"
+          label="Weight worth one unit of currency"
           record={plan.resupply}
           units={plan.trip.units}
           change={(label, recipe) => editPart("resupply", label, recipe)}
@@ -70,7 +71,7 @@ export function SwapPanel({ plan, result }: Props) {
         <button className="btn btn-strong" onClick={find} disabled={fraction !== undefined || plan.kit.length === 0}>
           Find swaps
         </button>
-        {fraction !== undefined && <Progress label="Looking for swaps" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Searching for swaps" fraction={fraction} onStop={stop} />}
       </div>
       {found && fraction === undefined && <Found plan={plan} result={result} found={found} say={say} />}
     </div>
@@ -83,32 +84,32 @@ function Found({ plan, result, found, say }: Props & { found: FoundSwaps; say: S
   return (
     <section aria-label="Swaps found" className="mt-2">
       {changes.length === 0 ? (
-        <p>The spans are the best that there are for these demands and prices.</p>
+        <p>No better arrangement exists for these requirements and prices.</p>
       ) : (
         <>
           <p className="my-1 max-w-[80ch]" data-testid="swaps-say">
             All packs over the whole hike <b>{say.carried(then.kgKm)}</b> instead of {say.carried(now.kgKm)}; the
-            heaviest {say.kg(then.heaviestKg)} instead of {say.kg(now.heaviestKg)}; posting {say.money(swaps.thenMoney)}{" "}
-            instead of {say.money(swaps.nowMoney)}; the finish on {say.date(then.finishDate)}
+            heaviest {say.kg(then.heaviestKg)} instead of {say.kg(now.heaviestKg)}; postage {say.money(swaps.thenMoney)}{" "}
+            instead of {say.money(swaps.nowMoney)}; finish on {say.date(then.finishDate)}
             {then.finishDate === now.finishDate ? ", as before" : ` instead of ${say.date(now.finishDate)}`}.{" "}
             {found.settled
-              ? `It came to rest after ${found.rounds} rounds.`
-              : "The days did not come to rest: look at the demands again once it is taken."}
-            {!swaps.proven && " So many pieces hang together that some stayed as they are."}
+              ? `Settled after ${counted(found.rounds, "round")}.`
+              : "The days didn’t settle: check the requirements again after applying."}
+            {!swaps.proven && " Too many items depend on each other; some were left unchanged."}
           </p>
           <button
             className="btn btn-strong my-1"
             onClick={() =>
               takeSwaps(
                 changes,
-                `Swaps of ${changes.length} pieces`,
+                `Swaps for ${changes.length} items`,
                 `${say.carried(then.kgKm)} instead of ${say.carried(now.kgKm)} over the hike`,
               )
             }
           >
-            Take all {changes.length}
+            Apply all {changes.length}
           </button>
-          <ul aria-label="Swaps, piece by piece" className="m-0 list-none p-0">
+          <ul aria-label="Swaps by item" className="m-0 list-none p-0">
             {changes.map((change) => (
               <Change key={change.pieceId} plan={plan} result={result} change={change} say={say} />
             ))}
@@ -124,7 +125,7 @@ function Found({ plan, result, found, say }: Props & { found: FoundSwaps; say: S
                 `${DEMAND_WORDS[demand.kind].toLowerCase()} on leg ${demand.legIndex + 1} (${demandFigure({ ...demand, byHand: false }, say)}, ${firstName(plan.hikers[demand.who]!)})`,
             )
             .join("; ")}
-          . They come as near as they can.
+          . This is the closest they get.
         </p>
       )}
     </section>
@@ -144,16 +145,16 @@ function Change({ plan, result, change, say }: Props & { change: PieceSwap; say:
           {change.reasons.map((reason) => (
             <li key={reason.fromLeg}>{reasonWords(reason, plan, result, say)}</li>
           ))}
-          {change.reasons.length === 0 && <li>No leg would miss it.</li>}
+          {change.reasons.length === 0 && <li>No leg needs it.</li>}
         </ul>
       </div>
       <button
         className="btn min-h-[24px]! px-2! py-0!"
-        aria-label={`Take the spans of ${piece.name}`}
+        aria-label={`Apply the swap of ${piece.name}`}
         onClick={() =>
           takeSwaps(
             [change],
-            `${piece.name}: spans as found`,
+            `${piece.name}: moved as suggested`,
             change.reasons
               .map((reason) => reasonWords(reason, plan, result, say))
               .join(" ")
@@ -161,7 +162,7 @@ function Change({ plan, result, change, say }: Props & { change: PieceSwap; say:
           )
         }
       >
-        Take it
+        Apply
       </button>
     </li>
   );
@@ -175,7 +176,7 @@ function legsOf(carried: readonly boolean[]): string {
     while (carried[end + 1]) end++;
     runs.push(end === leg ? `${leg + 1}` : `${leg + 1}–${end + 1}`);
   }
-  if (runs.length === 0) return "not at all";
+  if (runs.length === 0) return "not carried";
   return `${runs.length === 1 && !runs[0]!.includes("–") ? "leg" : "legs"} ${runs.join(", ")}`;
 }
 
@@ -191,9 +192,11 @@ function reasonWords(
     (demand) =>
       `${DEMAND_WORDS[demand.kind].toLowerCase()} ${demandFigure({ ...demand, byHand: false }, say)} on leg ${demand.legIndex + 1}`,
   );
-  const why = wants.length > 0 ? `first for ${wants.join(" and ")}` : "nothing asks for it";
+  const why = wants.length > 0 ? `first needed for ${wants.join(" and ")}` : "not needed";
   const kept = bridged.map((leg) => leg + 1).join(", ");
   const stays =
-    bridged.length > 0 ? `; carried through leg ${kept}, where posting costs more or no counter is open` : "";
+    bridged.length > 0
+      ? `; carried through leg ${kept} because mailing costs more there or no post office is open`
+      : "";
   return `${from} to ${to}: ${why}${stays}.`;
 }

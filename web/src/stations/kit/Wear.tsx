@@ -23,14 +23,14 @@ export function Wear({ plan, result }: Props) {
         <RecordField
           of="kitRules"
           path="wearChance"
-          label="Worn out before the next is there, in"
+          label="Acceptable risk of wearing out early"
           record={plan.kitRules}
           units={plan.trip.units}
           change={(label, recipe) => editPart("kitRules", label, recipe)}
         />
       </div>
       {shoes.length === 0 ? (
-        <p className="text-muted">No shoes are listed: a piece that serves as shoes is followed here.</p>
+        <p className="text-muted">No shoes listed: an item that serves as shoes is tracked here.</p>
       ) : (
         <Table<ShoeWear>
           label="Shoes"
@@ -50,7 +50,7 @@ export function Wear({ plan, result }: Props) {
             },
             {
               id: "km",
-              head: "worn like, on even trail",
+              head: "equivalent wear on even trail",
               right: true,
               cell: ({ kmEq, wornKm }) =>
                 `${say.way(1000 * kmEq)}${wornKm > 0 ? ` after ${say.way(1000 * wornKm)}` : ""}`,
@@ -63,7 +63,7 @@ export function Wear({ plan, result }: Props) {
             },
             {
               id: "next",
-              head: "the next should be at",
+              head: "replace at",
               cell: ({ changeAtLegs }) => (changeAtLegs.length === 0 ? "" : changeAtLegs.map(stopOf).join(", ")),
             },
           ]}
@@ -71,11 +71,11 @@ export function Wear({ plan, result }: Props) {
       )}
       {tubes.length > 0 && (
         <Table<UsedUp>
-          label="Used by the day"
+          label="Used up each day"
           rows={tubes}
           idOf={({ pieceId }) => pieceId}
           columns={[
-            { id: "name", head: "used by the day", names: true, cell: ({ pieceId }) => nameOf(pieceId) },
+            { id: "name", head: "used each day", names: true, cell: ({ pieceId }) => nameOf(pieceId) },
             { id: "days", head: "lasts", right: true, cell: ({ lastsDays }) => say.days(Math.floor(lastsDays)) },
             {
               id: "out",
@@ -89,14 +89,14 @@ export function Wear({ plan, result }: Props) {
               from: 561,
               cell: ({ left }) => say.g(left.at(-1)!.grams),
             },
-            { id: "wanted", head: "would last with", right: true, cell: ({ wantedG }) => say.g(wantedG) },
+            { id: "wanted", head: "enough with", right: true, cell: ({ wantedG }) => say.g(wantedG) },
           ]}
         />
       )}
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        Shoes by surface, body and pack; a life of 800 km in the mean is a judgement, and your own pairs know better:
-        set it in the piece. Pills and what you cannot do without: carry enough to the stop after the next, and take
-        medical advice.
+        Shoe wear depends on surface, body weight and pack. The average life of 800 km is our judgement; if you know
+        your own pairs, set it in the item. Pills and anything you can’t do without: carry enough to reach the stop
+        after the next, and get medical advice.
       </p>
     </div>
   );

@@ -20,32 +20,32 @@ export function WeighSeveral({ plan, onOpen }: { plan: Plan; onOpen: (piece: Pie
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2">
         {left.length === 0
-          ? "Every piece is weighed."
-          : `${left.length} of ${plan.kit.length} pieces are not weighed yet.`}{" "}
+          ? "Every item is weighed."
+          : `${left.length} of ${plan.kit.length} items aren’t weighed yet.`}{" "}
         {told.length > 0 &&
-          `Of ${told.length} that are, the advertised masses were ${say.g(Math.abs(off))} too ${off >= 0 ? "small" : "large"} in all.`}
+          `For the ${told.length} weighed items, the listed weights were ${say.g(Math.abs(off))} too ${off >= 0 ? "low" : "high"} in total.`}
       </p>
       <div className="mb-2 flex flex-wrap items-center gap-3">
         {bowlG === undefined ? (
           <>
-            <span>Small things in a bowl: lay it on empty and take it away.</span>
+            <span>Weigh small items in a bowl: put it on empty first, then take it off.</span>
             <Scale key="bowl" name="Bowl" toldG={BOWL_G} say={say} onWeighed={setBowlG} />
           </>
         ) : (
           <>
-            <span>A bowl of {say.g(bowlG)} lies on the scale and is tared away.</span>
+            <span>A bowl of {say.g(bowlG)} is subtracted.</span>
             <button className="btn" onClick={() => setBowlG(undefined)}>
-              Without the bowl
+              Remove the bowl
             </button>
           </>
         )}
       </div>
       {next ? (
-        <section aria-label="On the scale now" className="flex flex-wrap items-center gap-3 border-t border-rule pt-2">
+        <section aria-label="On the scale" className="flex flex-wrap items-center gap-3 border-t border-rule pt-2">
           <button className="font-semibold hover:underline" title={`Edit ${next.name}`} onClick={() => onOpen(next)}>
             {next.name}
           </button>
-          <span className="text-muted">told {say.g(next.toldG ?? next.massG)} each</span>
+          <span className="text-muted">listed {say.g(next.toldG ?? next.massG)} each</span>
           <Scale
             key={next.id}
             name={next.name}
@@ -61,13 +61,13 @@ export function WeighSeveral({ plan, onOpen }: { plan: Plan; onOpen: (piece: Pie
             }
           />
           <button className="btn" onClick={() => setPassed([...passed, next.id])}>
-            Pass it by
+            Skip
           </button>
         </section>
       ) : (
         left.length > 0 && (
           <button className="btn" onClick={() => setPassed([])}>
-            Begin with those passed by
+            Go back to the skipped ones
           </button>
         )
       )}

@@ -16,12 +16,12 @@ export function Weights({ plan, result, leg, who }: Props) {
   const weights = kitWeights(plan, result, leg.index, who);
   const packed = weights.groups.filter(({ packedG }) => packedG > 0);
   const rows = [
-    ["Base weight: all in the pack but food, water, fuel and consumables", weights.baseG],
-    ["without hard canisters", weights.withoutFoodStoreG],
-    ["Bag, pad, shelter and pack", weights.bigFourG],
+    ["Base weight: everything packed except food, water, fuel and consumables", weights.baseG],
+    ["without the bear canister", weights.withoutFoodStoreG],
+    ["Big four: bag, pad, shelter and pack", weights.bigFourG],
     ["Worn", weights.wornG],
     ["Consumables", weights.consumableG],
-    ["Skin-out: body bare to pack full, on leaving", weights.skinOutG],
+    ["Skin-out weight: everything worn and carried, when leaving", weights.skinOutG],
   ] as const;
   return (
     <div className="py-2 text-sm">
@@ -76,7 +76,7 @@ export function CheckListOfKit({ plan, result, leg, who }: Props) {
           {done} of {pieces.length} packed for leg {leg.index + 1}, {firstName(plan.hikers[who]!)}
         </span>
         <button className="btn" disabled={done === 0} onClick={() => ticks.clear(begins)}>
-          Begin again
+          Start over
         </button>
       </div>
       <div className="columns-1 gap-8 min-[700px]:columns-2 min-[1100px]:columns-3">

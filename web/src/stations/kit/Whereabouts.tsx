@@ -24,8 +24,7 @@ export function SwapsByStop({ plan, result }: Props) {
     }
     return [...counts].map(([name, count]) => (count > 1 ? `${count} × ${name}` : name)).join(", ");
   };
-  if (rows.length === 0)
-    return <p className="text-sm text-muted">Everything is carried from the start to the finish.</p>;
+  if (rows.length === 0) return <p className="text-sm text-muted">Everything is carried from start to finish.</p>;
   return (
     <Table<StopSwaps>
       label="Swaps by stop"
@@ -42,8 +41,8 @@ export function SwapsByStop({ plan, result }: Props) {
             <span className="whitespace-nowrap">{say.date(result.legs[legIndex]!.startDate)}</span>
           ),
         },
-        { id: "comes", head: "comes", cell: ({ comes }) => names(comes) },
-        { id: "goes", head: "goes", cell: ({ goes }) => names(goes) },
+        { id: "comes", head: "picked up", cell: ({ comes }) => names(comes) },
+        { id: "goes", head: "dropped off", cell: ({ goes }) => names(goes) },
         {
           id: "change",
           head: "all packs",
@@ -68,9 +67,9 @@ export function WhereOnDay({ plan, result }: Props) {
   return (
     <div className="text-sm">
       <div className="flex flex-wrap items-end gap-3">
-        <DateField label="On" value={date} near={plan.trip.startDate} required onCommit={setTyped} />
+        <DateField label="Date" value={date} near={plan.trip.startDate} required onCommit={setTyped} />
         <span className="text-muted">
-          leg {leg + 1}, out of {stopName(plan, result.legs[leg]!.fromStopId)} since{" "}
+          leg {leg + 1}, from {stopName(plan, result.legs[leg]!.fromStopId)} since{" "}
           {say.date(result.legs[leg]!.startDate)}
         </span>
       </div>

@@ -81,7 +81,7 @@ export default function Kit({ plan, result }: ScreenProps) {
     <section aria-label="Kit" className="reads-as-text bg-sheet">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2">
         <button className="btn btn-strong" onClick={() => setEditing("new")}>
-          <Plus size={15} aria-hidden="true" /> Add piece
+          <Plus size={15} aria-hidden="true" /> Add item
         </button>
         <AddLine plan={plan} hikerId={hiker.id} />
         <KitImport plan={plan} hikerId={hiker.id} />
@@ -90,8 +90,8 @@ export default function Kit({ plan, result }: ScreenProps) {
           Everyone’s kit
         </label>
         <span className="text-sm text-muted">
-          {everyone ? "All" : hiker.name}: {shown.length} pieces. Drag the end of a bar to another stop, or focus it and
-          press ← →.
+          {everyone ? "All" : hiker.name}: {counted(shown.length, "item")}. Drag the end of a bar to another stop, or
+          focus it and press ← →.
         </span>
       </div>
       {open.length > 0 && (
@@ -170,13 +170,15 @@ export default function Kit({ plan, result }: ScreenProps) {
             );
           })}
           {shown.length === 0 && along.length > 0 && (
-            <p className="relative px-[18px] py-3 text-sm text-muted">No piece is like that.</p>
+            <p className="relative px-[18px] py-3 text-sm text-muted">
+              No items match. Clear the search or the filter.
+            </p>
           )}
           {along.length === 0 && (
             <div className="relative px-[18px] py-6">
               <Empty action={<BeginList plan={plan} hiker={hiker} />}>
-                {hiker.name} carries nothing yet. Add the first piece, its name and what your scale says, read a list,
-                or begin with a usual one and correct it.
+                {hiker.name} carries nothing yet. Add the first item with its weight, import a list, or start from a
+                standard list and correct it.
               </Empty>
             </div>
           )}
@@ -202,8 +204,8 @@ export default function Kit({ plan, result }: ScreenProps) {
 function BeginList({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
   const rows = listFor(plan, hiker.id, { style: "usual", stove: hiker.stove.fuel !== "none", hung: false });
   return (
-    <button className="btn" onClick={() => addRows("kit", `A usual list for ${hiker.name}`, rows)}>
-      Add {counted(rows.length, "usual piece")}
+    <button className="btn" onClick={() => addRows("kit", `Standard list for ${hiker.name}`, rows)}>
+      Add {counted(rows.length, "standard item")}
     </button>
   );
 }

@@ -72,8 +72,8 @@ export function FormOptional({ control, plan, name, label, start }: FormNumberPr
           value={field.value as number | undefined}
           start={start}
           units={plan.trip.units}
-          take={`Tell: ${label.toLowerCase()}`}
-          drop="Not told"
+          take={`Add ${label.toLowerCase()}`}
+          drop="Clear"
           onChange={field.onChange}
         />
       )}

@@ -44,19 +44,19 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
   const differing = useMemo(() => differencesOf(plans), [plans]);
   return (
     <section aria-label="Variants side by side" className="mt-3 overflow-x-auto">
-      {fraction !== undefined && <Progress label="Working out the variants" fraction={fraction} onStop={stop} />}
+      {fraction !== undefined && <Progress label="Calculating the variants" fraction={fraction} onStop={stop} />}
       {sameTrail.length < others.length && (
-        <p className="m-0 text-muted">A variant that walks another track is not compared: open it to see it.</p>
+        <p className="m-0 text-muted">A variant on another track isn’t compared: open it to see it.</p>
       )}
       {isTold && (
         <table className="border-collapse" data-testid="variants-compared">
           <thead>
             <tr className="border-b border-rule text-left">
-              <th className="py-1 pr-6 font-normal text-muted">Where they differ</th>
+              <th className="py-1 pr-6 font-normal text-muted">Differences</th>
               {plans.map((one, i) => (
                 <th key={one.id} className="py-1 pr-6 text-right">
                   {variantName(one)}
-                  {i === 0 && <span className="font-normal text-muted"> (opened)</span>}
+                  {i === 0 && <span className="font-normal text-muted"> (open)</span>}
                 </th>
               ))}
             </tr>
@@ -78,7 +78,7 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
           </tbody>
           <tfoot>
             <tr>
-              <td className="py-2 pr-6 align-top text-muted">Take over into the opened one</td>
+              <td className="py-2 pr-6 align-top text-muted">Copy into the open plan</td>
               <td />
               {plans.slice(1).map((other) => (
                 <td key={other.id} className="py-2 pr-6">
@@ -130,22 +130,22 @@ function figureRows(rows: readonly VariantTold[], say: Say): Row[] {
     cells: rows.map(({ figures }) => words(figures)),
   });
   return [
-    told("first day", ({ startDate }) => say.date(startDate)),
+    told("start date", ({ startDate }) => say.date(startDate)),
     told("finish", ({ finishDate }) => say.date(finishDate)),
     told("days", ({ days }) => say.number(days)),
     told("legs", ({ legs }) => say.number(legs)),
     told("heaviest pack", ({ heaviestKg }) => say.kg(heaviestKg)),
-    told("mean pack", ({ meanKg }) => say.kg(meanKg)),
+    told("average pack", ({ meanKg }) => say.kg(meanKg)),
     told("base weight at the start", ({ baseKg }) => say.kg(baseKg)),
     told("food eaten", ({ foodKg }) => say.kg(foodKg)),
-    told("all carried", ({ kgKm }) => say.carried(kgKm)),
+    told("total carried", ({ kgKm }) => say.carried(kgKm)),
     told("money", ({ money }) => say.money(money)),
     told("blockers", ({ blockers }) => say.number(blockers)),
     told("cautions", ({ cautions }) => say.number(cautions)),
-    told("out of food somewhere", ({ foodChance }) => shareWords(foodChance)),
-    told("without water somewhere", ({ waterChance }) => shareWords(waterChance)),
+    told("out of food at some point", ({ foodChance }) => shareWords(foodChance)),
+    told("out of water at some point", ({ waterChance }) => shareWords(waterChance)),
     told("a night too cold", ({ coldChance }) => shareWords(coldChance)),
-    told("there, eight of ten", ({ arrives }) => arrives.map(say.date).join(" to ")),
+    told("finish, 8 of 10", ({ arrives }) => arrives.map(say.date).join(" to ")),
   ].filter(differ);
 }
 
@@ -168,7 +168,7 @@ function legRows(rows: readonly VariantTold[], plan: Plan, say: Say): Row[] {
 }
 
 function factWords({ part }: Difference, value: string | undefined, say: Say): string {
-  if (value === undefined) return part === "stop" ? "passed by" : "not along";
+  if (value === undefined) return part === "stop" ? "skipped" : "not carried";
   const [first, ...rest] = value.split(" ");
   if (part === "piece") return say.g(Number(first));
   const nights = Number(first);

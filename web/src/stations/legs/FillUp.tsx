@@ -39,7 +39,7 @@ export function FillUp({
             <span className="flex-1">
               {waterName(carry.fromSourceId, plan)}
               <span className="text-muted">
-                , {say.way(carry.distanceM)} on
+                , enough for {say.way(carry.distanceM)}
                 {carry.campL > 0 ? `, ${say.L(carry.campL)} for camp` : ""}
                 {wayTo(detours, carry.fromSourceId, say)}
               </span>
@@ -56,12 +56,12 @@ export function FillUp({
       </ul>
       {passed.length > 0 && (
         <>
-          <p className="mt-2 mb-1 text-xs font-bold text-muted">Off the trail and passed by</p>
+          <p className="mt-2 mb-1 text-xs font-bold text-muted">Off trail, skipped</p>
           <ul className="m-0 list-none p-0 text-xs text-muted">
             {passed.map((choice) => (
               <li key={choice.sourceId} className="py-0.5">
-                {waterName(choice.sourceId, plan)}, {say.way(choice.distanceM / 2)} off: {say.number(choice.minutes)}{" "}
-                min there and back, worth {say.number(worthMin(choice, plan))} min
+                {waterName(choice.sourceId, plan)}, {say.way(choice.distanceM / 2)} off trail:{" "}
+                {say.number(choice.minutes)} min there and back; worth up to {say.number(worthMin(choice, plan))} min
               </li>
             ))}
           </ul>

@@ -5,25 +5,25 @@ import { FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
 import { VARIED_WORDS } from "../../words/odds.ts";
 
 const FIELDS: readonly FieldRow[] = [
-  ["paceHike", "Pace, from hike to hike"],
-  ["paceDay", "Pace, from day to day"],
-  ["energyHike", "Hunger, from hike to hike"],
-  ["energyDay", "Hunger, from day to day"],
-  ["thirstHike", "Thirst, from hike to hike"],
-  ["thirstDay", "Thirst, from day to day"],
-  ["fuelHike", "Fuel, from hike to hike"],
-  ["fuelDay", "Fuel, from day to day"],
-  ["chargeHike", "Charge, from hike to hike"],
-  ["chargeDay", "Charge, from day to day"],
-  ["dayLikeness", "A day like the one before"],
-  ["nightLikeness", "A night like the one before"],
-  ["commonDrought", "Years with all sources alike"],
-  ["shutFraction", "Shut that should be open"],
-  ["illnessPerDay", "Days on which one falls ill"],
-  ["illnessDays", "Days that this takes"],
-  ["failuresPer1000Km", "Failures of a piece in 1000 km"],
-  ["lowSnowFraction", "Years of little snow"],
-  ["highSnowFraction", "Years of much snow"],
+  ["paceHike", "Pace, hike to hike"],
+  ["paceDay", "Pace, day to day"],
+  ["energyHike", "Appetite, hike to hike"],
+  ["energyDay", "Appetite, day to day"],
+  ["thirstHike", "Water need, hike to hike"],
+  ["thirstDay", "Water need, day to day"],
+  ["fuelHike", "Fuel, hike to hike"],
+  ["fuelDay", "Fuel, day to day"],
+  ["chargeHike", "Battery use, hike to hike"],
+  ["chargeDay", "Battery use, day to day"],
+  ["dayLikeness", "Day-to-day correlation"],
+  ["nightLikeness", "Night-to-night correlation"],
+  ["commonDrought", "How alike sources are in a year"],
+  ["shutFraction", "Unexpectedly closed"],
+  ["illnessPerDay", "Chance of falling ill, per day"],
+  ["illnessDays", "Days lost per illness"],
+  ["failuresPer1000Km", "Failures of an item per 1,000 km"],
+  ["lowSnowFraction", "Low snow years"],
+  ["highSnowFraction", "High snow years"],
 ];
 
 export function Laws({ plan }: { plan: Plan }) {
@@ -33,7 +33,9 @@ export function Laws({ plan }: { plan: Plan }) {
   return (
     <div className="mt-2 grid gap-3">
       <fieldset className="m-0 flex flex-wrap gap-x-4 gap-y-1 border-0 p-0">
-        <legend className="mb-1 p-0 text-muted">Varied in the hikes; what is not stays as planned.</legend>
+        <legend className="mb-1 p-0 text-muted">
+          Varied in the simulation; anything switched off stays as planned.
+        </legend>
         {VARIED.map((one) => (
           <label key={one} className="flex items-center gap-1.5">
             <input
@@ -55,9 +57,9 @@ export function Laws({ plan }: { plan: Plan }) {
         <FieldRows id="odds" of="odds" record={plan.odds} units={plan.trip.units} change={change} list={FIELDS} />
       </div>
       <p className="m-0 max-w-[90ch] text-xs text-muted">
-        Spreads are so that two hikes or days of three lie within them: 10 % is a tenth slower or faster. Pace and
-        hunger by the literature on walkers, nights by the plan’s own spread, shoes and parcels by their own laws; all
-        the others are judgement. What your log has taught is in the middle of them, not in the spread.
+        Two of three hikes or days lie within the spread: 10 % means a tenth slower or faster. Pace and appetite follow
+        the literature on walkers, nights the plan’s own spread, shoes and parcels their own models; the rest is our
+        judgement. What your log has taught shifts the middle, not the spread.
       </p>
     </div>
   );

@@ -28,7 +28,7 @@ export function LeavingSheet({ plan, result, onClose }: Props) {
       className="max-w-[520px]"
       legIndex={legIndex}
       legCount={result.legs.length}
-      names={["Stop before", "Next stop"]}
+      names={["Previous stop", "Next stop"]}
       onClose={onClose}
     >
       <p className="m-0 flex justify-between gap-3 text-sm text-muted">

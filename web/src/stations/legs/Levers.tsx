@@ -44,10 +44,10 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
     <div data-testid="levers">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
         <span className="flex items-center gap-2">
-          Less of
+          Reduce{" "}
           <Pick<LeverTarget>
             bare
-            label="Less of"
+            label="Reduce"
             value={target}
             options={LEVER_TARGETS.map((one) => [one, TARGET_WORDS[one]] as const)}
             onPick={chooseLeverTarget}
@@ -58,12 +58,12 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
         )}
         {fraction === undefined && (
           <button ref={again} className="btn" onClick={run}>
-            Try every change again
+            Run again
           </button>
         )}
         {now && (
           <span data-testid="lever-now">
-            As it is: <b>{targetWords(target, now, say)}</b>
+            Now: <b>{targetWords(target, now, say)}</b>
             {target === "heaviest" && `, leg ${now.heaviestLeg + 1}`}
           </span>
         )}
@@ -81,7 +81,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
               wide: true,
               cell: ({ lever }) => lever && leverWords(plan, lever),
             },
-            { id: "gain", head: "takes off", right: true, cell: ({ gain }) => gainWords(target, gain, say) },
+            { id: "gain", head: "saves", right: true, cell: ({ gain }) => gainWords(target, gain, say) },
             {
               id: "days",
               head: "days",
@@ -91,35 +91,35 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
             },
             {
               id: "money",
-              head: "money",
+              head: "cost",
               right: true,
               from: 861,
               cell: ({ figures }) => signed(figures.money - now.money, say.money),
             },
             {
               id: "kgkm",
-              head: "all carried",
+              head: "total carried",
               right: true,
               from: 861,
               cell: ({ figures }) => signed(figures.kgKm - now.kgKm, say.carried),
             },
             {
               id: "breaks",
-              head: "would break",
+              head: "new cautions",
               cell: ({ lever, breaks }) => <Price lever={lever} breaks={breaks} plan={plan} />,
             },
             {
               id: "take",
-              head: "take",
+              head: "apply",
               unseen: true,
               cell: ({ lever }) =>
                 lever && (
                   <button
                     className="btn min-h-[24px]! px-2! py-0!"
-                    aria-label={`Take: ${leverWords(plan, lever)}`}
+                    aria-label={`Apply: ${leverWords(plan, lever)}`}
                     onClick={() => take(lever)}
                   >
-                    Take
+                    Apply
                   </button>
                 ),
             },
@@ -127,12 +127,12 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
         />
       )}
       {now && fraction === undefined && changes.length === 0 && (
-        <p className="m-0 px-[18px] py-2 text-sm text-muted">No single change that the plan knows makes this less.</p>
+        <p className="m-0 px-[18px] py-2 text-sm text-muted">No single change reduces this.</p>
       )}
       <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
-        Each is worked out as a whole plan, all else as it is; the last ones are the best of different kinds together.
-        What helps nothing is left out; what would break a caution or thins a margin says so. What is lighter is not
-        always better: rain gear, first aid, light and the means to find the way are never offered to stay at home.
+        Each change is calculated as a full plan with everything else unchanged; the last rows combine the best of
+        different kinds. Changes that don’t help are left out; a new caution or a thinner margin is shown. Lighter isn’t
+        always better: leaving rain gear, first aid, light or navigation at home is never suggested.
       </p>
     </div>
   );
@@ -141,7 +141,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
 /** What a change costs beside its figures: cautions that it breaks, and margins that are thinner after it. */
 function Price({ lever, breaks, plan }: Pick<PulledRow, "lever" | "breaks"> & { plan: Plan }) {
   const thinner = lever ? thinnerBy(lever) : [];
-  if (breaks.length === 0 && thinner.length === 0) return <span className="text-muted">nothing</span>;
+  if (breaks.length === 0 && thinner.length === 0) return <span className="text-muted">none</span>;
   return (
     <span
       className={`inline-block min-w-[120px] ${breaks.some(({ severity }) => severity === "blocker") ? "text-danger" : "text-caution"}`}
@@ -169,7 +169,7 @@ function targetWords(target: LeverTarget, figures: PulledRow["figures"], say: Sa
     case "money":
       return say.money(figures.money);
     default:
-      return `${shareWords(figures.chance ?? 0)}, somewhere on the hike`;
+      return `${shareWords(figures.chance ?? 0)} at some point on the hike`;
   }
 }
 

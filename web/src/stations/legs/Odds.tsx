@@ -52,29 +52,30 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
       <div className="min-w-0 overflow-x-auto">
         <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2 text-sm">
           {fraction !== undefined && (
-            <Progress label={`Walking ${say.number(runs)} hikes`} fraction={fraction} onStop={stop} />
+            <Progress label={`Simulating ${say.number(runs)} hikes`} fraction={fraction} onStop={stop} />
           )}
           {!odds && fraction === undefined && (
             <button className="btn btn-strong" onClick={() => walk(runs)}>
-              {runs === RUNS[0] ? "Walk a thousand hikes again" : "Walk ten thousand again"}
+              {runs === RUNS[0] ? "Simulate a thousand hikes again" : "Simulate ten thousand again"}
             </button>
           )}
           {odds && (
             <span data-testid="odds-finish">
-              {odds.runs} hikes: half arrive by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
-              {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; the heaviest pack is over{" "}
-              {say.kg(odds.heaviestKg)} in one of ten{driversWords(odds.drivers, say)}.
+              {odds.runs} simulated hikes: half finish by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
+              {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; in one of ten the heaviest pack
+              exceeds {say.kg(odds.heaviestKg)}
+              {driversWords(odds.drivers, say)}.
             </span>
           )}
           {odds && fraction === undefined && runs === RUNS[0] && (
             <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => setRuns(RUNS[1])}>
-              Walk ten thousand
+              Simulate ten thousand
             </button>
           )}
         </div>
         {odds && (
           <Table<LegOdds>
-            label="Chances of each leg"
+            label="Risks by leg"
             rows={odds.legs}
             idOf={(row) => String(row.legIndex)}
             chosen={[String(legIndex)]}
@@ -99,7 +100,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
               ),
               {
                 id: "more",
-                head: <span title="What more food would do for nine hikes of ten">food, 9 of 10</span>,
+                head: <span title="Extra food that would be enough for nine hikes in ten">food for 9 in 10</span>,
                 right: true,
                 from: 861,
                 cell: ({ foodShortKg }) =>
@@ -107,14 +108,14 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
               },
               {
                 id: "heaviest",
-                head: <span title="The heaviest of the leg: one pack of ten is over this">pack, 1 in 10</span>,
+                head: <span title="Heaviest on the leg: one hike in ten exceeds this">pack, 1 in 10</span>,
                 right: true,
                 from: 861,
                 cell: ({ heaviestKg }) => say.kg(heaviestKg),
               },
               {
                 id: "days",
-                head: <span title="Between these lie eight hikes of ten">days</span>,
+                head: <span title="Eight hikes in ten fall in this range">days</span>,
                 right: true,
                 from: 561,
                 cell: ({ days: [few, , many] }) => `${say.number(few, 1)}–${say.number(many, 1)}`,
@@ -123,14 +124,14 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           />
         )}
         <Reserves plan={plan} who={who} />
-        <Fold title="What may be otherwise, and how much" className="px-[18px] py-2 text-sm" titleClass="font-semibold">
+        <Fold title="What varies, and by how much" className="px-[18px] py-2 text-sm" titleClass="font-semibold">
           <Laws plan={plan} />
         </Fold>
         <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
-          Each hike walks the plan’s days slower or faster, hungrier or not, colder or warmer, with sources that are
-          dry, doors that are shut, boxes that are late, pieces that fail and days lost to illness, each by its own
-          chance. The same hikes meet every plan. Nobody turns back in them, and who has run out walks on. The spreads
-          are judgement: no forecast and no promise, for what is rare happens too. Experimental.
+          Each simulated hike goes slower or faster, hungrier or not, colder or warmer than planned, with dry sources,
+          closed doors, late boxes, gear failures and illness, each with its own chance. Every plan faces the same set
+          of hikes. Simulated hikers never turn back, even when they run out. The spreads are judgements: this isn’t a
+          forecast or a promise, and rare things do happen. Experimental.
         </p>
       </div>
       {odds && of && leg && legOdds && (
@@ -176,5 +177,5 @@ function driversWords(drivers: readonly { what: keyof typeof VARIED_WORDS; share
   const told = drivers
     .filter(({ share }) => share >= 0.05)
     .map(({ what, share }) => `${say.percent(100 * share)} ${VARIED_WORDS[what]}`);
-  return told.length > 0 ? `. Of the spread of arrivals ${told.join(", ")}` : "";
+  return told.length > 0 ? `. The spread of arrival dates comes from ${told.join(", ")}` : "";
 }

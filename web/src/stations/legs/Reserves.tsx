@@ -22,7 +22,7 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
       ...(reserveDays > 0 || reserveFraction === 0 ? [say.days(reserveDays)] : []),
     ].join(", at least ");
   return (
-    <section aria-label="What a reserve does" className="px-[18px] py-2 text-sm" data-testid="reserves">
+    <section aria-label="Effect of a larger reserve" className="px-[18px] py-2 text-sm" data-testid="reserves">
       <div className="flex flex-wrap items-center gap-3">
         <button
           className="btn"
@@ -34,7 +34,7 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
             )
           }
         >
-          What a larger reserve does
+          Effect of a larger reserve
         </button>
         {fraction !== undefined && <Progress label="Trying reserves" fraction={fraction} onStop={stop} />}
       </div>
@@ -46,19 +46,19 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
           columns={[
             {
               id: "reserve",
-              head: "food in reserve",
+              head: "food reserve",
               names: true,
               cell: (row) => `${nameOf(row)}${row.isNow ? ", as it is" : ""}`,
             },
             {
               id: "worst",
-              head: "out of food on the worst leg",
+              head: "out of food, worst leg",
               right: true,
               cell: ({ worst }) => `${chanceWords(worst)}, leg ${worst.legIndex + 1}`,
             },
             {
               id: "somewhere",
-              head: "somewhere on the hike",
+              head: "anywhere on the hike",
               right: true,
               from: 561,
               cell: ({ somewhere }) => chanceWords(somewhere),
@@ -72,19 +72,19 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
             },
             {
               id: "take",
-              head: "take",
+              head: "apply",
               unseen: true,
               cell: ({ isNow, reserveDays, reserveFraction }) =>
                 !isNow && (
                   <button
                     className="btn min-h-[24px]! px-2! py-0!"
                     onClick={() =>
-                      editRow("hikers", hiker.id, `${firstName(hiker)}: ${say.days(reserveDays)} in reserve`, (row) => {
+                      editRow("hikers", hiker.id, `${firstName(hiker)}: ${say.days(reserveDays)} reserve`, (row) => {
                         Object.assign(row.food, { reserveDays, reserveFraction });
                       })
                     }
                   >
-                    Take {say.days(reserveDays)}
+                    Use {say.days(reserveDays)}
                   </button>
                 ),
             },

@@ -29,7 +29,7 @@ export function TrustBar({ plan, who, legIndex, figure }: Props) {
   const one = rows.at(-1)?.trust?.find((row) => row.legIndex === legIndex && row.figure === asked);
   if (NOT_TOLD.has(asked)) return null;
   if (fraction !== undefined)
-    return <Progress label="Trying schools and hikes" fraction={rows.at(-1)?.done ?? 0} onStop={stop} />;
+    return <Progress label="Trying models and hikes" fraction={rows.at(-1)?.done ?? 0} onStop={stop} />;
   if (!one)
     return (
       <button
@@ -49,8 +49,8 @@ export function TrustBar({ plan, who, legIndex, figure }: Props) {
     <section aria-label="How sure this is" className="mt-2 text-sm" data-testid="trust">
       <p className="m-0">
         {one.sd === 0
-          ? "Nothing that is varied moves this."
-          : `It may well be ${spreadWords(one, say)} off. That comes from`}
+          ? "Nothing we vary changes this figure."
+          : `Likely error: ${spreadWords(one, say)}. It comes from`}
       </p>
       {told.length > 0 && (
         <>

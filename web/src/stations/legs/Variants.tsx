@@ -30,7 +30,7 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
         }}
       >
         <label className="flex items-center gap-2 font-semibold">
-          Keep the plan as it is now, called
+          Save the current plan as
           <input
             className="field w-[200px]! font-normal"
             value={name}
@@ -39,7 +39,7 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        <button className="btn btn-strong">Keep as a variant</button>
+        <button className="btn btn-strong">Save as variant</button>
       </form>
       <ul className="m-0 mt-2 grid list-none gap-1 p-0" aria-label="Variants of this trip">
         {variants.map((variant) => (
@@ -57,7 +57,7 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
       </ul>
       {gone && (
         <p role="status" className="m-0 mt-2 flex flex-wrap items-center gap-3">
-          {variantName(gone)} is gone.
+          {variantName(gone)} was deleted.
           <button
             className="btn"
             onClick={() => {
@@ -65,14 +65,14 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
               setGone(undefined);
             }}
           >
-            Put it back
+            Undo
           </button>
         </p>
       )}
       {variants.length < 2 && (
         <p className="m-0 mt-2 max-w-[80ch] text-muted">
-          A variant is a plan of the same trip: same tracks, same pantry, own stops, kit and dates. Keep one, change the
-          plan, and both stand side by side here.
+          A variant is another version of the same trip: same track and pantry, with its own stops, kit and dates. Save
+          one, change the plan, and compare both here.
         </p>
       )}
       {others.length > 0 && <ComparedVariants plan={plan} who={who} others={others.map(({ doc }) => doc)} />}
@@ -151,8 +151,8 @@ function VariantRow({ variant, isOpen, isRoot, isChosen, canChoose, onChoose, on
         Rename
       </button>
       {!isOpen && !isRoot && (
-        <button className="btn min-h-[24px]! px-2! py-0!" aria-label={`Remove ${called}`} onClick={onDrop}>
-          Remove
+        <button className="btn min-h-[24px]! px-2! py-0!" aria-label={`Delete ${called}`} onClick={onDrop}>
+          Delete
         </button>
       )}
     </li>

@@ -48,12 +48,11 @@ export function WentWrong({ plan, who, leg, odds, trouble, runs }: Props) {
       <p className="m-0 mt-2 text-muted">{title}</p>
       <p className="figure m-0 text-3xl leading-none font-extrabold">{chanceWords(chance)}</p>
       <p className="mt-1 mb-2 text-muted">
-        {what} {intervalWords(chance)}, by the luck of the draws alone.
+        {what} {intervalWords(chance)} (random variation only).
       </p>
       {trouble === "food" && odds.foodShortKg > 0.005 && (
         <p className="mt-0 mb-2">
-          With <b>{sayIn(plan).g(1000 * odds.foodShortKg)}</b> more in the bag, nine hikes of ten would have had enough
-          here.
+          With <b>{sayIn(plan).g(1000 * odds.foodShortKg)}</b> more food, nine hikes in ten would have had enough here.
         </p>
       )}
       {shown.length > 0 && (
@@ -61,12 +60,12 @@ export function WentWrong({ plan, who, leg, odds, trouble, runs }: Props) {
           {shown.map((hike) => (
             <li key={hike.run}>
               <p className="m-0 mb-1">
-                <b>Hike {hike.run + 1}:</b> {troubleWords(plan, hike, trouble, leg.index, leg.toStopId)}. On the whole{" "}
+                <b>Hike {hike.run + 1}:</b> {troubleWords(plan, hike, trouble, leg.index, leg.toStopId)}. Overall:{" "}
                 {hikeWords(plan, hike)}.
               </p>
               <button
                 className="btn min-h-[24px]! px-2! py-0!"
-                title="What this hike would have had to carry, and how long it would have planned"
+                title="What you would have had to carry on this hike, and how many days to plan"
                 onClick={() => void keepVariantOf(plan, `Hike ${hike.run + 1} of ${runs}`, hike, who)}
               >
                 Open as a variant

@@ -50,7 +50,11 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
           </button>
         ))}
       </div>
-      {!tree && <p className="m-0 text-sm text-muted">{words.nothing ?? "This leg has no such figure."}</p>}
+      {!tree && (
+        <p className="m-0 text-sm text-muted">
+          {words.nothing ?? "This leg has no such figure. Choose another above."}
+        </p>
+      )}
       {tree && (
         <>
           <p className="figure m-0 text-3xl leading-none font-extrabold" data-testid="why-value">

@@ -44,7 +44,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
     },
     {
       id: "climb",
-      head: `climb ${unitSymbol("height", units)}`,
+      head: `ascent ${unitSymbol("height", units)}`,
       right: true,
       from: 561,
       cell: ({ leg }) => figure("height", leg.climbM, units),
@@ -54,7 +54,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
       head: "days",
       right: true,
       cell: ({ leg }) => (
-        <Ask leg={leg} why="days" label="Why so many days">
+        <Ask leg={leg} why="days" label="Why this many days">
           {fixed(leg.dayCount, 1)}
         </Ask>
       ),
@@ -90,7 +90,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
     },
     {
       id: "carry",
-      head: "largest carry",
+      head: "longest water carry",
       right: true,
       from: 861,
       cell: ({ leg, row }) => {
@@ -132,7 +132,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
         );
       },
     },
-    { id: "open", head: "open", cell: ({ leg, row }) => <Marks leg={leg} hikerId={row.hikerId} result={result} /> },
+    { id: "open", head: "issues", cell: ({ leg, row }) => <Marks leg={leg} hikerId={row.hikerId} result={result} /> },
   ];
 }
 

@@ -25,7 +25,7 @@ export default function Legs({ plan, result }: ScreenProps) {
   );
 }
 
-const READINGS = { weights: "Weights", odds: "Odds", levers: "Levers", variants: "Variants" } as const;
+const READINGS = { weights: "Weights", odds: "Odds", levers: "What helps", variants: "Variants" } as const;
 type Reading = keyof typeof READINGS;
 
 const idOf = ({ leg }: LegRow): string => String(leg.index);
@@ -84,12 +84,15 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
     <div className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted">
       {reading === "weights" && (
         <>
-          <span className="max-[560px]:hidden">Bars: leaving each stop.</span>
-          <span className="max-[560px]:hidden">Thin line: the heaviest after it.</span>
-          <span className="text-danger max-[560px]:hidden">Red: comfort.</span>
+          <span className="max-[560px]:hidden">
+            Bars: pack weight leaving each stop. (2589–2591 in one line: “Bars: leaving each stop. Thin line: heaviest
+            after it. Red: comfortable load.”)
+          </span>
+          <span className="max-[560px]:hidden">Thin line: heaviest point after it.</span>
+          <span className="text-danger max-[560px]:hidden">Red: comfortable load.</span>
         </>
       )}
-      <span role="group" aria-label="Reading of the legs" className="ml-auto flex flex-wrap gap-1">
+      <span role="group" aria-label="View" className="ml-auto flex flex-wrap gap-1">
         {(Object.keys(READINGS) as Reading[]).map((one) => (
           <button
             key={one}
@@ -102,10 +105,10 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
         ))}
       </span>
       <button className="btn min-h-[24px]! px-2! py-0!" onClick={onSheet}>
-        Leaving sheet
+        Departure sheet
       </button>
       <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => showPapers(["leg-cards"])}>
-        Cards and paper
+        Print cards and lists
       </button>
     </div>
   );

@@ -36,36 +36,36 @@ export function Afterwards({ plan, result, cards, say }: Props) {
   const idleG = idle.reduce((sum, { grams }) => sum + grams, 0);
   const idleKgKm = idle.reduce((sum, { grams, metres }) => sum + (grams / 1000) * (metres / 1000), 0);
   if (rows.length === 0)
-    return <p className="text-sm text-muted">Keep days first: what was carried on them stands here.</p>;
+    return <p className="text-sm text-muted">Save some days first: what you carried on them is listed here.</p>;
   const pieceOf = (id: string): Piece | undefined => plan.kit.find((piece) => piece.id === id);
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2" data-testid="never-used">
         {idle.length === 0
-          ? "Every piece was asked for on some day."
-          : `${idle.length} pieces, ${say.g(idleG)} in all, were carried and not asked for on any of these days, ${say.carried(idleKgKm)} of carrying: look whether they may stay at home.`}
+          ? "Every item was needed on some day."
+          : `${idle.length} items (${say.g(idleG)}) were carried but not needed on any of these days, ${say.carried(idleKgKm)} in total: consider leaving them at home.`}
       </p>
       <StartAndNow plan={plan} result={result} cards={cards} say={say} />
       <Table<PieceRecord>
-        label="Pieces in the log"
+        label="Items in the log"
         rows={rows}
         idOf={({ pieceId }) => pieceId}
         columns={[
-          { id: "name", head: "piece", names: true, cell: ({ pieceId }) => pieceOf(pieceId)?.name },
-          { id: "grams", head: "mass", right: true, cell: ({ grams }) => say.g(grams) },
+          { id: "name", head: "item", names: true, cell: ({ pieceId }) => pieceOf(pieceId)?.name },
+          { id: "grams", head: "weight", right: true, cell: ({ grams }) => say.g(grams) },
           { id: "days", head: "days", right: true, cell: ({ days }) => days },
           { id: "nights", head: "nights", right: true, from: 561, cell: ({ nights }) => nights },
           { id: "way", head: "carried", right: true, from: 861, cell: ({ metres }) => say.way(metres) },
           {
             id: "what",
-            head: "what happened",
+            head: "events",
             wide: true,
             cell: ({ events, isIdle }) =>
               [
                 ...events.map(
                   ({ date, what, note }) => `${EVENT_WORDS[what]} on ${say.date(date)}${note ? `: ${note}` : ""}`,
                 ),
-                ...(isIdle ? ["not asked for"] : []),
+                ...(isIdle ? ["not needed"] : []),
               ].join("; "),
           },
           {
@@ -101,12 +101,12 @@ export function Afterwards({ plan, result, cards, say }: Props) {
                 piece && (
                   <TypedText<string | undefined>
                     bare
-                    label={`Lesson of ${piece.name}`}
+                    label={`Lesson for ${piece.name}`}
                     className="w-full"
                     shown={piece.lesson ?? ""}
                     read={(text) => ({ value: text.trim().slice(0, MOST_LESSON) || undefined })}
                     show={(text) => text ?? ""}
-                    onCommit={(lesson) => setRow("kit", pieceId, `Lesson of ${piece.name}`, { lesson })}
+                    onCommit={(lesson) => setRow("kit", pieceId, `Lesson for ${piece.name}`, { lesson })}
                   />
                 )
               );
@@ -115,8 +115,8 @@ export function Afterwards({ plan, result, cards, say }: Props) {
         ]}
       />
       <p className="m-0 mt-1 max-w-[72ch] text-xs text-muted">
-        Verdicts and lessons go with the piece to the shelf: the next trip that begins with what you own shows them, and
-        leaves at home what was told to stay there.
+        Verdicts and lessons stay with the item on the shelf. The next trip that starts from your gear shows them, and
+        leaves at home what you marked that way.
       </p>
     </div>
   );
@@ -137,8 +137,8 @@ function StartAndNow({ plan, result, cards, say }: Props) {
   const [added, left] = [names("added"), names("left")];
   return (
     <p className="mt-0 mb-2 max-w-[90ch]" data-testid="start-and-now">
-      At the start {say.kg(beforeG / 1000)} of kit, now {say.kg(afterG / 1000)}.{added && ` Come since: ${added}.`}
-      {left && ` Gone: ${left}.`}
+      {say.kg(beforeG / 1000)} of kit at the start, {say.kg(afterG / 1000)} now.{added && ` Added: ${added}.`}
+      {left && ` Removed: ${left}.`}
     </p>
   );
 }

@@ -18,20 +18,20 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
   if (!last)
     return (
       <p className="max-w-[72ch] text-sm text-muted">
-        No day is kept yet. With the first, the plan as it stands is kept beside the log, and from then on each day is
-        compared with it; the rest of the plan goes on from where you are.
+        No day is saved yet. When you save the first one, the current plan is kept beside the log; from then on each day
+        is compared with it, and the rest of the plan continues from where you are.
       </p>
     );
   const totalH = cards.reduce((sum, { card }) => sum + (card.walkedH ?? 0), 0);
   return (
     <>
       <p className="mt-0 mb-2" data-testid="log-say">
-        {cards.length === 1 ? "1 day" : `${cards.length} days`} kept, {say.way(last.toM)}
-        {totalH > 0 && `, ${say.hours(totalH)} on the feet`}. <b>{standingWords(last, say)}</b>
+        {cards.length === 1 ? "1 day" : `${cards.length} days`} saved, {say.way(last.toM)}
+        {totalH > 0 && `, ${say.hours(totalH)} on your feet`}. <b>{standingWords(last, say)}</b>
       </p>
       <AheadLine cards={cards} />
       <Table<CardFigures>
-        label="Days kept"
+        label="Saved days"
         rows={cards.toReversed()}
         idOf={({ card }) => card.date}
         chosen={[chosen]}
@@ -44,7 +44,7 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
             names: true,
             cell: ({ card }) => <span className="whitespace-nowrap">{say.date(card.date)}</span>,
           },
-          { id: "way", head: "way", right: true, cell: ({ fromM, toM }) => say.way(toM - fromM) },
+          { id: "way", head: "distance", right: true, cell: ({ fromM, toM }) => say.way(toM - fromM) },
           { id: "up", head: "up", right: true, from: 561, cell: ({ climbM }) => say.height(climbM) },
           {
             id: "hours",
@@ -73,7 +73,7 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
             from: 561,
             cell: ({ card }) => (card.foodKg === undefined ? "" : say.kg(card.foodKg)),
           },
-          { id: "about", head: "about it", from: 861, wide: true, cell: ({ card }) => aboutWords(card, plan) },
+          { id: "about", head: "notes", from: 861, wide: true, cell: ({ card }) => aboutWords(card, plan) },
         ]}
       />
       {cards.map(({ card, faults }) =>
@@ -94,7 +94,7 @@ export function standingWords({ aheadM, aheadDays }: CardFigures, say: Say): str
   const days =
     aheadDays !== undefined && Math.abs(aheadDays) >= HALF_DAY ? `, ${say.days(Math.abs(rounded(aheadDays, 1)))}` : "";
   if (Math.abs(aheadM) < 1000) return "As planned.";
-  return `${say.way(Math.abs(aheadM))}${days} ${aheadM > 0 ? "ahead of" : "behind"} the plan of the first day.`;
+  return `${say.way(Math.abs(aheadM))}${days} ${aheadM > 0 ? "ahead of" : "behind"} the original plan.`;
 }
 
 function aboutWords({ weather, area, pieces, notes }: LogDay, plan: Plan): string {
@@ -119,7 +119,7 @@ function AheadLine({ cards }: { cards: readonly CardFigures[] }) {
       preserveAspectRatio="none"
       className="mb-2 block h-[70px] w-full border border-rule"
       role="img"
-      aria-label="How far ahead of the plan, day by day: above the line ahead, below it behind"
+      aria-label="Ahead of plan (above the line) or behind (below), day by day"
     >
       <path
         d={`M0 ${HIGH / 2}H${WIDE}`}

@@ -38,9 +38,9 @@ interface Props {
 const USUAL_DAYS = 3;
 /** Hours of the tracker's clock in one of ours. */
 const SPEEDS = [
-  ["3600", "an hour in a second"],
-  ["21600", "a day in four seconds"],
-  ["1", "as the clock goes"],
+  ["3600", "one hour per second"],
+  ["21600", "one day in four seconds"],
+  ["1", "real time"],
 ] as const;
 /** More of a record than this away from the trail is asked about first. */
 const MOST_AWAY_SHARE = 0.5;
@@ -71,7 +71,7 @@ export function CatchUp({ plan, result, say }: Props) {
     setAsked(undefined);
     const found = recordRows(plan, result, record, places, true);
     setRows(found);
-    if (found.length === 0) setTold("No day of it ends by this trail. Nothing was changed.");
+    if (found.length === 0) setTold("None of these days ends near this trail. Nothing was changed.");
   };
   const read = (files: readonly File[]): void => {
     rest();
@@ -85,7 +85,12 @@ export function CatchUp({ plan, result, say }: Props) {
       .then(({ record, problems }) => {
         if (problems.length > 0) setTold(problems.join(" "));
         if (record.isUntimed)
-          setTold([...problems, "No position has a time, so its days cannot be told. Nothing was changed."].join(" "));
+          setTold(
+            [
+              ...problems,
+              "No point in this file has a time, so it can’t be split into days. Nothing was changed.",
+            ].join(" "),
+          );
         else if (record.awayShare > MOST_AWAY_SHARE) setAsked(record);
         else take(record);
       })
@@ -113,13 +118,13 @@ export function CatchUp({ plan, result, say }: Props) {
             setRows(plannedRows(plan, result, untilDate));
           }}
         >
-          As planned, until
+          Fill in as planned, until
         </button>
         <DateField label="Until" bare required value={untilDate} near={next} onCommit={(date) => setUntil(date)} />
         <FilesButton
           className="btn min-h-[44px]"
-          words="From files with times…"
-          label="Tracks of days that were walked"
+          words="From recorded tracks…"
+          label="Tracks of days you walked"
           accept={TIMED_FILES}
           disabled={fraction !== undefined}
           onFiles={read}
@@ -139,7 +144,7 @@ export function CatchUp({ plan, result, say }: Props) {
         >
           Follow the tracker (simulated)
         </button>
-        <Pick bare label="Clock of the tracker" value={speed} options={SPEEDS} onPick={setSpeed} />
+        <Pick bare label="Tracker speed" value={speed} options={SPEEDS} onPick={setSpeed} />
         {tracker.isFollowing && (
           <button className="btn min-h-[44px]" onClick={tracker.stop}>
             Stop
@@ -162,20 +167,20 @@ export function CatchUp({ plan, result, say }: Props) {
       )}
       {asked && (
         <div role="alert" className="rounded bg-caution-wash p-2">
-          {awayWords(asked, say)} Is it this walk?
+          {awayWords(asked, say)} Is this the same hike?
           <div className="mt-1 flex flex-wrap gap-2">
             <button className="btn btn-strong" onClick={rest}>
-              No, leave it
+              No, cancel
             </button>
             <button className="btn" onClick={() => take(asked)}>
-              Show its days all the same
+              Yes, show its days
             </button>
           </div>
         </div>
       )}
       {shown.length > 0 && (
         <>
-          <ul className="m-0 grid list-none gap-1 p-0" aria-label="Days to be kept">
+          <ul className="m-0 grid list-none gap-1 p-0" aria-label="Days to save">
             {shown.map(({ card, isTaken, about }, i) => {
               const { fromM, toM } = ways[i]!;
               const date = weekdayDate(card.date);
@@ -240,22 +245,22 @@ export function CatchUp({ plan, result, say }: Props) {
                 rest();
               }}
             >
-              {taken.length === 1 ? "Keep this day" : `Keep these ${taken.length} days`}
+              {taken.length === 1 ? "Save this day" : `Save these ${taken.length} days`}
             </button>
             <button className="btn min-h-[44px]" onClick={rest}>
-              Leave them
+              Cancel
             </button>
           </div>
         </>
       )}
       <p className="m-0 max-w-[72ch] text-xs text-muted">
-        Up to {MOST_CATCH_DAYS} days in one undoable step. Files stay on this device; of a day that is kept already only
-        place and hours would change, and not unasked.
+        Up to {MOST_CATCH_DAYS} days in one step you can undo. Files stay on this device. For a day already saved, only
+        place and hours change, and only if you tick it.
       </p>
     </div>
   );
 }
 
 function awayWords({ awayShare, nearestM }: WalkedRecord, say: Say): string {
-  return `${Math.round(10 * awayShare)} of 10 positions lie away from this trail; the nearest is ${say.way(nearestM)} from it.`;
+  return `${Math.round(10 * awayShare)} of 10 points are away from this trail; the nearest is ${say.way(nearestM)} away.`;
 }

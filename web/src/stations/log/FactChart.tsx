@@ -53,13 +53,13 @@ export default function FactChart({ plan, result, cards }: Props) {
     <div className="my-2" data-testid="fact-chart">
       <Pick
         bare
-        label="Fact and plan of"
+        label="Compare"
         value={what}
         options={AGAINST.map((one) => [one, AGAINST_WORDS[one]] as const)}
         onPick={setWhat}
       />
       {rows.every(({ fact }) => fact === undefined) ? (
-        <p className="text-sm text-muted">No card tells it yet.</p>
+        <p className="text-sm text-muted">No entry has this figure yet.</p>
       ) : (
         <div className="relative h-[200px]">
           <ResponsiveContainer width="100%" height="100%">
@@ -100,13 +100,13 @@ export default function FactChart({ plan, result, cards }: Props) {
           </ResponsiveContainer>
           <div className="sr-only">
             <Table
-              label={`${AGAINST_WORDS[what]}, fact and plan day by day, ${unit}`}
+              label={`${AGAINST_WORDS[what]}, planned and actual by day, ${unit}`}
               rows={rows}
               idOf={({ tripDay }) => String(tripDay)}
               columns={[
                 { id: "day", head: "day", names: true, cell: ({ tripDay }) => tripDay },
-                { id: "planned", head: "plan", cell: ({ planned }) => planned },
-                { id: "fact", head: "fact", cell: ({ fact }) => fact ?? "not told" },
+                { id: "planned", head: "planned", cell: ({ planned }) => planned },
+                { id: "fact", head: "actual", cell: ({ fact }) => fact ?? "not recorded" },
               ]}
             />
           </div>

@@ -36,23 +36,23 @@ export function FromTrip({ plan }: { plan: Plan }) {
     <div className="my-2 grid gap-1 text-sm" data-testid="from-trip">
       {plan.shakedowns.map(({ planId, name, days, on }) => (
         <span key={planId} className="flex flex-wrap items-center gap-2">
-          Taught by {name}, {say.days(days)} from {say.date(on)} on.
+          Learnt from {name}, {say.days(days)} from {say.date(on)}.
           <button className="btn min-h-[28px]! py-0!" onClick={() => forgetShakedown(planId)}>
-            Not named any more
+            Unlink
           </button>
         </span>
       ))}
       {others.length > 0 && (
         <Pick
-          label="Learn from a trip before, a shakedown"
+          label="Learn from an earlier trip or shakedown hike"
           value={chosen}
           options={[["", "choose a trip on this device"], ...others.map(({ id, name }) => [id, name] as const)]}
           onPick={look}
         />
       )}
-      {told === "asking" && <span role="status">Computing that trip…</span>}
+      {told === "asking" && <span role="status">Calculating that trip…</span>}
       {told === "none" && (
-        <span role="status">No day with its hours is kept in that trip: there is nothing to learn from it.</span>
+        <span role="status">That trip has no saved day with hours, so there is nothing to learn from it.</span>
       )}
       {typeof told === "object" && (
         <>
@@ -72,7 +72,7 @@ export function FromTrip({ plan }: { plan: Plan }) {
                 look("");
               }}
             >
-              Take what {told.name} taught
+              Use these figures from {told.name}
             </button>
           </span>
         </>
@@ -84,6 +84,6 @@ export function FromTrip({ plan }: { plan: Plan }) {
 /** As the settings of a hiker have it. */
 function figureOf(what: Shakedown["told"][number]["what"], { pace, water }: Pick<Shakedown, "pace" | "water">): string {
   if (what === "pace") return `${fixed(100 * pace.speedFactor, 0)} %`;
-  if (what === "breaks") return `${fixed(100 * pace.breakFraction, 0)} % of the walking`;
+  if (what === "breaks") return `${fixed(100 * pace.breakFraction, 0)} % of walking time`;
   return water.measuredLph === undefined ? `${fixed(water.ratePerKmL, 3)} L/km` : `${fixed(water.measuredLph, 2)} L/h`;
 }

@@ -35,7 +35,7 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
     return (
       <>
         <p className="max-w-[72ch] text-sm text-muted">
-          Nothing to learn from yet: keep days with the hours walked, and what food and fuel are left.
+          Nothing to learn from yet. Save days with the hours you walked and what food and fuel are left.
         </p>
         <FromTrip plan={plan} />
       </>
@@ -46,13 +46,13 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
   return (
     <>
       <Table<Fit>
-        label="What the log says"
+        label="What the log shows"
         rows={fits}
         idOf={({ what }) => what}
         columns={[
           {
             id: "what",
-            head: "of you",
+            head: "figure",
             names: true,
             cell: ({ what }) => (
               <>
@@ -62,10 +62,10 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
           },
           { id: "cards", head: "days", right: true, cell: ({ cards }) => cards },
           { id: "was", head: "in the plan", right: true, cell: (fit) => percent(takenOf(fit)) },
-          { id: "is", head: "the log says", right: true, cell: ({ factor }) => <b>{percent(factor)}</b> },
+          { id: "is", head: "from the log", right: true, cell: ({ factor }) => <b>{percent(factor)}</b> },
           {
             id: "spread",
-            head: "9 of 10 between",
+            head: "90 % range",
             right: true,
             from: 561,
             cell: ({ posterior, spread }) =>
@@ -73,7 +73,7 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
           },
           {
             id: "sure",
-            head: "how sure",
+            head: "certainty",
             unseen: true,
             cell: ({ hasChanged }) =>
               hasChanged ? <b className="text-caution">changed</b> : <span className="text-muted">within chance</span>,
@@ -96,9 +96,9 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
             )
           }
         >
-          What it does to the rest
+          Effect on the rest of the hike
         </button>
-        {fraction !== undefined && <Progress label="Computing the rest" fraction={fraction} onStop={stop} />}
+        {fraction !== undefined && <Progress label="Calculating the rest" fraction={fraction} onStop={stop} />}
         {then && (
           <span data-testid="learnt-then">
             Finish on {say.date(then.finishDate)} instead of {say.date(result.finishDate)}; the heaviest pack{" "}
@@ -108,22 +108,21 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
         <button
           className="btn btn-strong"
           disabled={news.length === 0}
-          onClick={() => takeFits(fits, result, "What the log says is taken")}
+          onClick={() => takeFits(fits, result, "Use all figures from the log")}
         >
-          Take all
+          Use all
         </button>
         {changed.length > 0 && changed.length < fits.length && (
-          <button className="btn" onClick={() => takeFits(changed, result, "What has changed is taken")}>
-            Take what has changed
+          <button className="btn" onClick={() => takeFits(changed, result, "Use the changed figures from the log")}>
+            Use the changed ones
           </button>
         )}
       </div>
       <Nights plan={plan} result={result} />
       <FromTrip plan={plan} />
       <p className="m-0 max-w-[72ch] text-xs text-muted">
-        Each day is compared with what the plan has for that very ground, not with kilometres; few days move it little.
-        Days that have been stay as they were, and what was learnt is never counted twice. Experimental: spreads are a
-        judgement.
+        Each day is compared with the plan for that exact ground, not just by kilometres, so a few days change little.
+        Past days stay as they were, and nothing is counted twice. Experimental: the spreads are our judgement.
       </p>
     </>
   );
@@ -139,11 +138,11 @@ function Nights({ plan, result }: { plan: Plan; result: PlanResult }) {
   return (
     <p className="my-2 flex flex-wrap items-center gap-2 text-sm" data-testid="night-bias">
       <span>
-        {bias.nights} nights in camp were {say.degrees(Math.abs(bias.meanK))} {bias.meanK >= 0 ? "warmer" : "colder"}{" "}
-        than the plan has them in the mean, give or take {say.degrees(1.645 * bias.spreadK)}.
+        Your {bias.nights} nights in camp were {say.degrees(Math.abs(bias.meanK))}{" "}
+        {bias.meanK >= 0 ? "warmer" : "colder"} than planned on average (± {say.degrees(1.645 * bias.spreadK)}).
       </span>
       <button className="btn" disabled={fresh.length === 0} onClick={() => takeReadings(fresh)}>
-        {fresh.length === 0 ? "They are in the season" : "Take them into the season as readings"}
+        {fresh.length === 0 ? "Already in Season" : "Add to Season as temperature readings"}
       </button>
     </p>
   );

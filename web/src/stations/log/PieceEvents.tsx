@@ -29,7 +29,7 @@ export function PieceEvents({ plan, card: { pieces }, change }: Props) {
           />
           <input
             className="field min-h-[44px] flex-1"
-            aria-label={`About ${nameOf(pieceId)}`}
+            aria-label={`Note on ${nameOf(pieceId)}`}
             placeholder="sole loose"
             maxLength={500}
             value={note}
@@ -37,17 +37,17 @@ export function PieceEvents({ plan, card: { pieces }, change }: Props) {
           />
           <button
             className="btn min-h-[44px]"
-            aria-label={`${nameOf(pieceId)}: nothing happened`}
+            aria-label={`${nameOf(pieceId)}: event removed`}
             onClick={() => change({ pieces: pieces.filter((_, k) => k !== i) })}
           >
-            out
+            remove
           </button>
         </div>
       ))}
       <Pick
-        label="A piece broke, was mended, bought or sent"
+        label="Item broke, was repaired, bought or sent"
         value=""
-        options={[["", "choose it"], ...plan.kit.map(({ id, name }) => [id, name] as const)]}
+        options={[["", "choose an item"], ...plan.kit.map(({ id, name }) => [id, name] as const)]}
         onPick={(pieceId) => pieceId !== "" && change({ pieces: [...pieces, { pieceId, what: "broken", note: "" }] })}
       />
     </div>

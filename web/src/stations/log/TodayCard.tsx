@@ -71,7 +71,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
       <div className="flex flex-wrap items-center gap-2">
         <button
           className="btn min-h-[44px]"
-          aria-label="Day before"
+          aria-label="Previous day"
           disabled={card.date <= plan.trip.startDate}
           onClick={() => step(-1)}
         >
@@ -82,7 +82,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         </b>
         <button
           className="btn min-h-[44px]"
-          aria-label="Day after"
+          aria-label="Next day"
           disabled={card.date >= nextDate(plan) && !hand.isChanged && !isKept}
           onClick={() => step(1)}
         >
@@ -96,7 +96,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           near={plan.trip.startDate}
           onCommit={(date) => hand.open(date)}
         />
-        {isKept && <span className="text-sm text-muted">kept</span>}
+        {isKept && <span className="text-sm text-muted">saved</span>}
       </div>
       <div>
         <h2 className="m-0 text-2xl font-extrabold">
@@ -106,11 +106,11 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           {nameAt(places, fromM) ?? say.way(fromM)} to {placeName} · total {say.way(toM)}
           {aheadM !== undefined &&
             Math.abs(aheadM) >= 500 &&
-            ` · ${say.way(Math.abs(aheadM))} ${aheadM > 0 ? "further than" : "short of"} planned`}
+            ` · ${say.way(Math.abs(aheadM))} ${aheadM > 0 ? "further than" : "less than"} planned`}
           {profile.hasHeights &&
             ` · ${say.height(profile.heightM[fromNode]!)} → ${say.height(profile.heightM[toNode]!)}`}
         </p>
-        {!isThere && <p className="m-0 text-caution">The place is off the route: choose where the day ended.</p>}
+        {!isThere && <p className="m-0 text-caution">That place is off your route: choose where the day ended.</p>}
       </div>
       <WhereTo
         plan={plan}
@@ -125,7 +125,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         <BlankNumber
           {...field}
           path="log.walkedH"
-          label="walked"
+          label="walking"
           value={card.walkedH}
           planned={planned?.walkH}
           onCommit={(walkedH) => change({ walkedH })}
@@ -157,13 +157,13 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         <BlankNumber
           {...field}
           path="log.drankL"
-          label="drunk"
+          label="water drunk"
           value={card.drankL}
           onCommit={(drankL) => change({ drankL })}
         />
       </div>
-      <section aria-label="Left in the bag" className="border-t-2 border-ink pt-1">
-        <h3 className="m-0 mb-1 text-base font-bold">Left in the bag</h3>
+      <section aria-label="Left in the food bag" className="border-t-2 border-ink pt-1">
+        <h3 className="m-0 mb-1 text-base font-bold">What’s left</h3>
         <div className="grid w-full grid-cols-3 gap-2">
           <BlankNumber
             {...field}
@@ -184,16 +184,16 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           <BlankNumber
             {...field}
             path="log.chargeFraction"
-            label="charge"
+            label="battery"
             value={card.chargeFraction}
             onCommit={(chargeFraction) => change({ chargeFraction })}
           />
         </div>
         {standing?.left.map(({ what, have, wanted, isEnough }) => (
           <p key={what} className={`m-0 text-sm ${isEnough ? "text-muted" : "text-danger"}`} data-left={what}>
-            {LEFT_WORDS[what]}: {leftFigure(what, have, say)} left, {leftFigure(what, wanted, say)} wanted to the next
+            {LEFT_WORDS[what]}: {leftFigure(what, have, say)} left, {leftFigure(what, wanted, say)} needed to the next
             stop
-            {isEnough ? "; it is enough by the plan." : `: too little. ${shortWords(what, say.way(standing.backM))}`}
+            {isEnough ? "; that’s enough by the plan." : `: not enough. ${shortWords(what, say.way(standing.backM))}`}
           </p>
         ))}
       </section>
@@ -216,7 +216,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         <BlankNumber
           {...field}
           path="log.bodyKg"
-          label="own mass"
+          label="body weight"
           value={card.bodyKg}
           onCommit={(bodyKg) => change({ bodyKg })}
         />
@@ -252,7 +252,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
               hand.rest();
             }}
           >
-            Delete the day
+            Delete this day
           </button>
         )}
         <button
@@ -262,7 +262,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
             hand.open(isoOfDay(dayNumber(card.date)! + 1));
           }}
         >
-          Keep the day
+          Save day
         </button>
       </div>
     </section>

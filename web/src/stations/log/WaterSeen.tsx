@@ -18,7 +18,7 @@ export function WaterSeen({ waters, card, change, say }: Props) {
   if (waters.length === 0) return null;
   return (
     <section aria-label="Water on the way" className="border-t-2 border-ink pt-1">
-      <h3 className="m-0 mb-1 text-base font-bold">Water on the way</h3>
+      <h3 className="m-0 mb-1 text-base font-bold">Water along the way</h3>
       <ul className="m-0 w-full list-none p-0">
         {waters.map(({ id, name, alongM }) => {
           const said = card.water.find(({ sourceId }) => sourceId === id)?.said;

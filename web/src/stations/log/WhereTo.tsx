@@ -43,17 +43,17 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
     else take(read);
   };
   const takeFix = (): void => {
-    setTold("Asking the device…");
+    setTold("Getting your position…");
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => {
         const there = locate(profile, coords.longitude, coords.latitude);
         if (there.offM > MOST_OFF_M)
           return setTold(
-            `The device is ${say.way(there.offM)} from the trail. Nothing was changed: choose the place by hand.`,
+            `You’re ${say.way(there.offM)} from the trail. Nothing was changed: choose the place by hand.`,
           );
         end(walkedOf(profile, nodeOf(profile, there)));
       },
-      ({ message }) => setTold(`The device does not tell: ${message || "no position"}. Choose the place by hand.`),
+      ({ message }) => setTold(`Couldn’t get your position: ${message || "no position"}. Choose the place by hand.`),
       { timeout: LOCATE_MS, enableHighAccuracy: true },
     );
   };
@@ -63,7 +63,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
         <input
           className="field min-h-[44px] basis-full text-base"
           aria-label="Where the day ended"
-          placeholder="two letters, or a distance"
+          placeholder="two letters of a place, or a distance"
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);
@@ -81,10 +81,10 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
         )}
         <button
           className="btn min-h-[44px]"
-          aria-label="A point on the Line"
+          aria-label="Pick on the Line"
           onClick={() => {
             askForPoint({
-              words: "Touch the Line where the day ended",
+              words: "Tap the Line where the day ended",
               onPoint: (metres) => take(endNear(profile, places, metres as WalkedM)),
             });
             window.scrollTo({ top: 0 });
@@ -93,7 +93,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
           <Crosshair size={18} aria-hidden="true" />
         </button>
         {"geolocation" in navigator && (
-          <button className="btn min-h-[44px]" aria-label="Where the device is" onClick={takeFix}>
+          <button className="btn min-h-[44px]" aria-label="Use my position" onClick={takeFix}>
             <LocateFixed size={18} aria-hidden="true" />
           </button>
         )}

@@ -33,9 +33,9 @@ export function readEnd(typed: string, { places, nearM, profile, units }: EndCon
   const [found] = findPlaces(places, typed, nearM, 1);
   if (found) return endAtPlace(profile, found);
   const read = parseQuantity("distance", typed, units);
-  if ("error" in read) return { error: "Type two letters of a place, or how far along the trail you are." };
+  if ("error" in read) return { error: "Type two letters of a place name, or your distance along the trail." };
   const lengthM = profile.cellCount * profile.cellM;
   if (read.value < 0 || read.value > lengthM)
-    return { error: `The walk is ${quantity("distance", lengthM, units)} long.` };
+    return { error: `The hike is ${quantity("distance", lengthM, units)} long.` };
   return endAt(profile, read.value as WalkedM);
 }

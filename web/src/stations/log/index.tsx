@@ -53,7 +53,7 @@ const Beside = memo(function Beside({ plan, result, say, chosen, onOpen }: Besid
     <div className="min-w-0 px-[18px] py-3">
       <div className="mb-2 flex flex-wrap gap-2">
         <button className="btn" onClick={() => chooseTheme(theme === "night" ? "system" : "night")}>
-          {theme === "night" ? "Day again" : "Night, red on black"}
+          {theme === "night" ? "Day colours" : "Night, red on black"}
         </button>
         <button className="btn" disabled={none} onClick={() => saveCsv(name, logSheet(plan, cards))}>
           CSV
@@ -63,38 +63,38 @@ const Beside = memo(function Beside({ plan, result, say, chosen, onOpen }: Besid
           disabled={none}
           onClick={() => save(writeLogGpx(plan, result, cards), name, "gpx", "application/gpx+xml")}
         >
-          GPX with the days
+          GPX by day
         </button>
         <button className="btn" disabled={none} onClick={() => save(logPage(plan, cards), name, "html", "text/html")}>
-          Save as a page
+          Save as web page
         </button>
       </div>
       <Fold
         className="mb-3 border-y border-rule py-2"
         titleClass="text-sm font-semibold"
-        title="Several days at once: as planned, from a file, from a tracker"
+        title="Catch up on several days"
       >
         <CatchUp plan={plan} result={result} say={say} />
       </Fold>
-      <section aria-label="Plan against fact">
-        <h3 className="mt-0 mb-1 text-lg font-bold">Plan against fact</h3>
+      <section aria-label="Planned vs. actual">
+        <h3 className="mt-0 mb-1 text-lg font-bold">Planned vs. actual</h3>
         <AgainstPlan plan={plan} cards={cards} chosen={chosen} say={say} onOpen={onOpen} />
         {cards.length > 1 && (
-          <Fold className="mt-2" titleClass="text-sm font-semibold" title="Fact and plan, day by day">
-            <Suspense fallback={<p className="text-sm text-muted">Drawing…</p>}>
+          <Fold className="mt-2" titleClass="text-sm font-semibold" title="Planned vs. actual, day by day">
+            <Suspense fallback={<p className="text-sm text-muted">Loading…</p>}>
               <FactChart plan={plan} result={result} cards={cards} />
             </Suspense>
           </Fold>
         )}
       </section>
-      <section aria-label="What is learnt" className="mt-4">
-        <h3 className="m-0 mb-1 text-lg font-bold">What the log says of you</h3>
+      <section aria-label="What your log says about you" className="mt-4">
+        <h3 className="m-0 mb-1 text-lg font-bold">What your log says about you</h3>
         <Learnt plan={plan} result={result} />
       </section>
       <Fold
         className="mt-4 border-y border-rule py-2"
         titleClass="text-sm font-semibold"
-        title="Piece by piece: carried, broken, never needed"
+        title="Item by item: carried, broken, never needed"
       >
         <Afterwards plan={plan} result={result} cards={cards} say={say} />
       </Fold>

@@ -33,7 +33,7 @@ export function useTracker(profile: Profile) {
       const answer = await askTracker({ ...following, since });
       if (isOver) return;
       if (!answer) {
-        notify("The tracker does not answer. What it told so far stands; ask again when the network is there.");
+        notify("The tracker isn’t responding. What it has sent so far is kept; try again when you’re online.");
         return setFollowing(undefined);
       }
       fixes.push(...answer.fixes);

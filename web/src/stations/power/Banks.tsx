@@ -18,11 +18,11 @@ export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
   return (
     <div className="my-2 text-sm">
       <button className="btn" onClick={find} disabled={fraction !== undefined}>
-        Which legs want the {banks.length === 1 ? "bank" : "banks"}
+        Which legs need the {banks.length === 1 ? "power bank" : "power banks"}
       </button>
-      {fraction !== undefined && <Progress label="Leaving banks at home" fraction={fraction} onStop={stop} />}
+      {fraction !== undefined && <Progress label="Testing power banks at home" fraction={fraction} onStop={stop} />}
       {rows.length > 0 && (
-        <ul aria-label="Banks by leg" className="my-2 list-none p-0">
+        <ul aria-label="Power banks by leg" className="my-2 list-none p-0">
           {rows.map((row) => (
             <li key={row.deviceId}>
               <b>{name(row.deviceId)}</b>: {wordsOf(row, plan, result)}
@@ -36,10 +36,10 @@ export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
 
 function wordsOf({ wantedOn, missingStill, idleOn }: BankLegs, plan: Plan, { legs }: PlanResult): string {
   const list = (of: readonly number[]): string => of.map((leg) => leg + 1).join(", ");
-  const still = missingStill.length > 0 ? ` Even with it something is missing on leg ${list(missingStill)}.` : "";
-  if (wantedOn.length === 0) return `no leg lasts for it alone that would not without.${still}`;
+  const still = missingStill.length > 0 ? ` Even with it, leg ${list(missingStill)} runs short.` : "";
+  if (wantedOn.length === 0) return `no leg depends on it.${still}`;
   const from = stopName(plan, legs[wantedOn[0]!]!.fromStopId);
   const to = stopName(plan, legs[wantedOn.at(-1)!]!.toStopId);
-  const idle = idleOn.length > 0 ? ` It could come by post to ${from} and go back from ${to}.` : "";
-  return `wanted on leg ${list(wantedOn)}.${idle}${still}`;
+  const idle = idleOn.length > 0 ? ` You could have it mailed to ${from} and send it home from ${to}.` : "";
+  return `needed on leg ${list(wantedOn)}.${idle}${still}`;
 }

@@ -5,8 +5,8 @@ import type { FieldRow } from "../../ui/FieldNumber.tsx";
 import { sayIn } from "../../words/say.ts";
 
 const OWN: FieldRow[] = [
-  ["stove.containerNetG", "Gas in a canister"],
-  ["stove.containerEmptyG", "Canister, empty"],
+  ["stove.containerNetG", "Gas per canister"],
+  ["stove.containerEmptyG", "Empty canister"],
 ];
 
 type Size = (typeof CAN_SIZES)[number];
@@ -24,7 +24,7 @@ export function Canisters({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
       target.stove.sizes = CAN_SIZES.filter((one) => (one === size ? !sizes.includes(size) : sizes.includes(one)));
     });
   const setOwn = (netG?: number, emptyG?: number): void =>
-    change(netG === undefined ? "canisters that are sold" : "own canister", ({ stove: target }) => {
+    change(netG === undefined ? "canister sizes sold" : "your own canister size", ({ stove: target }) => {
       target.containerNetG = netG;
       target.containerEmptyG = emptyG;
     });
@@ -34,12 +34,12 @@ export function Canisters({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
         <>
           <HikerRows plan={plan} hiker={hiker} list={OWN} />
           <button className="btn" onClick={() => setOwn()}>
-            Sizes that are sold instead
+            Use sizes sold in shops
           </button>
         </>
       ) : (
         <fieldset className="m-0 border-0 p-0 text-sm">
-          <legend className="p-0 text-xs text-muted">Canisters that are sold</legend>
+          <legend className="p-0 text-xs text-muted">Canister sizes sold</legend>
           {CAN_SIZES.map((size) => (
             <label key={size} className="mr-3 inline-flex items-center gap-1.5">
               <input
@@ -52,7 +52,7 @@ export function Canisters({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
             </label>
           ))}
           <button className="btn mt-1" onClick={() => setOwn(container.netG, container.emptyG)}>
-            One of another size
+            My own size
           </button>
         </fieldset>
       )}
@@ -62,7 +62,7 @@ export function Canisters({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
           checked={stove.exchange}
           onChange={() => change("part-full canisters", (target) => void (target.stove.exchange = !stove.exchange))}
         />
-        Leave a part-full canister behind where a new one alone is lighter
+        Leave part-full canisters behind if a new one alone is lighter
       </label>
     </>
   );

@@ -16,8 +16,8 @@ import type { ScreenProps } from "../Screen.tsx";
 const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
 
 const KIND_NAME: Record<Device["kind"], string> = {
-  rechargeable: "charged device",
-  "spare-cells": "device on cells",
+  rechargeable: "rechargeable device",
+  "spare-cells": "battery-powered device",
   bank: "power bank",
   solar: "solar panel",
 };
@@ -29,19 +29,19 @@ interface Amount {
 }
 
 const AMOUNTS: Amount[] = [
-  { key: "count", name: "How many", kinds: DEVICE_KINDS },
-  { key: "whPerDay", name: "Wh a day", kinds: ["rechargeable"] },
-  { key: "whPerWalkH", name: "Wh an hour walked", kinds: ["rechargeable"] },
-  { key: "mAh", name: "Cells, mAh", kinds: ["rechargeable", "bank"] },
-  { key: "watts", name: "Charges or gives, W", kinds: ["rechargeable", "bank", "solar"] },
-  { key: "daysPerSet", name: "Days a set", kinds: ["spare-cells"] },
+  { key: "count", name: "Quantity", kinds: DEVICE_KINDS },
+  { key: "whPerDay", name: "Wh per day", kinds: ["rechargeable"] },
+  { key: "whPerWalkH", name: "Wh per hour walked", kinds: ["rechargeable"] },
+  { key: "mAh", name: "Cell capacity, mAh", kinds: ["rechargeable", "bank"] },
+  { key: "watts", name: "Charging power, W", kinds: ["rechargeable", "bank", "solar"] },
+  { key: "daysPerSet", name: "Days per set", kinds: ["spare-cells"] },
   { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
 ];
 
 /** What most carry: judgement to begin with, each figure editable. */
 const USUAL = [
   { name: "Phone", kind: "rechargeable", mAh: 4000, whPerDay: 4, offRank: 1 },
-  { name: "Head lamp", kind: "rechargeable", mAh: 1200, whPerDay: 0.6 },
+  { name: "Headlamp", kind: "rechargeable", mAh: 1200, whPerDay: 0.6 },
   { name: "Power bank", kind: "bank", mAh: 10_000 },
 ] as const;
 
@@ -53,20 +53,20 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   const addUsual = (): void => {
     const [hiker] = plan.hikers;
     const rows = USUAL.map((device) => deviceSchema.parse({ ...device, id: crypto.randomUUID(), ownerId: hiker!.id }));
-    addRows("devices", "Add phone, lamp and bank", rows);
+    addRows("devices", "Add phone, headlamp and power bank", rows);
   };
   return (
     <>
       <Panel
         title="Devices"
-        note="Banks fill devices, sockets at stops fill all. Cells count at 3.7 V, never the socket’s 5 V. Cold takes capacity and gives it back; below freezing nothing may be charged. A device that is a piece of kit works on the legs on which it is carried. Do not stake a rescue call on one battery."
+        note="Power banks charge devices; sockets at stops charge everything. Capacity is counted at 3.7 V cell voltage, not the 5 V output. Cold reduces capacity, and warming restores it; never charge below freezing. A device linked to a kit item works on the legs where you carry it. Don’t stake a rescue call on one battery."
       >
         <button className="btn mb-2" onClick={add}>
           <Plus size={15} aria-hidden="true" /> Add device
         </button>{" "}
         {plan.devices.length === 0 && (
           <button className="btn mb-2" onClick={addUsual}>
-            Add phone, lamp and bank, with usual figures
+            Add phone, headlamp and power bank with typical figures
           </button>
         )}
         {plan.devices.length > 0 && <Counting plan={plan} />}
@@ -89,24 +89,24 @@ function Counting({ plan }: Pick<ScreenProps, "plan">) {
     <div className="mb-2 flex flex-wrap gap-4">
       {plan.hikers.length > 1 && (
         <Pick
-          label="Charge is"
+          label="Charge is shared"
           value={charge.stores}
           options={[
-            ["shared", "one store for the party"],
-            ["own", "each hiker’s own"],
+            ["shared", "by the whole party"],
+            ["own", "not: each hiker’s own"],
           ]}
-          onPick={(stores) => set("Whose the charge is", { stores })}
+          onPick={(stores) => set("How charge is shared", { stores })}
         />
       )}
       {plan.devices.some(({ kind }) => kind === "solar") && (
         <Pick
-          label="Sun is counted by"
+          label="Solar is calculated from"
           value={charge.solar}
           options={[
             ["radiation", "radiation, place and trees"],
             ["daylight", "hours of daylight"],
           ]}
-          onPick={(solar) => set("How sun is counted", { solar })}
+          onPick={(solar) => set("how solar is calculated", { solar })}
         />
       )}
     </div>
@@ -146,17 +146,17 @@ function deviceColumns(plan: Plan): Column<Device>[] {
     },
     {
       id: "piece",
-      head: "Piece of kit",
+      head: "Kit item",
       cell: (device) => (
         <Pick
           bare
-          label={`Piece of kit that ${device.name} is`}
+          label={`Kit item for ${device.name}`}
           value={device.pieceId ?? ""}
           options={[
-            ["", "none: always there"],
+            ["", "none: always available"],
             ...plan.kit.map((piece) => [piece.id, `${piece.name}, ${ownerName(plan, piece.ownerId)}`] as const),
           ]}
-          onPick={(pieceId) => set(device, "piece of kit", { pieceId: pieceId === "" ? undefined : pieceId })}
+          onPick={(pieceId) => set(device, "kit item", { pieceId: pieceId === "" ? undefined : pieceId })}
         />
       ),
     },
@@ -180,32 +180,30 @@ function deviceColumns(plan: Plan): Column<Device>[] {
     ...(plan.devices.some(({ kind }) => kind === "solar") ? [panelColumn(set)] : []),
     {
       id: "off",
-      head: "Switched off",
+      head: "Turned off",
       right: true,
       cell: (device) =>
         device.kind === "rechargeable" && (
           <Pick
             bare
-            label={`When ${device.name} is switched off`}
+            label={`When ${device.name} is turned off`}
             value={String(device.offRank ?? "")}
             options={OFF_RANKS}
-            onPick={(rank) =>
-              set(device, "when it is switched off", { offRank: rank === "" ? undefined : Number(rank) })
-            }
+            onPick={(rank) => set(device, "when it’s turned off", { offRank: rank === "" ? undefined : Number(rank) })}
           />
         ),
     },
     {
       id: "sure",
-      head: "Sets last",
+      head: "Battery sets last",
       cell: (device) =>
         device.kind === "spare-cells" && (
           <Pick
             bare
-            label={`How surely the sets of ${device.name} last`}
+            label={`How sure the spare sets of ${device.name} should be`}
             value={device.spareCertainty}
             options={Object.entries(CERTAINTY_WORDS) as [Device["spareCertainty"], string][]}
-            onPick={(spareCertainty) => set(device, "how surely its sets last", { spareCertainty })}
+            onPick={(spareCertainty) => set(device, "certainty of spare sets", { spareCertainty })}
           />
         ),
     },
@@ -231,23 +229,23 @@ type SetDevice = (device: Device, label: string, fields: Partial<Device>) => voi
 function panelColumn(set: SetDevice): Column<Device> {
   return {
     id: "lies",
-    head: "The panel lies",
+    head: "Panel position",
     cell: (device) =>
       device.kind === "solar" && (
         <>
           <Pick
             bare
-            label={`Where ${device.name} lies`}
+            label={`Where ${device.name} is placed`}
             value={device.place}
             options={Object.entries(PLACE_WORDS) as [Device["place"], string][]}
-            onPick={(place) => set(device, "where it lies", { place })}
+            onPick={(place) => set(device, "panel position", { place })}
           />
           <Pick
             bare
-            label={`What stands over ${device.name}`}
+            label={`Shade over ${device.name}`}
             value={device.trees}
             options={Object.entries(TREE_WORDS) as [Device["trees"], string][]}
-            onPick={(trees) => set(device, "what stands over it", { trees })}
+            onPick={(trees) => set(device, "shade over the panel", { trees })}
           />
         </>
       ),
@@ -273,7 +271,7 @@ export function Standing({ plan, result, store }: ScreenProps & { store: Store }
         </>
       ),
     },
-    { id: "store", head: "Store, Wh", right: true, cell: ({ leg }) => fixed(leg.capacityWh, 0) },
+    { id: "store", head: "Capacity, Wh", right: true, cell: ({ leg }) => fixed(leg.capacityWh, 0) },
     {
       id: "lowest",
       head: "Lowest",
@@ -292,12 +290,12 @@ export function Standing({ plan, result, store }: ScreenProps & { store: Store }
     },
     {
       id: "when",
-      head: "Lowest or flat on",
+      head: "Lowest, or flat on",
       cell: ({ leg }) => dayMonth(isoOfDay(leg.flatDay ?? leg.lowestDay)),
     },
     {
       id: "missing",
-      head: "Missing, Wh",
+      head: "Short by, Wh",
       right: true,
       cell: ({ leg }) =>
         leg.shortWh > 0 ? <span className="font-semibold text-danger">{fixed(leg.shortWh, 1)}</span> : "–",

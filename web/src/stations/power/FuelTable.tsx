@@ -17,7 +17,8 @@ interface Props {
 
 export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
   const say = sayIn(plan);
-  if (hiker.stove.fuel === "none") return <p className="text-sm text-muted">No stove, and nothing to burn.</p>;
+  if (hiker.stove.fuel === "none")
+    return <p className="text-sm text-muted">No stove, so no fuel. Choose a stove below.</p>;
   const of = (leg: LegResult) => leg.hikers[who]!.fuel;
   const column = (id: string, head: string, show: (leg: LegResult) => string, from?: 561 | 861): Column<LegResult> => ({
     id,
@@ -29,20 +30,20 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
   const columns: Column<LegResult>[] = [
     {
       id: "leg",
-      head: "out of",
+      head: "leaving",
       names: true,
       cell: (leg) => `${leg.index + 1}. ${stopName(plan, leg.fromStopId)}`,
     },
     column("boils", "boils", (leg) => say.number(of(leg).boils, 1)),
-    column("melt", "snow melted", (leg) => (of(leg).meltL > 0.05 ? say.L(of(leg).meltL) : ""), 861),
-    column("need", "burnt", (leg) => say.g(of(leg).needG)),
+    column("melt", "for melting snow", (leg) => (of(leg).meltL > 0.05 ? say.L(of(leg).meltL) : ""), 861),
+    column("need", "used", (leg) => say.g(of(leg).needG)),
     column("later", "for later legs", (leg) => (of(leg).laterG > 0 ? say.g(of(leg).laterG) : ""), 861),
     column("open", "left from before", (leg) => (of(leg).openG > 0 ? say.g(of(leg).openG) : ""), 561),
     column("bought", "new", (leg) => boughtWords(of(leg), say)),
     column("leave", "leave with", (leg) => say.kg(of(leg).startKg + of(leg).containerKg, 2)),
     {
       id: "lasts",
-      head: "does the open one last?",
+      head: "enough in the open one?",
       from: 561,
       cell: (leg) => lasts(leg, of(leg)),
     },
@@ -69,8 +70,8 @@ function boughtWords({ bought, boughtOf, leftBehindG }: Fuel, say: Say): string 
 }
 
 function lasts(leg: LegResult, { needG, openLasts, bought }: Fuel): string {
-  if (needG === 0) return "nothing is burnt";
+  if (needG === 0) return "no fuel used";
   if (openLasts) return "yes";
-  if (!leg.fuelSold) return bought === 0 ? "carried past: none is sold here" : "none is sold here";
+  if (!leg.fuelSold) return bought === 0 ? "carried past: not sold here" : "not sold here";
   return "no";
 }

@@ -34,7 +34,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
       <Lane
         title={
           <>
-            Fuel and what it is in<span className="block font-normal">at most {say.kg(mostKg, 2)}</span>
+            Fuel and containers<span className="block font-normal">up to {say.kg(mostKg, 2)}</span>
           </>
         }
         widthPx={widthPx}
@@ -48,7 +48,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
         <Lane
           title={
             <>
-              Charge of the store<span className="block font-normal">what the cold lets out, by day</span>
+              Battery charge<span className="block font-normal">usable in the cold, by day</span>
             </>
           }
           widthPx={widthPx}
@@ -79,7 +79,7 @@ export const PowerLanes = memo(function PowerLanes({ result, who, line, legIndex
               );
             })}
           </svg>
-          <span className="sr-only">The figures stand in the table of batteries by leg.</span>
+          <span className="sr-only">See “Batteries by leg” for the figures.</span>
         </Lane>
       )}
     </div>

@@ -17,18 +17,18 @@ export function SwitchOff({ plan }: { plan: Plan }) {
   return (
     <div className="my-2 text-sm">
       <button className="btn" onClick={find} disabled={fraction !== undefined || plan.devices.length === 0}>
-        What to switch off to last
+        What to turn off to make it
       </button>
-      {fraction !== undefined && <Progress label="Switching off" fraction={fraction} onStop={stop} />}
+      {fraction !== undefined && <Progress label="Testing devices off" fraction={fraction} onStop={stop} />}
       {rows.length > 0 && (
-        <ol aria-label="Switched off" className="my-2 pl-6">
+        <ol aria-label="Turned off" className="my-2 pl-6">
           {rows.map(({ deviceIds, flatLegs, shortWh }) => (
             <li key={deviceIds.length}>
               {deviceIds.length === 0 ? "As it is" : `Without ${deviceIds.map(name).join(", ")}`}:{" "}
               {flatLegs.length === 0 ? (
-                <b className="text-pine">everything else lasts.</b>
+                <b className="text-pine">the rest lasts.</b>
               ) : (
-                `${say.number(shortWh)} Wh are missing, on leg ${flatLegs.map((leg) => leg + 1).join(", ")}.`
+                `${say.number(shortWh)} Wh short, on leg ${flatLegs.map((leg) => leg + 1).join(", ")}.`
               )}
             </li>
           ))}

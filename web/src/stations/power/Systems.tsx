@@ -28,15 +28,14 @@ export function Systems({ plan, result, hiker, who, legIndex }: Props) {
   return (
     <div className="py-2">
       <p className="m-0 mb-1 max-w-[72ch] text-sm text-muted">
-        With {say.number(hiker.stove.boilsPerDay, 1)} boils a day of {say.L(hiker.stove.boilL)}, at the heights of the
-        camps. Dashed: the boils of leg {legIndex + 1} as planned. Canisters come in steps, so lines may cross more than
-        once.
+        For {say.number(hiker.stove.boilsPerDay, 1)} boils a day of {say.L(hiker.stove.boilL)} at camp elevation.
+        Dashed: boils planned for leg {legIndex + 1}. Canister sizes come in steps, so lines may cross more than once.
       </p>
       <Suspense fallback={<div className="h-[220px]" />}>
         <SystemChart lines={lines} units={plan.trip.units} boils={result.legs[legIndex]!.hikers[who]!.fuel.boils} />
       </Suspense>
       <Table<FuelComparison>
-        label="Ways to cook"
+        label="Cooking systems"
         columns={[
           {
             id: "name",
@@ -45,10 +44,10 @@ export function Systems({ plan, result, hiker, who, legIndex }: Props) {
             names: true,
             cell: ({ id }) => FUEL_WORDS[id as Hiker["stove"]["fuel"]],
           },
-          number("most", "heaviest leaving", ({ startKg }) => say.kg(Math.max(...startKg), 2)),
+          number("most", "heaviest when leaving", ({ startKg }) => say.kg(Math.max(...startKg), 2)),
           number("here", `leaving on leg ${legIndex + 1}`, ({ startKg }) => say.kg(startKg[legIndex]!, 2)),
           number("mean", "mean", ({ meanKg }) => say.kg(meanKg, 2)),
-          number("fuel", "burnt in all", ({ fuelKg }) => say.kg(fuelKg, 2)),
+          number("fuel", "fuel used in all", ({ fuelKg }) => say.kg(fuelKg, 2)),
           number("new", "containers", ({ containers }) => String(containers)),
         ]}
         rows={rows}

@@ -22,10 +22,10 @@ import { SwitchOff } from "./SwitchOff.tsx";
 import { Systems } from "./Systems.tsx";
 
 const STOVE: FieldRow[] = [
-  ["stove.boilsPerDay", "Boils a day, without menus"],
+  ["stove.boilsPerDay", "Boils a day, if no menu"],
   ["stove.boilL", "Water per boil"],
-  ["stove.windExposure", "Fuel for wind and spill"],
-  ["stove.simmerMinPerDay", "Kept boiling a day"],
+  ["stove.windExposure", "Extra fuel for wind and spills"],
+  ["stove.simmerMinPerDay", "Simmering per day"],
 ];
 
 export default function Power({ plan, result: newest }: ScreenProps) {
@@ -64,8 +64,8 @@ export default function Power({ plan, result: newest }: ScreenProps) {
             <Standing plan={plan} result={result} store={store} />
           ) : (
             <p className="text-sm text-muted">
-              {result.power ? `${firstName(hiker)} has no device` : "No devices yet"}: add them below to see whether
-              their charge lasts.
+              {result.power ? `${firstName(hiker)} has no device` : "No devices yet"}. Add them below to see whether the
+              batteries last.
             </p>
           )}
           <SwitchOff plan={plan} />
@@ -74,10 +74,10 @@ export default function Power({ plan, result: newest }: ScreenProps) {
       </div>
       <div className="px-[18px]">
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Stove">
-          <Fields title="Stove" note="Never in a closed tent: carbon monoxide kills. Fire bans go first.">
+          <Fields title="Stove" note="Never use a stove in a closed tent: carbon monoxide kills. Fire bans come first.">
             <HikerChoice
               hiker={hiker}
-              label="Cooks with"
+              label="Cooking system"
               value={hiker.stove.fuel}
               options={FUEL_WORDS}
               set={(target, fuel) => void (target.stove.fuel = fuel)}
@@ -86,11 +86,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
             {hiker.stove.fuel.startsWith("gas") && <Canisters plan={plan} hiker={hiker} />}
           </Fields>
         </Fold>
-        <Fold
-          className="border-t border-rule py-2"
-          titleClass="text-sm font-semibold"
-          title="Ways to cook side by side"
-        >
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Compare cooking systems">
           <Systems plan={plan} result={result} hiker={hiker} who={who} legIndex={legIndex} />
         </Fold>
         <div className="border-t border-rule pt-3">

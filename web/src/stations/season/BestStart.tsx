@@ -20,15 +20,15 @@ export function BestStart({ plan, onTake }: Props) {
   const now = dayNumber(startDate)!;
   const weekly = rows.filter((row) => (dayNumber(row.startDate)! - now) % 7 === 0);
   return (
-    <section aria-label="Other first days" className="my-3 text-sm">
+    <section aria-label="Compare start dates" className="my-3 text-sm">
       <div className="flex flex-wrap items-center gap-3">
         <button className="btn" disabled={fraction !== undefined} onClick={run}>
-          {rows.length === 0 ? "Try other first days" : "Try them again"}
+          {rows.length === 0 ? "Compare start dates" : "Compare again"}
         </button>
         {fraction === undefined ? (
-          <span className="text-muted">The whole plan, for eight weeks before and after, day by day.</span>
+          <span className="text-muted">Recalculates the plan for every start date, eight weeks either way.</span>
         ) : (
-          <Progress label="Trying other first days" fraction={fraction} onStop={stop} />
+          <Progress label="Trying other start dates" fraction={fraction} onStop={stop} />
         )}
       </div>
       {rows.length > 1 && (
@@ -38,11 +38,11 @@ export function BestStart({ plan, onTake }: Props) {
       )}
       {weekly.length > 1 && (
         <div className="overflow-x-auto">
-          <table className="border-collapse" aria-label="First days, week by week">
+          <table className="border-collapse" aria-label="Start dates by week">
             <thead>
               <tr className="border-b border-rule text-left text-muted">
                 {[
-                  "first day",
+                  "start date",
                   "finish",
                   "heaviest pack",
                   "on snow",
@@ -83,7 +83,7 @@ export function BestStart({ plan, onTake }: Props) {
                         aria-label={`Start on ${say.date(row.startDate)}`}
                         onClick={() => onTake(row.startDate)}
                       >
-                        Start then
+                        Start on this date
                       </button>
                     )}
                   </td>

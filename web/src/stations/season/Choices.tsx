@@ -9,16 +9,16 @@ type Climate = Plan["climate"];
 const CHOICES = [
   {
     key: "snowYear",
-    label: "Snow of the year",
+    label: "Snow year",
     options: [
-      ["low", "little snow"],
+      ["low", "low snow"],
       ["usual", "usual snow"],
-      ["high", "much snow"],
+      ["high", "high snow"],
     ],
   },
   {
     key: "warmth",
-    label: "Warmth of the year",
+    label: "Warm or cold year",
     options: [
       ["cold", "cold"],
       ["usual", "usual warmth"],
@@ -27,7 +27,7 @@ const CHOICES = [
   },
   {
     key: "wetness",
-    label: "Rain of the year",
+    label: "Wet or dry year",
     options: [
       ["dry", "dry"],
       ["usual", "usual rain"],
@@ -38,12 +38,12 @@ const CHOICES = [
 
 const SNOW_BY = [
   ["degree-day", "by the season"],
-  ["by-hand", "by stretches alone"],
+  ["by-hand", "only your stretches"],
 ] as const;
 
 const NIGHT_BY = [
-  ["one-in-ten", "one night in ten"],
-  ["coldest-of-all", "the coldest of a leg’s nights, one hike in ten"],
+  ["one-in-ten", "coldest night in ten"],
+  ["coldest-of-all", "coldest night of the whole leg, one hike in ten"],
 ] as const;
 
 export function Choices({ climate }: { climate: Climate }) {
@@ -52,7 +52,7 @@ export function Choices({ climate }: { climate: Climate }) {
   return (
     <>
       <span className="flex flex-wrap items-center gap-1.5">
-        Planned for a year of
+        Plan for
         {CHOICES.map(({ key, label, options }) => (
           <Pick
             bare
@@ -65,23 +65,23 @@ export function Choices({ climate }: { climate: Climate }) {
         ))}
       </span>
       <span className="flex max-w-full flex-wrap items-center gap-1.5">
-        Snow lies
+        Snow cover from{" "}
         <Pick
           bare
-          label="Where snow lies"
+          label="Snow cover from"
           value={climate.snowBy}
           options={SNOW_BY}
-          onPick={(snowBy) => set(`Snow ${SNOW_BY.find(([id]) => id === snowBy)![1]}`, { snowBy })}
+          onPick={(snowBy) => set(`Snow cover ${SNOW_BY.find(([id]) => id === snowBy)![1]}`, { snowBy })}
         />
       </span>
       <span className="flex max-w-full flex-wrap items-center gap-1.5">
-        Kit judged by
+        Kit must handle{" "}
         <Pick
           bare
-          label="Night that the kit is judged by"
+          label="Night your kit must handle"
           value={climate.nightBy}
           options={NIGHT_BY}
-          onPick={(nightBy) => set(`Kit judged by ${NIGHT_BY.find(([id]) => id === nightBy)![1]}`, { nightBy })}
+          onPick={(nightBy) => set(`Kit must handle ${NIGHT_BY.find(([id]) => id === nightBy)![1]}`, { nightBy })}
         />
       </span>
     </>

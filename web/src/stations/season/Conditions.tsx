@@ -3,6 +3,7 @@ import type { LegConditions, Plan, PlanResult } from "@gepack/core";
 import { select, useSelection } from "../../store/selection.ts";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed, quantity } from "../../units/quantity.ts";
+import { counted } from "../../words/counted.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { INSECTS } from "./quantities.ts";
@@ -29,15 +30,15 @@ export function Extremes({ plan, result, rows }: Props) {
   return (
     <p className="m-0 text-base" data-testid="extremes">
       From <b>{say.C(cold.coldNightC)}</b> at {say.height(cold.coldHeightM)} in leg {cold.legIndex + 1} to{" "}
-      <b>{say.C(hot.hotDayC)}</b> in leg {hot.legIndex + 1}, one night and one day in ten;{" "}
+      <b>{say.C(hot.hotDayC)}</b> in leg {hot.legIndex + 1} (one night and one day in ten);{" "}
       {snowed ? (
         <>
-          snow under foot on <b>{say.way(snowM)}</b> from {say.date(snowed.startDate)}
+          snow underfoot for <b>{say.way(snowM)}</b> from {say.date(snowed.startDate)}
         </>
       ) : (
-        "no snow under foot"
+        "no snow underfoot"
       )}
-      ; {say.way(dryM)} without water; {say.hours(dark.leastDaylightH)} of light at least.
+      ; {say.way(dryM)} without water; at least {say.hours(dark.leastDaylightH)} of daylight.
     </p>
   );
 }
@@ -74,10 +75,10 @@ export function Conditions({ plan, result, rows }: Props) {
         </span>
       ),
     },
-    { id: "coldest", head: "of all its nights", right: true, cell: ({ coldestOfAllC }) => say.C(coldestOfAllC) },
+    { id: "coldest", head: "coldest of all nights", right: true, cell: ({ coldestOfAllC }) => say.C(coldestOfAllC) },
     {
       id: "stands",
-      head: "kit stands",
+      head: "your kit handles",
       right: true,
       cell: ({ standsC }) => (standsC === undefined ? "–" : say.C(standsC)),
     },
@@ -96,8 +97,8 @@ export function Conditions({ plan, result, rows }: Props) {
       head: "wet days",
       right: true,
       cell: ({ wetMean, days, longestWetDays }) => (
-        <span title={`longest spell ${fixed(longestWetDays, 1)} days in the mean`}>
-          {fixed(wetMean, 1)} of {days}
+        <span title={`longest wet spell ${fixed(longestWetDays, 1)} days on average`}>
+          {fixed(wetMean, 1)} of {counted(days, "day")}{" "}
         </span>
       ),
     },
@@ -110,7 +111,7 @@ export function Conditions({ plan, result, rows }: Props) {
           title={
             twilightH === undefined
               ? "twilight all night"
-              : `and ${Math.round(60 * twilightH)} min of twilight at each end`
+              : `plus ${Math.round(60 * twilightH)} min of twilight at each end`
           }
         >
           {say.hours(leastDaylightH)}
@@ -135,7 +136,7 @@ export function Conditions({ plan, result, rows }: Props) {
   return (
     <div className="overflow-x-auto">
       <Table
-        label="Conditions of the legs"
+        label="Conditions by leg"
         columns={columns}
         rows={rows}
         idOf={({ legIndex }) => String(legIndex)}

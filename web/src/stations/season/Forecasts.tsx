@@ -47,7 +47,7 @@ export function Forecasts({ plan, result }: ScreenProps) {
   return (
     <Panel
       title="Forecasts"
-      note="Lows, highs, rain and wind as they were told for a stretch of the trail. They stand over the normals, the less the further ahead they looked: a day ahead nearly whole, a week ahead half. The mountain’s own bulletin goes first."
+      note="Forecast lows, highs, rain and wind for part of the trail. They override the climate averages, less the further ahead they look: almost fully a day ahead, by half a week ahead. The official mountain bulletin comes first."
     >
       <button className="btn mb-2" onClick={add}>
         <Plus size={15} aria-hidden="true" /> Add forecast for leg {leg.index + 1}
@@ -150,7 +150,7 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
         <FieldNumber
           className="w-[120px]"
           path="climate.forecasts.heightM"
-          label="Made for height"
+          label="Forecast elevation"
           value={heightM}
           units={units}
           onCommit={(metres) => set("height", { heightM: metres })}
@@ -162,12 +162,12 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
       <textarea
         className="field mt-1 min-h-[60px] w-full text-sm!"
         aria-label={`Days of ${name} from a table`}
-        placeholder="A row a day: date, low, high, and where told the chance of rain, mm, wind in m/s"
+        placeholder="One day per row: date, low, high and, if you have them, chance of rain, mm, wind in m/s"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <button className="btn mt-1" disabled={text.trim() === ""} onClick={take}>
-        Take these days
+        Use these days
       </button>
       {error !== undefined && (
         <p role="alert" className="my-1 text-danger">

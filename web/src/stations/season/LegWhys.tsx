@@ -7,10 +7,10 @@ import { derivationLabel } from "../../words/derivations.ts";
 
 const CAUTION: Record<SeasonFigure, string> = {
   night: "Valleys and clear nights are colder still.",
-  snow: "Steep or icy snow wants traction, an axe and the skill to use them; the avalanche bulletin goes first.",
-  wet: "Means are no forecast: carry the shell.",
-  sun: "Snow blindness comes hours later.",
-  ford: "Look before you go in, cross wide and shallow with the belt open, or turn back.",
+  snow: "Steep or icy snow needs traction, an ice axe and the skill to use them; the avalanche bulletin comes first.",
+  wet: "Averages aren’t a forecast: carry the rain shell.",
+  sun: "Snow blindness shows only hours later.",
+  ford: "Look before you go in, cross where it’s wide and shallow with your hip belt undone, or turn back.",
 };
 
 export function LegWhys({ plan, result }: { plan: Plan; result: PlanResult }) {

@@ -46,7 +46,7 @@ export const PassageLanes = memo(function PassageLanes({ plan, result, rows }: P
         tell: "least",
         say: say.C,
         limits: steps.stands,
-        limitWord: "what the sleep kit stands",
+        limitWord: "what your sleep system handles",
       })}
       {lane("Hottest day in ten", steps.day, { colour: "var(--food)", tell: "most", say: say.C })}
       {lane("On snow", steps.snow, {
@@ -78,7 +78,7 @@ export const PassageLanes = memo(function PassageLanes({ plan, result, rows }: P
               key={`${ford.fordId} ${ford.atM}`}
               className={`absolute top-[3px] rounded-[2px] px-1 text-xs leading-[16px] font-semibold ${ford.class >= 3 ? "bg-danger text-sheet" : ford.class === 2 ? "bg-caution text-sheet" : "bg-pine-wash"}`}
               style={{ left: x(ford.atM) - 8 }}
-              title={`${plan.stretches.find(({ id }) => id === ford.fordId)?.name ?? ""}: ${say.date(ford.date)} at ${say.clock(ford.clockH)}, lowest about ${say.clock(ford.course.lowClockH)}`}
+              title={`${plan.stretches.find(({ id }) => id === ford.fordId)?.name ?? ""}: ${say.date(ford.date)} at ${say.clock(ford.clockH)}, lowest around ${say.clock(ford.course.lowClockH)}`}
             >
               {ford.class}
             </span>

@@ -22,27 +22,27 @@ export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Row
   };
   return (
     <details className="my-1 text-sm">
-      <summary className="cursor-pointer text-pine">Paste its months from a table</summary>
+      <summary className="cursor-pointer text-pine">Paste monthly values</summary>
       <textarea
         className="field mt-1 min-h-[70px] w-full text-sm!"
-        aria-label={`Months of ${name} from a table`}
-        placeholder="A row of twelve lows, a row of twelve highs, and where known rain in mm and wet days"
+        aria-label={`Monthly values for ${name}`}
+        placeholder="One row of twelve lows, one row of twelve highs and, if you have them, rain in mm and wet days"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       {asks ? (
         <p role="alert" className="my-1">
-          So hot a month is nowhere in °C. Are these °F?{" "}
+          No place is that hot in °C. Are these °F?{" "}
           <button className="btn" onClick={() => read({ fahrenheit: true })}>
             Yes, °F
           </button>{" "}
           <button className="btn" onClick={() => setAsks(false)}>
-            No, I correct them
+            No, I’ll correct them
           </button>
         </p>
       ) : (
         <button className="btn mt-1" disabled={text.trim() === ""} onClick={() => read()}>
-          Take these months
+          Use these months
         </button>
       )}
       {error !== undefined && (

@@ -140,7 +140,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
         data-testid="plane"
         tabIndex={0}
         role="slider"
-        aria-label="First day: drag the line, or up and down by a day, with Shift by a week"
+        aria-label="Start date: drag the line, or press up and down for a day, with Shift for a week"
         aria-orientation="vertical"
         aria-valuenow={start}
         aria-valuetext={dayMonth(startDate)}
@@ -218,7 +218,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
             strokeOpacity="0.55"
             strokeWidth="1"
           >
-            <title>Eight hikes of ten pass within this band</title>
+            <title>Eight in ten simulated hikes pass within this band</title>
           </polygon>
         )}
         <polyline points={lineOf(result, days)} fill="none" stroke="var(--sheet)" strokeWidth="5" strokeOpacity="0.8" />
@@ -242,7 +242,7 @@ export function PlaneView({ plan: now, result: newest, plane, shown, allYear, on
       </svg>
       {!plane && (
         <p role="status" className="absolute top-2 m-0 text-sm text-muted" style={{ left: x.leftPx + 12 }}>
-          Working out the season…
+          Calculating the season…
         </p>
       )}
       {over && plane && !dragged && (

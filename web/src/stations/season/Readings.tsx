@@ -37,7 +37,7 @@ export function Readings({ plan, result }: ScreenProps) {
       cell: ({ id, date }) => (
         <DateField
           bare
-          label="Night"
+          label="Night of"
           value={date}
           near={startDate}
           required
@@ -47,7 +47,7 @@ export function Readings({ plan, result }: ScreenProps) {
     },
     {
       id: "at",
-      head: `at, ${unitSymbol("distance", units)}`,
+      head: `position, ${unitSymbol("distance", units)}`,
       right: true,
       cell: ({ id, trackM, date }) => (
         <NumberField
@@ -69,17 +69,17 @@ export function Readings({ plan, result }: ScreenProps) {
     },
     {
       id: "height",
-      head: `height, ${unitSymbol("height", units)}`,
+      head: `elevation, ${unitSymbol("height", units)}`,
       right: true,
       cell: ({ id, heightM, date }) => (
         <FieldNumber
           bare
           className="w-[70px]"
           path="climate.readings.heightM"
-          label={`Height of the reading of ${dayMonth(date)}`}
+          label={`Elevation of the reading of ${dayMonth(date)}`}
           value={heightM}
           units={units}
-          onCommit={(metres) => setRow("climate.readings", id, "Reading: height", { heightM: metres })}
+          onCommit={(metres) => setRow("climate.readings", id, "Reading: elevation", { heightM: metres })}
         />
       ),
     },
@@ -113,18 +113,18 @@ export function Readings({ plan, result }: ScreenProps) {
   ];
   return (
     <Panel
-      title="Own thermometer"
-      note="Lows and highs you read in the shade, off the ground. They correct the normals near them in place and date, as far as single nights scatter; a warm week never makes a cold night warmer."
+      title="Your own thermometer"
+      note="Lows and highs you measured in the shade, off the ground. They adjust the climate averages near that place and date; a warm week never makes a cold night warmer."
     >
       <button className="btn mb-2" onClick={add}>
         <Plus size={15} aria-hidden="true" /> Add reading on leg {leg.index + 1}
       </button>
       {readings.length === 0 ? (
-        <Empty>No readings yet.</Empty>
+        <Empty>No readings yet. Add one from your thermometer.</Empty>
       ) : (
         <div className="relative overflow-x-auto">
           <Table
-            label="Readings"
+            label="Temperature readings"
             columns={columns}
             rows={[...readings].sort((a, b) => (a.date < b.date ? -1 : 1))}
             idOf={({ id }) => id}

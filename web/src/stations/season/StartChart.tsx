@@ -57,7 +57,7 @@ export default function StartChart({ rows, units, now, onTake }: Props) {
             unit={` ${way}`}
           />
           <Tooltip
-            labelFormatter={(label) => `First day ${dayMonth(String(label))}`}
+            labelFormatter={(label) => `Start ${dayMonth(String(label))}`}
             contentStyle={{ background: "var(--sheet)", border: "1px solid var(--rule)", fontSize: 13 }}
             isAnimationActive={false}
           />

@@ -40,7 +40,7 @@ export function Weather({ plan, result }: ScreenProps) {
   return (
     <Panel
       title="Weather stations"
-      note="Monthly means of the nights’ lows and the days’ highs at stations near the trail, from a climate table you trust. They are brought to every camp by distance, height and date. Means are no forecast."
+      note="Monthly average lows and highs from stations near the trail, from a climate table you trust. They’re adjusted to each camp by distance, elevation and date. Averages aren’t a forecast."
     >
       <button className="btn mb-2" onClick={add}>
         <Plus size={15} aria-hidden="true" /> Add weather station
@@ -108,7 +108,7 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
         <>
           {name}{" "}
           <span className="font-normal text-muted">
-            {quantity("distance", along, units, 0)} along, {quantity("height", heightM, units)}
+            {quantity("distance", along, units, 0)} along the trail, {quantity("height", heightM, units)}
           </span>
           {simulated && <span className="ml-2 rounded bg-caution-wash px-1.5 text-xs text-caution">simulated</span>}
         </>
@@ -129,7 +129,7 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
         <FieldNumber
           className="w-[130px]"
           path="climate.stations.heightM"
-          label="Height"
+          label="Elevation"
           value={heightM}
           units={units}
           onCommit={(m) => set("height", { heightM: m })}
@@ -137,27 +137,27 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
         <FieldNumber
           className="w-[150px]"
           path="climate.stations.lowSdK"
-          label="Spread of nights"
+          label="Night-to-night spread"
           value={lowSdK}
           units={units}
-          onCommit={(kelvin) => set("spread of nights", { lowSdK: kelvin })}
+          onCommit={(kelvin) => set("night-to-night spread", { lowSdK: kelvin })}
         />
         <FieldNumber
           className="w-[150px]"
           path="climate.stations.highSdK"
-          label="Spread of days"
+          label="Day-to-day spread"
           value={highSdK}
           units={units}
-          onCommit={(kelvin) => set("spread of days", { highSdK: kelvin })}
+          onCommit={(kelvin) => set("day-to-day spread", { highSdK: kelvin })}
         />
         {!precipMm && (
-          <button className="btn" onClick={() => set("rain of its latitude", guessedRain())}>
-            Tell its rain
+          <button className="btn" onClick={() => set("rain averages for its latitude", guessedRain())}>
+            Add rain data
           </button>
         )}
         {simulated && (
-          <button className="btn" onClick={() => set("own figures", { simulated: false })}>
-            These are my own figures
+          <button className="btn" onClick={() => set("figures checked", { simulated: false })}>
+            I’ve checked these figures
           </button>
         )}
         <button className="btn" onClick={() => removeRows("climate.stations", [id], `Remove ${name}`)}>

@@ -65,7 +65,7 @@ function Closures({ plan, profile, calendar, x }: Omit<WindowsProps, "result"> &
       const at = x(walkedAt(profile, trackM, alternateId));
       const bars = [
         { what: name, fromMonthDay: openFrom, toMonthDay: openTo, halfPx: HOUSE_PX },
-        { what: `The post at ${name}`, fromMonthDay: postFrom, toMonthDay: postTo, halfPx: POST_PX },
+        { what: `The post office at ${name}`, fromMonthDay: postFrom, toMonthDay: postTo, halfPx: POST_PX },
       ].filter(({ fromMonthDay, toMonthDay }) => (fromMonthDay ?? toMonthDay) !== undefined);
       return bars.flatMap(({ what, halfPx, ...season }) =>
         runsOf(calendar, (yearDay) => !holdsOn(season, yearDay)).map(([firstDay, lastDay]) => (

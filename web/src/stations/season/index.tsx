@@ -49,7 +49,7 @@ export default function Season({ plan, result }: ScreenProps) {
           type="single"
           value={shown.id}
           onValueChange={(value) => value !== "" && showOnPlane(value)}
-          aria-label="Quantity of the plane"
+          aria-label="Colour the chart by"
           className="flex flex-wrap gap-1"
         >
           {SHOWN.map(({ id, name }) => (
@@ -66,7 +66,7 @@ export default function Season({ plan, result }: ScreenProps) {
         <label className="flex items-center gap-1.5">
           <input type="checkbox" checked={allYear} onChange={(event) => setAllYear(event.target.checked)} /> all year
         </label>
-        <span className="text-muted">Drag the line, or ↑ ↓ by a day, Shift by a week</span>
+        <span className="text-muted">Drag the line, or press ↑ ↓ for a day, with Shift for a week</span>
       </div>
       <div className="px-[18px] pb-2">
         <Extremes plan={plan} result={settled} rows={rows} />
@@ -91,10 +91,10 @@ export default function Season({ plan, result }: ScreenProps) {
           style={{ background: `linear-gradient(to right, ${shown.colours.filter(Boolean).join(", ")})` }}
         />
         <span>{shown.say(shown.to, units)}</span>
-        {shown.id !== "snowCover" && <span>dots: half of the ground under snow and more</span>}
-        <span>dashed frames: rules, insects and hazards in their season</span>
-        <span>hatched: a stop or its post is closed</span>
-        <span>dashed line over the nights: what the sleep kit stands</span>
+        {shown.id !== "snowCover" && <span>dots: at least half the ground under snow</span>}
+        <span>dashed frames: seasonal rules, insects and hazards</span>
+        <span>hatched: a stop or its post office is closed</span>
+        <span>dashed line: coldest night your sleep system handles</span>
       </div>
       <div className="px-[18px]">
         <BestStart plan={plan} onTake={startOn} />
@@ -112,10 +112,10 @@ export default function Season({ plan, result }: ScreenProps) {
           />
         </div>
         <p className="my-2 max-w-[90ch] text-xs text-muted">
-          From monthly means: a plan is not a forecast. Snow melts out some ten days earlier to twenty later than shown,
-          ridges and gullies differ by weeks. Steep or icy snow needs traction, an axe and the skill to use them, slopes
-          above and below it the avalanche bulletin; insects, wet days and light are expectations. Local advice and land
-          managers come first.
+          Based on monthly averages: a plan isn’t a forecast. Snow may melt out 10 days earlier to 20 days later than
+          shown; ridges and gullies differ by weeks. Steep or icy snow needs traction, an ice axe and the skill to use
+          them; on and below steep slopes, read the avalanche bulletin. Insects, wet days and daylight are expectations.
+          Local advice and land managers come first.
         </p>
         <Forecasts plan={plan} result={result} />
         <Readings plan={plan} result={result} />

@@ -49,7 +49,7 @@ export const SHOWN: readonly Shown[] = [
     from: 0,
     to: 0.7,
     colours: ["var(--sheet)", "var(--water)"],
-    say: (value) => `${Math.round(100 * value)} % of days wet`,
+    say: (value) => `${Math.round(100 * value)} % wet days`,
   },
   {
     id: "daylightH",
@@ -57,7 +57,7 @@ export const SHOWN: readonly Shown[] = [
     from: 4,
     to: 20,
     colours: ["color-mix(in oklab, var(--ink) 85%, var(--sheet))", "var(--muted)", "var(--sheet)"],
-    say: (value) => `${fixed(value, 1)} h of light`,
+    say: (value) => `${fixed(value, 1)} h of daylight`,
   },
   {
     id: "insects",
@@ -74,7 +74,7 @@ export const SHOWN: readonly Shown[] = [
     to: 1.2,
     colours: ["var(--sheet)", "var(--water)", "var(--danger)"],
     say: (value) =>
-      value < 0.05 ? "no melt in the streams" : `streams at ${Math.round(100 * value)} % of their melt’s peak`,
+      value < 0.05 ? "no snowmelt in the streams" : `streams at ${Math.round(100 * value)} % of their melt peak`,
   },
   {
     id: "sources",
@@ -82,8 +82,7 @@ export const SHOWN: readonly Shown[] = [
     from: 0,
     to: 1,
     colours: ["var(--caution)", "var(--sheet)", "var(--water)"],
-    say: (value) =>
-      Number.isNaN(value) ? "no water known near by" : `water flows ${Math.round(10 * value)} times in ten`,
+    say: (value) => (Number.isNaN(value) ? "no water source nearby" : `flowing ${Math.round(10 * value)} times in ten`),
   },
 ];
 export const INSECTS = ["no insects", "few insects", "insects", "many insects"];

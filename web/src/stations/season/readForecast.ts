@@ -23,7 +23,7 @@ const BOUNDS: Record<Column, readonly [number, number, string]> = {
 /** `near` is the date whose year is meant where none is written. */
 export function readForecast(text: string, near: string, units: Units): { days: ForecastDay[] } | { error: string } {
   const table = tableRows(text).filter((row) => row.some((cell) => cell.trim() !== ""));
-  if (table.length === 0) return { error: "Nothing was pasted. A row a day is wanted: date, low, high." };
+  if (table.length === 0) return { error: "Nothing was pasted. Paste one day per row: date, low, high." };
   const first = parseDate(table[0]![0] ?? "", near);
   const head = "error" in first ? table[0]! : undefined;
   const columns = head ? head.slice(1).map((cell) => WORDS.find(([, word]) => word.test(cell))?.[0]) : ORDER;
@@ -40,16 +40,18 @@ export function readForecast(text: string, near: string, units: Units): { days: 
       if (number === undefined) return { error: `${where}: “${cell.slice(0, 20)}” is not a number.` };
       const value = inside(column, number, cell, units);
       const [least, most, what] = BOUNDS[column];
-      if (value < least || value > most) return { error: `${where}: ${cell.slice(0, 20)} is no ${what}.` };
+      if (value < least || value > most) return { error: `${where}: ${cell.slice(0, 20)} isn’t a valid ${what}.` };
       day[column] = value;
     }
     if (day.lowC !== undefined && day.highC !== undefined && day.lowC > day.highC)
       return { error: `${where}: the low is above the high.` };
-    if (days.some((one) => one.date === day.date)) return { error: `${where}: the day ${row[0]} is there twice.` };
+    if (days.some((one) => one.date === day.date)) return { error: `${where}: the day ${row[0]} appears twice.` };
     days.push(day);
   }
   if (days.length > MOST_FORECAST_DAYS)
-    return { error: `${days.length} days; nothing beyond ${MOST_FORECAST_DAYS} tells anything.` };
+    return {
+      error: `That’s ${days.length} days; at most ${MOST_FORECAST_DAYS} are used, because forecasts further ahead say nothing.`,
+    };
   return { days: days.sort((a, b) => (a.date < b.date ? -1 : 1)) };
 }
 

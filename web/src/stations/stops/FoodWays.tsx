@@ -24,25 +24,25 @@ export function FoodWays({ plan, stop, figures, set }: Props) {
         {foodBy === undefined ? "" : `${capital(FOOD_BY_WORDS[foodBy])}. `}
         {box &&
           (box.sentDay === undefined
-            ? `Send it by ${say.date(isoOfDay(box.sending.byDay))} (there in time with ${say.percent(100 * box.chance)}, also for who comes early), not before ${say.date(isoOfDay(box.sending.fromDay))}.`
-            : `Sent on ${say.date(isoOfDay(box.sentDay))} it is there in time with ${say.percent(100 * box.chance)}.`)}
+            ? `Mail it by ${say.date(isoOfDay(box.sending.byDay))} (${say.percent(100 * box.chance)} chance of being there in time, even if you’re early), but not before ${say.date(isoOfDay(box.sending.fromDay))}.`
+            : `Mailed on ${say.date(isoOfDay(box.sentDay))}, it has a ${say.percent(100 * box.chance)} chance of being there in time.`)}
         {foodBy !== undefined &&
           comesByPost(foodBy) &&
           !box &&
           figures?.leaves?.foodSold === false &&
-          "But no post is told of here."}
+          "But this stop has no post office listed."}
       </p>
       {onTheWay && (
-        <Row label="sent on from">
+        <Row label="forwarded from">
           <Pick
             bare
-            label={`Where the box for ${stop.name} is sent from`}
+            label={`Where the box for ${stop.name} is forwarded from`}
             value={stop.foodFromStopId ?? ""}
             options={[
               ["", "choose a stop"],
               ...plan.stops.filter(({ id }) => id !== stop.id).map(({ id, name }) => [id, name] as const),
             ]}
-            onPick={(id) => set("sent from", { foodFromStopId: id === "" ? undefined : id })}
+            onPick={(id) => set("forwarded from", { foodFromStopId: id === "" ? undefined : id })}
           />
         </Row>
       )}

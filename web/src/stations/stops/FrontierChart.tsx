@@ -1,4 +1,4 @@
-/** Every set found: legs against what is carried; a click takes the set under the pointer into sight. */
+/** All sets found, by legs and total carried; a click shows the set under the pointer. */
 import {
   CartesianGrid,
   ReferenceDot,
@@ -39,7 +39,7 @@ export default function FrontierChart({ sets, now, chosen, units, onChoose }: Pr
   return (
     <figure className="m-0" data-testid="frontier">
       <figcaption className="text-sm font-bold">
-        Every set found: legs against what is carried <span className="font-normal text-muted">({unit})</span>
+        All sets found: number of legs vs. total carried <span className="font-normal text-muted">({unit})</span>
       </figcaption>
       <div className="h-[230px]">
         <ResponsiveContainer width="100%" height="100%">

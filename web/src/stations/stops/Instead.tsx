@@ -20,9 +20,9 @@ export function Instead({ plan, stop }: { plan: Plan; stop: Stop }) {
     <div className="my-2 border-t border-rule pt-2">
       <div className="flex flex-wrap items-center gap-2">
         <button className="btn" disabled={fraction !== undefined} onClick={run}>
-          What else could be done here?
+          What else could you do here?
         </button>
-        {fraction !== undefined && <Progress label="Working out the choices" fraction={fraction} onStop={giveUp} />}
+        {fraction !== undefined && <Progress label="Calculating the options" fraction={fraction} onStop={giveUp} />}
       </div>
       {asItIs && (
         <ul className="m-0 mt-1 list-none p-0" data-testid="instead">
@@ -32,12 +32,12 @@ export function Instead({ plan, stop }: { plan: Plan; stop: Stop }) {
                 <b>{CHOICE_WORDS[choice.name]}</b>
                 <button
                   className="btn min-h-[24px]! px-1.5! py-0! text-xs!"
-                  aria-label={`${CHOICE_WORDS[choice.name]}: take it`}
+                  aria-label={`${CHOICE_WORDS[choice.name]}: apply`}
                   onClick={() =>
                     setRow("stops", stop.id, `${stop.name}: ${CHOICE_WORDS[choice.name].toLowerCase()}`, choice.change)
                   }
                 >
-                  Take it
+                  Apply
                 </button>
               </span>
               <span className="text-muted">{differs(choice, asItIs, say)}</span>
@@ -67,5 +67,5 @@ function differs({ figures }: StopChoice, { figures: now }: StopChoice, say: Say
     ...change(figures.money - now.money, say.money),
     ...cautionsMore(figures.blockers + figures.cautions - now.blockers - now.cautions),
   ];
-  return told.length === 0 ? "changes nothing that is told" : told.join(", ");
+  return told.length === 0 ? "no noticeable change" : told.join(", ");
 }

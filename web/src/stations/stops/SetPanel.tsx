@@ -25,17 +25,17 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
   const taken = sameStops(plan, candidates, set);
   const columns: Column<Flip>[] = [
     { id: "stop", head: "stop", names: true, cell: ({ stopId }) => nameOf(stopId) },
-    { id: "is", head: "is", cell: ({ stopId, isIn }) => (isIn ? modeIn(set, stopId) : "passed by") },
+    { id: "is", head: "is", cell: ({ stopId, isIn }) => (isIn ? modeIn(set, stopId) : "skipped") },
     {
       id: "turned",
-      head: "the other way",
+      head: "reverse the order",
       cell: (flip) => <span className={flip.bar ? "text-caution" : ""}>{flipWords(flip, say)}</span>,
     },
     {
       id: "hold",
-      head: <span className="sr-only">Hold</span>,
+      head: <span className="sr-only">Lock</span>,
       cell: ({ stopId, isIn, held }) => {
-        const words = held ? "Let it be weighed" : isIn ? "Hold it in" : "Keep it out";
+        const words = held ? "Let the search decide" : isIn ? "Always stop here" : "Never stop here";
         return (
           <button
             className="btn min-h-[24px]! px-1.5! py-0! text-xs! whitespace-nowrap"
@@ -56,7 +56,7 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
     },
   ];
   return (
-    <section aria-label="The set" className="min-w-0 text-sm">
+    <section aria-label="This set" className="min-w-0 text-sm">
       <h2 className="m-0 text-lg font-bold">
         {titleOf(set)}: {legCount(figures)}
       </h2>
@@ -64,17 +64,17 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
         {say.kg(figures.heaviestKg)} at most, {more(figures.heaviestKg - now.heaviestKg, say.kg)};{" "}
         {say.carried(figures.kgKm)} carried, {more(figures.kgKm - now.kgKm, say.carried)}; {say.days(figures.days)},{" "}
         {more(figures.days - now.days, say.days)}, finish {say.date(figures.finishDate)}; {say.money(figures.money)},{" "}
-        {more(figures.money - now.money, say.money)}. It has {count(figures.blockers, "blocker")} and{" "}
-        {count(figures.cautions, "caution")}; now there are {figuresOfNow(now)}.
+        {more(figures.money - now.money, say.money)}. It has {count(figures.blockers, "problem")} and{" "}
+        {count(figures.cautions, "caution")}; your plan has {figuresOfNow(now)}.
       </p>
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <button className="btn btn-strong" disabled={taken} onClick={() => takeStops(titleOf(set), candidates, stops)}>
-          {taken ? "This is the plan" : "Take this set"}
+          {taken ? "This is your plan" : "Use this set"}
         </button>
-        <span className="text-muted">One step, undone with one key.</span>
+        <span className="text-muted">One step you can undo.</span>
       </div>
       <div className="max-h-[340px] overflow-auto">
-        <Table label="Why every stop is in or out" columns={columns} rows={flips} idOf={({ stopId }) => stopId} />
+        <Table label="Why each stop is in or out" columns={columns} rows={flips} idOf={({ stopId }) => stopId} />
       </div>
     </section>
   );
@@ -99,7 +99,7 @@ const count = (many: number, what: string): string => (many === 1 ? `1 ${what}` 
 function flipWords({ kgKm, days, money, foodDays, bar, isIn }: Flip, say: Say): string {
   const changes = [
     days === 0 ? "" : more(days, say.days),
-    Math.abs(kgKm) < LEAST_KG_KM ? "nothing to carry more or less" : more(kgKm, say.carried),
+    Math.abs(kgKm) < LEAST_KG_KM ? "no change in what you carry" : more(kgKm, say.carried),
     Math.abs(money) < 1 ? "" : more(money, say.money),
   ].filter((part) => part !== "");
   const legs = `${isIn ? "a leg" : "legs"} of ${say.days(Math.round(foodDays * 10) / 10)} of food`;

@@ -33,7 +33,7 @@ export function SetRows({ plan, now, sets, chosen, line, onChoose }: Props) {
     <div role="listbox" aria-label="Sets of stops" data-testid="set-rows">
       <SetRow
         {...row}
-        title="As it is"
+        title="Current plan"
         figures={now}
         words={`${say.kg(now.heaviestKg)} at most, ${say.carried(now.kgKm)}`}
         chosen={chosen === undefined}

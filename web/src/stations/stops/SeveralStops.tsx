@@ -8,16 +8,16 @@ import { spoken } from "../trail/cells.tsx";
 
 const WHICH = {
   all: ["all stops", () => true],
-  passed: ["those passed by", ({ use }: Stop) => !use],
-  used: ["those used", ({ use }: Stop) => use],
+  passed: ["skipped stops", ({ use }: Stop) => !use],
+  used: ["used stops", ({ use }: Stop) => use],
 } as const satisfies Record<string, readonly [string, (stop: Stop) => boolean]>;
 type Which = keyof typeof WHICH;
 
-const OFFERS = [["", "what they offer now"], ...SERVICES.map((one) => [one, spoken(one)] as const)] as const;
+const OFFERS = [["", "leave as is"], ...SERVICES.map((one) => [one, spoken(one)] as const)] as const;
 const USES = [
-  ["", "used or not as now"],
+  ["", "leave as is"],
   ["use", "used"],
-  ["pass", "passed by"],
+  ["pass", "skip them"],
 ] as const;
 
 export function SeveralStops({ plan }: { plan: Plan }) {
@@ -33,13 +33,13 @@ export function SeveralStops({ plan }: { plan: Plan }) {
   return (
     <div className="is-form flex flex-wrap items-end gap-3 text-sm">
       <Pick
-        label="Which"
+        label="Stops"
         value={which}
         options={(Object.keys(WHICH) as Which[]).map((key) => [key, WHICH[key][0]] as const)}
         onPick={setWhich}
       />
-      <Pick label="They offer as well" value={offers} options={OFFERS} onPick={setOffers} />
-      <Pick label="and are" value={use} options={USES} onPick={setUse} />
+      <Pick label="and also offer" value={offers} options={OFFERS} onPick={setOffers} />
+      <Pick label="and set to" value={use} options={USES} onPick={setUse} />
       <button
         className="btn"
         disabled={isNothing}

@@ -20,7 +20,7 @@ export const StopLane = memo(function StopLane({ plan, result: { profile }, line
   const { x, widthPx } = line;
   const walked = plan.stops.filter((stop) => isWalked(profile, stop));
   return (
-    <Lane title="Stops: used, passed by" widthPx={widthPx} heightPx={28}>
+    <Lane title="Stops: used, skipped" widthPx={widthPx} heightPx={28}>
       {walked.map((stop) => (
         <button
           key={stop.id}

@@ -56,26 +56,26 @@ export function StopPanel({ plan, stop, figures }: Props) {
   const hasPost = services.length === 0 || services.includes("post");
   return (
     <aside
-      aria-label="The stop"
+      aria-label="Stop"
       className="min-w-0 border-l border-rule pl-4 text-sm max-[999px]:border-l-0 max-[999px]:pl-0"
     >
       <h2 className="m-0 text-lg font-bold">{name}</h2>
       <p className="mt-0.5 mb-2 text-muted">{stayWords(figures, say)}</p>
       <div className="flex flex-wrap gap-2">
         <button className="btn" onClick={() => chooseStop(stop, !use)}>
-          {use ? "Pass it by" : "Use it"}
+          {use ? "Skip" : "Use"}
         </button>
         <button
           className="btn"
           aria-pressed={held}
-          onClick={() => set(held ? "may be weighed" : "held", { held: !held })}
+          onClick={() => set(held ? "let the search decide" : "held", { held: !held })}
         >
-          {held ? "Let searches weigh it" : use ? "Hold it in" : "Keep it out"}
+          {held ? "Let the search decide" : use ? "Always stop here" : "Never stop here"}
         </button>
       </div>
       {isBrief(figures) && (
         <p className="mt-2 mb-0">
-          You come early and stay the night.{" "}
+          You arrive early and stay the night.{" "}
           <button className="btn" onClick={() => set("walk on the same day", { nights: 0 })}>
             Walk on the same day
           </button>
@@ -84,11 +84,11 @@ export function StopPanel({ plan, stop, figures }: Props) {
       {figures?.leaves && figures.arrives && <FromHere plan={plan} name={name} legIndex={figures.leaves.index} />}
       <Instead key={id} plan={plan} stop={stop} />
       {figures && (
-        <Group title="Food for the way on">
+        <Group title="Food for the next leg">
           <FoodWays plan={plan} stop={stop} figures={figures} set={set} />
         </Group>
       )}
-      <Group title="The way there">
+      <Group title="Getting there">
         <Row label="by">
           <Pick
             bare
@@ -98,7 +98,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
             onPick={(access) => set(ACCESS_WORDS[access], { access })}
           />
         </Row>
-        {number("offTrailM", "off the trail", "off trail")}
+        {number("offTrailM", "off trail", "off trail")}
         {stop.access === "foot" ? (
           <>
             {number("wayClimbM", "climb there", "climb there")}
@@ -106,8 +106,8 @@ export function StopPanel({ plan, stop, figures }: Props) {
           </>
         ) : (
           <>
-            {number("rideMin", "minutes there, with the wait", "minutes there")}
-            <Row label="minutes back, if others">
+            {number("rideMin", "minutes there, waiting included", "minutes there")}
+            <Row label="minutes back, if different">
               <OwnFigure
                 path="stops.rideBackMin"
                 label={`Minutes back from ${name}`}
@@ -116,12 +116,12 @@ export function StopPanel({ plan, stop, figures }: Props) {
                 onCommit={(rideBackMin) => set("minutes back", { rideBackMin })}
               />
             </Row>
-            {number("ridePrice", "money each, one way", "price of the ride")}
+            {number("ridePrice", "cost per person, one way", "price of the ride")}
           </>
         )}
         {stop.access === "shuttle" && (
           <>
-            <Row label="leaves the trail at">
+            <Row label="leaves the trailhead at">
               <ClocksField
                 label={`Shuttles to ${name}`}
                 value={stop.shuttleClocks}
@@ -138,7 +138,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
           </>
         )}
       </Group>
-      <Group title="Open">
+      <Group title="Opening times">
         <Row label="season">
           <SeasonField
             label={`Season of ${name}`}
@@ -156,10 +156,10 @@ export function StopPanel({ plan, stop, figures }: Props) {
         />
         <Days name={name} shut={stop.closedOn} onChange={(closedOn) => set("closed on", { closedOn })} />
         {number("nights", "nights", "nights")}
-        {number("bedPrice", "a bed, each night", "price of a bed")}
+        {number("bedPrice", "bed, per night", "price of a bed")}
       </Group>
       {hasPost && (
-        <Group title="Post counter">
+        <Group title="Post office">
           <Row label="season">
             <SeasonField
               label={`Season of the post at ${name}`}
@@ -180,36 +180,36 @@ export function StopPanel({ plan, stop, figures }: Props) {
             shut={stop.postClosedOn}
             onChange={(postClosedOn) => set("post closed on", { postClosedOn })}
           />
-          {number("postHoldDays", "holds boxes, days", "holding days")}
-          {number("postFee", "fee for a box", "post fee")}
-          {number("postLeastDays", "working days on the way, least", "days on the way")}
+          {number("postHoldDays", "holds boxes for, days", "days a box is held")}
+          {number("postFee", "fee per box", "post fee")}
+          {number("postLeastDays", "minimum transit, working days", "days on the way")}
           <button
             className="btn justify-self-start text-xs!"
             onClick={() => set("simulated days on the way", { postLeastDays: simulated.leastDays })}
           >
-            Ask the post (simulated): {say.days(simulated.leastDays)}
+            Look up transit time (simulated): {say.days(simulated.leastDays)}
           </button>
           <p className="m-0 text-xs text-muted">
-            In the mean {say.number(meanTransitDays({ leastDays: stop.postLeastDays, q: plan.resupply.transitQ }), 1)}{" "}
-            working days; judgement, not a promise of the post (experimental).
+            On average {say.number(meanTransitDays({ leastDays: stop.postLeastDays, q: plan.resupply.transitQ }), 1)}{" "}
+            working days; our estimate, not a promise by the post (experimental).
           </p>
         </Group>
       )}
-      <Group title="Offers">
+      <Group title="What it offers">
         <Ticks name={name} all={SERVICES} on={services} onChange={(next) => set("offers", { services: next })} />
       </Group>
-      <Group title="Is out of">
+      <Group title="Doesn’t stock">
         <Ticks
           name={`${name} is out of`}
           all={LACKS}
           on={stop.lacks}
-          onChange={(next) => set("is out of", { lacks: next })}
+          onChange={(next) => set("doesn’t stock", { lacks: next })}
         />
       </Group>
-      <Group title="Who says so">
+      <Group title="Source of this information">
         <TypedText
-          label="Source of all this"
-          placeholder="guidebook, phone call, other walkers"
+          label="Source"
+          placeholder="guidebook, phone call, other hikers"
           shown={stop.infoFrom}
           read={(text) => ({ value: text.trim().slice(0, 200) })}
           show={(text) => text}
@@ -226,8 +226,8 @@ export function StopPanel({ plan, stop, figures }: Props) {
         )}
       </Group>
       <p className="mt-2 mb-0 text-xs text-muted">
-        Hours, shuttles and counters change without notice: ring before you count on them. Food left behind by others is
-        not a plan.
+        Hours, shuttles and counters change without notice: call before you count on them. Don’t plan on food other
+        hikers leave behind.
       </p>
     </aside>
   );
@@ -255,10 +255,10 @@ function isBrief(figures: StopFigures | undefined): boolean {
 }
 
 function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayIn>): string {
-  if (!figures) return "Passed by.";
+  if (!figures) return "Skipped.";
   const { stay, arrives, leaves, nights, money } = figures;
   const comes = arrives
-    ? `You come on ${say.date(isoOfDay(stay.from.day))} at ${say.clock(stay.from.clockH)}`
+    ? `You arrive on ${say.date(isoOfDay(stay.from.day))} at ${say.clock(stay.from.clockH)}`
     : "You start here";
   const goes = leaves && arrives ? `, leave on ${say.date(isoOfDay(stay.to.day))} at ${say.clock(stay.to.clockH)}` : "";
   const spent = [
@@ -275,7 +275,7 @@ function FromHere({ plan, name, legIndex }: { plan: Plan; name: string; legIndex
   const [busy, setBusy] = useState(false);
   return (
     <p className="mt-2 mb-0">
-      Does somebody join here, or go home?{" "}
+      Does someone join or leave here?{" "}
       <button
         className="btn"
         disabled={busy}

@@ -33,7 +33,7 @@ interface Props {
 }
 
 const MODES = FOOD_BY.map((mode): readonly [FoodBy | "", string] => [mode, FOOD_BY_WORDS[mode]]);
-const NONE = ["", "none to be had"] as const;
+const NONE = ["", "none available"] as const;
 
 export function StopTable({ plan, result: { profile }, figures, shut, chosen, onChoose }: Props) {
   const say = sayIn(plan);
@@ -55,28 +55,28 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
             onClick={(event) => event.stopPropagation()}
             onChange={(event) => chooseStop(stop, event.target.checked)}
           />
-          {stop.held && <Pin size={12} aria-label="held" />}
+          {stop.held && <Pin size={12} aria-label="locked" />}
         </span>
       ),
     },
     { id: "name", head: "stop", names: true, cell: ({ name }) => name },
     {
       id: "at",
-      head: `at, ${unitSymbol("distance", plan.trip.units)}`,
+      head: `position, ${unitSymbol("distance", plan.trip.units)}`,
       right: true,
       cell: (stop) => say.way(walkedAt(profile, stop.trackM, stop.alternateId)).replace(/\s\S+$/, ""),
     },
-    { id: "way", head: "way there", from: 861, cell: (stop) => wayWords(stop, say, plan.trip.units) },
+    { id: "way", head: "getting there", from: 861, cell: (stop) => wayWords(stop, say, plan.trip.units) },
     {
       id: "comes",
-      head: "you come",
+      head: "you arrive",
       cell: ({ id }) => {
         const stay = told.get(id);
         if (!stay?.arrives) return stay ? "at the start" : "";
         return (
           <span className={`whitespace-nowrap ${shut.has(id) ? "text-danger" : ""}`}>
             {say.date(isoOfDay(stay.stay.from.day))}, {say.clock(stay.stay.from.clockH)}
-            {shut.has(id) && <b> shut</b>}
+            {shut.has(id) && <b> closed</b>}
           </span>
         );
       },
@@ -90,13 +90,13 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
     },
     {
       id: "food",
-      head: "food for the way on",
+      head: "food for the next leg",
       cell: (stop) => {
         const none = stop.foodBy === undefined && !foodComes(stop);
         return (
           <Pick
             bare
-            label={`How food comes to ${stop.name}`}
+            label={`How you get food at ${stop.name}`}
             value={none ? "" : foodByOf(stop)}
             options={none ? [NONE, ...MODES] : MODES}
             onPick={(foodBy) =>
@@ -108,7 +108,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
     },
     {
       id: "takes",
-      head: "you take",
+      head: "you carry out",
       right: true,
       cell: ({ id }) => {
         const leaves = told.get(id)?.leaves;
@@ -120,7 +120,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
     },
     {
       id: "send",
-      head: "send by",
+      head: "mail by",
       right: true,
       from: 861,
       cell: ({ id }) => {

@@ -7,19 +7,19 @@ import { TypedText } from "../../ui/TypedText.tsx";
 
 const LIMITS: Sentence[] = [
   {
-    text: "At most {mostFoodDays} of food in the bag, and at most {mostWaitNights} nights of waiting for a door.",
-    labels: { mostFoodDays: "Days of food, at most", mostWaitNights: "Nights of waiting, at most" },
+    text: "At most {mostFoodDays} of food, and at most {mostWaitNights} nights waiting for something to open.",
+    labels: { mostFoodDays: "Days of food, at most", mostWaitNights: "Nights waiting, at most" },
   },
 ];
 const WEIGHTS: Sentence[] = [
   {
-    text: "Balanced: a day is worth {dayKgKm}, a unit of money {moneyKgKm}, a stop {stopKgKm}, of a kilogram carried for a kilometre.",
-    labels: { dayKgKm: "A day is worth", moneyKgKm: "Money is worth", stopKgKm: "A stop is worth" },
+    text: "“Balanced” values a day at {dayKgKm}, one unit of currency at {moneyKgKm} and a stop at {stopKgKm}, in kg carried for a km.",
+    labels: { dayKgKm: "Value of a day", moneyKgKm: "Value of one unit of currency", stopKgKm: "Value of a stop" },
   },
 ];
 const PRICES: Sentence[] = [
   {
-    text: "1,000 kcal cost {smallShop.priceOf1000Kcal} in a small shop, {fullShop.priceOf1000Kcal} in a full one, {posted.priceOf1000Kcal} packed at home; a parcel costs {parcelPrice}.",
+    text: "1,000 kcal cost {smallShop.priceOf1000Kcal} in a small shop, {fullShop.priceOf1000Kcal} in a full one and {posted.priceOf1000Kcal} packed at home; a parcel costs {parcelPrice}.",
     labels: {
       "smallShop.priceOf1000Kcal": "1,000 kcal in a small shop",
       "fullShop.priceOf1000Kcal": "1,000 kcal in a full shop",
@@ -28,16 +28,16 @@ const PRICES: Sentence[] = [
     },
   },
   {
-    text: "Food is as dense as one’s own by {smallShop.densityFactor} in a small shop, {fullShop.densityFactor} in a full one, {posted.densityFactor} in a box.",
+    text: "Compared with your own food, energy density is {smallShop.densityFactor} in a small shop, {fullShop.densityFactor} in a full one and {posted.densityFactor} in a box.",
     labels: {
-      "smallShop.densityFactor": "Density in a small shop",
-      "fullShop.densityFactor": "Density in a full shop",
-      "posted.densityFactor": "Density in a box",
+      "smallShop.densityFactor": "Density factor, small shop",
+      "fullShop.densityFactor": "Density factor, full shop",
+      "posted.densityFactor": "Density factor, box",
     },
   },
   {
-    text: "Of parcels {lostFraction} are lost; each day on the way is followed by another with {transitQ}, in two stages.",
-    labels: { lostFraction: "Parcels lost", transitQ: "Another day on the way" },
+    text: "{lostFraction} of parcels get lost; after each transit day there’s a {transitQ} chance of another, in two stages.",
+    labels: { lostFraction: "Parcels lost", transitQ: "Chance of another transit day" },
   },
 ];
 
@@ -66,25 +66,25 @@ export function Weighed({ plan }: { plan: Plan }) {
     <div className="grid gap-2 pt-2">
       {sentences(LIMITS)}
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-        {tick("withinComfort", "Never heavier than comfortable")}
+        {tick("withinComfort", "Never above your comfortable load")}
         {tick("withinPack", "Never more than the pack holds")}
         <OptionalNumber
           path="resupply.mostMoney"
-          label="Money in all, at most"
+          label="Total budget"
           value={resupply.mostMoney}
           start={2000}
           units={units}
-          take="A limit on the money…"
+          take="Set a budget…"
           drop="No limit"
           onChange={(value) =>
-            change("most money", (target) => {
+            change("budget", (target) => {
               if (value === undefined) delete target.mostMoney;
               else target.mostMoney = value;
             })
           }
         />
         <TypedText
-          label="Money is called"
+          label="Currency"
           className="w-[110px]"
           shown={resupply.money}
           read={(text) => ({ value: text.trim().slice(0, 20) })}
@@ -95,8 +95,8 @@ export function Weighed({ plan }: { plan: Plan }) {
       {sentences(WEIGHTS)}
       {sentences(PRICES)}
       <p className="m-0 max-w-[72ch] text-xs text-muted">
-        Prices, weights and days of the post are judgement to begin with (experimental): set your own. What is eaten in
-        town is not counted.
+        Prices, energy densities and transit days start as our estimates (experimental): set your own. Food eaten in
+        town isn’t counted.
       </p>
     </div>
   );

@@ -76,7 +76,7 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
           Find the best set
         </button>
         {search.fraction !== undefined && (
-          <Progress label="Looking for sets" fraction={search.fraction} onStop={search.stop} />
+          <Progress label="Searching for sets" fraction={search.fraction} onStop={search.stop} />
         )}
         <span className="text-muted" data-testid="search-says">
           {search.end ? endWords(search.end, search.candidates.length, say) : askWords(plan.resupply.mostFoodDays, say)}
@@ -86,7 +86,7 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
         <Fold
           className="border-b border-rule py-2"
           titleClass="text-sm font-semibold"
-          title="What is allowed and weighed, and what food costs"
+          title="Limits, weighting and food prices"
         >
           <Weighed plan={plan} />
         </Fold>
@@ -94,7 +94,7 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
           <Fold
             className="border-b border-rule py-2"
             titleClass="text-sm font-semibold"
-            title="Several stops at once: what they offer, and whether you go there"
+            title="Edit several stops at once"
           >
             <SeveralStops plan={plan} />
           </Fold>
@@ -112,18 +112,18 @@ export default function Stops({ plan, result: newest }: ScreenProps) {
         <section aria-label="Stops" className="min-w-0">
           {plan.stops.length > 0 && plan.stops.every(({ use }) => !use) && (
             <p className="mt-0 mb-2 max-w-[76ch] text-sm" data-testid="none-used">
-              {counted(plan.stops.length, "stop is passed by", "stops are passed by")}: all food is carried from the
-              start. Tick those you go to, and say what they offer, of one in its panel or of several above: by that
-              food is bought, eaten or posted there.
+              {counted(plan.stops.length, "stop is skipped", "stops are skipped")}: you carry all food from the start.
+              Tick the stops you’ll use and say what they offer, one by one or several at once. That decides what you
+              buy, eat or have mailed there.
             </p>
           )}
           {plan.stops.length === 0 ? (
-            <Empty>There are no stops yet: add them in Trail, or read a file with places.</Empty>
+            <Empty>No stops yet. Add them in Trail, or import a file with places.</Empty>
           ) : (
             <StopTable plan={plan} result={result} figures={figures} shut={shut} chosen={stop?.id} onChoose={choose} />
           )}
           <p className="mt-2 text-xs text-muted">
-            The key u uses the chosen stop or passes it by. Times are local mean time.
+            Press U to use or skip the selected stop. Times are local solar time.
           </p>
           <div className="mt-3">
             <CheckList checks={distinct(checks, plan)} plan={plan} result={result} withPlace />
@@ -146,7 +146,7 @@ function sameSet(a: NamedSet, b: NamedSet): boolean {
 }
 
 function askWords(mostFoodDays: number, say: Say): string {
-  return `Weighs every stop with a night; those that are held, and those passed through in a day, stay as they are. At most ${say.days(mostFoodDays)} of food.`;
+  return `Considers every stop with a night; locked stops and those you pass through in a day stay as they are. At most ${say.days(mostFoodDays)} of food.`;
 }
 
 function endWords(
@@ -154,17 +154,17 @@ function endWords(
   candidates: number,
   say: Say,
 ): string {
-  const looked = `${say.number(seen)} chains of ${say.number(candidates)} stops looked at`;
+  const looked = `Tried ${say.number(seen)} combinations of ${say.number(candidates)} stops`;
   const sure = exact
-    ? "no set is better by the quick model"
-    : "the best of the quick model, like states taken for one another";
-  const off = `the quick model is off by ${say.number(100 * errorFraction, 1)} % at most, so a set better by more than ${say.number(100 * gapFraction, 1)} % is not to be expected; what is told is the plan’s own`;
+    ? "no better set exists by the quick estimate"
+    : "the best by the quick estimate, with similar cases merged";
+  const off = `the quick estimate is at most ${say.number(100 * errorFraction, 1)} % off, so a set more than ${say.number(100 * gapFraction, 1)} % better is unlikely; figures shown are from the full plan`;
   return `${relaxed ? `${relaxedWords(relaxed, say)} ` : ""}${looked}: ${sure}; ${off}.`;
 }
 
 function relaxedWords({ bars, foodDays }: NonNullable<SearchEnd["relaxed"]>, say: Say): string {
   const days =
-    foodDays === undefined ? [] : [`${say.days(Math.round(foodDays * 10) / 10)} of food are the least that do`];
-  const given = bars.length === 0 ? [] : [`given up: ${bars.map((bar) => LIMIT_WORDS[bar]).join(", ")}`];
-  return `No set keeps to what is allowed; ${[...days, ...given].join("; ")}.`;
+    foodDays === undefined ? [] : [`you need to carry at least ${say.days(Math.round(foodDays * 10) / 10)} of food`];
+  const given = bars.length === 0 ? [] : [`dropped: ${bars.map((bar) => LIMIT_WORDS[bar]).join(", ")}`];
+  return `No set fits your limits; ${[...days, ...given].join("; ")}.`;
 }

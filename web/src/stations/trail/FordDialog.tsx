@@ -26,21 +26,21 @@ export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
   );
   return (
     <Popover.Root>
-      <Popover.Trigger className="btn min-h-[24px]! px-1.5! py-0! text-sm!" aria-label={`What is known of ${name}`}>
+      <Popover.Trigger className="btn min-h-[24px]! px-1.5! py-0! text-sm!" aria-label={`About ${name}`}>
         <Waves size={14} aria-hidden="true" />{" "}
         {depthM === undefined ? "not measured" : `${quantity("height", depthM, units, 1)} deep`}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="menu w-[350px] p-3!" align="start" aria-label={`What is known of ${name}`}>
+        <Popover.Content className="menu w-[350px] p-3!" align="start" aria-label={`About ${name}`}>
           <div className="grid grid-cols-2 items-start gap-x-5 gap-y-2">
             {depthM === undefined || speedMps === undefined ? (
               <button className="btn col-span-2" onClick={() => set("measured", MEASURED)}>
-                I know how deep and fast it was
+                I measured its depth and speed
               </button>
             ) : (
               <>
-                {figure("depthM", "It was deep")}
-                {figure("speedMps", "and ran at")}
+                {figure("depthM", "Depth")}
+                {figure("speedMps", "Speed")}
                 <SmallDate
                   label="on"
                   value={refMonthDay ?? MEASURED.refMonthDay}
@@ -48,26 +48,26 @@ export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
                 />
                 {figure("refClockH", "at")}
                 <button className="btn col-span-2" onClick={() => set("not measured", UNMEASURED)}>
-                  Forget the measurement
+                  Remove the measurement
                 </button>
               </>
             )}
-            {figure("basinKm2", "What drains to it")}
-            {figure("snowWayM", "From the snow down")}
+            {figure("basinKm2", "Catchment area")}
+            {figure("snowWayM", "Elevation of the snow above it")}
             <label className="col-span-2 flex items-center gap-1.5 text-sm">
               <input
                 type="checkbox"
                 checked={glacier}
                 onChange={(event) =>
-                  set(event.target.checked ? "fed by ice" : "fed by no ice", { glacier: event.target.checked })
+                  set(event.target.checked ? "glacier-fed" : "not glacier-fed", { glacier: event.target.checked })
                 }
               />
-              a glacier feeds it
+              Fed by a glacier
             </label>
           </div>
           <p className="m-0 mt-2 text-xs text-muted">
-            From these and the season’s melt: how high on the day and at the hour you come. It knows no rain and no
-            bridge. Look before you go in; turn back or wait for the low hour.
+            From these and the season’s snowmelt we estimate how high it is when you get there. Rain and bridges aren’t
+            included. Look before you go in; turn back or wait for low water.
           </p>
         </Popover.Content>
       </Popover.Portal>

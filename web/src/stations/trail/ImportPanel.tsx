@@ -40,8 +40,8 @@ export function ImportPanel({ plan, profile, offered }: PanelProps) {
   }, [offered]);
   return (
     <section ref={panel} id="own" aria-label="Files" className="mt-5">
-      <h2 className="m-0 mb-1 text-base font-bold">Another file for this plan</h2>
-      <TrackDrop reading={reading} kept="your plan is as it was" />
+      <h2 className="m-0 mb-1 text-base font-bold">Add another file to this plan</h2>
+      <TrackDrop reading={reading} kept="your plan hasn’t changed" />
       {phase.is === "preview" && (
         <div className="rounded border border-pine px-3 py-2" data-testid="preview">
           <TableMapping reading={reading} placesOnly />
@@ -51,7 +51,7 @@ export function ImportPanel({ plan, profile, offered }: PanelProps) {
             <MergePanel plan={plan} phase={phase} onDone={clear} />
           )}
           <button className="btn mt-2" onClick={clear}>
-            Leave it
+            Cancel
           </button>
         </div>
       )}
@@ -73,7 +73,7 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
       await work();
       reading.clear();
     } catch (error) {
-      tell("failed", "Not taken; your plan is as it was.", sentenceOf(error));
+      tell("failed", "Import failed; your plan hasn’t changed.", sentenceOf(error));
       setBusy(false);
     }
   };
@@ -90,14 +90,14 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
       {rows && rows.length > 0 && <Found rows={rows} onChange={setRows} />}
       <div className="mt-2 flex flex-wrap gap-2">
         <button className="btn btn-strong" disabled={idle} onClick={() => void asAlternate()}>
-          Add it as an alternate
+          Add as an alternate
         </button>
         <button className="btn" disabled={idle} onClick={() => void asMain()}>
-          Use it for this plan
+          Use this track
         </button>
         {rows && rows.length > 0 && (
           <button className="btn" disabled={busy} onClick={() => setPlacesOnly(true)}>
-            Its places alone
+            Import places only
           </button>
         )}
       </div>

@@ -16,7 +16,7 @@ export function MergePanel({ plan, phase, onDone }: { plan: Plan; phase: Preview
   const [update, setUpdate] = useState(true);
   const [remove, setRemove] = useState<ReadonlySet<string>>(new Set());
   const merge = useMemo(() => rows && mergeOf(plan, partsOf(rows)), [plan, rows]);
-  if (!rows || !merge) return <p className="my-1 text-muted">Looking where they lie…</p>;
+  if (!rows || !merge) return <p className="my-1 text-muted">Matching places to the track…</p>;
   const added = [...merge.added.map(({ row }) => row.name), ...merge.stretches.map(({ name }) => name)];
   const toggle = (id: string): void => {
     const next = new Set(remove);
@@ -31,14 +31,19 @@ export function MergePanel({ plan, phase, onDone }: { plan: Plan; phase: Preview
         add
       </Choice>
       <Choice label="changed" names={merge.changed.map(({ row }) => row.name)} checked={update} onChange={setUpdate}>
-        tell anew
+        update
       </Choice>
-      {merge.same > 0 && <p className="my-1 text-muted">{merge.same} are in the plan as they are.</p>}
+      {merge.same > 0 && (
+        <p className="my-1 text-muted">
+          {merge.same} {merge.same === 1 ? "is" : "are"} unchanged.
+        </p>
+      )}
       {merge.gone.length > 0 && (
         <details className="my-1">
           <summary className="cursor-pointer">
-            <b className="figure">{merge.gone.length}</b> of the plan’s places the file does not name; they stay unless
-            you take them out
+            <b className="figure">{merge.gone.length}</b> {merge.gone.length === 1 ? "place" : "places"} in your plan{" "}
+            {merge.gone.length === 1 ? "isn’t" : "aren’t"} in this file, and{" "}
+            {merge.gone.length === 1 ? "stays unless you remove it" : "stay unless you remove them"}
           </summary>
           <ul className="m-0 max-h-[160px] list-none overflow-auto p-0">
             {merge.gone.map(({ id, name }) => (
@@ -59,7 +64,7 @@ export function MergePanel({ plan, phase, onDone }: { plan: Plan; phase: Preview
           onDone();
         }}
       >
-        Take {count === 1 ? "this change" : `these ${count} changes`}
+        Apply {count === 1 ? "this change" : `these ${count} changes`}
       </button>
     </div>
   );

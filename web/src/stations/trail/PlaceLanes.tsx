@@ -72,7 +72,7 @@ export function PlaceLanes({ plan, result, chosen, onChoose }: Props) {
       onDrop={({ kind, id, name, end }, metres) => movePlace(kind, id, name, end, profile, metres)}
     >
       <div className="relative border-b border-rule" data-testid="place-lanes">
-        <Lane title="Stops: used, passed by" widthPx={widthPx} heightPx={26}>
+        <Lane title="Stops: used, skipped" widthPx={widthPx} heightPx={26}>
           {plan.stops.map((stop) => mark(of("stops", stop), stop.trackM, stop.alternateId, "stop", !stop.use))}
         </Lane>
         <Lane title="Water: reliable, other" widthPx={widthPx} heightPx={22}>

@@ -44,8 +44,8 @@ export function PlaceTable({ kind, plan, result, chosen, still, onChoose, onTabl
     const one = KINDS[kind].one;
     if (unread.length === 0) return tell("done", `${added} pasted.`);
     const rows = unread.slice(0, 3).join("; ");
-    const why = `A row is a name and its distance along the trail. Not read as a ${one}: ${rows}`;
-    tell("failed", `${added} pasted, ${unread.length} not read.`, why);
+    const why = `Each row needs a name and its distance along the trail. Couldn’t read this ${one}: ${rows}`;
+    tell("failed", `${added} pasted, ${unread.length} skipped.`, why);
   };
   return (
     <DataTable
@@ -69,9 +69,7 @@ export function PlaceTable({ kind, plan, result, chosen, still, onChoose, onTabl
       domId={(place) => `place-${place.id}`}
       tools={add}
       empty={
-        <Empty>
-          {KINDS[kind].empty} Rows of a spreadsheet can be pasted here: name and distance, or a whole table.
-        </Empty>
+        <Empty>{KINDS[kind].empty} You can paste spreadsheet rows here: name and distance, or a whole table.</Empty>
       }
     />
   );

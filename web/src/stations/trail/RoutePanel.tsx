@@ -30,13 +30,13 @@ interface Props {
 export function RoutePanel({ plan, profile }: Props) {
   const { alternates, closures, sections } = plan.route;
   const { mainLengthM } = profile.route;
-  const along = `Along the track as recorded, ${unitSymbol("distance", plan.trip.units)} from its first point.`;
+  const along = `Measured along the recorded track, ${unitSymbol("distance", plan.trip.units)} from its first point.`;
   return (
     <section aria-label="Route" className="mb-4">
-      <h2 className="m-0 mb-1 text-base font-bold">The route</h2>
+      <h2 className="m-0 mb-1 text-base font-bold">Route</h2>
       <div className="flex flex-wrap gap-2">
         <button className="btn" onClick={turnRound}>
-          Walk it the other way
+          Reverse direction
         </button>
         <button className="btn" onClick={() => addClosure(plan, mainLengthM)}>
           <Plus size={15} aria-hidden="true" /> Closure
@@ -44,10 +44,10 @@ export function RoutePanel({ plan, profile }: Props) {
         {sections.length === 0 ? (
           <>
             <button className="btn" onClick={() => cutEnds(mainLengthM)}>
-              Cut the ends
+              Trim the ends
             </button>
             <button className="btn" onClick={() => walkInHalves(mainLengthM, middleOf(plan, profile))}>
-              Two halves
+              Split in half
             </button>
           </>
         ) : (
@@ -65,7 +65,7 @@ export function RoutePanel({ plan, profile }: Props) {
       ))}
       {closures.some(({ holds }) => holds) && (
         <p className="my-1 text-xs text-muted">
-          Whether a closure holds, and which way round is allowed, the land manager says: ask before you go.
+          Only the land manager can say whether a closure is in force and which detour is allowed: ask before you go.
         </p>
       )}
       {sections.map((row, i) => (
@@ -123,7 +123,7 @@ function ClosureRow({ row, plan }: { row: Closure; plan: Plan }) {
       mark={
         <input
           type="checkbox"
-          aria-label={`${row.name} holds`}
+          aria-label={`${row.name} is in force`}
           checked={row.holds}
           onChange={(event) =>
             setClosure(row, event.target.checked ? "holds" : "open", { holds: event.target.checked })
@@ -151,16 +151,13 @@ function ClosureRow({ row, plan }: { row: Closure; plan: Plan }) {
         value={row.toM}
         onCommit={(toM) => setClosure(row, "to", { toM })}
       />
-      ,{" "}
+      , bypass:{" "}
       <Pick
         bare
-        label={`How to get past ${row.name}`}
+        label={`How to bypass ${row.name}`}
         value={row.alternateId ?? RIDE}
-        options={[
-          [RIDE, "past it by a ride"],
-          ...plan.route.alternates.map(({ id, name }) => [id, `round it by ${name}`] as const),
-        ]}
-        onPick={(id) => setClosure(row, "way past it", { alternateId: id === RIDE ? undefined : id })}
+        options={[[RIDE, "by a ride"], ...plan.route.alternates.map(({ id, name }) => [id, `by ${name}`] as const)]}
+        onPick={(id) => setClosure(row, "bypass", { alternateId: id === RIDE ? undefined : id })}
       />
       {row.alternateId === undefined && (
         <>
@@ -203,7 +200,7 @@ function SectionRow({ row, index, plan }: { row: Section; index: number; plan: P
             </button>
           )}
           <button className="btn min-h-[24px]! px-1.5! py-0! text-xs!" onClick={() => turnSection(row)}>
-            Turn
+            Reverse
           </button>
         </>
       }
@@ -226,7 +223,7 @@ function SectionRow({ row, index, plan }: { row: Section; index: number; plan: P
       />
       {index > 0 && (
         <>
-          ; getting there{" "}
+          ; transfer takes{" "}
           <FieldNumber
             bare
             className="w-[52px]"
@@ -258,7 +255,7 @@ function Transfers({ plan }: { plan: Plan }) {
   const cost = rows.reduce((sum, row) => sum + row.transferCost, 0);
   return (
     <p className="my-1 text-xs text-muted">
-      Transfers take {hours} h and cost {cost}; by the twelve hours a night goes by, eaten and slept as in town.
+      Transfers take {hours} h and cost {cost}; every twelve hours count as a night in town with meals.
     </p>
   );
 }

@@ -26,7 +26,7 @@ export function SheetDialog({ plan, result, onClose }: Props) {
       className="max-w-[820px]"
       legIndex={legIndex}
       legCount={result.legs.length}
-      names={["Leg before", "Next leg"]}
+      names={["Previous leg", "Next leg"]}
       onClose={onClose}
     >
       <Dialog.Title className="m-0 text-lg font-bold">{title}</Dialog.Title>
@@ -41,7 +41,7 @@ export function SheetDialog({ plan, result, onClose }: Props) {
             <th className="py-1 pr-3 text-right font-semibold">from the start</th>
             <th className="font-semibold">place</th>
             <th className="font-semibold">what</th>
-            <th className="text-right font-semibold">height</th>
+            <th className="text-right font-semibold">elevation</th>
             <th className="text-right font-semibold">next water in</th>
             <th className="text-right font-semibold">leave with, {plan.hikers.map(firstName).join(" / ")}</th>
           </tr>
@@ -63,8 +63,8 @@ export function SheetDialog({ plan, result, onClose }: Props) {
         </tbody>
       </table>
       <p className="mt-2 mb-0 text-xs text-muted">
-        ☾ a planned night with the coldest of ten hikes. Sources fail and the weather is a mean: ask at the last stop,
-        and follow local rules and land managers.
+        ☾ planned night, with the coldest low in ten hikes. Sources can be dry and weather figures are averages: ask at
+        the last stop, and follow local rules and land managers.
       </p>
     </SheetFrame>
   );

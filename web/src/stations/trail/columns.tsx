@@ -42,7 +42,7 @@ export function placeColumns(kind: PlaceKind, plan: Plan, profile: Profile): Col
       cell: (place) => (
         <Where
           {...{ kind, place, plan, profile }}
-          label={kind === "stretches" ? "Begin" : "Place"}
+          label={kind === "stretches" ? "Start" : "Place"}
           end={kind === "stretches" ? "fromM" : "trackM"}
           trackM={beginM(place)}
         />

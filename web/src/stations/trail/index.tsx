@@ -49,11 +49,11 @@ export default function Trail({ plan, result }: ScreenProps) {
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-1.5 text-sm">
         {plan.route.coarse ? (
           <span className="text-muted">
-            No map: this trail was made from a table and lies nowhere until its track is found.
+            No map: this trail was made from a table. Import its track to place it on the map.
           </span>
         ) : (
           <button className="btn" aria-expanded={mapOpen} onClick={() => showMap(!mapOpen)}>
-            {mapOpen ? "Put the map away" : "Show the map"}
+            {mapOpen ? "Hide map" : "Show map"}
           </button>
         )}
         <button className="btn" onClick={() => setSheet(true)}>
@@ -62,7 +62,7 @@ export default function Trail({ plan, result }: ScreenProps) {
         {sheet && <SheetDialog plan={plan} result={result} onClose={() => setSheet(false)} />}
       </div>
       {mapOpen && !plan.route.coarse && (
-        <Suspense fallback={<p className="m-0 px-[18px] py-3 text-sm text-muted">Unfolding the map…</p>}>
+        <Suspense fallback={<p className="m-0 px-[18px] py-3 text-sm text-muted">Loading map…</p>}>
           <TrailMap plan={plan} result={result} chosen={chosen} onChoose={chooseOnMap} />
         </Suspense>
       )}
@@ -99,7 +99,7 @@ export default function Trail({ plan, result }: ScreenProps) {
         </section>
         <aside aria-label="Track" className="min-w-0 text-sm">
           <RoutePanel plan={plan} profile={profile} />
-          <h2 className="m-0 mb-1 text-base font-bold">What is walked</h2>
+          <h2 className="m-0 mb-1 text-base font-bold">Your route</h2>
           <p className="my-1" data-testid="walked-length">
             {quantity("distance", profile.lengthM, units)}, {quantity("height", profile.totalClimbM, units)} up,{" "}
             {quantity("height", profile.totalDescentM, units)} down, highest{" "}
@@ -107,12 +107,11 @@ export default function Trail({ plan, result }: ScreenProps) {
           </p>
           {profile.hasHeights && (
             <p className="my-1 text-muted">
-              Every small step of the recorder’s heights would add up to {quantity("height", profile.rawClimbM, units)}{" "}
-              of climb; {quantity("height", Math.max(0, profile.rawClimbM - profile.totalClimbM), units)} of that is
-              noise.
+              Raw GPS elevations would add up to {quantity("height", profile.rawClimbM, units)} of climb;{" "}
+              {quantity("height", Math.max(0, profile.rawClimbM - profile.totalClimbM), units)} of that is noise.
             </p>
           )}
-          {faults.length > 0 && <p className="my-1 text-muted">Mended: {faults.join(", ")}.</p>}
+          {faults.length > 0 && <p className="my-1 text-muted">Repaired: {faults.join(", ")}.</p>}
           <div className="my-2">
             <CheckList
               checks={distinct(

@@ -29,25 +29,25 @@ export const KINDS: Record<PlaceKind, KindWords> = {
     title: "Stops",
     one: "stop",
     add: "Add stop",
-    empty: "No stops yet. Without stops the whole trail is one leg: add the places where food can be had.",
+    empty: "No stops yet. Without stops the whole trail is one leg: add the places where you can resupply.",
   },
   sources: {
     title: "Water",
     one: "source",
     add: "Add source",
-    empty: "No water yet. Without sources all water is carried from stop to stop.",
+    empty: "No water yet. Without sources, all water is carried from stop to stop.",
   },
   camps: {
     title: "Camps",
     one: "camp",
     add: "Add camp",
-    empty: "No camps yet. Without listed camps a day ends at water, or where its hours do.",
+    empty: "No camps yet. Without listed camps, a day ends at water or when its hours are used up.",
   },
   stretches: {
     title: "Stretches",
     one: "stretch",
     add: "Add stretch",
-    empty: "No stretches yet. Stretches say where snow lies, rules apply or the ground is slow.",
+    empty: "No stretches yet. Use stretches to mark snow, rules or slow ground.",
   },
 };
 

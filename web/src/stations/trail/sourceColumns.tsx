@@ -67,9 +67,9 @@ export function sourceColumns(plan: Plan): Column<Source>[] {
           label={`Counted on at ${source.name}`}
           value={source.counted === undefined ? "rule" : source.counted ? "yes" : "no"}
           options={[
-            ["rule", "by the rule"],
+            ["rule", "by the rule in Water"],
             ["yes", "yes"],
-            ["no", "struck out"],
+            ["no", "ignored"],
           ]}
           onPick={(picked) =>
             setRow("sources", source.id, `${source.name}: ${picked === "no" ? "struck out" : "counted on"}`, {
@@ -86,10 +86,10 @@ export function campColumns(): Column<Camp>[] {
   return [
     {
       id: "hollow",
-      head: "in a hollow, where cold air pools",
+      head: "in a hollow that traps cold air",
       cell: (camp) => (
         <Check
-          label={`${camp.name} lies in a hollow`}
+          label={`${camp.name} is in a hollow`}
           checked={camp.hollow}
           onChange={(hollow) =>
             setRow("camps", camp.id, `${camp.name}: ${hollow ? "in a hollow" : "in the open"}`, { hollow })

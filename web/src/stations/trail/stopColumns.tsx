@@ -41,7 +41,7 @@ export function stopColumns(plan: Plan): Column<Stop>[] {
           bare
           className="w-[44px]"
           path="stops.rideMin"
-          label={`Minutes of ride to ${stop.name}, 0 for on foot`}
+          label={`Ride to ${stop.name} in minutes, 0 if on foot`}
           value={stop.access === "foot" ? 0 : stop.rideMin}
           units={units}
           onCommit={(rideMin) =>
@@ -86,7 +86,7 @@ export function stopColumns(plan: Plan): Column<Stop>[] {
           bare
           className="w-[52px]"
           path="stops.closesH"
-          label={`Closing hour of ${stop.name}, 24 for never`}
+          label={`Closing hour of ${stop.name}, 24 if never`}
           value={stop.closesH ?? 24}
           units={units}
           onCommit={(hour) =>
@@ -105,7 +105,7 @@ function Offers({ stop }: { stop: Stop }): ReactNode {
     <span className="text-xs" title={[stop.hours, stop.note].filter(Boolean).join(" ")}>
       <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger className="text-left text-muted hover:underline" aria-label={`What ${stop.name} offers`}>
-          {stop.services.map(spoken).join(", ") || "nothing yet"}
+          {stop.services.map(spoken).join(", ") || "nothing listed"}
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content className="menu" align="start">
@@ -156,7 +156,7 @@ function Seasons({ stop }: { stop: Stop }): ReactNode {
             />
             {services.includes("post") && (
               <>
-                <span>its post</span>
+                <span>post office</span>
                 <SeasonField
                   label={`Season of the post at ${name}`}
                   from={postFrom}

@@ -48,7 +48,7 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
           {(stretch.kind === "surface" || stretch.kind === "snow") && (
             <Pick
               bare
-              label={`Ground of ${stretch.name}`}
+              label={`Ground at ${stretch.name}`}
               value={stretch.surface ?? "trail"}
               options={choices(SURFACES)}
               onPick={(surface) => set(stretch, surface, { surface })}
@@ -57,22 +57,22 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
           {stretch.kind === "rule" && (
             <Pick
               bare
-              label={`Rule of ${stretch.name}`}
+              label={`Rule for ${stretch.name}`}
               value={stretch.rule ?? OWN_RULE}
-              options={[...choices(RULES), [OWN_RULE, "own words"]]}
+              options={[...choices(RULES), [OWN_RULE, "custom text"]]}
               onPick={(rule) => set(stretch, rule, { rule: rule === OWN_RULE ? undefined : rule })}
             />
           )}
           {stretch.kind === "rule" && stretch.rule === "hard-canister" && (
             <Pick
               bare
-              label={`Who keeps the rule of ${stretch.name}`}
+              label={`Who the rule of ${stretch.name} applies to`}
               value={stretch.heldBy}
               options={[
-                ["carrying", "who carries food"],
-                ["sleeping", "who sleeps there"],
+                ["carrying", "anyone carrying food"],
+                ["sleeping", "anyone camping there"],
               ]}
-              onPick={(heldBy) => set(stretch, `for who is ${heldBy}`, { heldBy })}
+              onPick={(heldBy) => set(stretch, `applies to ${heldBy}`, { heldBy })}
             />
           )}
         </span>

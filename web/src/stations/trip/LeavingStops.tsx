@@ -10,10 +10,10 @@ export function LeavingStops({ fuels, plan, result }: { fuels: FuelComparison[];
   const cooked = fuels.filter((fuel) => fuel.id !== "none");
   const leastKg = (legIndex: number): number => Math.min(...cooked.map((fuel) => fuel.startKg[legIndex]!));
   return (
-    <Fold className="mt-2" titleClass="text-sm font-bold text-pine" title="What leaves each stop, by system">
+    <Fold className="mt-2" titleClass="text-sm font-bold text-pine" title="Weight leaving each stop, by stove system">
       <div className="relative overflow-x-auto">
         <Table
-          label="What leaves each stop, by system"
+          label="Weight leaving each stop, by stove system"
           rows={result.legs}
           idOf={(leg) => String(leg.index)}
           columns={[
@@ -31,7 +31,7 @@ export function LeavingStops({ fuels, plan, result }: { fuels: FuelComparison[];
           ]}
         />
       </div>
-      <p className="mt-1 mb-0 text-xs text-muted">Stove, canisters or bottles, and fuel. Bold: the lightest.</p>
+      <p className="mt-1 mb-0 text-xs text-muted">Stove, canisters or bottles, and fuel. Bold: lightest.</p>
     </Fold>
   );
 }

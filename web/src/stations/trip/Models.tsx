@@ -34,14 +34,17 @@ const HEAVIEST: Figure = {
   name: "Heaviest pack",
   show: (row, units) => `${quantity("mass", row.heaviestKg, units)}, leg ${row.heaviestLeg + 1}`,
 };
-const KCAL: Figure = { name: "kcal a day", show: (row) => fixed(row.kcalPerDay, 0) };
+const KCAL: Figure = { name: "kcal per day", show: (row) => fixed(row.kcalPerDay, 0) };
 const FOOD: Figure = { name: "Food, all legs", show: (row, units) => quantity("mass", row.foodKg, units) };
-const BODY: Figure = { name: "Body at the finish", show: (row, units) => quantity("mass", row.finishBodyKg, units) };
+const BODY: Figure = {
+  name: "Body weight at the finish",
+  show: (row, units) => quantity("mass", row.finishBodyKg, units),
+};
 
 const TEXT: Record<Question, { title: string; note: string; columns: Figure[] }> = {
   time: {
     title: "Walking time",
-    note: "How fast on which slope, before load, surface, heat and dark. Your own pace in percent comes on top, but for the measured one.",
+    note: "Speed by slope, before load, ground, heat and darkness. Your pace in percent comes on top, except with a measured pace.",
     columns: [
       { name: "Walking days", show: (row) => fixed(row.walkDays, 0) },
       { name: "Finish", show: (row) => dayMonth(row.finishDate) },
@@ -51,28 +54,28 @@ const TEXT: Record<Question, { title: string; note: string; columns: Figure[] }>
   },
   effort: {
     title: "Effort of walking",
-    note: "Power while walking with the load, resting part included.",
+    note: "Power while walking with the load, including your resting metabolism.",
     columns: [KCAL, FOOD, BODY, HEAVIEST],
   },
-  resting: { title: "Resting metabolism", note: "For the hours that are not walked.", columns: [KCAL, FOOD, HEAVIEST] },
+  resting: { title: "Resting metabolism", note: "For the hours you don’t walk.", columns: [KCAL, FOOD, HEAVIEST] },
   water: {
     title: "Water while walking",
-    note: "What is drunk on the way; dry camps, reserve and the most to drink are the same for all. Any source may be dry today.",
+    note: "What you drink while walking; dry camps, reserve and the most you should drink are the same for all models. Any source may be dry today.",
     columns: [
-      { name: "Drunk an hour", show: (row, units) => `${quantity("volume", row.litresPerHour, units, 2)}` },
-      { name: "Largest carry", show: (row, units) => quantity("volume", row.largestCarryL, units) },
+      { name: "Drunk per hour", show: (row, units) => `${quantity("volume", row.litresPerHour, units, 2)}` },
+      { name: "Largest water carry", show: (row, units) => quantity("volume", row.largestCarryL, units) },
       HEAVIEST,
     ],
   },
   bodyMass: {
-    title: "Body mass over the hike",
-    note: "What a shortfall takes off the body; a lighter body burns less. A guess, not a diagnosis: weigh yourself in town.",
+    title: "Body weight over the hike",
+    note: "Weight you lose with a calorie deficit; a lighter body burns less. An estimate, not a diagnosis: weigh yourself in town.",
     columns: [BODY, KCAL, FOOD],
   },
   fuel: {
     title: "Stove and fuel",
-    note: "The same boils by every system. Never in a closed tent; fire bans go first.",
-    columns: [{ name: "Fuel burnt", show: (row, units) => quantity("mass", row.fuelKg, units, 2) }, HEAVIEST],
+    note: "The same boils with every system. Never use a stove in a closed tent; fire bans come first.",
+    columns: [{ name: "Fuel used", show: (row, units) => quantity("mass", row.fuelKg, units, 2) }, HEAVIEST],
   },
 };
 
@@ -83,8 +86,8 @@ export function Models({ plan, result }: { plan: Plan; result: PlanResult }) {
     <>
       <div className="flex flex-wrap items-center gap-3">
         <p className="m-0 max-w-[72ch] text-sm text-muted">
-          What each school says for this whole hike and {hiker.name}, everything else unchanged. Schools differ by a
-          fifth and more, and people by as much again: a measured figure of your own is better than any of them.
+          What each model says for this whole hike and {hiker.name}, with everything else unchanged. Models differ by 20
+          % and more, and people by as much again. A figure you measured yourself beats any of them.
         </p>
         <Running comparison={comparison} />
       </div>
@@ -110,7 +113,7 @@ function Running({ comparison: { stopped, missing, stop, again } }: { comparison
       </button>
     );
   if (missing === 0) return <span className="text-sm text-muted">All compared.</span>;
-  return <Progress label="Schools compared" fraction={(COUNT - missing) / COUNT} onStop={stop} />;
+  return <Progress label="Models compared" fraction={(COUNT - missing) / COUNT} onStop={stop} />;
 }
 
 interface QuestionProps {
@@ -136,12 +139,12 @@ function QuestionTable({ question, plan, result, hiker, comparison }: QuestionPr
       <Measured question={question} hiker={hiker} units={units} figures={figuresOf} />
       {measured && (
         <p className="mt-1 mb-1.5 inline-block rounded bg-pine-wash px-2 py-1 text-sm">
-          <b>Measured:</b> {measured} The schools below are shown without it.
+          <b>Measured:</b> {measured} The models below are shown without it.
         </p>
       )}
       <div className="relative overflow-x-auto">
         <Table
-          label={`Schools: ${title}`}
+          label={`Models: ${title}`}
           rows={models[question].all}
           idOf={(school) => school.id}
           chosen={chosen === undefined ? [] : [chosen]}
@@ -182,7 +185,7 @@ function nameColumn(question: Question, hiker: Hiker, chosen: string | undefined
     });
   return {
     id: "school",
-    head: "School",
+    head: "Model",
     names: true,
     cell: (school) => (
       <label className={`flex min-w-[200px] items-start gap-2 ${school.id === chosen ? "font-bold" : ""}`}>
@@ -213,7 +216,7 @@ function carriedColumn(fuels: readonly FuelComparison[], units: Units): Column<A
 
 const SOURCE: Column<AnySchool> = {
   id: "source",
-  head: "Source and where it holds",
+  head: "Source and valid range",
   wide: true,
   cell: (school) => (
     <span className="inline-block min-w-[260px] text-xs text-muted">
@@ -225,7 +228,7 @@ const SOURCE: Column<AnySchool> = {
 
 function fuelCarried(fuel: FuelComparison, units: Units): string {
   const crossing = fuel.crossing
-    ? `; ${fuel.crossing.heavierBeyond ? "heavier" : "lighter"} than yours from ${fuel.crossing.boils} boils on`
+    ? `; ${fuel.crossing.heavierBeyond ? "heavier" : "lighter"} than yours from ${fuel.crossing.boils} boils`
     : "";
   return `${quantity("mass", fuel.meanKg, units, 2)} on average${crossing}`;
 }

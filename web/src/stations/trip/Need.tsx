@@ -5,14 +5,14 @@ import { HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
 
 const FOOD: FieldRow[] = [
   ["food.densityKcalPerG", "Energy density"],
-  ["food.shortfallFraction", "Planned shortfall"],
+  ["food.shortfallFraction", "Calorie deficit"],
   ["food.reserveFraction", "Food reserve"],
   ["food.reserveDays", "Food reserve, at least"],
-  ["food.proteinFraction", "Protein, of the energy"],
-  ["food.coldKcalPer10K", "For 10 K of frost"],
-  ["food.breakFactor", "Breaks, times rest"],
-  ["food.campFactor", "Camp and town, times rest"],
-  ["food.townExtraKcal", "Eaten in town beyond the need, while something is missing"],
+  ["food.proteinFraction", "Protein, share of energy"],
+  ["food.coldKcalPer10K", "Extra per 10 K of frost"],
+  ["food.breakFactor", "Breaks, multiple of resting"],
+  ["food.campFactor", "Camp and town, multiple of resting"],
+  ["food.townExtraKcal", "Extra eaten in town to make up a deficit"],
 ];
 const GROWING = [0.75, 0.85, 0.95, 1];
 
@@ -21,8 +21,8 @@ export function Need({ plan }: { plan: Plan }) {
   return (
     <>
       <Fields
-        title={`Food of ${hiker.name}`}
-        note="A shortfall means losing weight on purpose. Long ones cost muscle and warmth; take medical advice."
+        title={`${hiker.name}’s food`}
+        note="A calorie deficit means losing weight on purpose. Long ones cost muscle and warmth; get medical advice."
       >
         <HikerRows plan={plan} hiker={hiker} list={FOOD} />
         <HikerChoice

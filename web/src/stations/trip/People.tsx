@@ -12,20 +12,19 @@ import { changeHiker, HikerChoice, HikerRows, useHiker } from "../../ui/HikerFie
 const BODY: FieldRow[] = [
   ["ageY", "Age"],
   ["heightCm", "Height"],
-  ["bodyKg", "Body mass"],
-  ["packComfortKg", "Pack carries in comfort"],
+  ["bodyKg", "Body weight"],
+  ["packComfortKg", "Comfortable load"],
   ["packVolumeL", "Pack volume"],
 ];
-const TOGETHER =
-  "Everybody walks together: the slower pace and the shorter day count. Choose the other hiker in the bar at the top.";
+const TOGETHER = "Everyone walks together: the slower pace and the shorter day count. Choose the hiker in the top bar.";
 const PACE: FieldRow[] = [
-  ["pace.speedFactor", "Own pace, of the model’s"],
+  ["pace.speedFactor", "Your pace, % of the model’s"],
   ["pace.hoursFreshH", "Walking hours, first day"],
-  ["pace.hoursFitH", "Walking hours, in form"],
-  ["pace.rampDays", "Days until in form"],
-  ["pace.startClockH", "Sets out at"],
-  ["pace.breakFraction", "Breaks, of walking time"],
-  ["pace.effortFactor", "Own cost of walking (1.1: paths cost more than treadmills)"],
+  ["pace.hoursFitH", "Walking hours once fit"],
+  ["pace.rampDays", "Days until fit"],
+  ["pace.startClockH", "Starts at"],
+  ["pace.breakFraction", "Breaks, % of walking time"],
+  ["pace.effortFactor", "Walking cost factor (1.1: trails cost more than treadmills)"],
 ];
 
 export function People({ plan }: { plan: Plan }) {
@@ -40,7 +39,7 @@ export function People({ plan }: { plan: Plan }) {
         />
         <HikerChoice
           hiker={hiker}
-          label="Sex, for the equations"
+          label="Sex (for the equations)"
           value={hiker.sex}
           options={{ female: "female", male: "male" }}
           set={(target, sex) => void (target.sex = sex)}
@@ -50,7 +49,7 @@ export function People({ plan }: { plan: Plan }) {
           hiker={hiker}
           label="Sleeps"
           value={hiker.sleeper}
-          options={{ cold: "cold: comfort rating", warm: "warm: limit rating" }}
+          options={{ cold: "cold: use comfort rating", warm: "warm: use limit rating" }}
           set={(target, sleeper) => void (target.sleeper = sleeper)}
         />
       </Fields>

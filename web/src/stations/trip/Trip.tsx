@@ -12,25 +12,25 @@ import { dayMonth } from "../../units/quantity.ts";
 export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResult }) {
   const days = result.walkDays + result.zeroDays;
   return (
-    <Fields title="The trip" note={`As planned it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
+    <Fields title="The trip" note={`As planned, it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
       <NameField
         label="Name"
         value={trip.name}
         onCommit={(name) => void edit(`Name ${name}`, (draft) => void (draft.trip.name = name))}
       />
       <DateField
-        label="Start"
+        label="Start date"
         value={trip.startDate}
         near={trip.startDate}
         required
         onCommit={(date) => void edit(`Start ${dayMonth(date)}`, (draft) => void (draft.trip.startDate = date))}
       />
       <DateField
-        label="Finish wanted by"
+        label="Finish by"
         value={trip.finishBy ?? ""}
         near={result.finishDate}
         onCommit={(date) =>
-          void edit("Finish wanted by", (draft) => setFields(draft.trip, { finishBy: date === "" ? undefined : date }))
+          void edit("Finish by", (draft) => setFields(draft.trip, { finishBy: date === "" ? undefined : date }))
         }
       />
       <Pick
@@ -38,7 +38,7 @@ export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResul
         value={trip.direction}
         options={[
           ["forward", "as recorded"],
-          ["reverse", "the other way"],
+          ["reverse", "reversed"],
         ]}
         onPick={turnRound}
       />

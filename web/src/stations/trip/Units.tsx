@@ -7,7 +7,7 @@ import type { QuantityKind } from "../../units/quantity.ts";
 
 const NAMES: Record<QuantityKind, string> = {
   distance: "Distance",
-  height: "Height",
+  height: "Elevation",
   mass: "Pack weight",
   smallMass: "Kit weight",
   temperature: "Temperature",
@@ -41,14 +41,14 @@ export function Units({ plan }: { plan: Plan }) {
   return (
     <Fields
       title="Units"
-      note="Shown and typed in these; any unit may be typed behind a number: 2 lb 3 oz, 1.2 kg, 5 mi, 30C."
+      note="Values are shown and entered in these units; you can type any unit: 2 lb 3 oz, 1.2 kg, 5 mi, 30C."
     >
       <Pick
-        label="All at once"
+        label="Set all"
         value={preset ?? "own"}
         options={[
           ...Object.entries(PRESETS).map(([key, { name }]) => [key, name] as const),
-          ...(preset ? [] : [["own", "own mix"] as const]),
+          ...(preset ? [] : [["own", "custom"] as const]),
         ]}
         onPick={(picked) => {
           const chosen = PRESETS[picked];

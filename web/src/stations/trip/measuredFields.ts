@@ -18,23 +18,23 @@ export interface MeasuredField {
   when?: (hiker: Hiker) => boolean;
 }
 
-const back = "Back to the models";
+const back = "Use the models again";
 
 export const MEASURED: Partial<Record<Question, MeasuredField[]>> = {
   time: [
     {
       path: "pace.ownFlatKmh",
-      label: "Own pace on the level",
-      take: "I measured my pace…",
+      label: "Your pace on the level",
+      take: "Enter my measured pace…",
       drop: back,
       start: () => 4.2,
       school: { question: "time", withIt: "own-pace", without: "tobler" },
     },
     {
       path: "pace.ownClimbMPerH",
-      label: "Own rate of climb",
-      take: "And my rate of climb…",
-      drop: "Forget it",
+      label: "Your rate of climb",
+      take: "Enter my measured rate of climb…",
+      drop: "Remove",
       start: () => 500,
       when: (hiker) => hiker.pace.ownFlatKmh !== undefined,
     },
@@ -42,8 +42,8 @@ export const MEASURED: Partial<Record<Question, MeasuredField[]>> = {
   effort: [
     {
       path: "food.measuredKcalPerDay",
-      label: "Own need of a walking day",
-      take: "I measured my kcal a day…",
+      label: "Your kcal on a walking day",
+      take: "Enter my measured kcal a day…",
       drop: back,
       start: (figures) => figures("pandolf-santee")?.kcalPerDay ?? 3000,
     },
@@ -51,8 +51,8 @@ export const MEASURED: Partial<Record<Question, MeasuredField[]>> = {
   water: [
     {
       path: "water.measuredLph",
-      label: "Own litres per walking hour",
-      take: "I measured my litres an hour…",
+      label: "Your litres per walking hour",
+      take: "Enter my measured litres per hour…",
       drop: back,
       start: (figures) => figures("heat-and-distance")?.litresPerHour ?? 0.4,
     },
@@ -60,8 +60,8 @@ export const MEASURED: Partial<Record<Question, MeasuredField[]>> = {
   fuel: [
     {
       path: "stove.gramsPerBoil",
-      label: "Own grams per boil",
-      take: "I weighed my fuel per boil…",
+      label: "Your grams per boil",
+      take: "Enter my measured fuel per boil…",
       drop: back,
       start: () => 10,
       when: (hiker) => hiker.stove.fuel !== "none",
@@ -86,10 +86,10 @@ export function setMeasured(hiker: Hiker, { path, school }: MeasuredField, value
 export function replacedBy(question: Question, hiker: Hiker): string | undefined {
   const { food, water, stove } = hiker;
   if ((question === "effort" || question === "resting") && food.measuredKcalPerDay !== undefined)
-    return `your ${fixed(food.measuredKcalPerDay, 0)} kcal of a walking day replace effort and resting.`;
+    return `your ${fixed(food.measuredKcalPerDay, 0)} kcal per walking day replace the effort and resting models.`;
   if (question === "water" && water.measuredLph !== undefined)
-    return `your ${fixed(water.measuredLph, 2)} L an hour replace the schools.`;
+    return `your ${fixed(water.measuredLph, 2)} L per hour replace the models.`;
   if (question === "fuel" && stove.gramsPerBoil !== undefined)
-    return `your ${fixed(stove.gramsPerBoil, 1)} g a boil replace the heat sums.`;
+    return `your ${fixed(stove.gramsPerBoil, 1)} g per boil replace the heat calculation.`;
   return undefined;
 }

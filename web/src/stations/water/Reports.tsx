@@ -10,17 +10,18 @@ export function Reports({ plan }: { plan: Plan }) {
   return (
     <div className="py-2 text-sm">
       <p className="m-0 mb-1 max-w-[72ch] text-muted">
-        A line for each: a day, the source’s name, flowing, trickle or dry, and a note; with commas, semicolons or tabs.
+        One report per line: date, source name, “flowing”, “trickle” or “dry”, and a note, separated by commas,
+        semicolons or tabs.
       </p>
       <textarea
         className="field h-[88px] w-full max-w-[560px] font-normal"
-        aria-label="Reports, a line for each"
+        aria-label="Reports, one per line"
         placeholder="2027-05-02, Fork spring, dry, asked at the hut"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <label className="mt-1 block">
-        or a file{" "}
+        or choose a file{" "}
         <input
           type="file"
           accept=".csv,.tsv,.txt"
@@ -49,7 +50,7 @@ export function Reports({ plan }: { plan: Plan }) {
               setText("");
             }}
           >
-            Take {read.reports.length === 1 ? "1 report" : `${read.reports.length} reports`}
+            Add {read.reports.length === 1 ? "1 report" : `${read.reports.length} reports`}
           </button>
         </div>
       )}

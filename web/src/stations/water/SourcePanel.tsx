@@ -56,15 +56,16 @@ export function SourcePanel({ plan, result, leg, hiker, row }: Props) {
         <>
           <p className="m-0 font-display text-[32px] leading-tight font-bold">{say.L(carry.litres)}</p>
           <p className="mt-0 mb-1 text-sm text-muted">
-            {overL > 0.05 && <b className="text-danger">{say.L(overL)} more than the bottles hold. </b>}
-            {carry.litres > carry.mostL && `More than a body should drink in these hours, ${say.L(carry.mostL)}. `}
-            {say.way(carry.distanceM)} and {say.hours(carry.walkH)} on.
+            {overL > 0.05 && <b className="text-danger">{say.L(overL)} more than your bottles hold. </b>}
+            {carry.litres > carry.mostL && `More than the ${say.L(carry.mostL)} you should drink in these hours. `}
+            For {say.way(carry.distanceM)} and {say.hours(carry.walkH)} of walking.
           </p>
           {carry.ifDry && (
             <p className="my-1.5 rounded bg-caution-wash px-2 py-1 text-sm" data-testid="if-dry">
-              If {waterName(carry.toSourceId, plan)} is dry, {waterName(carry.ifDry.toSourceId, plan)} is{" "}
-              {say.way(carry.ifDry.distanceM)} from here: {say.L(carry.ifDry.litres)} for {say.hours(carry.ifDry.walkH)}
-              . With less than {say.L(leftBefore(carry, carry.ifDry))} left when you stand before it, turn back.
+              If {waterName(carry.toSourceId, plan)} is dry, the next is {waterName(carry.ifDry.toSourceId, plan)},{" "}
+              {say.way(carry.ifDry.distanceM)} from here: you need {say.L(carry.ifDry.litres)} for{" "}
+              {say.hours(carry.ifDry.walkH)}. If you have less than {say.L(leftBefore(carry, carry.ifDry))} left when
+              you reach {waterName(carry.toSourceId, plan)}, turn back.
             </p>
           )}
           <details className="text-sm">
@@ -79,8 +80,8 @@ export function SourcePanel({ plan, result, leg, hiker, row }: Props) {
       )}
       {passage && <Judgement plan={plan} row={row} />}
       <p className="mt-2 mb-0 text-xs text-muted">
-        Any source may be dry today: ask locally and at the last stop. Treat what you drink; drink to thirst, far beyond
-        it is dangerous too.
+        Any source may be dry today: ask locally and at the last stop. Treat what you drink. Drink to thirst: drinking
+        far beyond it is dangerous too.
       </p>
     </section>
   );
@@ -105,16 +106,16 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
       <p className="m-0 mb-1.5">
         <b>{say.percent(100 * chance)}</b> on {say.date(date)}
         {seen && `, seen ${REPORT_WORDS[seen.said]} on ${say.date(seen.date)}`}
-        {source.counted === false && "; struck out"}
-        {source.counted === true && "; counted on by hand"}
+        {source.counted === false && "; ignored"}
+        {source.counted === true && "; counted on by you"}
         {source.counted === undefined && !carry && "; not counted on"}.
       </p>
       <div className="mb-2 flex flex-wrap gap-2">
         <button className="btn" onClick={() => judge(source, source.counted === false ? undefined : false)}>
-          {source.counted === false ? "No longer struck out" : "Strike it out (X)"}
+          {source.counted === false ? "Stop ignoring it" : "Ignore it (X)"}
         </button>
         <button className="btn" onClick={() => judge(source, source.counted === true ? undefined : true)}>
-          {source.counted === true ? "As it is likely" : "Count on it"}
+          {source.counted === true ? "Use its likelihood" : "Count on it"}
         </button>
       </div>
       <div className="flex flex-wrap items-end gap-2">
@@ -129,7 +130,7 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
           Add report
         </button>
       </div>
-      {isAhead && <p className="m-0 text-sm text-danger">That day has not come yet.</p>}
+      {isAhead && <p className="m-0 text-sm text-danger">That date is in the future.</p>}
       <ul aria-label="Reports" className="m-0 mt-1 list-none p-0">
         {source.reports.map((row, i) => (
           <li key={`${row.date} ${i}`} className="flex items-center gap-2">
@@ -155,21 +156,21 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
             })
           }
         />
-        Below camps, houses or cattle: treated a second way as well
+        Downstream of camps, houses or cattle: treat it twice
       </label>
       {source.kind === "cache" && (
         <div className="mt-2 flex flex-wrap items-end gap-2">
           <NameField
-            label="Name of the cache"
+            label="Cache name"
             value={source.name}
             onCommit={(name) => editRow("sources", source.id, "Cache: name", (row) => void (row.name = name))}
           />
           <DateField
-            label="There from"
+            label="Available from"
             value={source.placedOn ?? ""}
             near={date}
             onCommit={(placedOn) =>
-              editRow("sources", source.id, `${source.name}: there from`, (row) => {
+              editRow("sources", source.id, `${source.name}: available from`, (row) => {
                 if (placedOn === "") delete row.placedOn;
                 else row.placedOn = placedOn;
               })
@@ -177,7 +178,7 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
           />
           <BlankNumber
             path="sources.litres"
-            label="Litres in it"
+            label="Litres stored"
             value={source.litres}
             units={plan.trip.units}
             onCommit={(litres) =>
@@ -188,7 +189,7 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
             }
           />
           {source.litres === undefined && (
-            <p className="m-0 self-center text-xs text-muted">Not said: counted on as enough.</p>
+            <p className="m-0 self-center text-xs text-muted">No amount entered: assumed to be enough.</p>
           )}
         </div>
       )}

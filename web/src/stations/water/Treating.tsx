@@ -16,8 +16,8 @@ interface Props {
 
 const FLOW: FieldRow[] = [["water.treatment.flowLpm", "Flow when clean"]];
 const LIFE: FieldRow[] = [
-  ["water.treatment.lifeL", "It lasts"],
-  ["water.treatment.usedL", "Treated with it before"],
+  ["water.treatment.lifeL", "Lasts for"],
+  ["water.treatment.usedL", "Treated with it so far"],
 ];
 
 export function Treating({ plan, result, hiker, who }: Props) {
@@ -32,14 +32,14 @@ export function Treating({ plan, result, hiker, who }: Props) {
       <div className="grid grid-cols-[repeat(auto-fill,minmax(172px,1fr))] items-start gap-x-5 gap-y-3">
         <HikerChoice
           hiker={hiker}
-          label="Treats water with"
+          label="Treatment"
           value={treatment.way}
           options={WAY_WORDS}
           set={(target, way) => void (target.water.treatment.way = way)}
         />
         <HikerChoice
           hiker={hiker}
-          label="Foul water also with"
+          label="For contaminated water, add"
           value={treatment.second}
           options={WAY_WORDS}
           set={(target, second) => void (target.water.treatment.second = second)}
@@ -48,7 +48,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
         {wears && (
           <HikerChoice
             hiker={hiker}
-            label="The water is mostly"
+            label="Water is mostly"
             value={treatment.murk}
             options={MURK_WORDS}
             set={(target, murk) => void (target.water.treatment.murk = murk)}
@@ -57,7 +57,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
         {treatment.way === "dioxide" && (
           <HikerChoice
             hiker={hiker}
-            label="Against"
+            label="Protect against"
             value={treatment.target}
             options={TARGET_WORDS}
             set={(target, against) => void (target.water.treatment.target = against)}
@@ -66,12 +66,12 @@ export function Treating({ plan, result, hiker, who }: Props) {
         {wears && fields(LIFE)}
       </div>
       <p className="my-2 max-w-[72ch] text-sm text-muted">
-        {WAY_NOTES[treatment.way]} None of them removes chemicals, salt or the poisons of algae.
-        {isChemical && " Minutes are those of waiting, at each fill-up."}
+        {WAY_NOTES[treatment.way]} None of these removes chemicals, salt or algal toxins.
+        {isChemical && " Minutes are the waiting time at each fill-up."}
       </p>
       {treatment.way !== "none" && (
         <Table<TreatedLeg>
-          label="Treating by leg"
+          label="Treatment by leg"
           columns={[
             {
               id: "leg",
@@ -92,7 +92,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
                 ]),
             {
               id: "minutes",
-              head: "min a day",
+              head: "min per day",
               right: true,
               cell: ({ legIndex, minutes }) => say.number(minutes / Math.max(1, result.legs[legIndex]!.dayCount)),
             },

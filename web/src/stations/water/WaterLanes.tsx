@@ -33,8 +33,8 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
       <Lane
         title={
           <>
-            Litres in the pack
-            <span className="block font-normal">dashed: what the bottles hold</span>
+            Water carried
+            <span className="block font-normal">dashed: bottle capacity</span>
           </>
         }
         widthPx={widthPx}
@@ -45,7 +45,7 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
       <Lane
         title={
           <>
-            Sources<span className="block font-normal">filled: chance on the day</span>
+            Sources<span className="block font-normal">fill: chance of water that day</span>
           </>
         }
         widthPx={widthPx}
@@ -68,7 +68,7 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
           ),
         )}
       </Lane>
-      <Lane title={`Dry nights: ${dry.length}`} widthPx={widthPx} heightPx={NIGHTS_PX}>
+      <Lane title={`Dry camps: ${dry.length}`} widthPx={widthPx} heightPx={NIGHTS_PX}>
         {dry.map((day) => (
           <button
             key={`${day.date} ${day.toNode}`}

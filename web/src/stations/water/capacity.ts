@@ -25,13 +25,11 @@ export function capacityWords(given: Given): string {
   const ever = result.legs.reduce((a, b) => (mostOf(b, who) > mostOf(a, who) ? b : a), leg);
   const worst = worstOf(leg.hikers[who]!.carries);
   const { bottleL } = leg.hikers[who]!.kit;
-  const here = `The bottles hold ${say.L(bottleL)}; this leg wants ${say.L(mostOf(leg, who))} at most`;
+  const here = `Your bottles hold ${say.L(bottleL)}; this leg needs up to ${say.L(mostOf(leg, who))}`;
   const all =
-    ever === leg
-      ? ", as much as the hike ever does"
-      : `, the hike ${say.L(mostOf(ever, who))} on leg ${ever.index + 1}`;
+    ever === leg ? ", the most on the hike" : `, the hike up to ${say.L(mostOf(ever, who))} on leg ${ever.index + 1}`;
   const dry = worst?.ifDry
-    ? ` The worst that one dry source does here: without ${waterName(worst.toSourceId, plan)}, ${say.L(worst.ifDry.litres)}.`
+    ? ` Worst case if one source is dry: without ${waterName(worst.toSourceId, plan)} you need ${say.L(worst.ifDry.litres)}.`
     : "";
   return `${here}${all}.${dry}${bottleWords(given)}${lessWords(given)}`;
 }
@@ -46,7 +44,7 @@ function bottleWords({ plan, result, leg, who, say }: Given): string {
   const own = bottlesOf(plan, hiker.id);
   const litre = litreKgKm(plan, result, hiker.id);
   if (litre === undefined) return "";
-  const perLitre = ` A litre of bottles carried over the whole hike is ${say.carried(litre)}.`;
+  const perLitre = ` One litre of bottle capacity carried over the whole hike costs ${say.carried(litre)}.`;
   const least = leastBottles(own, mostOf(leg, who));
   if (!least) return ` All of them together hold less than that.${perLitre}`;
   const names = [...new Set(least.pieceIds)].map((id) => {
@@ -54,7 +52,7 @@ function bottleWords({ plan, result, leg, who, say }: Given): string {
     const name = own.find((piece) => piece.id === id)!.name;
     return times > 1 ? `${times} × ${name}` : name;
   });
-  return ` The lightest that hold it: ${names.join(", ")}, ${say.g(least.massG)}.${perLitre}`;
+  return ` Lightest combination that holds it: ${names.join(", ")}, ${say.g(least.massG)}.${perLitre}`;
 }
 
 /** The bottle that would be missed least. */
@@ -65,6 +63,7 @@ function lessWords({ plan, result, who, say }: Given): string {
   if (!least || others.length === 0) return "";
   const { name, massG } = plan.kit.find(({ id }) => id === least.pieceId)!;
   const legs = least.shortOn.map((leg) => leg + 1).join(", ");
-  if (least.shortOn.length === 0) return ` Without one ${name} (${say.g(massG)}) no leg would hold too little.`;
-  return ` Without one ${name} (${say.g(massG)}) the bottles would hold too little on leg ${legs}.`;
+  if (least.shortOn.length === 0)
+    return ` You could leave one ${name} (${say.g(massG)}) at home: every leg still has enough capacity.`;
+  return ` Without one ${name} (${say.g(massG)}) your bottles would be too small on leg ${legs}.`;
 }

@@ -28,9 +28,9 @@ import { WaterLanes } from "./WaterLanes.tsx";
 const NEED: FieldRow[] = [
   ["water.ratePerKmL", "Water per km below 20 °C"],
   ["water.ratePerHourL", "Water per hour below 20 °C"],
-  ["water.drinkAtSourceL", "Drunk at the source"],
+  ["water.drinkAtSourceL", "Drunk at each source"],
   ["water.reserveFraction", "Water reserve"],
-  ["water.leastL", "Least in hand"],
+  ["water.leastL", "Minimum carried"],
   ["water.dinnerL", "Dry camp: dinner"],
   ["water.nightL", "Dry camp: night"],
   ["water.breakfastL", "Dry camp: breakfast"],
@@ -88,7 +88,7 @@ export default function Water({ plan, result: newest }: ScreenProps) {
       <div className="grid grid-cols-1 gap-x-8 gap-y-5 px-[18px] py-3 min-[1000px]:grid-cols-[minmax(0,8fr)_minmax(0,4fr)]">
         <section aria-label="Fill-ups" className="min-w-0">
           <h2 className="m-0 mb-1 text-lg font-bold">
-            Fill-ups of leg {leg.index + 1}, {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
+            Fill-ups on leg {leg.index + 1}, {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
           </h2>
           <p className="mt-0 mb-2 text-sm text-muted">{capacityWords({ plan, result, leg, who, say })}</p>
           <Table<FillRow>
@@ -100,7 +100,7 @@ export default function Water({ plan, result: newest }: ScreenProps) {
             onChoose={(id) => setChosenId(rows.find((one) => one.id === id)?.passage?.source.id ?? id)}
           />
           {plan.sources.length === 0 && (
-            <Empty>No water is known between the stops: add sources in Trail, by hand or from a file.</Empty>
+            <Empty>No water source between the stops: add sources in Trail, by hand or from a file.</Empty>
           )}
           <button
             className="btn mt-2"
@@ -109,7 +109,7 @@ export default function Water({ plan, result: newest }: ScreenProps) {
               addCache(placeAt(result.profile, walkedM), leg.startDate);
             }}
           >
-            <Plus size={14} aria-hidden="true" /> Cache in the middle of the leg
+            <Plus size={14} aria-hidden="true" /> Add a cache mid-leg
           </button>
         </section>
         <div className="min-w-0">
@@ -120,16 +120,20 @@ export default function Water({ plan, result: newest }: ScreenProps) {
         </div>
       </div>
       <div className="px-[18px]">
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Treating it">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Water treatment">
           <Treating plan={plan} result={result} hiker={hiker} who={who} />
         </Fold>
-        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Reports on many sources">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Add many water reports">
           <Reports plan={plan} />
         </Fold>
-        <Fold className="border-y border-rule py-2" titleClass="text-sm font-semibold" title="What is drunk and held">
+        <Fold
+          className="border-y border-rule py-2"
+          titleClass="text-sm font-semibold"
+          title="How much you drink and carry"
+        >
           <Fields
-            title={`Water of ${hiker.name}`}
-            note="With menus, dinner and breakfast take what the menu is made with. Drinking far beyond thirst is dangerous."
+            title={`${hiker.name}’s water`}
+            note="With menus, dinner and breakfast use what the menu needs. Drinking far beyond thirst is dangerous."
           >
             <HikerRows plan={plan} hiker={hiker} list={NEED} />
           </Fields>
@@ -152,24 +156,26 @@ function Trust({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
       />
       {water.trust !== "all" && <HikerRows plan={plan} hiker={hiker} list={[["water.leastChance", "Least chance"]]} />}
       <Pick
-        label="and carries"
+        label="and carries enough to get"
         value={water.past}
         options={Object.entries(PAST_WORDS) as [keyof typeof PAST_WORDS, string][]}
-        onPick={(past) => change("carries past dry water", (target) => void (target.water.past = past))}
+        onPick={(past) =>
+          change("how far water is carried past dry sources", (target) => void (target.water.past = past))
+        }
       />
       {plan.stretches
         .filter(({ kind }) => kind === "dry")
         .map((stretch) => (
           <Pick
             key={stretch.id}
-            label={`in ${stretch.name}, all`}
+            label={`in ${stretch.name}, everyone`}
             value={stretch.past ?? ""}
             options={[
-              ["", "as each does elsewhere"],
+              ["", "same as elsewhere"],
               ...(Object.entries(PAST_WORDS) as [keyof typeof PAST_WORDS, string][]),
             ]}
             onPick={(past) =>
-              setRow("stretches", stretch.id, `${stretch.name}: carried past dry water`, {
+              setRow("stretches", stretch.id, `${stretch.name}: how far water is carried past dry sources`, {
                 past: past === "" ? undefined : past,
               })
             }
@@ -217,7 +223,7 @@ function columnsOf(plan: Plan, leg: LegResult, cellM: number, say: Say, bottleL:
           </span>
         ),
     },
-    { id: "km", head: "on", right: true, from: 561, cell: ({ carry }) => carry && say.way(carry.distanceM) },
+    { id: "km", head: "to next", right: true, from: 561, cell: ({ carry }) => carry && say.way(carry.distanceM) },
     { id: "hours", head: "hours", right: true, from: 561, cell: ({ carry }) => carry && say.number(carry.walkH, 1) },
     {
       id: "camps",

@@ -7,35 +7,35 @@ export const bodyWords = checkWords({
     mark: "deficit",
     station: "trip",
     sentence: (check, say) =>
-      `Deficits add up to ${say.kcal(check.have)} by the finish, beyond ${say.kcal(check.limit)}: strength falls. About ${say.kg(check.lost)} of body mass would go, and it is guessed, not known.`,
+      `Your calorie deficit adds up to ${say.kcal(check.have)} by the finish, more than ${say.kcal(check.limit)}: you’ll lose strength. Estimated weight loss: about ${say.kg(check.lost)} (an estimate, not a measurement).`,
     mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Eat more in town.")),
   },
   "fat-too-low": {
     mark: "body",
     station: "trip",
     sentence: (check, say) =>
-      `Body fat would fall to ${say.percent(check.have)} by the finish; below ${say.percent(check.limit)} warmth and hormones fail. Take medical advice.`,
+      `Your body fat would fall to ${say.percent(check.have)} by the finish; below ${say.percent(check.limit)} you can’t stay warm and hormones suffer. Get medical advice.`,
     mends: (check, on) => mends(noShortfall(on, check.hikerId)),
   },
   "food-too-dense": {
     mark: "menu",
     station: "trip",
     sentence: (check, say) =>
-      `A menu of ${say.number(check.have, 1)} kcal/g is implausible: nuts and oil alone reach ${say.number(check.limit, 1)} kcal/g and more.`,
-    mends: () => [advice("Enter the energy density of what you really eat.")],
+      `${say.number(check.have, 1)} kcal/g is too high for a menu: only nuts and oil reach ${say.number(check.limit, 1)} kcal/g or more.`,
+    mends: () => [advice("Enter the energy density of the food you actually eat.")],
   },
   "protein-low": {
     mark: "protein",
     station: "trip",
     sentence: (check, say) =>
-      `The menu holds ${say.number(check.have, 1)} g of protein a day and kilogram of body; ${say.number(check.limit, 1)} g keep muscle on long walks.`,
-    mends: () => [advice("Put more protein into the menu.")],
+      `The menu has ${say.number(check.have, 1)} g of protein per kg of body weight a day; ${say.number(check.limit, 1)} g keeps muscle on long hikes.`,
+    mends: () => [advice("Add protein to the menu.")],
   },
   "energy-availability": {
-    mark: "hungry",
+    mark: "energy",
     station: "trip",
     sentence: (check, say) =>
-      `After the walking, ${say.kcal(check.have)} a kilogram of lean body are left a day from the fourth week on; below ${say.kcal(check.limit)} bones and hormones suffer. Take medical advice.`,
-    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Eat more, or walk less a day.")),
+      `From week 4, ${say.kcal(check.have)} per kg of lean body mass are left each day after walking; below ${say.kcal(check.limit)}, bones and hormones suffer. Get medical advice.`,
+    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Eat more, or walk less each day.")),
   },
 });

@@ -6,23 +6,25 @@ export const boxWords = checkWords({
     mark: "box",
     station: "boxes",
     sentence: (check, say) =>
-      `The box to ${check.stop} weighs ${say.kg(check.have)}; the carrier takes ${say.kg(check.limit)}.`,
-    mends: () => [advice("Send it in two, buy a part of the food there, or post it to the stop before as well.")],
+      `The box to ${check.stop} weighs ${say.kg(check.have)}; the carrier’s limit is ${say.kg(check.limit)}.`,
+    mends: () => [
+      advice("Split it into two boxes, buy some of the food there, or mail part of it to the stop before."),
+    ],
   },
   "box-not-by-post": {
     mark: "box",
     station: "boxes",
-    sentence: (check) => `“${check.piece}” is to come in the box to ${check.stop}, and most carriers refuse it.`,
+    sentence: (check) => `“${check.piece}” is planned for the box to ${check.stop}, but most carriers refuse it.`,
     mends: () => [
-      advice("Buy it there, carry it on, or ask the carrier for its rules on sending it by land."),
-      advice("Where you know better, say in the piece how it may travel."),
+      advice("Buy it there, carry it, or ask the carrier whether it can go by ground."),
+      advice("If you know better, set “Flight and mail” in the item."),
     ],
   },
   "box-sent-late": {
     mark: "box",
     station: "boxes",
     sentence: (check, say) =>
-      `The box to ${check.stop} was sent ${say.days(check.late)} after the last good day for who comes early; as planned it is there with a chance of ${say.number(check.chance)} %.`,
-    mends: () => [advice("Ring the counter, buy food to go on with, or take a rest day there.")],
+      `The box to ${check.stop} was mailed ${say.days(check.late)} after the last date that still works if you’re early; on your planned date it has a ${say.number(check.chance)} % chance of being there.`,
+    mends: () => [advice("Call the counter, buy food for the next days, or take a rest day there.")],
   },
 });

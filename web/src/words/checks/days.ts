@@ -4,12 +4,11 @@ import { checkWords } from "./words.ts";
 
 /** What stands against a pinned night. */
 const WHY: Record<string, string> = {
-  "off-route": "lies on ground that is not walked",
-  past: "has a date before the start",
-  crossed: "and another pin want a later place on an earlier or the same date",
-  forbidden: "lies where camping is forbidden, and no bed is told",
-  passed:
-    "is passed by: it is farther beyond the day’s walking than it may make the day longer, or beside a stop with its own night",
+  "off-route": "is on a part of the trail you don’t walk",
+  past: "is before the start date",
+  crossed: "conflicts with another pin: a later place on the same or an earlier date",
+  forbidden: "is in a no-camping area with no bed listed",
+  passed: "can’t be kept: it’s further than the extra hours allow, or next to a stop with its own night",
 };
 
 export const daysWords = checkWords({
@@ -18,9 +17,9 @@ export const daysWords = checkWords({
     station: "days",
     sentence: (check, say) => {
       const pin = `The pin${check.pin === "" ? "" : ` “${check.pin}”`} of ${say.date(check.wanted)}`;
-      const comes = `you come on ${say.date(check.comes)}`;
+      const comes = `you get there on ${say.date(check.comes)}`;
       if (check.why === "late" || check.why === "early")
-        return `${pin} does not hold: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
+        return `${pin} can’t be kept: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
       return `${pin} ${WHY[check.why] ?? `does not hold (${check.why})`}; ${comes}.`;
     },
     mends: (check, on) =>
@@ -28,14 +27,14 @@ export const daysWords = checkWords({
         check.why === "late" ? startEarlier(on, check.days) : undefined,
         check.why === "early" ? startLater(on, check.days) : undefined,
         unpin(on, check.pinId),
-        advice("Move the pin, or see in Days what it takes to be there on that day."),
+        advice("Move the pin, or check in Days what it takes to be there that day."),
       ),
   },
   "finish-late": {
     mark: "late",
     station: "trip",
     sentence: (check, say) =>
-      `Arrival on ${say.date(check.have)} is ${say.days(check.late)} after the wanted ${say.date(check.limit)}.`,
+      `You arrive on ${say.date(check.have)}, ${say.days(check.late)} after your target of ${say.date(check.limit)}.`,
     mends: (check, on) =>
       mends(startEarlier(on, check.late), fewerZeros(on), advice("Or walk more hours a day, in Days.")),
   },
@@ -43,11 +42,11 @@ export const daysWords = checkWords({
     mark: "camp",
     station: "legs",
     sentence: (check, say) =>
-      `The night of ${say.date(check.day)} falls where camping is forbidden, and no allowed place is in reach.`,
+      `The night of ${say.date(check.day)} falls where camping is forbidden, with no legal site in reach.`,
     mends: (check, on) =>
       mends(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
-        advice("Walk more hours that day, or list a camp before it."),
+        advice("Walk longer that day, or add a camp before it."),
       ),
   },
   "bed-missing": {
@@ -60,17 +59,17 @@ export const daysWords = checkWords({
     mends: (check, on) =>
       mends(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
-        advice("List the beds of the way in Trail, walk other hours, or carry what a night outside takes."),
+        advice("Add the beds along the trail in Trail, change your hours, or carry gear for a night outside."),
       ),
   },
   "high-sleep": {
-    mark: "heights",
+    mark: "altitude",
     station: "legs",
     sentence: (check, say) =>
-      `A night at ${say.height(check.have)}, ${say.height(check.gain)} higher than any before that counts: thin air makes some ill, whoever they are and however fit.`,
+      `A night at ${say.height(check.have)}, ${say.height(check.gain)} above your highest night so far: altitude can make anyone ill, however fit.`,
     mends: () => [
       advice(
-        "Above 2,500 m sleep no more than 500 m higher a night, with a rest day every third; headache with sickness means down, at once. Ask a doctor before you go.",
+        "Above 2,500 m, sleep at most 500 m higher each night and take a rest day every third night. A headache with nausea means descend at once. See a doctor before you go.",
       ),
     ],
   },
@@ -78,27 +77,27 @@ export const daysWords = checkWords({
     mark: "hours",
     station: "trip",
     sentence: (check, say) =>
-      `${check.days === 1 ? "A day" : `${say.days(check.days)}`} of more than ${say.hours(check.limit)} on the feet, the longest of ${say.hours(check.have)}: strains and falls grow with such hours.`,
-    mends: () => [advice("Walk fewer hours a day in Days, or put a camp before the stop.")],
+      `${check.days === 1 ? "One day" : `${say.days(check.days)}`} of more than ${say.hours(check.limit)} on your feet, the longest ${say.hours(check.have)}: strains and falls increase with such hours.`,
+    mends: () => [advice("Walk fewer hours a day (Days), or add a camp before the stop.")],
   },
   "short-sleep": {
     mark: "sleep",
     station: "trip",
     sentence: (check, say) =>
-      `${say.hours(Math.max(0, check.have))} of sleep at the least, under ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}: judgement fails first, and falls follow.`,
-    mends: () => [advice("Walk fewer hours, or set out later. Who is short of sleep does not drive, climb or ford.")],
+      `As little as ${say.hours(Math.max(0, check.have))} of sleep; less than ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}. Judgement goes first, then come the falls.`,
+    mends: () => [advice("Walk fewer hours, or start later. Don’t drive, climb or ford when short of sleep.")],
   },
   "heights-missing": {
-    mark: "heights",
+    mark: "elevation",
     station: "trail",
     sentence: () =>
-      "The track has no heights: climb and pace are worked out as if it were flat, and the weather is that of the stations’ own heights. Higher up it is colder, and lower down hotter, than shown.",
-    mends: () => [advice("Use a track with heights.")],
+      "The track has no elevations: climb and pace are worked out as if it were flat, with temperatures for the weather stations’ own elevation. Higher up will be colder, and lower down hotter, than shown.",
+    mends: () => [advice("Use a track with elevations.")],
   },
   "not-settled": {
-    mark: "rough",
+    mark: "unsettled",
     station: "legs",
-    sentence: (check, say) => `Weights still moved by ${say.g(check.move)} when the calculation stopped.`,
+    sentence: (check, say) => `Weights were still changing by ${say.g(check.move)} when the calculation stopped.`,
     mends: () => [],
   },
 });

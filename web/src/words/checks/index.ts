@@ -65,7 +65,7 @@ export function checkMends(check: Check, on: Standing): Mend[] {
 
 /** A sharp word for severity, never colour alone. */
 export const SEVERITY_WORD: Record<Check["severity"], string> = {
-  blocker: "Blocker",
+  blocker: "Problem",
   caution: "Caution",
   note: "Note",
 };

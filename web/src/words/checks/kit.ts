@@ -8,26 +8,26 @@ export const kitWords = checkWords({
   "kit-piece-twice": {
     mark: "kit",
     station: "kit",
-    sentence: (check) => `“${check.piece}” is in two places at once: two of its spans overlap.`,
-    mends: () => [advice("Move the end of one of its spans.")],
+    sentence: (check) => `“${check.piece}” is in two places at once: it’s listed twice on some legs.`,
+    mends: () => [advice("Change where one of the two ends.")],
   },
   "kit-piece-gap": {
     mark: "kit",
     station: "kit",
     sentence: (check) =>
-      `“${check.piece}” is nowhere for a while: its span does not say how it comes into the pack or where it goes.`,
-    mends: (check, on) => mends(postAndSendHome(on, check.pieceId), advice("Or move the span’s end.")),
+      `“${check.piece}” goes missing for a while: nothing says how it gets into your pack or where it goes.`,
+    mends: (check, on) => mends(postAndSendHome(on, check.pieceId), advice("Or change where it ends.")),
   },
   "kit-stop-gone": {
     mark: "kit",
     station: "kit",
-    sentence: (check) => `“${check.piece}” changes at a stop that is gone (${check.stop}).`,
-    mends: () => [advice("Move the span’s end to a stop that is there.")],
+    sentence: (check) => `“${check.piece}” changes at ${check.stop}, a stop that no longer exists.`,
+    mends: () => [advice("Choose a stop that exists.")],
   },
   "kit-stop-unused": {
     mark: "kit",
     station: "kit",
-    sentence: (check) => `“${check.piece}” changes at ${check.stop}, where this plan does not stop.`,
+    sentence: (check) => `“${check.piece}” changes at ${check.stop}, where you don’t stop.`,
     mends: (check, on) => mends(useStop(on, check.stopId), advice("Or move the swap to another stop.")),
   },
   "kit-role-gap": {
@@ -35,16 +35,16 @@ export const kitWords = checkWords({
     station: "kit",
     sentence: (check) => `No ${check.role} on this leg.`,
     mends: (check, on) =>
-      mends(takeFromShelf(on, check.role, check.hikerId), advice("Add the piece, or move a span’s end.")),
+      mends(takeFromShelf(on, check.role, check.hikerId), advice("Add the item, or extend where one is carried.")),
   },
   "kit-uncovered": {
-    mark: "cover",
+    mark: "missing",
     station: "kit",
     sentence: (check, _say, at) =>
-      `${DEMAND_WORDS[check.demand as DemandKind]}: no piece for it${at}${check.legs > 1 ? ` and on ${check.legs - 1} more ${check.legs === 2 ? "leg" : "legs"}` : ""}.`,
+      `${DEMAND_WORDS[check.demand as DemandKind]}: nothing in your kit covers it${at}${check.legs > 1 ? ` and on ${check.legs - 1} more ${check.legs === 2 ? "leg" : "legs"}` : ""}.`,
     mends: (check, on) => [
       ...(check.hikerId === undefined ? [] : meetDemand(on, check.demand as DemandKind, check.hikerId)),
-      advice(`Take ${ASKS_FOR[check.demand as DemandKind]}, or lift the demand under Demands where you know better.`),
+      advice(`Take ${ASKS_FOR[check.demand as DemandKind]}, or waive it under Requirements if you know better.`),
     ],
   },
 });

@@ -32,9 +32,11 @@ export const modelWords = checkWords({
     station: "trip",
     sentence: ({ model, quantity, have, low, high }, say) => {
       const { of, show, partOfTheWay } = QUANTITIES[quantity] ?? { of: quantity, show: (value: number) => `${value}` };
-      const beyond = partOfTheWay ? `${say.percent(have)} of the way is beyond` : `here it is ${show(have, say)}`;
-      return `“${model}” was measured for ${of} from ${show(low, say)} to ${show(high, say)}; ${beyond}. Its figures are flagged, not hidden.`;
+      const beyond = partOfTheWay
+        ? `${say.percent(have)} of your distance is outside that`
+        : `here it is ${show(have, say)}`;
+      return `“${model}” was measured for ${of} from ${show(low, say)} to ${show(high, say)}; ${beyond}. Its figures are marked, not hidden.`;
     },
-    mends: () => [advice("Choose another school in Trip, Models.")],
+    mends: () => [advice("Choose another model in Setup, Models.")],
   },
 });

@@ -7,22 +7,20 @@ export const powerWords = checkWords({
     mark: "battery",
     station: "power",
     sentence: (check, say) =>
-      `The batteries are flat on ${say.date(check.day)}: ${
-        check.short < 1 ? "less than 1 Wh is" : `${say.number(check.short)} Wh are`
-      } missing until the next socket.`,
-    mends: () => [advice("Carry a larger bank on this leg, or use the devices less.")],
+      `Your batteries run flat on ${say.date(check.day)}, ${check.short < 1 ? "less than 1 Wh" : `${say.number(check.short)} Wh`} short of the next socket.`,
+    mends: () => [advice("Carry a larger power bank on this leg, or use your devices less.")],
   },
   "battery-low": {
     mark: "battery",
     station: "power",
     sentence: (check, say) => `The batteries fall to ${say.percent(check.have)} on ${say.date(check.day)}.`,
-    mends: () => [advice("Use the devices less, or carry a larger bank on this leg.")],
+    mends: () => [advice("Use your devices less, or carry a larger power bank on this leg.")],
   },
   "spare-cells-short": {
     mark: "battery",
     station: "power",
     sentence: (check) =>
-      `“${check.device}” wants ${check.limit === 1 ? "1 spare set" : `${check.limit} spare sets`} on this leg and has ${check.have}.`,
+      `“${check.device}” needs ${check.limit === 1 ? "1 spare set" : `${check.limit} spare sets`} of batteries on this leg; you have ${check.have}.`,
     mends: (check, on) => mends(moreSpareCells(on, check.deviceId, check.limit)),
   },
 });

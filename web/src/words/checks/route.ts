@@ -3,7 +3,7 @@ import { walkAlternate } from "../../mends/route.ts";
 import { checkWords } from "./words.ts";
 
 const RESTS: Record<string, string> = {
-  overlaps: "another alternate goes over the same ground",
+  overlaps: "another alternate covers the same ground",
   "no-track": "its track is not on this device",
   "nothing-left": "nothing of the trail would be left to walk",
 };
@@ -12,38 +12,35 @@ export const routeWords = checkWords({
   "trail-coarse": {
     mark: "route",
     station: "trail",
-    sentence: () => "The trail is made from a table: coarse between its rows, and it lies nowhere on the map.",
-    mends: () => [advice("Take a recorded track when you find one: stops, kit and menus stay.")],
+    sentence: () => "This trail was made from a table: coarse between rows, and not placed on the map.",
+    mends: () => [advice("Import a recorded track when you find one; stops, kit and menus stay.")],
   },
   "route-part-rests": {
     mark: "route",
     station: "trail",
-    sentence: (check) => `“${check.part}” is left out of account: ${RESTS[check.why] ?? check.why}.`,
-    mends: () => [advice("Choose another alternate, or move where it leaves and rejoins.")],
+    sentence: (check) => `“${check.part}” is ignored: ${RESTS[check.why] ?? check.why}.`,
+    mends: () => [advice("Choose another alternate, or change where it leaves and rejoins.")],
   },
   "closure-ridden": {
     mark: "route",
     station: "trail",
     sentence: (check, say) =>
-      `“${check.alternate}” does not go round all of “${check.closure}”: the rest is passed by a ride of ${say.hours(check.hours)}.`,
+      `“${check.alternate}” doesn’t bypass all of “${check.closure}”: a ride of ${say.hours(check.hours)} covers the rest.`,
     mends: () => [
-      advice(
-        "Move where the alternate leaves and rejoins, or keep the ride. The land manager’s word on a closure goes first.",
-      ),
+      advice("Change where the alternate leaves and rejoins, or keep the ride. The land manager decides on closures."),
     ],
   },
   "walked-twice": {
     mark: "route",
     station: "trail",
     sentence: (check, say) =>
-      `The sections walk ${say.way(check.metres)} twice; places on it count where they are met first.`,
-    mends: () => [advice("Let one of the sections begin where the other ends.")],
+      `Your sections walk ${say.way(check.metres)} twice; places there count the first time you reach them.`,
+    mends: () => [advice("Start one section where the other ends.")],
   },
   "kit-stop-off-route": {
     mark: "kit",
     station: "kit",
-    sentence: (check) => `“${check.piece}” changes at ${check.stop}, which this route does not pass.`,
-    mends: (check, on) =>
-      mends(walkAlternate(on, check.stopId), advice("Or move the change to a stop that is on the route.")),
+    sentence: (check) => `“${check.piece}” changes at ${check.stop}, which isn’t on this route.`,
+    mends: (check, on) => mends(walkAlternate(on, check.stopId), advice("Or move the change to a stop on the route.")),
   },
 });

@@ -1,20 +1,20 @@
 import { advice } from "../../mends/mend.ts";
 import { checkWords } from "./words.ts";
 
-const FORD_WORDS = ["a step over", "easy", "with caution", "dangerous", "not to be crossed"];
+const FORD_WORDS = ["step across", "easy", "cross with care", "dangerous", "don’t cross"];
 
 export const seasonWords = checkWords({
   "snow-underfoot": {
     mark: "snow",
     station: "season",
     sentence: (check, say) => {
-      const soft = check.soft >= 1000 ? `, ${say.way(check.soft)} of it soft at the hour` : "";
+      const soft = check.soft >= 1000 ? `, ${say.way(check.soft)} of it soft when you get there` : "";
       const late = check.late - check.have >= 1000 ? `, up to ${say.way(check.late)} if it melts three weeks late` : "";
-      return `Snow under foot on ${say.way(check.have)}${soft}${late}. Where it is steep or icy it wants traction, an axe and the skill to use them.`;
+      return `Snow underfoot for ${say.way(check.have)}${soft}${late}. Where it’s steep or icy you need traction, an ice axe and the skill to use them.`;
     },
     mends: () => [
       advice(
-        "Read the avalanche bulletin and ask locally, go while the crust holds, and turn round in time. Or start later: see Season.",
+        "Read the avalanche bulletin and ask locally, go while the crust holds, and turn back in time. Or start later: see Season.",
       ),
     ],
   },
@@ -22,10 +22,10 @@ export const seasonWords = checkWords({
     mark: "wet",
     station: "season",
     sentence: (check, say) =>
-      `Rain on days of ${say.C(check.have)} in the mean and less: ${say.days(Math.round(10 * check.days) / 10)} to expect on ${check.legs === 1 ? "one leg" : `${check.legs} legs`}, in wind up to ${say.number(check.wind, 1)} m/s. Wet clothes lose some ${say.number(check.loss)} W there; a walker makes 240 W, and less when tired.`,
+      `Rain on days averaging ${say.C(check.have)} or less: expect ${say.days(Math.round(10 * check.days) / 10)} on ${check.legs === 1 ? "one leg" : `${check.legs} legs`}, with wind up to ${say.number(check.wind, 1)} m/s. In wet clothes you lose about ${say.number(check.loss)} W; walking makes 240 W, and less when you’re tired.`,
     mends: () => [
       advice(
-        "Keep a dry layer sealed, eat on the way, stop early, and watch each other: shivering, stumbling and mumbling come first.",
+        "Keep a dry layer sealed, eat as you go, stop early and watch each other: shivering, stumbling and mumbling come first.",
       ),
     ],
   },
@@ -33,12 +33,12 @@ export const seasonWords = checkWords({
     mark: "sun",
     station: "season",
     sentence: (check, say) =>
-      `Ultraviolet index up to ${say.number(check.have)} at a clear noon, over ${check.over}: fair skin reddens in ${say.number(check.reddens)} min.`,
+      `UV index up to ${say.number(check.have)} at noon under clear sky, over ${check.over}: fair skin burns in ${say.number(check.reddens)} min.`,
     mends: (check) => [
       advice(
         check.over === "snow"
-          ? "Dark glasses with side pieces, cream under chin and nose, sleeves and a brim: snow blindness takes hours to come and days to go."
-          : "Sleeves, a brim, cream, and shade at noon.",
+          ? "Wear dark glasses with side shields, sunscreen under chin and nose, sleeves and a brim: snow blindness takes hours to show and days to heal."
+          : "Wear sleeves, a brim and sunscreen, and rest in the shade at noon.",
       ),
     ],
   },
@@ -48,33 +48,33 @@ export const seasonWords = checkWords({
     sentence: (check) => {
       const days = check.days === 1 ? "One day" : `${check.days} days`;
       const why = {
-        before: "lie before its issue and tell nothing",
-        outside: "lie outside the hike",
-        old: "look more than ten days ahead and count for little",
+        before: "can’t be used: dated before the forecast was issued",
+        outside: "can’t be used: outside your hike",
+        old: "will count for little: more than ten days ahead",
       };
       return `${days} of the forecast “${check.forecast}” ${why[check.why as keyof typeof why] ?? check.why}.`;
     },
-    mends: () => [advice("Put in its issue date and days as they are told, or take a newer one.")],
+    mends: () => [advice("Correct the issue date or the days, or use a newer forecast.")],
   },
   "reading-height": {
     mark: "reading",
     station: "season",
     sentence: (check, say) =>
-      `The reading of ${say.date(check.day)} is told for ${say.height(check.have)}, where the trail lies at ${say.height(check.limit)}. It is brought to the trail’s heights as the normals are.`,
-    mends: () => [advice("Correct its height or its place if one of them is a slip.")],
+      `Your reading of ${say.date(check.day)} is for ${say.height(check.have)}, but the trail there is at ${say.height(check.limit)}. It’s adjusted to the trail’s elevation like the climate averages.`,
+    mends: () => [advice("Correct its elevation or place if one of them is wrong.")],
   },
   "ford-high": {
     mark: "ford",
     station: "season",
     sentence: (check, say) => {
-      const depth = check.depth > 0 ? `some ${say.number(check.depth, 1)} m deep` : "not measured";
+      const depth = check.depth > 0 ? `about ${say.number(check.depth, 1)} m deep` : "depth not measured";
       const level = FORD_WORDS[check.level] ?? `level ${check.level}`;
       const lowest = check.lowest < check.level ? `, ${FORD_WORDS[check.lowest]} then` : "";
-      return `“${check.ford}” at ${say.clock(check.at)}: ${level}, ${depth}, at ${say.percent(check.flow)} of the melt’s yearly peak. Lowest about ${say.clock(check.low)}${lowest}.`;
+      return `“${check.ford}” at ${say.clock(check.at)}: ${level}, ${depth}, at ${say.percent(check.flow)} of the year’s melt peak. Lowest around ${say.clock(check.low)}${lowest}.`;
     },
     mends: () => [
       advice(
-        "Cross wide and shallow with the belt open, look downstream first, wait for the low hour or turn back. Rain beats the clock; large rivers are not low at dawn. Local advice goes first.",
+        "Cross where it’s wide and shallow with your hip belt undone, check downstream first, wait for low water or turn back. Rain overrides the clock; large rivers aren’t low at dawn. Local advice comes first.",
       ),
     ],
   },
@@ -82,7 +82,7 @@ export const seasonWords = checkWords({
     mark: "season",
     station: "season",
     sentence: (check) =>
-      `${check.have === 1 ? "One station tells" : `${check.have} stations tell`} no rain: that of the latitude stands in, so snow and wet days may be twice or half as many.`,
-    mends: () => [advice("Type rain and wet days of a climate table you trust in Season.")],
+      `${check.have === 1 ? "One station has" : `${check.have} stations have`} no rain data: averages for the latitude are used, so snow and wet days may be half or double.`,
+    mends: () => [advice("Enter rain and wet days from a climate table you trust in Season.")],
   },
 });

@@ -15,10 +15,10 @@ interface Shut {
 }
 
 function shutSentence(what: string, { day, comesH, opens, opensH, wait }: Shut, say: Say): string {
-  const comes = `when you come on ${say.date(day)} at ${say.clock(comesH)}`;
+  const comes = `when you arrive on ${say.date(day)} at ${say.clock(comesH)}`;
   const again = `it opens on ${say.date(opens)} at ${say.clock(opensH)}`;
-  if (wait === 0) return `${what} is shut ${comes}; ${again}: leave that much later.`;
-  return `${what} is shut ${comes}, and until you leave; ${again}, ${wait === 1 ? "a night" : `${wait} nights`} later.`;
+  if (wait === 0) return `${what} is closed ${comes}; ${again}. You leave that much later.`;
+  return `${what} is closed ${comes} and until you leave; ${again}, ${wait === 1 ? "a night" : `${wait} nights`} later.`;
 }
 
 export const stopWords = checkWords({
@@ -26,7 +26,7 @@ export const stopWords = checkWords({
     mark: "season",
     station: "season",
     sentence: (check, say) =>
-      `${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
+      `${check.stop} is closed on ${say.date(check.day)}, when you arrive; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
     mends: (check, on) =>
       mends(
         startLater(on, check.wait + IN_HAND_DAYS),
@@ -38,9 +38,9 @@ export const stopWords = checkWords({
     mark: "post",
     station: "season",
     sentence: (check, say) =>
-      `The post at ${check.stop} is closed on ${say.date(check.day)}, when you come; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
+      `The post office at ${check.stop} is closed on ${say.date(check.day)}, when you arrive; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
     mends: (check, on) =>
-      mends(startLater(on, check.wait + IN_HAND_DAYS), advice("Send to the stop before or after it.")),
+      mends(startLater(on, check.wait + IN_HAND_DAYS), advice("Mail it to the stop before or after.")),
   },
   "shop-shut": {
     mark: "shut",
@@ -50,17 +50,17 @@ export const stopWords = checkWords({
       mends(
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
         check.wait > 0 ? passStop(on, check.stopId) : undefined,
-        advice("Opening hours change: ring before you count on them."),
+        advice("Opening hours change: call before you count on them."),
       ),
   },
   "counter-shut": {
     mark: "shut",
     station: "stops",
-    sentence: (check, say) => shutSentence(`The post counter at ${check.stop}`, check, say),
+    sentence: (check, say) => shutSentence(`The post office at ${check.stop}`, check, say),
     mends: (check, on) =>
       mends(
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
-        advice("Some hostels and shops take boxes at any hour: ask where to send it."),
+        advice("Some hostels and shops accept boxes at any hour: ask where to send it."),
       ),
   },
   "box-unsure": {
@@ -68,56 +68,59 @@ export const stopWords = checkWords({
     station: "boxes",
     sentence: (check, say) =>
       check.severity === "note"
-        ? `No one day is right for the box to ${check.stop}: for who comes early it is to be sent by ${say.date(check.by)}, for who comes late not before ${say.date(check.from)}.`
-        : `The box for ${check.stop}, sent on ${say.date(check.from)}, is there in time with a chance of ${say.number(check.chance)} %; by ${say.date(check.by)} it would be there in all but a few cases.`,
+        ? `No single mailing date works for the box to ${check.stop}: mail it by ${say.date(check.by)} in case you’re early, but not before ${say.date(check.from)} in case you’re late.`
+        : `Mailed on ${say.date(check.from)}, the box to ${check.stop} has a ${say.number(check.chance)} % chance of arriving in time; mailed by ${say.date(check.by)}, it almost certainly will.`,
     mends: (check, on) =>
       mends(
         moreNights(on, check.stopId, 1),
-        advice("Ask the counter to hold it longer, send it from further back, or have somebody at home send it."),
+        advice("Ask the counter to hold it longer, mail it from an earlier stop, or have someone at home mail it."),
       ),
   },
   "box-from-nowhere": {
     mark: "post",
     station: "boxes",
-    sentence: (check) =>
-      `Food for ${check.stop} is to be posted from a stop on the way, but none is chosen that comes before it.`,
-    mends: () => [advice("Choose in Stops where it is bought, or let it come from home.")],
+    sentence: (check) => `Food for ${check.stop} is set to be mailed from another stop, but none before it is chosen.`,
+    mends: () => [advice("In Stops, choose where it’s bought, or have it sent from home.")],
   },
   "ride-gone": {
     mark: "ride",
     station: "stops",
     sentence: (check, say) =>
-      `You come to the road to ${check.stop} at ${say.clock(check.comesH)}; the last ride of the day leaves at ${say.clock(check.last)}.`,
+      `You reach the road to ${check.stop} at ${say.clock(check.comesH)}; the day’s last ride leaves at ${say.clock(check.last)}.`,
     mends: (check, on) =>
-      mends(passStop(on, check.stopId), advice("Pin the night before nearer to it, or see whether a lift can be had.")),
+      mends(
+        passStop(on, check.stopId),
+        advice("Pin the night before closer to it, or check whether you can hitch a ride."),
+      ),
   },
   "food-not-sold": {
     mark: "shop",
     station: "stops",
     sentence: (check, say) =>
-      `No food for the way on comes to ${check.stop}, by shop or by post: ${say.kg(check.have)} for the leg after it is carried from ${check.from || "the start"}.`,
-    mends: (check, on) => mends(passStop(on, check.stopId), advice("Say in Stops what it offers, if it has more.")),
+      `${check.stop} has no food for the next leg, in a shop or by mail: you carry ${say.kg(check.have)} for it from ${check.from || "the start"}.`,
+    mends: (check, on) => mends(passStop(on, check.stopId), advice("If it offers more, tick it in Stops.")),
   },
   "fuel-not-sold": {
     mark: "fuel",
     station: "stops",
     sentence: (check, say) =>
-      `${check.stop} sells none of your fuel: ${say.g(check.have)} for the leg after it is carried from ${check.from || "the start"}.`,
-    mends: () => [advice("Most fuel may not be posted. Say in Stops what it offers, if it has more.")],
+      `${check.stop} doesn’t sell your fuel: you carry ${say.g(check.have)} for the next leg from ${check.from || "the start"}.`,
+    mends: () => [advice("Most fuel can’t be mailed. If the stop offers more, tick it in Stops.")],
   },
   "piece-not-there": {
     mark: "post",
     station: "kit",
-    sentence: (check) => `“${check.piece}” is to be ${check.how} at ${check.stop}, which offers nothing for that.`,
-    mends: () => [advice("Move the swap to a stop with a post counter or a shop.")],
+    sentence: (check) =>
+      `“${check.piece}” is to be ${check.how} at ${check.stop}, but nothing there makes that possible.`,
+    mends: () => [advice("Move the swap to a stop with a post office or a shop.")],
   },
   "stops-silent": {
     mark: "offers",
     station: "stops",
     sentence: (check, say) =>
       check.have === 1
-        ? `${check.stop} does not say what it offers; food and fuel are taken there all the same.`
-        : `${say.number(check.have)} stops, ${check.stop} first, do not say what they offer; food and fuel are taken there all the same.`,
-    mends: () => [advice("Tick in Stops what they offer.")],
+        ? `${check.stop} doesn’t say what it offers; food and fuel are assumed to be available.`
+        : `${say.number(check.have)} stops, ${check.stop} first, don’t say what they offer; food and fuel are assumed to be available.`,
+    mends: () => [advice("Tick what they offer in Stops.")],
   },
 });

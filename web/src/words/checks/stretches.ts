@@ -3,20 +3,19 @@ import { checkWords } from "./words.ts";
 
 const KIND: Record<string, string> = {
   permit: "needs a permit",
-  "own-rule": "has a rule of its own",
+  "own-rule": "has its own rule",
   hazard: "is marked as a hazard",
-  insects: "has its insects in these days",
-  animals: "is told for its animals",
+  insects: "has biting insects on these dates",
+  animals: "is known for wildlife",
   "faint-path": "is hard to follow",
 };
 const ADVICE: Record<string, string> = {
-  permit: "Get it before you set out, and carry it where it can be shown.",
-  "own-rule": "What the land manager says goes first.",
-  hazard: "Ask on the spot before you go in, and turn back where it looks wrong.",
-  insects: "Net, long sleeves and a tent that shuts; where ticks are, look yourself over every evening.",
-  animals:
-    "Ask the rangers what holds there: how food is kept, what is carried against animals, and where not to camp.",
-  "faint-path": "Map and compass as well as the phone, and more time than the kilometres say.",
+  permit: "Get it before you start, and keep it where you can show it.",
+  "own-rule": "The land manager’s rules come first.",
+  hazard: "Ask locally before you go in, and turn back if it looks wrong.",
+  insects: "Carry a head net, long sleeves and a tent that closes; in tick country, check yourself every evening.",
+  animals: "Ask the rangers about food storage, what to carry against animals, and where not to camp.",
+  "faint-path": "Carry a map and compass as well as your phone, and allow more time than the distance suggests.",
 };
 
 export const stretchWords = checkWords({
@@ -24,9 +23,11 @@ export const stretchWords = checkWords({
     mark: "ticks",
     station: "season",
     sentence: (check) =>
-      `Ticks are about in “${check.stretch}” on ${check.days === 1 ? "one day" : `${check.days} days`} of the leg, by its warmth.`,
+      `Ticks are active in “${check.stretch}” on ${check.days === 1 ? "one day" : `${check.days} days`} of this leg, judging by its warmth.`,
     mends: () => [
-      advice("Long trousers, and look yourself over every evening. What a doctor and the land manager say goes first."),
+      advice(
+        "Wear long trousers and check yourself every evening. Follow your doctor’s and the land manager’s advice.",
+      ),
     ],
   },
   "told-ahead": {
@@ -34,6 +35,6 @@ export const stretchWords = checkWords({
     station: "trail",
     sentence: (check) =>
       `${check.stretch === "" ? "A stretch" : `“${check.stretch}”`} ${KIND[check.kind] ?? `is a stretch of the kind ${check.kind}`}${check.more.trim() === "" ? "" : `: ${check.more.trim().replace(/[.]$/, "")}`}.`,
-    mends: (check) => [advice(ADVICE[check.kind] ?? "Look it up before you go.")],
+    mends: (check) => [advice(ADVICE[check.kind] ?? "Check the rules before you go.")],
   },
 });
