@@ -83,12 +83,12 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${server.url}/kit/`);
   await page.getByTestId("line").waitFor();
-  const look = page.getByRole("button", { name: "Look around the demo" });
+  const look = page.getByRole("button", { name: "Explore the demo" });
   if (await look.isVisible()) await look.click();
   rows.push(["kit edit to paint", await edits(page, "Mass of Backpack", (i) => String(1000 + 100 * (i % 9))), 16]);
   await page.goto(`${server.url}/trip/`);
   await page.getByTestId("line").waitFor();
-  rows.push(["date edit to paint", await edits(page, "Start", (i) => `${1 + i} April 2027`), 60]);
+  rows.push(["date edit to paint", await edits(page, "Start date", (i) => `${1 + i} April 2027`), 60]);
 } finally {
   await browser.close();
   server.stop();

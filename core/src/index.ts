@@ -2,6 +2,7 @@
 export { computePlan, Session, type PlanResult } from "./session/session.ts";
 export { keepEqual, memo } from "./session/memo.ts";
 export { explain, EXPLAINED, type Explained, type ExplainPath } from "./explain/explain.ts";
+export type { DerivationCode, RuleId, SourceId } from "./explain/codes.ts";
 export type { Derivation, DerivationUnit } from "./explain/derivation.ts";
 export { models, type Question } from "./models/index.ts";
 export type { Confidence, Reason, School, Validity } from "./models/school.ts";

@@ -175,7 +175,7 @@ async function update(browser: Browser): Promise<Report> {
     await page.waitForEvent("load", { timeout: 20_000 }).catch(() => failures.push("the page was not loaded anew"));
     await page.getByTestId("line").waitFor();
     await station(page, "Kit");
-    await page.getByRole("button", { name: "Add piece" }).click();
+    await page.getByRole("button", { name: "Add item" }).click();
     await page
       .getByRole("dialog")
       .waitFor({ timeout: 20_000 })

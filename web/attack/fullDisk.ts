@@ -45,18 +45,18 @@ const WRITINGS: readonly Writing[] = [
     name: "an own trip",
     prepare: async (page) => {
       await page.goto("/begin/");
-      await readTrack(page, "See my legs");
+      await readTrack(page, "Show my plan");
     },
-    work: (page) => page.getByRole("button", { name: "See my legs" }).click(),
+    work: (page) => page.getByRole("button", { name: "Show my plan" }).click(),
     isDone: (page) => named(page, "North walk"),
   },
   {
     name: "another track",
     prepare: async (page) => {
       await station(page, "Trail");
-      await readTrack(page, "Use it for this plan");
+      await readTrack(page, "Use this track");
     },
-    work: (page) => page.getByTestId("preview").getByRole("button", { name: "Use it for this plan" }).click(),
+    work: (page) => page.getByTestId("preview").getByRole("button", { name: "Use this track" }).click(),
     isDone: (page) => page.getByTitle(/^Undo: Use the track/).isVisible(),
   },
   {
@@ -77,8 +77,8 @@ const WRITINGS: readonly Writing[] = [
     name: "the demo anew",
     work: async (page) => {
       await page.getByRole("button", { name: "Plan", exact: true }).click();
-      await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
-      await page.getByRole("button", { name: "Start again from the demo" }).click();
+      await page.getByRole("menuitem", { name: "Reset the demo…" }).click();
+      await page.getByRole("button", { name: "Reset the demo" }).click();
     },
     isDone: (page) => weighs(page, 986),
   },
@@ -153,7 +153,7 @@ async function writeOnFull(
   return { said, fault: faultOf({ said, shownAsDone, before, after }) };
 }
 
-/** Whether the page says that it is not kept: asked for until it does, or has long shown the work as done. */
+/** Whether the page says that it is not kept: asked until it does, or has long shown the work as done. */
 async function isSaid(page: Page, isDone: Writing["isDone"]): Promise<boolean> {
   const said = page.getByText(SAID).first();
   const until = Date.now() + PATIENCE_MS;

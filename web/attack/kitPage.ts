@@ -1,12 +1,12 @@
 /** The kit station as an attack uses it: a mass is set, a mass is read. */
 import type { Page } from "@playwright/test";
 
-export const KEPT = "Kept on this device";
+export const KEPT = "Saved on this device";
 
 const massOf = (page: Page, piece: string) => page.getByLabel(`Mass of ${piece}`).first();
 
 export function station(page: Page, name: string): Promise<void> {
-  return page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();
+  return page.getByRole("navigation", { name: "Pages" }).getByRole("link", { name }).click();
 }
 
 export async function openKit(page: Page, url: string): Promise<void> {

@@ -16,8 +16,8 @@ const WAYPOINTS = [
 test("three steps, nothing of the demo, and the legs stand with a season of their own", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByTestId("line")).toBeVisible();
-  await page.getByRole("link", { name: "Begin an own trip" }).click();
-  await expect(page.getByRole("heading", { name: "Begin an own trip" })).toBeVisible();
+  await page.getByRole("link", { name: "Start your own trip" }).click();
+  await expect(page.getByRole("heading", { name: "Start your own trip" })).toBeVisible();
   await expect(page.getByRole("heading", { level: 2 })).toHaveText([
     /Your track/,
     /What lies on it/,
@@ -30,20 +30,20 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await expect(page.getByLabel("Waypoint 17, not known: taken as")).toHaveValue("out");
   await expect(found.getByRole("row").filter({ hasText: "Millbrook" })).toContainText("“town”");
   // A whole kind at once, and back.
-  await page.getByLabel("All camps: taken as").selectOption("leave out");
+  await page.getByLabel("All camps: taken as").selectOption("skip");
   await expect(page.getByLabel("Elm Creek camp, camps: taken as")).toHaveValue("out");
   await page.getByLabel("All camps: taken as").selectOption("camp");
   // Without any stop it says where stops may be among what is left out.
-  await page.getByLabel("All stops: taken as").selectOption("leave out");
+  await page.getByLabel("All stops: taken as").selectOption("skip");
   await expect(page.getByTestId("no-stops")).toContainText("None of them is a stop by its name");
   await page.getByLabel("All stops: taken as").selectOption("stop");
   await expect(page.getByTestId("no-stops")).toHaveCount(0);
-  await expect(page.getByRole("textbox", { name: "First day" })).toHaveValue(/1 May \d{4}/);
+  await expect(page.getByRole("textbox", { name: "Start date" })).toHaveValue(/1 May \d{4}/);
   await page.getByLabel("Pace").selectOption("brisk");
   await expect(page.getByTestId("pace")).toContainText("4.3 km/h");
-  await page.getByLabel("The sea is").selectOption("deep inland");
+  await page.getByLabel("Distance to the sea").selectOption("deep inland");
   await expect(page.locator("body")).not.toContainText(/Corvane|Tamsin/);
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
 
   await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
@@ -54,8 +54,8 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await station(page, "Season");
   await expect(page.getByText("simulated", { exact: true }).first()).toBeVisible();
   await page.getByText("Simulated 1").click();
-  await page.getByRole("button", { name: "These are my own figures" }).click();
-  await expect(page.getByRole("button", { name: "These are my own figures" })).toHaveCount(0);
+  await page.getByRole("button", { name: "I’ve checked these figures" }).click();
+  await expect(page.getByRole("button", { name: "I’ve checked these figures" })).toHaveCount(0);
   await station(page, "Trail");
   await expect(page.getByRole("radio", { name: /Camps/ })).toContainText("1");
 });
@@ -63,10 +63,10 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
 test("a file that is none begins nothing and says why; a track alone is enough", async ({ page }) => {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("notes.gpx", "no track"));
-  await expect(page.getByRole("alert")).toContainText("notes.gpx was not read; nothing was begun.");
+  await expect(page.getByRole("alert")).toContainText("notes.gpx was not read; no trip was created.");
   await page.getByTestId("gpx-file").setInputFiles(asFile("bare.gpx", gpxOf(900)));
   await expect(page.getByText("The file has no waypoints.", { exact: false })).toBeVisible();
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
@@ -82,11 +82,11 @@ test("a packed KML and a table of points are tracks as well", async ({ page }) =
   await offer("walk.kmz", Buffer.from(zipSync({ "doc.kml": strToU8(kml) })));
   await expect(page.getByTestId("preview")).toContainText("Packed walk");
   await expect(page.getByLabel("Cold spring, water: taken as")).toHaveValue("water");
-  await page.getByRole("button", { name: "Take another file" }).click();
+  await page.getByRole("button", { name: "Use another file" }).click();
   const rows = Array.from({ length: 300 }, (_, i) => `${40 + i / 1000};-150;${300 + (i % 50)}`.replaceAll(".", ","));
   await offer("punkte.csv", Buffer.from(`Breite;Länge;Höhe\n${rows.join("\n")}`));
   await expect(page.getByTestId("preview")).toContainText("300 track points");
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await expect(page.getByRole("heading", { name: "punkte" })).toBeVisible();
 });
@@ -117,17 +117,17 @@ test("three files of different formats become one trail, in the order of their e
   // The first that was given keeps its direction; a trail turned round as a whole is the same trail.
   await expect(order).toContainText([/North walk|end/, /middle/, /end|North walk/]);
   await expect(preview.getByRole("button", { name: /^Turn /, pressed: true })).toHaveCount(1);
-  await page.getByRole("button", { name: "Take another file" }).click();
+  await page.getByRole("button", { name: "Use another file" }).click();
   await page.getByTestId("gpx-file").setInputFiles([asFile("good.gpx", gpxOf(300)), asFile("bad.gpx", "<gpx>")]);
-  await expect(page.getByRole("alert")).toContainText("2 files were not read; nothing was begun.");
+  await expect(page.getByRole("alert")).toContainText("2 files were not read; no trip was created.");
   await expect(page.getByRole("alert")).toContainText("bad, line 1");
 });
 
 test("the menu leads there too, and back without a loss", async ({ page }) => {
   await openDemo(page);
   await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: "Begin an own trip…" }).click();
-  await expect(page.getByRole("heading", { name: "Begin an own trip" })).toBeVisible();
-  await page.getByRole("link", { name: "Back to the open plan" }).click();
+  await page.getByRole("menuitem", { name: "Start your own trip…" }).click();
+  await expect(page.getByRole("heading", { name: "Start your own trip" })).toBeVisible();
+  await page.getByRole("link", { name: "Back to your plan" }).click();
   await expect(page.locator("#leg-row-5")).toContainText("Hask Tank");
 });

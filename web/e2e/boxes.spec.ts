@@ -19,7 +19,7 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
   await panel.getByLabel("Add to the box").fill("=SUM(maps) 120 g");
   await panel.getByRole("button", { name: "Add" }).click();
   await expect.poll(async () => Number((await total.innerText()).replace(/\D/g, ""))).toBe(before + 120);
-  await panel.getByLabel("Address").fill("Post counter\nUpper Sael");
+  await panel.getByLabel("Address").fill("Post office\nUpper Sael");
   await panel.getByLabel("Address").blur();
   await expect(panel.getByText("No address yet")).toHaveCount(0);
   await panel.getByRole("button", { name: "sent", exact: true }).click();
@@ -29,7 +29,7 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
   await expect(page.getByTestId("boxes-say")).toContainText("1 sent");
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Calendar of sending" }).click(),
+    page.getByRole("button", { name: "Mailing calendar (ICS)" }).click(),
   ]);
   const ics = readFileSync(await download.path(), "utf8");
   expect(ics.match(/SUMMARY:(Send the box to|The box to)/g)).toHaveLength(16);
@@ -41,9 +41,9 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
 
 test("the list and the label of a box are one sheet of paper, alone", async ({ page }) => {
   await openDemo(page, "/boxes/");
-  await page.getByRole("button", { name: "List and label" }).click();
+  await page.getByRole("button", { name: "Print list and label" }).click();
   const paper = page.getByTestId("papers").getByRole("region", { name: "Preview" });
-  await expect(paper).toContainText("Post counter, Ivory Gate");
+  await expect(paper).toContainText("Post office, Ivory Gate");
   await expect(paper.getByRole("list", { name: "In the box" })).toHaveCount(1);
   await expect(paper.getByRole("list", { name: "In the box" })).toContainText("Micro spikes, Jory");
   await page.emulateMedia({ media: "print" });
@@ -56,11 +56,11 @@ test("the leaving sheet of every stop: ticks stay, the next by a key, on a phone
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page, "/?leg=9");
-  await page.getByRole("button", { name: "Leaving sheet" }).click();
+  await page.getByRole("button", { name: "Departure sheet" }).click();
   const sheet = page.getByTestId("leaving-sheet");
   await expect(sheet.getByRole("heading", { name: /kg to Pell Hut Road$/ })).toBeVisible();
-  await expect(sheet.getByRole("region", { name: "Comes in" })).toContainText("Ice axe");
-  await expect(sheet.getByRole("region", { name: "Goes" })).toContainText("Umbrella for sun");
+  await expect(sheet.getByRole("region", { name: "Picked up here" })).toContainText("Ice axe");
+  await expect(sheet.getByRole("region", { name: "Leaves your pack" })).toContainText("Umbrella for sun");
   await expect(sheet.getByRole("region", { name: "Ahead" })).toContainText("hard canister");
   await expect(sheet.getByRole("region", { name: "To decide" })).toContainText(/Only if more than 5 km of snow/);
   const axe = sheet.getByRole("checkbox", { name: /^Ice axe/ });
@@ -81,7 +81,7 @@ test("a sheet is turned by a finger: left for the next, right for the one before
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page, "/?leg=9");
-  await page.getByRole("button", { name: "Leaving sheet" }).click();
+  await page.getByRole("button", { name: "Departure sheet" }).click();
   const sheet = page.getByTestId("leaving-sheet");
   const heading = (name: string) =>
     expect(sheet.getByRole("heading", { name: new RegExp(`kg to ${name}$`) })).toBeVisible();
@@ -117,14 +117,14 @@ test("refills, maps and a line that waits: put in by one click, left out until i
   const [waits] = (await goesIn.locator("option").allInnerTexts()).filter((text) => text.startsWith("only if"));
   await goesIn.selectOption({ label: waits! });
   await station(page, "Kit");
-  await page.getByText(/^What waits to be decided \(/).click();
+  await page.getByText(/^Open decisions \(/).click();
   const choice = page
     .locator(`[data-held]`)
     .filter({ hasText: waits!.replace("only if ", "") })
     .first();
   await choice.getByRole("button", { name: "Leave it" }).click();
   await station(page, "Boxes");
-  await expect(panel.getByText("stays out for now")).toBeVisible();
+  await expect(panel.getByText("left out for now")).toBeVisible();
   await expect.poll(total).toBeLessThanOrEqual(withMaps);
 });
 
@@ -132,6 +132,6 @@ test("an own trail posts nothing until it does: the empty station says how, and 
   await beginTrip(page, asFile("north.gpx", gpxOf(900, '<wpt lat="40.4" lon="-150"><name>Mill shop</name></wpt>')));
   await station(page, "Boxes");
   await expect(page.getByText("Nothing is posted.")).toBeVisible();
-  await page.getByText("What flies to the start, and what does not").click();
+  await page.getByText("What can fly to the start").click();
   await expect(page.getByRole("region", { name: "Luggage of Hiker" })).toContainText("All the rest of 9 pieces");
 });

@@ -4,7 +4,7 @@ import type { Page } from "@playwright/test";
 import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 const row = (page: Page, date: string) => page.locator(`#day-${date}`);
-const panel = (page: Page) => page.getByRole("complementary", { name: "The day" });
+const panel = (page: Page) => page.getByRole("complementary", { name: "Day" });
 const summary = (page: Page) => page.getByTestId("days-summary");
 
 test("a night is moved by keys and by pointer, pinned there, and the days after it follow", async ({ page }) => {
@@ -25,7 +25,7 @@ test("a night is moved by keys and by pointer, pinned there, and the days after 
   await expect(row(page, "2027-04-04")).toContainText("pinned");
   await row(page, "2027-04-04").click();
   await expect(page).toHaveURL(/day=2027-04-04/);
-  await panel(page).getByRole("button", { name: "Let the pin go" }).click();
+  await panel(page).getByRole("button", { name: "Unpin" }).click();
   // The demo's own bed stays booked.
   await expect(page.getByText("pinned", { exact: true })).toHaveCount(1);
 });
@@ -35,31 +35,31 @@ test("a booked bed holds its date when the hike starts a day later; what cannot 
 }) => {
   await openDemo(page, "/days/?day=2027-04-09");
   await expect(panel(page)).toContainText("9 Apr, day 12");
-  await panel(page).getByRole("button", { name: "A bed is booked here" }).click();
+  await panel(page).getByRole("button", { name: "Bed booked here" }).click();
   await expect(row(page, "2027-04-09")).toContainText("bed");
   await expect(row(page, "2027-04-09")).toContainText("pinned");
   await station(page, "Season");
-  const start = page.getByRole("slider", { name: /^First day/ });
+  const start = page.getByRole("slider", { name: /^Start date/ });
   await start.focus();
   for (let days = 0; days < 3; days++) await page.keyboard.press("Shift+ArrowDown");
   await expect(start).toHaveAttribute("aria-valuetext", "19 Apr");
   await station(page, "Days");
-  await expect(page.getByText(/The pin “.+” of 9 Apr has a date before the start/).first()).toBeVisible();
-  await page.getByRole("button", { name: "Let the pin go" }).first().click();
+  await expect(page.getByText(/The pin “.+” of 9 Apr is before the start date/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Unpin" }).first().click();
   await expect(page.getByText(/The pin .* of 9 Apr/)).toHaveCount(0);
 });
 
 test("rest days and own hours of a day are given and taken", async ({ page }) => {
   await openDemo(page, "/days/?day=2027-04-02");
   await expect(summary(page)).toContainText("4 rest days");
-  await panel(page).getByRole("button", { name: "A rest day more here" }).click();
+  await panel(page).getByRole("button", { name: "Add a rest day here" }).click();
   await expect(summary(page)).toContainText("5 rest days");
   await row(page, "2027-04-03").click();
   await expect(panel(page)).toContainText("A rest day.");
-  await panel(page).getByRole("button", { name: "Give this rest day up" }).click();
+  await panel(page).getByRole("button", { name: "Remove this rest day" }).click();
   await expect(summary(page)).toContainText("4 rest days");
   await row(page, "2027-04-03").click();
-  await panel(page).getByRole("button", { name: "Own hours for this day…" }).click();
+  await panel(page).getByRole("button", { name: "Set hours for this day…" }).click();
   const hours = panel(page).getByLabel("Hours of 3 Apr");
   await hours.fill("3");
   await hours.press("Enter");
@@ -73,7 +73,7 @@ test("what it takes to be at a stop by a day: ways are told, one is taken, and i
   const by = page.getByLabel("by", { exact: true });
   await by.fill("9 April 2027");
   await by.press("Enter");
-  await page.getByRole("button", { name: "What it takes" }).click();
+  await page.getByRole("button", { name: "Show what it takes" }).click();
   const ways = page.getByTestId("ways").getByRole("listitem");
   await expect(ways).toHaveCount(3);
   await expect(ways.nth(2)).toContainText("rest day");
@@ -107,7 +107,7 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
 
 test("the hours over the hike are a curve whose corners move by keys and pointer", async ({ page }) => {
   await openDemo(page, "/days/");
-  await page.getByText("Rules of the days").click();
+  await page.getByText("Day rules").click();
   const curve = page.getByRole("group", { name: "Hours of Tamsin Okafor" });
   const first = curve.getByRole("slider", { name: /first day/ });
   await expect(first).toHaveAttribute("aria-valuetext", "5.5 h");
@@ -127,7 +127,7 @@ test("the hours over the hike are a curve whose corners move by keys and pointer
 
 test("past walks with times tell one's own pace, which is taken; too little is said so", async ({ page }) => {
   await openDemo(page, "/days/");
-  await page.getByText("Rules of the days").click();
+  await page.getByText("Day rules").click();
   const own = page.getByRole("region", { name: "Pace of Tamsin Okafor from past walks" });
   const walk = (points: number, untimed = false) =>
     gpxOf(points).replace(/<\/ele>/g, (_, at: number, text: string) => {
@@ -142,7 +142,7 @@ test("past walks with times tell one's own pace, which is taken; too little is s
   // 100 m in 90 s are 4 km an hour, and nobody stood.
   await expect(own.getByRole("row", { name: /^level/ })).toContainText("4.0");
   await own.getByRole("button", { name: /^Take \d+ %$/ }).click();
-  await expect(page.getByTestId("effect")).toContainText("speed from past walks");
+  await expect(page.getByTestId("effect")).toContainText("speed from past hikes");
   await page.getByRole("button", { name: "Undo" }).click();
   await input.setInputFiles(asFile("none.gpx", walk(100, true)));
   await expect(own).toContainText("tell no times");

@@ -52,14 +52,14 @@ test("a piece is added, edited and removed", async ({ page }) => {
   await openDemo(page, "/kit/");
   const count = page.getByText(/pieces\. Drag the end/);
   const pieces = parseInt((await count.innerText()).split(": ")[1]!);
-  await page.getByRole("button", { name: "Add piece" }).click();
+  await page.getByRole("button", { name: "Add item" }).click();
   const dialog = page.getByRole("dialog");
-  await dialog.getByRole("button", { name: "Add piece" }).click();
-  await expect(dialog.getByText("Give it a name.")).toBeVisible();
+  await dialog.getByRole("button", { name: "Add item" }).click();
+  await expect(dialog.getByText("Enter a name.")).toBeVisible();
   await dialog.getByLabel("Name").fill("Folding stool");
-  await dialog.getByLabel("Mass of one").fill("1 lb 2 oz");
-  await dialog.getByLabel("Mass of one").press("Tab");
-  await dialog.getByRole("button", { name: "Add piece" }).click();
+  await dialog.getByLabel("Weight of one").fill("1 lb 2 oz");
+  await dialog.getByLabel("Weight of one").press("Tab");
+  await dialog.getByRole("button", { name: "Add item" }).click();
   await expect(page.getByLabel("Mass of Folding stool")).toHaveValue("510");
   await expect(count).toContainText(`${pieces + 1} pieces`);
   await page.getByRole("button", { name: "Folding stool" }).click();
@@ -90,12 +90,12 @@ test("a number that can be read in two ways is asked about, unless the field kno
   await page.getByRole("button", { name: "1.5 km" }).click();
   await expect(at).toHaveValue("1.5");
   await page.goto("/power/");
-  const cells = page.getByLabel(/^Cells, mAh/).first();
+  const cells = page.getByLabel(/^Cell capacity, mAh/).first();
   await cells.fill("10,000 mAh");
   await cells.press("Enter");
   await expect(cells).toHaveValue("10000");
   await page.goto("/trip/");
-  const body = page.getByLabel("Body mass");
+  const body = page.getByLabel("Body weight");
   await body.fill("61,500");
   await body.press("Enter");
   await expect(body).toHaveValue("61.5");
@@ -103,7 +103,7 @@ test("a number that can be read in two ways is asked about, unless the field kno
 
 test("a later start makes warmer nights, dates and finish follow", async ({ page }) => {
   await openDemo(page, "/trip/");
-  const start = page.getByLabel("Start", { exact: true });
+  const start = page.getByLabel("Start date", { exact: true });
   await start.fill("10/5/2027");
   await start.press("Enter");
   await expect(page.getByRole("alert").filter({ hasText: "cannot be told apart" })).toBeVisible();
@@ -122,18 +122,18 @@ test("a day is picked from a month as well", async ({ page }) => {
   await page.getByRole("button", { name: "Start: pick a day" }).click();
   await page.getByRole("button", { name: /Next Month/ }).click();
   await page.getByRole("button", { name: /April 12th, 2027/ }).click();
-  await expect(page.getByLabel("Start", { exact: true })).toHaveValue("12 April 2027");
+  await expect(page.getByLabel("Start date", { exact: true })).toHaveValue("12 April 2027");
   await expect(page.getByTestId("effect")).toContainText("Start 12 Apr");
 });
 
 test("units: imperial shows pounds and miles, and typed metric is still understood", async ({ page }) => {
   await openDemo(page, "/trip/?part=units");
-  await page.getByLabel("All at once").selectOption("imperial");
+  await page.getByLabel("Set all").selectOption("imperial");
   await page.getByRole("tab", { name: "Trip and people" }).click();
-  await expect(page.getByLabel("Body mass")).toHaveValue("136.7");
-  await page.getByLabel("Body mass").fill("60 kg");
-  await page.getByLabel("Body mass").press("Enter");
-  await expect(page.getByLabel("Body mass")).toHaveValue("132.3");
+  await expect(page.getByLabel("Body weight")).toHaveValue("136.7");
+  await page.getByLabel("Body weight").fill("60 kg");
+  await page.getByLabel("Body weight").press("Enter");
+  await expect(page.getByLabel("Body weight")).toHaveValue("132.3");
   await station(page, "Legs");
   await expect(page.getByRole("columnheader", { name: "mi", exact: true })).toBeVisible();
   await expect(page.locator("#leg-row-0")).toContainText("60");
@@ -256,7 +256,7 @@ test("a source is dragged along the Line, and the way can be walked backwards", 
   await page.mouse.move(box.x + 30, box.y + 8, { steps: 5 });
   await page.mouse.up();
   await expect.poll(async () => Number(await mark.getAttribute("aria-valuenow"))).toBeGreaterThan(place + 30);
-  await page.getByRole("button", { name: "Walk it the other way" }).click();
+  await page.getByRole("button", { name: "Reverse direction" }).click();
   await expect(page.getByRole("option", { name: "Leg 1, Cape Ferrin to Skerry Pass" })).toBeAttached();
 });
 
@@ -267,12 +267,12 @@ test("starting again from the demo asks first", async ({ page }) => {
   await mass.press("Enter");
   await expect(page.getByRole("button", { name: "Undo" })).toBeEnabled();
   await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
-  await page.getByRole("button", { name: "Keep my plan" }).click();
+  await page.getByRole("menuitem", { name: "Reset the demo…" }).click();
+  await page.getByRole("button", { name: "Cancel" }).click();
   await expect(mass).toHaveValue("2,222");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
-  await page.getByRole("menuitem", { name: "Start again from the demo…" }).click();
-  await page.getByRole("button", { name: "Start again from the demo" }).click();
+  await page.getByRole("menuitem", { name: "Reset the demo…" }).click();
+  await page.getByRole("button", { name: "Reset the demo" }).click();
   await expect(mass).toHaveValue("986");
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
 });

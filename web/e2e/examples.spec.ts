@@ -14,7 +14,7 @@ async function walkTwoDays(page: Page): Promise<void> {
   await station(page, "Log");
   await page.getByText("Several days at once").click();
   const several = page.getByTestId("catch-up");
-  await several.getByRole("button", { name: "As planned, until" }).click();
+  await several.getByRole("button", { name: "Fill in as planned, until" }).click();
   await several.getByRole("button", { name: /^Keep th(is|ese) (\d+ )?days?/ }).click();
   await expect(page.getByTestId("log-say")).toContainText(/days? kept/);
 }
@@ -24,8 +24,8 @@ test("six lights: hours in the dark, a bed at every light, lamps and banks", asy
   await expect(page.locator("#leg-row-0")).toContainText("Start to Sill Light");
   await station(page, "Days");
   await expect(page.getByRole("table", { name: "Days" }).getByRole("row").nth(1)).toContainText("dark");
-  await station(page, "Power");
-  await expect(page.getByRole("main")).toContainText("Head lamp");
+  await station(page, "Fuel & power");
+  await expect(page.getByRole("main")).toContainText("Headlamp");
   await walkTwoDays(page);
 });
 
@@ -62,7 +62,7 @@ test("into the frost: all food in boxes, and the winter bag comes where the nigh
   await page.getByRole("row", { name: /^Birch Cross/ }).click();
   await expect(page.getByRole("main")).toContainText("Winter bag");
   await station(page, "Legs");
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   await expect(page.getByRole("dialog")).toContainText(/leg cards/i);
   await page.keyboard.press("Escape");
   await walkTwoDays(page);
@@ -71,18 +71,18 @@ test("into the frost: all food in boxes, and the winter bag comes where the nigh
 test("two halves: sections in the better order, fords by the hour, a decision that waits on the snow", async ({
   page,
 }) => {
-  await openOwn(page, "Two halves", 4);
+  await openOwn(page, "Split in half", 4);
   await expect(page.locator("#leg-row-0")).toContainText("Saddle Lodge to Cairn Hut");
   await station(page, "Season");
   await expect(page.getByRole("main")).toContainText("Milk river");
   await station(page, "Kit");
-  await page.getByText(/^What waits to be decided/).click();
+  await page.getByText(/^Open decisions/).click();
   await expect(page.getByRole("main")).toContainText("if the hut tells of hard snow on the saddle");
   await walkTwoDays(page);
 });
 
 test("two halves: a friend joins for the second, which is planned as a variant of its own", async ({ page }) => {
-  await openOwn(page, "Two halves", 4);
+  await openOwn(page, "Split in half", 4);
   await station(page, "Stops");
   await page.getByRole("row", { name: /Saddle Lodge/ }).click();
   await page.getByRole("button", { name: "Plan the rest as a variant" }).click();

@@ -11,7 +11,7 @@ async function exported(page: Page): Promise<Record<string, unknown>> {
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
+    page.getByRole("menuitem", { name: "Export plan file" }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/\.gepack\.json$/);
   return JSON.parse(readFileSync(await download.path(), "utf8")) as Record<string, unknown>;
@@ -61,7 +61,7 @@ test("the trail and its places go out as GPX, GeoJSON and a mile table, and the 
 test("another track for the same plan is one undoable edit", async ({ page }) => {
   await openDemo(page, "/trail/");
   await offer(page, "north.gpx", gpxOf(900));
-  await page.getByRole("button", { name: "Use it for this plan" }).click();
+  await page.getByRole("button", { name: "Use this track" }).click();
   await expect(page.getByText("89.8 km", { exact: false }).first()).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("2,050.6 km", { exact: false }).first()).toBeVisible();
@@ -109,7 +109,7 @@ for (const [what, text, sentence] of [
   test(`refused with a sentence, nothing lost: ${what}`, async ({ page }) => {
     await openDemo(page, "/trail/");
     await offer(page, "bad.gpx", text);
-    const alert = page.getByRole("alert").filter({ hasText: "bad.gpx was not read; your plan is as it was." });
+    const alert = page.getByRole("alert").filter({ hasText: "bad.gpx was not read; your plan hasn’t changed." });
     await expect(alert).toContainText(sentence);
     await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
     await offer(page, "good.gpx", gpxOf(200));

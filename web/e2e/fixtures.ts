@@ -31,7 +31,7 @@ export { expect };
 export async function openDemo(page: Page, path = "/"): Promise<void> {
   await page.goto(path);
   await expect(page.getByTestId("line")).toBeVisible();
-  const look = page.getByRole("button", { name: "Look around the demo" });
+  const look = page.getByRole("button", { name: "Explore the demo" });
   if (await look.isVisible()) await look.click();
 }
 
@@ -50,8 +50,8 @@ export async function goOn(page: Page, path: string): Promise<void> {
 
 /** Goes to another station as a hiker does. */
 export async function station(page: Page, name: string): Promise<void> {
-  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name }).click();
-  await expect(page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name })).toHaveAttribute(
+  await page.getByRole("navigation", { name: "Pages" }).getByRole("link", { name }).click();
+  await expect(page.getByRole("navigation", { name: "Pages" }).getByRole("link", { name })).toHaveAttribute(
     "aria-current",
     "page",
   );
@@ -74,7 +74,7 @@ export async function startingWeights(page: Page): Promise<string[]> {
 export async function beginTrip(page: Page, file: ReturnType<typeof asFile>): Promise<void> {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(file);
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   // What is told above the Line moves all below it, once, as it comes.
   await expect(page.getByTestId("line")).toBeVisible();
 }
@@ -101,7 +101,7 @@ export const axeOn = (page: Page): AxeBuilder =>
 
 /** Somebody more walks along. */
 export async function addHiker(page: Page, called: string): Promise<void> {
-  await station(page, "Trip");
+  await station(page, "Setup");
   await page.getByRole("button", { name: "Add hiker" }).click();
   const name = page.getByLabel("Name", { exact: true }).last();
   await expect(name).toHaveValue("Hiker 2");

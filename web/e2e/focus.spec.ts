@@ -24,14 +24,14 @@ test("a button that becomes another, and a day that is kept, leave it where it w
   await expect(page.getByRole("button", { name: "Pin this night" })).toHaveCount(0);
   await expect(page.getByRole("complementary").locator(":focus")).toHaveCount(1);
   await page.goto("/log/");
-  await press(page, page.getByRole("button", { name: "Keep the day" }));
+  await press(page, page.getByRole("button", { name: "Save day" }));
   await expect(page.getByTestId("today")).toContainText("Day 2,");
   await expect(page.getByRole("main").locator(":focus")).toHaveCount(1);
 });
 
 test("a dialog gives it back to what opened it, and so does the palette", async ({ page }) => {
   await openDemo(page, "/kit/");
-  for (const name of ["Add piece", "How this station works"]) {
+  for (const name of ["Add item", "How this page works"]) {
     const opener = page.getByRole("button", { name });
     await press(page, opener);
     await expect(page.getByRole("dialog")).toBeVisible();
@@ -41,7 +41,7 @@ test("a dialog gives it back to what opened it, and so does the palette", async 
   await page.keyboard.press("Control+k");
   await expect(page.getByRole("dialog", { name: "Find anything" })).toBeVisible();
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("button", { name: "How this station works" })).toBeFocused();
+  await expect(page.getByRole("button", { name: "How this page works" })).toBeFocused();
 });
 
 test("a search takes it back when it has ended", async ({ page }) => {

@@ -15,7 +15,7 @@ const bagKg = async (page: Page): Promise<number> =>
 test("a menu's grams are in the bag at once; a food is added by its name, and goes again", async ({ page }) => {
   await openFood(page);
   const before = await bagKg(page);
-  const items = page.getByRole("table", { name: "Items in the bag" });
+  const items = page.getByRole("table", { name: "Items in the food bag" });
   await expect(items.getByRole("cell", { name: "Jam", exact: true })).toHaveCount(0);
   const add = page.getByLabel("Add to on the way");
   await add.fill("jam");
@@ -35,7 +35,7 @@ test("a bag fills itself within its limits, fits the canister, says what holds i
   page,
 }) => {
   await openFood(page, 10);
-  const targets = page.getByRole("table", { name: "The bag against its targets" });
+  const targets = page.getByRole("table", { name: "Food bag against its targets" });
   await expect(targets).toContainText("too much at the start");
   const before = await bagKg(page);
   await page.getByRole("button", { name: "Fill the bag of leg 10" }).click();
@@ -50,13 +50,13 @@ test("a bag fills itself within its limits, fits the canister, says what holds i
 
 test("what cannot be filled says which limit would have to give", async ({ page }) => {
   await openFood(page);
-  await page.getByText("What a filled bag keeps to").click();
-  await page.getByLabel("Protein a day, per kg of body").fill("4");
-  await page.getByLabel("Protein a day, per kg of body").press("Enter");
-  await page.getByLabel("Of the energy from fat, at most").fill("10");
-  await page.getByLabel("Of the energy from fat, at most").press("Enter");
-  await page.getByLabel("Portions of one food a day, at most").fill("0.1");
-  await page.getByLabel("Portions of one food a day, at most").press("Enter");
+  await page.getByText("Limits for a filled food bag").click();
+  await page.getByLabel("Protein per kg of body weight, per day").fill("4");
+  await page.getByLabel("Protein per kg of body weight, per day").press("Enter");
+  await page.getByLabel("Energy from fat, maximum").fill("10");
+  await page.getByLabel("Energy from fat, maximum").press("Enter");
+  await page.getByLabel("Portions of one food a day, maximum").fill("0.1");
+  await page.getByLabel("Portions of one food a day, maximum").press("Enter");
   await page.getByRole("button", { name: "Fill the bag of leg 9" }).click();
   await expect(page.getByTestId("fill-says")).toContainText("nothing keeps to all limits");
   await expect(page.getByTestId("fill-says")).toContainText("kcal");
@@ -105,7 +105,7 @@ test("a table of foods: its lines are read, what does not is told by its line, a
   await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", rows, "text/csv"));
   const preview = page.getByTestId("food-preview");
   await expect(preview).toContainText("1 food, Hill cake 440 kcal per 100 g");
-  await expect(preview).toContainText("line 3: It has no name.");
+  await expect(preview).toContainText("line 3: This row has no name.");
   await expect(preview).toContainText("line 4: Snow: “abc” under kJ is no number.");
   await preview.getByRole("button", { name: "Take 1 food" }).click();
   await page.getByLabel("Find a food or a tag").fill("hill");
@@ -122,7 +122,7 @@ test("rows of a spreadsheet are pasted as foods", async ({ page }) => {
   });
   const preview = page.getByTestId("food-preview");
   await expect(preview).toContainText("River bar 520 kcal per 100 g");
-  await preview.getByLabel("Its figures are").selectOption("per 100 g");
+  await preview.getByLabel("Figures are").selectOption("per 100 g");
   await expect(preview).toContainText("River bar 208 kcal per 100 g");
   await preview.getByRole("button", { name: "Leave it" }).click();
   await expect(preview).toHaveCount(0);
@@ -130,27 +130,29 @@ test("rows of a spreadsheet are pasted as foods", async ({ page }) => {
 
 test("another menu for a day, a leg, and a packed one beside a cooked one", async ({ page }) => {
   await openFood(page);
-  await page.getByLabel("Menu of leg 9").selectOption("Ready meals");
-  await expect(page.getByRole("table", { name: "Items in the bag" })).toContainText("Ready dinner, rice and curry");
+  await page.getByLabel("Menu of leg 9").selectOption("Ready-meal day");
+  await expect(page.getByRole("table", { name: "Items in the food bag" })).toContainText(
+    "Ready dinner, rice and curry",
+  );
   await page.getByLabel("Menu of 10 May").selectOption("Soaked day");
-  await expect(page.getByRole("table", { name: "Items in the bag" })).toContainText("Overnight oats, soaked");
-  await page.getByText("Menus side by side").click();
-  await expect(page.getByRole("table", { name: "Menus side by side" })).toContainText("Ready meals");
-  await page.getByRole("button", { name: "Each on the whole hike" }).click();
+  await expect(page.getByRole("table", { name: "Items in the food bag" })).toContainText("Overnight oats, soaked");
+  await page.getByText("Compare menus").click();
+  await expect(page.getByRole("table", { name: "Compare menus" })).toContainText("Ready-meal day");
+  await page.getByRole("button", { name: "Compare over the whole hike" }).click();
   const hike = page.getByRole("table", { name: "Menus over the whole hike" });
   await expect(hike.getByRole("row", { name: /Soaked day/ })).toContainText(/\d kg/);
-  await page.getByRole("button", { name: "The usual menu everywhere" }).click();
-  await expect(page.getByRole("table", { name: "Items in the bag" })).not.toContainText("Ready dinner, rice");
+  await page.getByRole("button", { name: "Use the default menu everywhere" }).click();
+  await expect(page.getByRole("table", { name: "Items in the food bag" })).not.toContainText("Ready dinner, rice");
 });
 
 test("a menu for dry camps; a reserve; a food moved to another meal by keys", async ({ page }) => {
   await openFood(page);
   const before = await bagKg(page);
   await page.getByLabel("Menu of dry camps").selectOption("Soaked day");
-  await expect(page.getByRole("region", { name: "Who eats what when" })).toContainText("Soaked day");
-  await page.getByLabel("Menu of dry camps").selectOption("as usual");
+  await expect(page.getByRole("region", { name: "Menus by day" })).toContainText("Soaked day");
+  await page.getByLabel("Menu of dry camps").selectOption("default");
   await expect.poll(() => bagKg(page)).toBeCloseTo(before, 2);
-  await page.getByLabel("Reserve").selectOption("without a reserve");
+  await page.getByLabel("Reserve").selectOption("no reserve");
   await expect.poll(() => bagKg(page)).toBeLessThan(before - 0.1);
   const breakfast = page.getByRole("region", { name: "Breakfast" });
   await page.getByRole("combobox", { name: "Menu", exact: true }).selectOption("Cooked day");
@@ -162,7 +164,7 @@ test("a menu for dry camps; a reserve; a food moved to another meal by keys", as
   await expect(page.getByText("Oat, nut and milk mix over On the way.")).toBeAttached();
   await page.keyboard.press("Space");
   await expect(
-    page.getByRole("region", { name: "On the way" }).getByLabel("Oat, nut and milk mix at on the way"),
+    page.getByRole("region", { name: "Lunch and snacks" }).getByLabel("Oat, nut and milk mix at on the way"),
   ).toBeVisible();
   await expect(breakfast.getByLabel("Oat, nut and milk mix at breakfast")).toHaveCount(0);
 });
@@ -184,7 +186,7 @@ test("foods of one trip are in the pantry of the next", async ({ page }) => {
   await station(page, "Food");
   await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", "name,kcal\nHill cake,440\n", "text/csv"));
   await page.getByRole("button", { name: "Take 1 food" }).click();
-  await expect(page.getByText("Kept on this device")).toBeVisible();
+  await expect(page.getByText("Saved on this device")).toBeVisible();
   await beginTrip(page, asFile("other.gpx", gpxOf(700)));
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Food");

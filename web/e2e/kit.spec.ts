@@ -1,24 +1,24 @@
 /** Kit: what is asked of it, swaps found by search, a piece typed in a line, where everything is. */
 import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
-test("demands stand over the pieces; one is lifted and asked for again; swaps are found, taken and undone", async ({
+test("demands stand over the pieces; one is waived and required again; swaps are found, applied and undone", async ({
   page,
 }) => {
   await openDemo(page, "/kit/?leg=11");
   const demands = page.getByTestId("demands");
   await expect(demands.getByText("Snow under foot")).toBeVisible();
-  await demands.getByRole("button", { name: /Soft snow/ }).click();
+  await demands.getByRole("button", { name: /Steep snow/ }).click();
   const panel = page.getByTestId("demand");
   await expect(panel).toContainText("Not met: nothing in the kit. It wants snowshoes");
-  await panel.getByRole("button", { name: "Do not ask for it on this leg" }).click();
+  await panel.getByRole("button", { name: "Waive it on this leg" }).click();
   await expect(panel).toContainText("Lifted by hand");
-  await panel.getByRole("button", { name: "By the figures again" }).click();
+  await panel.getByRole("button", { name: "Use the plan’s figures" }).click();
   await expect(panel).toContainText("Not met");
 
   await page.getByText("Find swaps", { exact: true }).click();
   await page.getByRole("button", { name: "Find swaps" }).click();
   await expect(page.getByTestId("swaps-say")).toContainText("instead of", { timeout: 60_000 });
-  const found = page.getByRole("list", { name: "Swaps, piece by piece" });
+  const found = page.getByRole("list", { name: "Swaps by item" });
   const spikes = found.getByRole("listitem").filter({ hasText: "Ice axe" }).first();
   await expect(spikes).toContainText("first for");
   await page.getByRole("button", { name: /^Take all/ }).click();
@@ -27,7 +27,7 @@ test("demands stand over the pieces; one is lifted and asked for again; swaps ar
   await page.getByRole("button", { name: "Find swaps" }).click();
   await expect(page.getByText("The spans are the best that there are")).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press("Control+z");
-  await page.getByText("Where everything is on a day").click();
+  await page.getByText("Where everything is on a given day").click();
   await expect(page.getByLabel("Where everything is")).toContainText("At home");
 });
 
@@ -37,7 +37,7 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await page.setViewportSize({ width: 390, height: 844 });
   await beginTrip(page, asFile("north.gpx", gpxOf(900)));
   await station(page, "Kit");
-  const line = page.getByLabel("Add a piece in a line");
+  const line = page.getByLabel("Add an item by typing a line");
   await line.fill("rain jacket");
   await line.press("Enter");
   await expect(page.getByRole("alert")).toContainText("Type a name and a mass");
@@ -49,11 +49,11 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await line.fill("2 x Anvil 3 kg");
   await line.press("Enter");
   await expect(page.getByText("Anvil ×2")).toBeVisible();
-  await page.getByLabel("Show").selectOption("half a kilogram and more");
+  await page.getByLabel("Show").selectOption("500 g and more");
   await expect(page.getByText("Anvil ×2")).toBeVisible();
   await expect(page.getByLabel("Mass of Rain jacket")).toHaveCount(0);
   await page.getByRole("searchbox", { name: "Find" }).fill("spoon");
-  await expect(page.getByText("No piece is like that.")).toBeVisible();
+  await expect(page.getByText("No items match. Clear the search or the filter.")).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
@@ -66,19 +66,19 @@ test("a kit list of any columns is read with what is wrong said, shared out fair
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("1 piece, Wool hat 45 g");
   await expect(preview).toContainText("line 3: “Total” is taken for a total and passed over.");
-  await expect(preview).toContainText("line 4: “stone” is no unit of mass. Use g, kg, oz or lb.");
+  await expect(preview).toContainText("line 4: “stone” is no weight unit. Use g, kg, oz or lb.");
   await preview.getByRole("button", { name: "Take 1 piece" }).click();
   await expect(page.getByLabel("Mass of Wool hat")).toHaveValue("45");
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel("Mass of Wool hat")).toHaveCount(0);
 
-  await page.getByText("Share fairly", { exact: true }).click();
-  const changes = page.getByRole("list", { name: "Pieces that change hands" });
+  await page.getByText("Share the load fairly", { exact: true }).click();
+  const changes = page.getByRole("list", { name: "Items that change carrier" });
   await expect(changes.getByRole("listitem").first()).toBeVisible();
-  await page.getByRole("button", { name: "Share so on the whole hike" }).click();
-  await expect(page.getByText("It could not be shared more fairly.")).toBeVisible();
+  await page.getByRole("button", { name: "Apply to the whole hike" }).click();
+  await expect(page.getByText("This is already as fair as it gets.")).toBeVisible();
 
-  await page.getByText("What it weighs", { exact: true }).click();
+  await page.getByText("Weight by group", { exact: true }).click();
   await expect(page.getByText("Skin-out: body bare to pack full")).toBeVisible();
   await page.getByText("Packing list", { exact: true }).click();
   const shelter = page.getByRole("region", { name: "To pack: Sleep" });
@@ -97,14 +97,14 @@ test("a piece is laid on the simulated scale, settles, and what is told of it st
     .first()
     .click();
   const dialog = page.getByRole("dialog");
-  await dialog.getByRole("button", { name: "Weigh it" }).click();
+  await dialog.getByRole("button", { name: "Weigh" }).click();
   await expect(dialog.getByText("simulated scale")).toBeVisible();
   await dialog.getByRole("button", { name: "Take it" }).click();
-  const mass = dialog.getByLabel("Mass of one");
+  const mass = dialog.getByLabel("Weight of one");
   await expect(mass).not.toHaveValue("88");
-  await expect(dialog.getByLabel("Weighed")).toBeChecked();
+  await expect(dialog.getByLabel("I weighed it")).toBeChecked();
   const weighed = await mass.inputValue();
-  await dialog.getByRole("button", { name: "Keep changes" }).click();
+  await dialog.getByRole("button", { name: "Save changes" }).click();
   await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue(weighed);
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue("88");

@@ -8,7 +8,7 @@ const thumb = { viewport: { width: 360, height: 740 }, hasTouch: true };
 async function openWalked(page: Page): Promise<void> {
   await openDemo(page);
   await openExampleOf(page, "Nineteen days on the trail");
-  await expect(page.getByText("Nineteen days are in the log of this trip.")).toBeVisible();
+  await expect(page.getByText("This trip has 19 days in its log.")).toBeVisible();
   await station(page, "Log");
 }
 
@@ -20,7 +20,7 @@ test.describe("on a phone, in the night theme", () => {
     context,
   }) => {
     await openDemo(page, "/log/");
-    await page.getByRole("button", { name: "Night, red on black" }).tap();
+    await page.getByRole("button", { name: "Night (red on black)" }).tap();
     await expect(page.locator("html")).toHaveAttribute("data-theme", "night");
     const today = page.getByTestId("today");
     await expect(today).toContainText("Day 1, Mon 29 Mar");
@@ -37,15 +37,15 @@ test.describe("on a phone, in the night theme", () => {
     const card = again.getByTestId("today");
     await expect(card.getByLabel("notes")).toHaveValue("Wind off the sal");
     await expect(card.getByLabel(/^walked/)).toHaveValue("6.5");
-    await card.getByRole("button", { name: "Keep the day" }).tap();
+    await card.getByRole("button", { name: "Save day" }).tap();
     await expect(again.getByTestId("log-say")).toContainText("1 day kept");
     await expect(card).toContainText("Day 2, Tue 30 Mar");
-    await card.getByRole("button", { name: "A point on the Line" }).tap();
+    await card.getByRole("button", { name: "Pick on the Line" }).tap();
     await again.getByTestId("point-picker").click({ position: { x: 180, y: 60 } });
     await expect(card.getByRole("heading", { level: 2 })).toHaveText(/^1,0\d\d km, /);
     await card.getByRole("button", { name: "Rest day here" }).tap();
     await expect(card.getByRole("heading", { name: /^0 km/ })).toBeVisible();
-    await card.getByRole("button", { name: "Keep the day" }).tap();
+    await card.getByRole("button", { name: "Save day" }).tap();
     await expect(again.getByTestId("log-say")).toContainText("2 days kept");
     expect(await again.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
     for (const button of await card.getByRole("button").all()) {
@@ -65,11 +65,11 @@ test.describe("on a phone, in the night theme", () => {
     const heading = today.getByRole("heading", { level: 2 });
     const before = await heading.innerText();
     await context.setGeolocation({ latitude: -30, longitude: 20 });
-    await today.getByRole("button", { name: "Where the device is" }).tap();
+    await today.getByRole("button", { name: "Use my position" }).tap();
     await expect(today.getByRole("status")).toContainText("Nothing was changed");
     await expect(heading).toHaveText(before);
     await context.setGeolocation({ latitude: 40.27, longitude: -150.001 });
-    await today.getByRole("button", { name: "Where the device is" }).tap();
+    await today.getByRole("button", { name: "Use my position" }).tap();
     await expect(heading).toHaveText(/^30 km, /);
   });
 });
@@ -77,31 +77,29 @@ test.describe("on a phone, in the night theme", () => {
 test("nineteen days: behind the plan, slower found, taken by one step, and the past stays", async ({ page }) => {
   await openWalked(page);
   await expect(page.getByTestId("log-say")).toContainText(/19 days kept, 300 km.*behind the plan of the first day/);
-  const table = page.getByRole("table", { name: "Days kept" });
+  const table = page.getByRole("table", { name: "Saved days" });
   await expect(table.getByRole("row")).toHaveCount(20);
-  const learnt = page.getByRole("table", { name: "What the log says" });
+  const learnt = page.getByRole("table", { name: "What the log shows" });
   await expect(learnt.getByRole("row", { name: /^Own pace/ })).toContainText(/−\d+ %/);
-  await page.getByRole("button", { name: "What it does to the rest" }).click();
+  await page.getByRole("button", { name: "Effect on the rest of the hike" }).click();
   await expect(page.getByTestId("learnt-then")).toContainText(/Finish on \d+ \w+ instead of \d+ \w+/);
   const past = await table.getByRole("row").nth(10).innerText();
-  await page.getByRole("button", { name: "Take all" }).click();
-  await expect(page.getByRole("button", { name: "Take all" })).toBeDisabled();
+  await page.getByRole("button", { name: "Use all" }).click();
+  await expect(page.getByRole("button", { name: "Use all" })).toBeDisabled();
   expect((await table.getByRole("row").nth(10).innerText()).split("\t").slice(0, 4)).toEqual(
     past.split("\t").slice(0, 4),
   );
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("button", { name: "Take all" })).toBeEnabled();
-  await page.getByText("Piece by piece: carried, broken, never needed").click();
-  await expect(page.getByRole("table", { name: "Pieces in the log" })).toContainText(
-    "broken on 10 Apr: left sole open",
-  );
+  await expect(page.getByRole("button", { name: "Use all" })).toBeEnabled();
+  await page.getByText("Item by item: carried, broken, never needed").click();
+  await expect(page.getByRole("table", { name: "Items in the log" })).toContainText("broken on 10 Apr: left sole open");
   const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "CSV" }).click()]);
   expect(readFileSync(await csv.path(), "utf8").split("\r\n")).toHaveLength(20);
 });
 
 test("a day is opened from its row, changed, deleted and brought back", async ({ page }) => {
   await openWalked(page);
-  const table = page.getByRole("table", { name: "Days kept" });
+  const table = page.getByRole("table", { name: "Saved days" });
   await table.getByRole("row", { name: /8 Apr/ }).click();
   const today = page.getByTestId("today");
   await expect(today).toContainText("Day 11, Thu 8 Apr");
@@ -110,10 +108,10 @@ test("a day is opened from its row, changed, deleted and brought back", async ({
   await today.getByLabel(/^walked/).blur();
   await expect(today.getByRole("alert")).toContainText("is not a number");
   await today.getByLabel(/^walked/).fill("7");
-  await today.getByRole("button", { name: "Keep the day" }).click();
+  await today.getByRole("button", { name: "Save day" }).click();
   await expect(table.getByRole("row", { name: /8 Apr/ })).toContainText("7.0 /");
   await table.getByRole("row", { name: /8 Apr/ }).click();
-  await today.getByRole("button", { name: "Delete the day" }).click();
+  await today.getByRole("button", { name: "Delete this day" }).click();
   await expect(table.getByRole("row")).toHaveCount(19);
   await page.keyboard.press("Control+z");
   await expect(table.getByRole("row")).toHaveCount(20);

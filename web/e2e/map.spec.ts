@@ -50,10 +50,10 @@ const cornerOf = (page: Page): Promise<string> =>
 
 test("the map is remembered, says its scale, and shares what is selected with table and Line", async ({ page }) => {
   await openDemo(page, "/trail/?leg=6");
-  await page.getByRole("button", { name: "Show the map" }).click();
+  await page.getByRole("button", { name: "Show map" }).click();
   await expect(map(page).getByText(/^\d+ km$/)).toBeVisible();
   await expect(map(page).getByRole("img", { name: "North is up" })).toBeVisible();
-  const list = map(page).getByRole("list", { name: "Places of the leg" });
+  const list = map(page).getByRole("list", { name: "Places on the leg" });
   await list.getByRole("button", { name: /Hask trough/ }).click();
   await expect(list.getByRole("button", { name: /Hask trough/ })).toHaveAttribute("aria-pressed", "true");
   await expect(page.getByRole("radio", { name: /Water/ })).toBeChecked();
@@ -63,13 +63,13 @@ test("the map is remembered, says its scale, and shares what is selected with ta
     .innerText();
   await map(page).getByRole("button", { name: "Leg 6" }).click();
   await expect(map(page).getByText(/^\d+ km$/)).not.toHaveText(scale);
-  await map(page).getByLabel("Line shaded by").selectOption("leg");
+  await map(page).getByLabel("Colour the line by").selectOption("leg");
   await expect(map(page).getByText("odd legs")).toBeVisible();
   await page.reload();
-  await expect(map(page).getByLabel("Line shaded by")).toHaveValue("leg");
-  await page.getByRole("button", { name: "Put the map away" }).click();
+  await expect(map(page).getByLabel("Colour the line by")).toHaveValue("leg");
+  await page.getByRole("button", { name: "Hide map" }).click();
   await page.reload();
-  await expect(page.getByRole("button", { name: "Show the map" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Show map" })).toBeVisible();
 });
 
 test("a click on the line selects its leg; keys move and zoom", async ({ page }) => {
@@ -77,7 +77,7 @@ test("a click on the line selects its leg; keys move and zoom", async ({ page })
   await beginTrip(page, asFile("north.gpx", gpxOf(900, stores.join(""))));
   await expect(page.locator("#leg-row-2")).toContainText("Finish");
   await station(page, "Trail");
-  await page.getByRole("button", { name: "Show the map" }).click();
+  await page.getByRole("button", { name: "Show map" }).click();
   await expect(map(page).getByText(/^\d+ km$/)).toBeVisible();
   const box = (await page.getByTestId("map").boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2 + 12);
@@ -93,20 +93,20 @@ test("a base map of one’s own, of vectors and of images, stays on the device u
   page,
 }) => {
   await openDemo(page, "/trail/");
-  await page.getByRole("button", { name: "Show the map" }).click();
+  await page.getByRole("button", { name: "Show map" }).click();
   await expect(map(page).getByText(/^\d+ km$/)).toBeVisible();
   expect(await cornerOf(page)).toBe("none");
   const offer = (name: string, buffer: Buffer): Promise<void> =>
     page.getByTestId("base-map-file").setInputFiles({ name, mimeType: "application/octet-stream", buffer });
   await offer("notes.pmtiles", Buffer.from("no map at all, but long enough to be looked into ".repeat(20)));
-  await expect(page.getByText("notes.pmtiles is not taken as a base map.")).toBeVisible();
+  await expect(page.getByText("notes.pmtiles can’t be used as a base map.")).toBeVisible();
   await offer("sea.pmtiles", pmtilesOf(1, squareTile("water"), "<b>Made up</b> for a test"));
   await expect(map(page).getByText("Base map: sea.pmtiles, Made up for a test")).toBeVisible();
   // Quarter water on the sheet: bluish.
   await expect.poll(() => cornerOf(page)).toMatch(/^(19|20)\d 2[12]\d 2[2-4]\d$/);
   await page.reload();
   await expect(map(page).getByText("Base map: sea.pmtiles", { exact: false })).toBeVisible();
-  await page.getByRole("button", { name: "Take the base map away" }).click();
+  await page.getByRole("button", { name: "Remove base map" }).click();
   await expect.poll(() => cornerOf(page)).toBe("none");
   const png = await page.evaluate(async () => {
     const canvas = Object.assign(document.createElement("canvas"), { width: 256, height: 256 });

@@ -17,7 +17,7 @@ test("every school says what it makes of this hike, and another one changes the 
   // What the table foretold is what the plan is now.
   await expect(page.getByRole("banner")).toContainText("to 1 Sep");
   await station(page, "Legs");
-  await page.locator("#leg-row-2").getByTitle("Why so many days").click();
+  await page.locator("#leg-row-2").getByTitle("Why this many days").click();
   await page.getByTestId("why").getByRole("button", { name: "On the trail" }).click();
   await expect(page.getByTestId("why")).toContainText("Alpine clubs");
   await page.getByRole("button", { name: "Undo" }).click();
@@ -36,33 +36,35 @@ test("a comparison can be stopped and begun again", async ({ page }) => {
 
 test("a measured value replaces the schools, shows as such, and survives a reload", async ({ page }) => {
   await openDemo(page, "/trip/?part=models");
-  await question(page, "Water while walking").getByRole("button", { name: "I measured my litres an hour…" }).click();
-  const field = page.getByLabel("Own litres per walking hour");
+  await question(page, "Water while walking")
+    .getByRole("button", { name: "Enter my measured litres per hour…" })
+    .click();
+  const field = page.getByLabel("Your litres per walking hour");
   await field.fill("0.9");
   await field.press("Enter");
   await expect(page.getByText("your 0.90 L an hour replace the schools")).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel("Own litres per walking hour")).toHaveValue("0.9");
+  await expect(page.getByLabel("Your litres per walking hour")).toHaveValue("0.9");
   await station(page, "Legs");
   await page.locator("#leg-row-5").getByTitle("Why this carry").click();
   await expect(page.getByTestId("why")).toContainText("Per walking hour");
   await expect(page.getByTestId("why")).toContainText("Measured by you; it replaces the model.");
 });
 
-test("the rules of a day: rest days, hours by stage, a slower surface", async ({ page }) => {
+test("the rules of a day: rest days, hours by phase, a slower surface", async ({ page }) => {
   await openDemo(page, "/days/");
-  await page.getByText("Rules of the days").click();
-  const rest = page.getByLabel("Rest after days walked, 0 for none");
+  await page.getByText("Day rules").click();
+  const rest = page.getByLabel("Days between rest days, 0 for none");
   await rest.fill("6");
   await rest.press("Enter");
   await expect(page.getByTestId("days-summary")).toContainText(/[12][0-9] rest days/);
   const hours = page.getByRole("region", { name: "Hours of Tamsin Okafor" });
-  await hours.getByRole("button", { name: "Set hours by stage" }).click();
-  await hours.getByRole("button", { name: "Add stage" }).click();
+  await hours.getByRole("button", { name: "Set hours by phase" }).click();
+  await hours.getByRole("button", { name: "Add phase" }).click();
   const last = hours.getByLabel("Hours").last();
   await last.fill("3");
   await last.press("Enter");
-  await expect(page.getByTestId("effect")).toContainText("hours by stage");
+  await expect(page.getByTestId("effect")).toContainText("hours by phase");
   const bog = page.getByLabel("Speed on bog");
   await bog.fill("500");
   await bog.press("Enter");

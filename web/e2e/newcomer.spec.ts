@@ -11,10 +11,10 @@ const KIT = "piece,group,grams,owner\nDay pack,Pack,520,Milo\nQuilt,Sleep,640,In
 async function begin(page: Page): Promise<void> {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("way.gpx", gpxOf(1900, HUTS + CACHE)));
-  await expect(page.getByTestId("preview")).toContainText("No gaps; nothing had to be mended.");
+  await expect(page.getByTestId("preview")).toContainText("No gaps; nothing to repair.");
   await page.getByLabel("Your name").fill("Ines");
   await page.getByLabel("Pace").selectOption("brisk");
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
 }
 
@@ -30,15 +30,15 @@ test("on a phone: all huts take boxes and are used in one step, devices in anoth
   await page.getByText("Several stops at once").click();
   const change = page.getByRole("button", { name: "Change 4 stops" });
   await expect(change).toBeDisabled();
-  await page.getByLabel("They offer as well").selectOption("post");
-  await page.getByLabel("and are").selectOption("used");
+  await page.getByLabel("and also offer").selectOption("post");
+  await page.getByLabel("and set to").selectOption("used");
   await change.click();
   const legs = page.getByRole("listbox", { name: "Legs" }).getByRole("option");
   await expect(legs).toHaveCount(5);
   await station(page, "Boxes");
-  await expect(page.getByRole("row", { name: /^Long Bar Light/ })).toContainText("to be packed");
-  await station(page, "Power");
-  await page.getByRole("button", { name: /^Add phone, lamp and bank/ }).click();
+  await expect(page.getByRole("row", { name: /^Long Bar Light/ })).toContainText("not packed yet");
+  await station(page, "Fuel & power");
+  await page.getByRole("button", { name: /^Add phone, headlamp and power bank/ }).click();
   await expect(page.getByRole("table", { name: "Devices" }).getByRole("row")).toHaveCount(4);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("table", { name: "Devices" })).toHaveCount(0);
@@ -50,7 +50,7 @@ test("on a phone: all huts take boxes and are used in one step, devices in anoth
 
 test("at a desk: a second walker, and a kit list that tells whose each piece is", async ({ page }) => {
   await begin(page);
-  await station(page, "Trip");
+  await station(page, "Setup");
   await expect(page.getByText("Everybody walks together")).toHaveCount(0);
   await addHiker(page, "Milo");
   // Who comes along eats what the first does, and carries nothing yet.
@@ -66,7 +66,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("3 pieces");
   await expect(preview.getByLabel("owner")).toHaveValue("owner");
-  await preview.getByLabel("What is on the list").selectOption("goes");
+  await preview.getByLabel("Current kit").selectOption("goes");
   await preview.getByRole("button", { name: "Take 3 pieces" }).click();
   await expect(page.getByLabel("Mass of Day pack")).toHaveValue("520");
   await page.getByRole("radio", { name: "Ines" }).click();
@@ -81,7 +81,7 @@ test("a stop reached early in the day is walked on from with one click", async (
   await station(page, "Stops");
   await page.getByRole("checkbox", { name: "Use Alder Hut" }).click();
   await page.getByRole("row", { name: /Alder Hut/ }).click();
-  const stop = page.getByRole("complementary", { name: "The stop" });
+  const stop = page.getByRole("complementary", { name: "Stop" });
   await expect(stop).toContainText("You come early and stay the night.");
   await stop.getByRole("button", { name: "Walk on the same day" }).click();
   await expect(stop).not.toContainText("You come early");

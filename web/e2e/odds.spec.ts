@@ -6,7 +6,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await page.getByRole("button", { name: "Odds", exact: true }).click();
   const finish = page.getByTestId("odds-finish");
   await expect(finish).toContainText(/^1000 hikes: half arrive by \d+ \w+, one in ten before/);
-  const table = page.getByRole("table", { name: "Chances of each leg" });
+  const table = page.getByRole("table", { name: "Risks by leg" });
   await expect(table.getByRole("row")).toHaveCount(23);
   await expect(table.getByRole("row").nth(1)).toContainText(/\d+ in 100/);
   await expect(page.getByTestId("line-fan")).toContainText(/\d+ \w+ to \d+ \w+/);
@@ -18,7 +18,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await table.getByRole("button", { name: /^Leg 14, cold night: \d+ in 100/ }).click();
   await expect(wrong.getByRole("heading", { level: 2 })).toContainText("14. Sael");
   await expect(wrong.getByRole("listitem").first()).toContainText(/a night \d+\.\d °C too cold/);
-  await page.getByRole("button", { name: "What a larger reserve does" }).click();
+  await page.getByRole("button", { name: "Effect of a larger reserve" }).click();
   const reserves = page.getByRole("table", { name: "Reserves" });
   await expect(reserves.getByRole("row")).toHaveCount(7);
   const inHundred = async (row: number): Promise<number> =>
@@ -28,7 +28,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await reserves.getByRole("button", { name: "Take 2 days" }).click();
   await expect(page.getByTestId("effect")).toContainText("2 days in reserve");
   // The plan is another one: its odds are asked for again.
-  await page.getByRole("button", { name: "Walk a thousand hikes again" }).click();
+  await page.getByRole("button", { name: "Simulate a thousand hikes again" }).click();
   await expect(finish).toContainText("1000 hikes");
   await page.getByRole("button", { name: "Weights" }).click();
   await expect(page.getByTitle("Why this weight").first()).toBeVisible();
@@ -45,7 +45,7 @@ test("the season shows within which dates eight hikes of ten pass; a law that is
   await expect(page.getByTestId("plane-fan")).toBeVisible();
   await page.getByRole("link", { name: /^Legs/ }).click();
   await page.getByRole("button", { name: "Odds", exact: true }).click();
-  await page.getByText("What may be otherwise, and how much").click();
+  await page.getByText("What varies, and by how much").click();
   const gear = page.getByRole("checkbox", { name: "gear" });
   await gear.click();
   await expect(page.getByTestId("effect")).toContainText("gear as planned");
@@ -55,21 +55,21 @@ test("the season shows within which dates eight hikes of ten pass; a law that is
 
 test("changes are tried, what they would break is marked, and one is taken and undone", async ({ page }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Levers", exact: true }).click();
+  await page.getByRole("button", { name: "What helps", exact: true }).click();
   await expect(page.getByTestId("lever-now")).toContainText(/As it is: 17\.\d kg, leg 6/);
   const changes = page.getByRole("table", { name: "Changes" });
   const ranch = changes.getByRole("row", { name: /^Stop at Brandt ranch/ });
-  await expect(ranch).toContainText("shut");
+  await expect(ranch).toContainText("closed");
   const take = changes.getByRole("button", { name: "Take: Leave at home: Camera" });
   await take.focus();
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("effect")).toContainText("Leave at home: Camera");
-  await expect(page.getByRole("button", { name: "Try every change again" })).toBeFocused();
+  await expect(page.getByRole("button", { name: "Run again" })).toBeFocused();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByTestId("effect")).toContainText("Undid: Leave at home: Camera");
-  await page.getByLabel("Less of").selectOption({ label: "days" });
-  await page.getByRole("button", { name: "Try every change again" }).click({ timeout: 60_000 });
-  await expect(changes.getByRole("row", { name: /^Half an hour more on foot every day/ })).toContainText(/\d days/);
+  await page.getByLabel("Reduce").selectOption({ label: "days" });
+  await page.getByRole("button", { name: "Run again" }).click({ timeout: 60_000 });
+  await expect(changes.getByRole("row", { name: /^Half an hour more walking every day/ })).toContainText(/\d days/);
 });
 
 test("a hike that went wrong is opened as a variant; variants are compared, and a part is taken over and undone", async ({
@@ -95,7 +95,7 @@ test("a hike that went wrong is opened as a variant; variants are compared, and 
   await expect(page.getByTestId("effect")).toContainText("Stops of A bad year");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByTestId("effect")).toContainText("Undid: Stops of A bad year");
-  await page.getByLabel("Keep the plan as it is now, called").fill("As it stands");
+  await page.getByLabel("Save the current plan as").fill("As it stands");
   await page.keyboard.press("Enter");
   await expect(list.getByRole("listitem")).toHaveCount(3);
   await page.getByRole("button", { name: "Remove As it stands" }).click();
@@ -117,6 +117,6 @@ test("an own trail has its odds on a phone as well", async ({ page }) => {
   await beginTrip(page, asFile("north.gpx", gpxOf(900)));
   await page.getByRole("button", { name: "Odds", exact: true }).click();
   await expect(page.getByTestId("odds-finish")).toContainText("1000 hikes");
-  await expect(page.getByRole("table", { name: "Chances of each leg" }).getByRole("row")).toHaveCount(2);
+  await expect(page.getByRole("table", { name: "Risks by leg" }).getByRole("row")).toHaveCount(2);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

@@ -40,13 +40,13 @@ test("800 km and 60 waypoints stand as legs after six steps", async ({ page }) =
   const file = gpxFile(...places, trackOf("Long way", 0, 800));
   await page.goto("/");
   await expect(page.getByTestId("line")).toBeVisible();
-  await page.getByRole("link", { name: "Begin an own trip" }).click();
+  await page.getByRole("link", { name: "Start your own trip" }).click();
   await offer(page, "long.gpx", file);
   await expect(preview(page)).toContainText("16,001 track points, 799");
-  await page.getByLabel("Its name").fill("The long way");
+  await page.getByLabel("Name").fill("The long way");
   await page.getByLabel("Pace").selectOption("brisk");
-  await page.getByLabel("The sea is").selectOption("inland");
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByLabel("Distance to the sea").selectOption("inland");
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-11")).toContainText("Market town 54");
   await expect(page.locator("#leg-row-12")).toContainText("Finish");
   // Calories a day and the longest carry of each.
@@ -73,11 +73,11 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   const forward = Array.from({ length: 14 }, (_, i) => `Day ${i + 1}`);
   expect([forward, [...forward].reverse()]).toContainEqual(names);
   // Without its middle the trail has a hole, which is asked for.
-  await page.getByLabel("Day 7: taken as").selectOption("leave out");
+  await page.getByLabel("Day 7: taken as").selectOption("skip");
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
-  await expect(page.getByRole("button", { name: "See my legs" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();
   await page.getByLabel("Walk it as a straight line").check();
-  await expect(page.getByRole("button", { name: "See my legs" })).toBeEnabled();
+  await expect(page.getByRole("button", { name: "Show my plan" })).toBeEnabled();
   await page.getByLabel("Day 7: taken as").selectOption("of the trail");
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   // A section turned against the others leaves two holes.
@@ -89,19 +89,19 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   await expect(page.getByTestId("gaps")).toBeVisible();
   await page.getByRole("button", { name: "Day 3 earlier" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
 });
 
 test("a part of the track alone is walked, where the ends are cut", async ({ page }) => {
   await page.goto("/begin/");
   await offer(page, "whole.gpx", gpxFile(trackOf("Whole way", 0, 100)));
-  await page.getByText("Walk a part of it").click();
+  await page.getByText("Hike only part of it").click();
   await page.getByLabel("From", { exact: true }).fill("20");
   await page.getByLabel("From", { exact: true }).press("Enter");
   await page.getByLabel("To", { exact: true }).fill("60");
   await page.getByLabel("To", { exact: true }).press("Enter");
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   await expect(page.getByTestId("walked-length")).toContainText(/40\.\d km|39\.9 km/);
@@ -136,13 +136,13 @@ test("a table alone makes a coarse trail; a track found later takes its place an
   await page.getByLabel("Unit of column 2").selectOption("miles");
   await page.getByLabel("Latitude of the start").fill("46");
   await page.getByLabel("Latitude of the start").press("Enter");
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("to Sawmill store");
   await station(page, "Trail");
   await expect(page.getByText(/coarse/).first()).toBeVisible();
   // The track that belongs to it.
   await offer(page, "found.gpx", gpxFile(trackOf("The real way", 0, 90)));
-  await page.getByRole("button", { name: "Use it for this plan" }).click();
+  await page.getByRole("button", { name: "Use this track" }).click();
   await expect(page.getByTestId("walked-length")).toContainText("89.9 km");
   await station(page, "Legs");
   await expect(page.locator("#leg-row-0")).toContainText("to Sawmill store");
@@ -155,7 +155,7 @@ test("a pasted water report is compared with the plan: new, changed and gone, ea
     "way.gpx",
     gpxFile(waypoint("North spring", 10), waypoint("South creek", 30), trackOf("Way", 0, 60)),
   );
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   const water = page.getByRole("radio", { name: /Water/ });
@@ -164,10 +164,10 @@ test("a pasted water report is compared with the plan: new, changed and gone, ea
   await page
     .getByLabel("Table of places")
     .fill("name\tkm\tkind\nNorth spring\t10.4\twater\nBlue tarn\t41\twater, lake\nOld zoo\t44\t");
-  await page.getByRole("button", { name: "Read the table" }).click();
+  await page.getByRole("button", { name: "Import table" }).click();
   const merge = page.getByTestId("merge");
   await expect(merge).toContainText("1 new: add (Blue tarn)");
-  await expect(merge).toContainText("1 changed: tell anew (North spring)");
+  await expect(merge).toContainText("1 changed: update (North spring)");
   await merge.getByText(/places? the file does not name/).click();
   await merge.getByLabel("remove South creek").check();
   await merge.getByRole("button", { name: "Take these 3 changes" }).click();
@@ -184,10 +184,10 @@ test("a word of one’s own sorts places, and is remembered", async ({ page }) =
   await page.goto("/begin/");
   await offer(page, "way.gpx", file);
   await expect(page.getByLabel("Gronk three, not known: taken as")).toHaveValue("out");
-  await page.getByText("By word or symbol, and words of your own").click();
-  await page.getByLabel("A word of your own").fill("gronk");
+  await page.getByText("By keyword or symbol, and your own keywords").click();
+  await page.getByLabel("Your own keyword").fill("gronk");
   await page.getByLabel("means").selectOption("water");
-  await page.getByRole("button", { name: "Add the word" }).click();
+  await page.getByRole("button", { name: "Add keyword" }).click();
   await expect(page.getByLabel("Gronk four, water: taken as")).toHaveValue("water");
   await page.reload();
   await offer(page, "way.gpx", file);
@@ -204,7 +204,7 @@ test.describe("without network", () => {
     await context.setOffline(true);
     await page.goto("/begin/");
     await offer(page, "north.gpx", gpxOf(900));
-    await page.getByRole("button", { name: "See my legs" }).click();
+    await page.getByRole("button", { name: "Show my plan" }).click();
     await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   });
 });

@@ -29,7 +29,7 @@ test("anything is found by a part of its name and shown where it is; what was fo
   await expect(page.getByRole("main").getByRole("heading", { name: /Brandt ranch/ })).toBeVisible();
   await page.keyboard.press("Control+k");
   await page.keyboard.type("zzzz");
-  await expect(dialog).toContainText("Nothing of that name in this plan.");
+  await expect(dialog).toContainText("No matches in this plan.");
   await page.keyboard.press("Escape");
   await expect(dialog).toHaveCount(0);
 });
@@ -37,16 +37,16 @@ test("anything is found by a part of its name and shown where it is; what was fo
 test("actions, keys and words of help, without a fault for who cannot see them", async ({ page }) => {
   await openDemo(page, "/water/");
   await page.keyboard.press("?");
-  const keys = page.getByRole("dialog", { name: "Keys" });
+  const keys = page.getByRole("dialog", { name: "Keyboard shortcuts" });
   await expect(keys).toContainText("Ctrl K");
   expect((await axeOn(page).include("[role=dialog]").analyze()).violations).toEqual([]);
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "How this station works" }).click();
+  await page.getByRole("button", { name: "How this page works" }).click();
   const how = page.getByRole("dialog", { name: "How Water works" });
   await expect(how).toContainText("A source that flowed last week may be dry.");
-  await how.getByRole("button", { name: "What a word means" }).click();
-  const words = page.getByRole("dialog", { name: "Words" });
-  await words.getByLabel("Look up").fill("dry");
+  await how.getByRole("button", { name: "Glossary" }).click();
+  const words = page.getByRole("dialog", { name: "Glossary" });
+  await words.getByLabel("Search").fill("dry");
   await expect(words).toContainText("a night without water");
   await expect(words).not.toContainText("base weight");
   await page.keyboard.press("Escape");
@@ -66,7 +66,7 @@ test("a question mark in a field stays there, and the palette finds on a phone w
   await page.getByRole("button", { name: "Find" }).click();
   const dialog = page.getByRole("dialog", { name: "Find anything" });
   await dialog.getByRole("combobox").fill("what?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toHaveCount(0);
+  await expect(page.getByRole("dialog", { name: "Keyboard shortcuts" })).toHaveCount(0);
   await dialog.getByRole("combobox").fill("need");
   await dialog.getByRole("option", { name: /^Trip: Need/ }).click();
   await expect(page).toHaveURL(/\/trip\/\?part=need/);

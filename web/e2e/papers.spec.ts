@@ -40,7 +40,7 @@ test("cards for the pocket are printed as the interface shows them, nothing cut 
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByLabel(/^Day cards/).check();
   const preview = papers.getByRole("region", { name: "Preview" });
@@ -64,41 +64,41 @@ test("cards for the pocket are printed as the interface shows them, nothing cut 
   );
   // The size is remembered for the next time.
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   await expect(papers.getByLabel("Size")).toHaveValue("letter");
 });
 
 test("the whole booklet: every paper is in it; the page for home stands alone", async ({ page }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByRole("button", { name: "Whole booklet" }).click();
-  await expect(papers.getByRole("region", { name: "Preview" })).toContainText("The day of departure");
+  await expect(papers.getByRole("region", { name: "Preview" })).toContainText("Departure day");
   const booklet = await printed(page);
   expect(booklet.over).toEqual([]);
   for (const head of [
     "Corvane Traverse",
-    "Where on which day",
+    "Where you are by date",
     "Leaving Port Osk",
     "Camps and water.",
     "Mile table",
     "Box to Ivory Gate",
-    "What is done by which day",
+    "What to do by when",
     "Shopping: ",
     "To pack: ",
-    "The day of departure",
+    "Departure day",
   ])
     expect(booklet.text).toContain(head);
-  await papers.getByRole("button", { name: "For home" }).click();
-  await expect(papers.getByRole("region", { name: "Preview" })).not.toContainText("The day of departure");
+  await papers.getByRole("button", { name: "For someone at home" }).click();
+  await expect(papers.getByRole("region", { name: "Preview" })).not.toContainText("Departure day");
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    papers.getByRole("button", { name: "Save as a page" }).click(),
+    papers.getByRole("button", { name: "Save as web page" }).click(),
   ]);
   expect(download.suggestedFilename()).toBe("corvane-traverse-paper.html");
   const home = await page.context().newPage();
   await home.setContent(readFileSync(await download.path(), "utf8"));
-  await expect(home.getByRole("heading", { name: "Where on which day" })).toBeVisible();
+  await expect(home.getByRole("heading", { name: "Where you are by date" })).toBeVisible();
   await home.setViewportSize({ width: 390, height: 844 });
   expect(await home.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
@@ -107,7 +107,7 @@ test("an own trail of long and strange names, on the smallest paper: nothing is 
   const name = `Мост, عبور &amp; ${"Veryverylong".repeat(12)}`;
   const town = `<wpt lat="40.4" lon="-150"><name>${name} shop</name></wpt>`;
   await beginTrip(page, asFile("north.gpx", gpxOf(900, town)));
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByRole("button", { name: "Whole booklet" }).click();
   await papers.getByLabel("Size").selectOption("a5");
@@ -115,7 +115,7 @@ test("an own trail of long and strange names, on the smallest paper: nothing is 
   expect(small.over).toEqual([]);
   expect(small.text).toContain("Мост");
   await papers.getByRole("button", { name: "None" }).click();
-  await expect(papers.getByText("Nothing to print: choose a paper, or other legs.")).toBeVisible();
+  await expect(papers.getByText("Nothing to print. Choose a document or other legs.")).toBeVisible();
   await expect(papers.getByRole("button", { name: "Print" })).toBeDisabled();
 });
 
@@ -136,12 +136,12 @@ test("files for others: a workbook, a calendar, tables; and a packed plan that i
   expect(tables.bytes.includes("shopping.csv")).toBe(true);
   const calendar = await saved(/^Calendar of days/);
   expect(calendar.bytes.toString().match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(113 + 16);
-  const packed = await saved("Export the plan packed (gzip)");
+  const packed = await saved("Export compressed plan file (gzip)");
   expect(packed.name).toBe("corvane-traverse.gepack.json.gz");
   expect(packed.bytes.length).toBeLessThan(1_500_000);
   const file = page.getByTestId("plan-file");
   await file.setInputFiles({ name: "damaged.gz", mimeType: "application/gzip", buffer: packed.bytes.subarray(0, 900) });
-  await expect(page.getByText("Not imported; your plan is as it was.")).toBeVisible();
+  await expect(page.getByText("Import failed; your plan hasn’t changed.")).toBeVisible();
   await file.setInputFiles({ name: packed.name, mimeType: "application/gzip", buffer: packed.bytes });
   await expect(page.getByText("Imported Corvane Traverse.")).toBeVisible();
 });
@@ -151,7 +151,7 @@ test("the endpoint gives the same paper as a page, and says what it does not hav
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
+    page.getByRole("menuitem", { name: "Export plan file" }).click(),
   ]);
   const data = readFileSync(await download.path());
   const ask = (query: string) =>
@@ -184,7 +184,7 @@ test("where the device can share, the page goes to its share sheet as a file, an
     });
   });
   await openDemo(page);
-  await page.getByRole("button", { name: "Cards and paper" }).click();
+  await page.getByRole("button", { name: "Print cards and lists" }).click();
   await page.getByTestId("papers").getByRole("button", { name: "Share" }).click();
   await expect
     .poll(() => page.evaluate(() => (window as unknown as { shared: string[] }).shared))

@@ -8,24 +8,26 @@ test("fuel by leg follows the stove, ways to cook stand side by side, and what t
   const fuel = page.getByRole("table", { name: "Fuel by leg" });
   const row = fuel.getByRole("row", { name: /9\. Ivory Gate/ });
   await expect(row).toContainText(/\d+ g/);
-  await page.getByText("Ways to cook side by side").click();
+  await page.getByText("Compare cooking systems").click();
   await expect(page.getByTestId("system-chart")).toBeVisible();
-  await expect(page.getByRole("table", { name: "Ways to cook" }).getByRole("row")).toHaveCount(7);
+  await expect(page.getByRole("table", { name: "Cooking systems" }).getByRole("row")).toHaveCount(7);
   await page.getByText("Stove", { exact: true }).first().click();
-  await page.getByLabel("Cooks with").selectOption("no stove");
-  await expect(page.getByText("No stove, and nothing to burn.")).toBeVisible();
+  await page.getByLabel("Cooking system").selectOption("no stove");
+  await expect(page.getByText("No stove, so no fuel. Choose a stove below.")).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(row).toContainText(/\d+ g/);
 
-  await page.getByRole("button", { name: "What to switch off to last" }).click();
-  const steps = page.getByRole("list", { name: "Switched off" });
+  await page.getByRole("button", { name: "What to turn off to make it" }).click();
+  const steps = page.getByRole("list", { name: "Turned off" });
   await expect(steps).toContainText("As it is:");
-  await expect(steps).toContainText("everything else lasts.");
+  await expect(steps).toContainText("the rest lasts.");
   await page.getByRole("button", { name: "Which legs want the banks" }).click();
-  await expect(page.getByRole("list", { name: "Banks by leg" })).toContainText("Power bank, 10 000 mAh: wanted on leg");
+  await expect(page.getByRole("list", { name: "Power banks by leg" })).toContainText(
+    "Power bank, 10 000 mAh: wanted on leg",
+  );
   // One that has a rank goes first, and the others stay on.
   await page.getByLabel("When Camera is switched off").selectOption("1.");
-  await page.getByRole("button", { name: "What to switch off to last" }).click();
+  await page.getByRole("button", { name: "What to turn off to make it" }).click();
   await expect(steps.getByRole("listitem").nth(1)).toContainText("Without Camera:");
   await expect(steps.getByRole("listitem")).toHaveCount(2);
 });
@@ -34,7 +36,7 @@ test("spare sets to a certainty, on an own trail, on a phone", async ({ page }) 
   await page.setViewportSize({ width: 390, height: 844 });
   await beginTrip(page, asFile("north.gpx", gpxOf(900)));
   await expect(page.getByTestId("line")).toBeVisible();
-  await station(page, "Power");
+  await station(page, "Fuel & power");
   const bought = page.getByRole("row", { name: /^1\./ }).first();
   await expect(bought).toContainText("230 g");
   await page.getByText("Stove", { exact: true }).click();
@@ -43,10 +45,10 @@ test("spare sets to a certainty, on an own trail, on a phone", async ({ page }) 
   await expect(bought).toContainText(/\d × 100 g|100 g/);
   await expect(bought).not.toContainText("230 g");
   await page.getByRole("button", { name: "Add device" }).click();
-  await page.getByLabel("Kind of Device", { exact: true }).last().selectOption("device on cells");
-  await page.getByLabel("Days a set of Device", { exact: true }).last().fill("4");
-  await page.getByLabel("Days a set of Device", { exact: true }).last().press("Enter");
-  await page.getByLabel("How surely the sets of Device last").last().selectOption("in 99 of 100");
+  await page.getByLabel("Kind of Device", { exact: true }).last().selectOption("battery-powered device");
+  await page.getByLabel("Days per set of Device", { exact: true }).last().fill("4");
+  await page.getByLabel("Days per set of Device", { exact: true }).last().press("Enter");
+  await page.getByLabel("How surely the sets of Device last").last().selectOption("in 99 of 100 cases");
   await expect(page.getByText(/“Device” wants \d spare sets? on this leg and has 0\./)).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

@@ -55,11 +55,11 @@ test.describe("on a phone without network", () => {
       if (!navigator.serviceWorker.controller)
         await new Promise((done) => navigator.serviceWorker.addEventListener("controllerchange", done, { once: true }));
     });
-    await page.getByRole("button", { name: "Night, red on black" }).tap();
+    await page.getByRole("button", { name: "Night (red on black)" }).tap();
     await context.setOffline(true);
     const several = await openSeveral(page);
-    await several.getByRole("button", { name: "As planned, until" }).tap();
-    const rows = several.getByRole("list", { name: "Days to be kept" }).getByRole("listitem");
+    await several.getByRole("button", { name: "Fill in as planned, until" }).tap();
+    const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
     await expect(rows).toHaveCount(3);
     await rows.nth(0).getByRole("textbox").first().fill("11 km");
     await rows.nth(0).getByRole("textbox").first().press("Enter");
@@ -85,14 +85,14 @@ test.describe("on a phone without network", () => {
 test("a record with times becomes days: kept, told where it left the trail, and out again as GPX", async ({ page }) => {
   const on = await beginLog(page);
   const several = await openSeveral(page);
-  const files = several.getByLabel("Tracks of days that were walked");
+  const files = several.getByLabel("Tracks of days you walked");
   const record = recordOf([
     { date: on(0), fromKm: 0, toKm: 18 },
     { date: on(1), fromKm: 18, toKm: 35, offKm: 4 },
     { date: on(2), fromKm: 35, toKm: 50 },
   ]);
   await files.setInputFiles(asFile("days.gpx", record));
-  const rows = several.getByRole("list", { name: "Days to be kept" }).getByRole("listitem");
+  const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
   await expect(rows).toHaveCount(3);
   await expect(rows.nth(0)).toContainText("18 km, total 18 km");
   await expect(rows.nth(1)).toContainText("ends away from the trail");
@@ -103,10 +103,10 @@ test("a record with times becomes days: kept, told where it left the trail, and 
   await files.setInputFiles(asFile("days.gpx", record));
   await expect(rows.nth(0)).toContainText("kept already");
   await expect(several.getByRole("button", { name: "Keep these 0 days" })).toBeDisabled();
-  await several.getByRole("button", { name: "Leave them" }).click();
+  await several.getByRole("button", { name: "Cancel" }).click();
   const [gpx] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "GPX with the days" }).click(),
+    page.getByRole("button", { name: "GPX by day" }).click(),
   ]);
   const text = readFileSync(await gpx.path(), "utf8");
   expect(text.match(/<wpt /g)).toHaveLength(3);
@@ -117,12 +117,12 @@ test("a record with times becomes days: kept, told where it left the trail, and 
 test("somebody else’s record is asked about and kept apart; one without times says so", async ({ page }) => {
   const on = await beginLog(page);
   const several = await openSeveral(page);
-  const files = several.getByLabel("Tracks of days that were walked");
+  const files = several.getByLabel("Tracks of days you walked");
   await files.setInputFiles(asFile("other.gpx", recordOf([{ date: on(0), fromKm: 0, toKm: 20 }], 20)));
   const asked = several.getByRole("alert");
   await expect(asked).toContainText(/10 of 10 positions lie away from this trail; the nearest is [\d,]+ km from it/);
   await asked.getByRole("button", { name: "Show its days all the same" }).click();
-  await expect(several).toContainText("No day of it ends by this trail. Nothing was changed.");
+  await expect(several).toContainText("None of these days ends near this trail. Nothing was changed.");
   await files.setInputFiles(asFile("untimed.gpx", gpxOf(50)));
   await expect(several).toContainText("No position has a time");
   await files.setInputFiles(asFile("noise.gpx", "not a track at all"));
@@ -144,18 +144,18 @@ test("over the date line days follow each other; a day kept twice is one day", a
     const east = 179.97 + (Number(lat) - 40) * 0.074;
     return `lat="${lat}" lon="${(east > 180 ? east - 360 : east).toFixed(6)}"`;
   });
-  await several.getByLabel("Tracks of days that were walked").setInputFiles(asFile("line.gpx", record));
-  const rows = several.getByRole("list", { name: "Days to be kept" }).getByRole("listitem");
+  await several.getByLabel("Tracks of days you walked").setInputFiles(asFile("line.gpx", record));
+  const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
   await expect(rows).toHaveCount(4);
   await several.getByRole("button", { name: "Keep these 4 days" }).click();
-  const table = page.getByRole("table", { name: "Days kept" });
+  const table = page.getByRole("table", { name: "Saved days" });
   await expect(table.getByRole("row")).toHaveCount(5);
   await table.getByRole("row").nth(1).click();
   const today = page.getByTestId("today");
   await expect(today).toContainText("Day 4");
   for (const hours of ["5", "6.5"]) {
     await today.getByLabel(/^walked/).fill(hours);
-    await today.getByRole("button", { name: "Keep the day" }).click();
+    await today.getByRole("button", { name: "Save day" }).click();
     await expect(table.getByRole("row").nth(1)).toContainText(`${Number(hours).toFixed(1)} /`);
     await table.getByRole("row").nth(1).click();
   }
@@ -165,9 +165,9 @@ test("over the date line days follow each other; a day kept twice is one day", a
 test("the simulated tracker fills in days; on a trail that is not its own it says so", async ({ page }) => {
   await openDemo(page, "/log/");
   const several = await openSeveral(page);
-  await several.getByLabel("Clock of the tracker").selectOption("21600");
+  await several.getByLabel("Tracker speed").selectOption("21600");
   await several.getByRole("button", { name: "Follow the tracker (simulated)" }).click();
-  const rows = several.getByRole("list", { name: "Days to be kept" }).getByRole("listitem");
+  const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
   await expect.poll(() => rows.count(), { timeout: 60_000 }).toBeGreaterThanOrEqual(2);
   await several.getByRole("button", { name: "Stop" }).click();
   await expect(several.getByTestId("tracker-says")).toContainText("Simulated");
@@ -184,12 +184,12 @@ test("the simulated tracker fills in days; on a trail that is not its own it say
 
 test("a shakedown of four days teaches the long walk, which names it; verdicts go to the shelf", async ({ page }) => {
   await openDemo(page);
-  await openExampleOf(page, "Four days of shakedown");
+  await openExampleOf(page, "Four-day shakedown");
   await expect(page.getByRole("banner")).toContainText("Sallow Round");
   await station(page, "Log");
   await expect(page.getByTestId("log-say")).toContainText("4 days kept");
-  await page.getByText("Piece by piece: carried, broken, never needed").click();
-  const pieces = page.getByRole("table", { name: "Pieces in the log" });
+  await page.getByText("Item by item: carried, broken, never needed").click();
+  const pieces = page.getByRole("table", { name: "Items in the log" });
   await pieces.getByLabel("Verdict on Wind shirt").selectOption("home");
   await pieces.getByLabel("Lesson of Wind shirt").fill("Too warm to walk in.");
   await pieces.getByLabel("Lesson of Wind shirt").press("Enter");

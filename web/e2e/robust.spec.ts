@@ -9,7 +9,7 @@ test("a worker that dies is started again, and the edit is kept", async ({ page 
   const mass = page.getByLabel("Mass of Backpack").first();
   await mass.fill("2500");
   await mass.press("Enter");
-  await expect(page.getByText("The calculation stopped and was started again. Your edit is kept.")).toBeVisible({
+  await expect(page.getByText("The calculation stopped and was restarted. Your edit is saved.")).toBeVisible({
     timeout: 20_000,
   });
   await expect(page.getByTestId("effect")).toContainText("Backpack: 2,500 g");
@@ -62,7 +62,7 @@ test("a full disk while beginning a trip: the plan of before stays, the preview 
     };
   });
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.getByText("The trip was not begun.")).toBeVisible();
   await expect(page.getByTestId("preview")).toBeVisible();
   await page.goto("/");
@@ -113,7 +113,7 @@ for (const [what, table, key, change, sentence] of [
     const alert = page.getByRole("alert");
     await expect(alert).toContainText(sentence);
     const download = page.waitForEvent("download");
-    await alert.getByRole("button", { name: "Export it as it is" }).click();
+    await alert.getByRole("button", { name: "Export the damaged file" }).click();
     expect((await download).suggestedFilename()).toMatch(/\.gepack\.json$/);
     await alert.getByRole("button", { name: "Open North walk" }).click();
     await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
@@ -129,7 +129,7 @@ test("a stored plan that can be mended is, as a step that can be undone", async 
   await page.reload();
   await expect(page.getByText(/The stored plan was mended/)).toBeVisible();
   await expect(page.getByTestId("line")).toBeVisible();
-  await expect(page.getByTitle("Undo: Mend the stored plan (Ctrl Z)")).toBeEnabled();
+  await expect(page.getByTitle("Undo: Repair the saved plan (Ctrl Z)")).toBeEnabled();
 });
 
 test("the plan opened last is gone: the one changed last opens, and nothing is overwritten", async ({ page }) => {
@@ -176,7 +176,7 @@ test("storage that never answers: the demo opens all the same, and the page says
   });
   await openDemo(page);
   await expect(page.getByText(/storage does not answer/)).toBeVisible();
-  await expect(page.getByText("Kept in this page alone")).toBeVisible();
+  await expect(page.getByText("Not saved: this tab only")).toBeVisible();
 });
 
 test("storage refused: the demo still opens and can be changed, and the page says so", async ({ page }) => {
@@ -190,7 +190,7 @@ test("storage refused: the demo still opens and can be changed, and the page say
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("menuitem", { name: "Export the plan as one file" }).click(),
+    page.getByRole("menuitem", { name: "Export plan file" }).click(),
   ]);
   expect(download.suggestedFilename()).toContain("corvane");
 });

@@ -26,7 +26,7 @@ test("a closure is gone round by its alternate, or past by a ride, which is a le
   await page.getByRole("checkbox", { name: "Rockfall on the Red Stair holds" }).click();
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toBeVisible();
   await expect(route(page).getByText(/the land manager says/)).toBeVisible();
-  await page.getByLabel("How to get past Rockfall on the Red Stair").selectOption("past it by a ride");
+  await page.getByLabel("How to get past Rockfall on the Red Stair").selectOption("by a ride");
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toHaveCount(0);
   await station(page, "Legs");
   await expect(page.getByRole("row", { name: /Ride past Rockfall on the Red Stair/ }).first()).toBeVisible();
@@ -40,7 +40,7 @@ test("a trail in two halves: opened as an example, its transfer, turned and cut"
   await expect(page.locator("#leg-row-3")).toContainText("Kiln Bridge to Tarrow Foot");
   await station(page, "Trail");
   await expect(route(page)).toContainText("Transfers take 9 h and cost 46");
-  await route(page).getByRole("group", { name: "South half" }).getByRole("button", { name: "Turn" }).click();
+  await route(page).getByRole("group", { name: "South half" }).getByRole("button", { name: "Reverse" }).click();
   await station(page, "Legs");
   await expect(page.locator("#leg-row-3")).toContainText("Kiln Bridge to Marlow Cross");
   await station(page, "Trail");
@@ -52,7 +52,7 @@ test("an own alternate from a file, walked, turned round twice, and gone again w
   await openDemo(page);
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-  await page.getByRole("button", { name: "See my legs" }).click();
+  await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   const plain = await lengthKm(page);
@@ -62,14 +62,14 @@ test("an own alternate from a file, walked, turned round twice, and gone again w
   });
   const gpx = `<gpx version="1.1"><wpt lat="40.3" lon="-149.9"><name>High store</name></wpt><trk><name>High way</name><trkseg>${bow.join("")}</trkseg></trk></gpx>`;
   await page.getByTestId("gpx-file").setInputFiles(asFile("high.gpx", gpx));
-  await page.getByRole("button", { name: "Add it as an alternate" }).click();
+  await page.getByRole("button", { name: "Add as an alternate" }).click();
   await expect(page.getByLabel("High way leaves at")).toHaveValue("22.2");
   expect(await lengthKm(page)).toBe(plain);
   await page.getByRole("checkbox", { name: "Walk High way" }).click();
   await expect(page.getByRole("slider", { name: "stop High store" })).toBeVisible();
   const longer = await lengthKm(page);
   expect(longer).toBeGreaterThan(plain + 3);
-  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Walk it the other way" }).click();
+  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Reverse direction" }).click();
   await expect.poll(() => lengthKm(page)).toBe(longer);
   await page.reload();
   await expect(page.getByRole("slider", { name: "stop High store" })).toBeVisible();

@@ -4,32 +4,30 @@ import { expect, openDemo, station, test } from "./fixtures.ts";
 test("a way to water is worth what one says: at nothing all of it is passed by, and told", async ({ page }) => {
   await openDemo(page, "/?leg=10&why=days");
   const why = page.getByTestId("why");
-  await expect(why).toContainText("To water off the trail and back");
+  await expect(why).toContainText("To off-trail water and back");
   await station(page, "Days");
-  await page.getByText("Rules of the days").click();
-  const worth = page.getByLabel("A litre carried for an hour is worth");
+  await page.getByText("Day rules").click();
+  const worth = page.getByLabel("Detour minutes per litre-hour saved");
   await worth.fill("0");
   await worth.press("Enter");
   await expect(page.getByTestId("effect")).toContainText("worth");
   await page.goto("/?leg=10&why=days");
   await why.getByText(/^Fill up at/).click();
-  await expect(why.getByText("Off the trail and passed by")).toBeVisible();
+  await expect(why.getByText("Off trail, skipped")).toBeVisible();
   await expect(why).toContainText(/min there and back, worth 0 min/);
 });
 
-test("a rule in one's own words is told before its stretch, and who keeps a rule of food storage is set", async ({
-  page,
-}) => {
+test("a custom rule is shown before its stretch, and who keeps a rule of food storage is set", async ({ page }) => {
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Stretches/ }).click();
   const keeper = page.getByRole("combobox", { name: /^Who keeps the rule of/ }).first();
   const name = (await keeper.getAttribute("aria-label"))!.replace("Who keeps the rule of ", "");
-  await keeper.selectOption("who sleeps there");
+  await keeper.selectOption("anyone camping there");
   await expect(page.getByTestId("effect")).toContainText("for who is sleeping");
-  await page.getByRole("combobox", { name: `Rule of ${name}`, exact: true }).selectOption("own words");
+  await page.getByRole("combobox", { name: `Rule of ${name}`, exact: true }).selectOption("custom text");
   await expect(page.getByTestId("effect")).toContainText("own");
   await page.goto("/?leg=9");
-  await expect(page.getByTestId("why").getByText(`“${name}” has a rule of its own`)).toBeVisible();
+  await expect(page.getByTestId("why").getByText(`“${name}” has its own rule`)).toBeVisible();
 });
 
 test("the minutes of a ride are set at the stop, and the walk the other way keeps its kit", async ({ page }) => {
@@ -40,7 +38,7 @@ test("the minutes of a ride are set at the stop, and the walk the other way keep
   await ride.fill("95");
   await ride.press("Enter");
   await expect(ride).toHaveValue("95");
-  await page.getByRole("button", { name: "Walk it the other way" }).click();
+  await page.getByRole("button", { name: "Reverse direction" }).click();
   await expect(page.getByRole("banner")).toContainText("southbound");
   // No piece is left behind by turning round.
   await station(page, "Kit");

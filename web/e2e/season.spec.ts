@@ -2,8 +2,8 @@
 import type { Page } from "@playwright/test";
 import { asFile, axeOn, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
-const line = (page: Page) => page.getByRole("slider", { name: /^First day/ });
-const table = (page: Page) => page.getByRole("table", { name: "Conditions of the legs" });
+const line = (page: Page) => page.getByRole("slider", { name: /^Start date/ });
+const table = (page: Page) => page.getByRole("table", { name: "Conditions by leg" });
 const snowKm = async (page: Page): Promise<number> => {
   const text = await page.getByTestId("extremes").innerText();
   return Number(/snow under foot on ([\d,]+) km/.exec(text)?.[1] ?? 0);
@@ -74,32 +74,32 @@ test("quantities, what the pointer reads out, and the years", async ({ page }) =
   await expect(page.getByRole("radio", { name: "Water" })).toBeChecked();
   await expect.poll(() => snowKm(page)).toBeGreaterThan(50);
   const usual = await snowKm(page);
-  await page.getByLabel("Snow of the year").selectOption("much snow");
+  await page.getByLabel("Snow year").selectOption("high snow");
   await expect.poll(() => snowKm(page)).toBeGreaterThan(usual);
-  await page.getByLabel("Snow of the year").selectOption("little snow");
+  await page.getByLabel("Snow year").selectOption("low snow");
   await expect.poll(() => snowKm(page)).toBeLessThan(usual);
-  await page.getByLabel("Where snow lies").selectOption("by stretches alone");
+  await page.getByLabel("Snow cover from").selectOption("only your stretches");
   await expect.poll(() => snowKm(page)).toBeLessThan(20);
 });
 
-test("other first days are tried, stopped, and one is taken", async ({ page }) => {
+test("other start dates are tried, stopped, and one is taken", async ({ page }) => {
   await openDemo(page, "/season/");
-  await page.getByRole("button", { name: "Try other first days" }).click();
-  const weeks = page.getByRole("table", { name: "First days, week by week" });
+  await page.getByRole("button", { name: "Compare start dates" }).click();
+  const weeks = page.getByRole("table", { name: "Start dates by week" });
   await expect(weeks.getByRole("row").nth(3)).toBeVisible();
   await expect(page.getByTestId("start-chart")).toBeVisible();
   await page.getByRole("button", { name: "Stop" }).click();
-  await expect(page.getByRole("button", { name: "Try them again" })).toBeEnabled();
+  await expect(page.getByRole("button", { name: "Compare again" })).toBeEnabled();
   await weeks.getByRole("button", { name: "Start on 5 Apr" }).click();
   await expect(line(page)).toHaveAttribute("aria-valuetext", "5 Apr");
 });
 
-test("months of a station are pasted: what is wrong is said, Fahrenheit is asked for", async ({ page }) => {
+test("months of a station are pasted: what is wrong is said, Fahrenheit is asked about", async ({ page }) => {
   await openDemo(page, "/season/");
   await page.getByText("Ivory Range middle").click();
-  await page.getByText("Paste its months from a table").locator("visible=true").click();
+  await page.getByText("Paste monthly values").locator("visible=true").click();
   const months = page.getByLabel("Months of Ivory Range middle from a table");
-  const take = page.getByRole("button", { name: "Take these months" }).locator("visible=true");
+  const take = page.getByRole("button", { name: "Use these months" }).locator("visible=true");
   await months.fill("1 2 3 4 5 6 7 8 9 10 11".replaceAll(" ", "\t"));
   await take.click();
   await expect(page.getByRole("alert").filter({ hasText: "has 11 months; twelve are wanted" })).toBeVisible();
@@ -153,12 +153,12 @@ test("lanes at the dates of passage; the kit judged by the coldest of all nights
   const lanes = page.getByTestId("passage-lanes");
   await expect(lanes.getByRole("img", { name: /^Coldest night in ten: −\d+ °C at least$/ })).toBeVisible();
   await expect(lanes.getByRole("img", { name: /^On snow: 100 % at most$/ })).toBeVisible();
-  const tooCold = page.getByTestId("season-why").getByText("The night that the kit is judged by");
+  const tooCold = page.getByTestId("season-why").getByText("Night your kit is judged by");
   await expect(page.getByTestId("season-why").getByText("Coldest night in ten")).toBeVisible();
-  await page.getByLabel("Night that the kit is judged by").selectOption({ index: 1 });
+  await page.getByLabel("Night your kit must handle").selectOption({ index: 1 });
   await expect(tooCold).toBeVisible();
   await tooCold.click();
-  await expect(page.getByText("For the long cold tail of clear nights")).toBeVisible();
+  await expect(page.getByText("Extra for clear, cold nights")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(tooCold).toBeHidden();
 });
@@ -171,7 +171,7 @@ test("a forecast is pasted and stands over the normals; what is wrong in it is s
   await page.getByRole("button", { name: "Add forecast for leg 1" }).click();
   await page.locator("summary", { hasText: "Forecast for leg 1" }).click();
   const days = page.getByLabel("Days of Forecast for leg 1 from a table");
-  const take = page.getByRole("button", { name: "Take these days" }).locator("visible=true");
+  const take = page.getByRole("button", { name: "Use these days" }).locator("visible=true");
   await days.fill("30 Mar\t9\t3");
   await take.click();
   await expect(page.getByRole("alert").filter({ hasText: "Row 1: the low is above the high." })).toBeVisible();
@@ -195,10 +195,10 @@ test("a ford is told what was measured, and its hour counts", async ({ page }) =
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Stretches/ }).click();
   await page.getByRole("button", { name: "What is known of Long beck" }).click();
-  await page.getByRole("button", { name: "I know how deep and fast it was" }).click();
-  await expect(page.getByLabel("It was deep")).toHaveValue("0.5");
-  await page.getByLabel("It was deep").fill("0.1");
-  await page.getByLabel("It was deep").press("Enter");
+  await page.getByRole("button", { name: "I measured its depth and speed" }).click();
+  await expect(page.getByLabel("Depth")).toHaveValue("0.5");
+  await page.getByLabel("Depth").fill("0.1");
+  await page.getByLabel("Depth").press("Enter");
   await page.keyboard.press("Escape");
   await station(page, "Season");
   await expect(page.getByText(/“Forefield water” at \d\d:\d\d/)).toBeVisible();

@@ -7,7 +7,7 @@ const open = (page: Page, title: string | RegExp) => page.locator("summary", { h
 test("alternatives are weighed on the whole hike, one is taken, and the other lies on the shelf", async ({ page }) => {
   await openDemo(page, "/kit/");
   await open(page, "Alternatives");
-  await page.getByRole("button", { name: "Weigh on the whole hike" }).click();
+  await page.getByRole("button", { name: "Compare over the whole hike" }).click();
   const table = page.getByRole("table", { name: "Alternatives" });
   const tarp = table.getByRole("row", { name: /^Tarp with net/ });
   await expect(tarp).toContainText("kg·km", { timeout: 60_000 });
@@ -22,7 +22,7 @@ test("alternatives are weighed on the whole hike, one is taken, and the other li
   await expect(shelf.getByRole("row", { name: /^Trekking-pole tent/ })).toContainText("540 crowns");
   await expect(shelf.getByRole("row", { name: /^Tarp/ })).toHaveCount(0);
   await open(page, /^What waits/);
-  await expect(page.getByRole("region", { name: "Story of the kit" })).toContainText("688 g instead of 842 g");
+  await expect(page.getByRole("region", { name: "Gear change log" })).toContainText("688 g instead of 842 g");
   await page.keyboard.press("Control+z");
   await expect(shelf.getByRole("row", { name: /^Tarp/ })).toHaveCount(1);
 });
@@ -30,26 +30,26 @@ test("alternatives are weighed on the whole hike, one is taken, and the other li
 test("a decision waits with its day and both weights, is decided with a reason, and opened again", async ({ page }) => {
   await openDemo(page, "/kit/?leg=10&hiker=2");
   await open(page, /^What waits/);
-  const list = page.getByRole("list", { name: "What waits to be decided" });
+  const list = page.getByRole("list", { name: "Open decisions" });
   const stakes = list.locator('[data-held^="more than 5 km"]');
   await expect(stakes).toContainText(/\+76 g from Ivory Gate; decide by \d+ \w+/);
-  await expect(stakes).toContainText("By the plan’s own figures it is so");
+  await expect(stakes).toContainText("By the plan’s figures this applies");
   const row = page.getByTestId("base-weights").getByRole("button", { name: /leg 10/ });
   const before = await row.innerText();
   await stakes.getByLabel("Why").fill("nights on bare ground");
   await stakes.getByRole("button", { name: "Leave it" }).click();
   await expect(stakes).toContainText(/Not taken, decided on .*: nights on bare ground/);
   await expect(row).not.toHaveText(before);
-  await stakes.getByRole("button", { name: "Open it again" }).click();
+  await stakes.getByRole("button", { name: "Reopen" }).click();
   await expect(row).toHaveText(before);
   await page.getByLabel("Only if").fill("the cache at the well is empty");
-  await page.getByLabel("comes").selectOption({ label: "Water bag, 3 L" });
-  await page.getByLabel("By the figures").selectOption("a carry of more than");
+  await page.getByLabel("take").selectOption({ label: "Water bag, 3 L" });
+  await page.getByLabel("Check against").selectOption("a carry of more than");
   await page.getByRole("textbox", { name: "L", exact: true }).fill("5");
-  await page.getByRole("button", { name: "Hold it" }).click();
+  await page.getByRole("button", { name: "Add decision" }).click();
   const cache = list.getByRole("listitem").filter({ hasText: "the cache at the well is empty" });
   await expect(cache).toContainText("a carry of more than 5.0 L");
-  await cache.getByRole("button", { name: "Forget" }).click();
+  await cache.getByRole("button", { name: "Delete" }).click();
   await expect(cache).toHaveCount(0);
 });
 
@@ -57,18 +57,18 @@ test("two lists are compared: before a shakedown and now, start and finish; one 
   page,
 }) => {
   await openDemo(page, "/kit/");
-  await open(page, "Two lists compared");
+  await open(page, "Compare two lists");
   await expect(page.getByTestId("lists-say")).toContainText("“before the shakedown”");
-  await expect(page.getByRole("region", { name: "Left" })).toContainText("Camp chair");
+  await expect(page.getByRole("region", { name: "Removed" })).toContainText("Camp chair");
   await expect(page.getByRole("region", { name: "Changed" })).toContainText("First-aid kit");
   await page.getByRole("combobox", { name: /^From/ }).selectOption("at the start");
   await page.getByRole("combobox", { name: /^To/ }).selectOption("at the finish");
   await expect(page.getByRole("region", { name: "Added" })).toContainText("Quilt, comfort 4 °C");
   await page.getByPlaceholder("before the shakedown").fill("today");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await page.getByRole("combobox", { name: /^From/ }).selectOption("“today”");
-  await page.getByRole("combobox", { name: /^To/ }).selectOption("all that goes along");
-  await expect(page.getByText("The two are the same.")).toBeVisible();
+  await page.getByRole("combobox", { name: /^To/ }).selectOption("everything on the hike");
+  await expect(page.getByText("The two lists are identical.")).toBeVisible();
   await page.getByRole("button", { name: "Forget “today”" }).click();
   await expect(page.getByRole("combobox", { name: /^From/ })).not.toContainText("“today”");
 });
@@ -79,7 +79,7 @@ test("several pieces are chosen with keys held, carried elsewhere, left at home 
   await openDemo(page, "/kit/");
   await page.getByLabel("Choose Stakes, 8").click();
   await page.getByLabel("Choose Backpack").click({ modifiers: ["Shift"] });
-  const bar = page.getByRole("region", { name: "Chosen pieces" });
+  const bar = page.getByRole("region", { name: "Selected items" });
   await expect(bar).toContainText("3 pieces, 1,170 g");
   await bar.getByRole("button", { name: "Leave at home" }).click();
   await expect(page.getByLabel("Choose Backpack")).toHaveCount(0);
@@ -87,11 +87,11 @@ test("several pieces are chosen with keys held, carried elsewhere, left at home 
   await expect(page.getByLabel("Choose Backpack")).toBeVisible();
   await expect(bar).toContainText("3 pieces");
   await bar.getByLabel("Rides").selectOption("in the lid");
-  await bar.getByRole("button", { name: "Choose none" }).click();
-  await open(page, "The pack, and what rides where");
-  await expect(
-    page.getByRole("list", { name: "Order of packing" }).getByText("In the lid").locator(".."),
-  ).toContainText("Ground sheet");
+  await bar.getByRole("button", { name: "Clear selection" }).click();
+  await open(page, "How the pack is packed");
+  await expect(page.getByRole("list", { name: "Packing order" }).getByText("In the lid").locator("..")).toContainText(
+    "Ground sheet",
+  );
   await expect(page.getByTestId("pack-say")).toContainText(/inside of 50\.0 L/);
 });
 
@@ -103,7 +103,7 @@ test("an own trip begins with a starter list, weighed on the scale; the next tri
   await station(page, "Kit");
   await open(page, "Shelf and starter lists");
   const starter = page.getByRole("region", { name: "Starter list" });
-  await starter.getByLabel("A list to begin with").selectOption("light");
+  await starter.getByLabel("Start with").selectOption("light");
   await starter.getByRole("checkbox", { name: "with a stove" }).click();
   await starter.getByRole("button", { name: /^Add \d+ pieces/ }).click();
   await expect(page.getByLabel("Mass of Tarp with net")).toHaveValue("620");
@@ -111,11 +111,11 @@ test("an own trip begins with a starter list, weighed on the scale; the next tri
   await page.getByRole("button", { name: "Leave at home" }).click();
   await expect(page.getByRole("table", { name: "Shelf" }).getByRole("row", { name: /^Tent/ })).toContainText("typical");
 
-  await open(page, "On the scale, one after the other");
-  const scale = page.getByRole("region", { name: "On the scale now" });
+  await open(page, "Weigh several items in a row");
+  const scale = page.getByRole("region", { name: "On the scale" });
   await expect(scale).toContainText("told");
   const first = await scale.getByRole("button").first().innerText();
-  await scale.getByRole("button", { name: "Weigh it" }).click();
+  await scale.getByRole("button", { name: "Weigh" }).click();
   await scale.getByRole("button", { name: "Take it" }).click();
   await expect(scale.getByRole("button").first()).not.toHaveText(first);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -132,11 +132,11 @@ test("columns that heads do not name are told what they are, and the pieces go o
   const rows = "what it is;heavy;spent\nHammock;640;120\nBivvy;410;95\n";
   await page.getByTestId("kit-file").setInputFiles(asFile("list.csv", rows, "text/csv"));
   const preview = page.getByTestId("kit-preview");
-  await expect(preview).toContainText("nothing that can be taken");
+  await expect(preview).toContainText("nothing to import");
   await preview.getByLabel("heavy").selectOption("mass");
   await expect(preview).toContainText("2 pieces, Hammock 640 g, Bivvy 410 g");
   await preview.getByLabel("spent").selectOption("price");
-  await preview.getByLabel("They go").selectOption("on the shelf");
+  await preview.getByLabel("Imported items go").selectOption("on the shelf");
   await preview.getByRole("button", { name: "Take 2 pieces" }).click();
   await open(page, "Shelf and starter lists");
   await expect(page.getByRole("table", { name: "Shelf" }).getByRole("row", { name: /^Hammock/ })).toContainText(
@@ -153,10 +153,10 @@ test("a change that was thought of is made: the piece weighs less by it, and wan
   await dialog.locator("summary", { hasText: "Where it rides" }).click();
   await expect(dialog.getByRole("textbox", { name: "What" }).first()).toHaveValue("Lid and spare straps cut off");
   await dialog.getByRole("checkbox", { name: "done" }).nth(1).click();
-  await expect(dialog.getByLabel("Mass of one")).toHaveValue("868");
-  await dialog.getByRole("button", { name: "Keep changes" }).click();
+  await expect(dialog.getByLabel("Weight of one")).toHaveValue("868");
+  await dialog.getByRole("button", { name: "Save changes" }).click();
   await expect(page.getByLabel("Mass of Backpack").first()).toHaveValue("868");
   await expect(dialog).toHaveCount(0);
-  await page.getByLabel("Show").selectOption("not weighed yet");
+  await page.getByLabel("Show").selectOption("not weighed");
   await expect(page.getByLabel("Mass of Backpack")).toHaveValue("868");
 });

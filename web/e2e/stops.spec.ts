@@ -3,7 +3,7 @@ import type { Page } from "@playwright/test";
 import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
 const row = (page: Page, id: string) => page.locator(`#stop-${id}`);
-const panel = (page: Page) => page.getByRole("complementary", { name: "The stop" });
+const panel = (page: Page) => page.getByRole("complementary", { name: "Stop" });
 const sets = (page: Page) => page.getByTestId("set-rows").getByRole("option");
 
 test("sets are found, one is taken in one step, and it is what was promised; undone with one key", async ({ page }) => {
@@ -20,10 +20,10 @@ test("sets are found, one is taken in one step, and it is what was promised; und
   expect(Number(promised)).toBeGreaterThan(22);
   // Every stop says why it is in or out.
   await expect(page.getByRole("row", { name: /^Ivory Gate used/ })).toContainText("a leg of");
-  await page.getByRole("button", { name: "Take this set" }).click();
+  await page.getByRole("button", { name: "Use this set" }).click();
   await expect(sets(page).first()).toContainText(`As it is: ${promised} legs`);
   await expect(sets(page).first()).toContainText(carried);
-  await expect(page.getByRole("button", { name: "This is the plan" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "This is your plan" })).toBeDisabled();
   await page.keyboard.press("Control+z");
   await expect(sets(page).first()).toContainText("22 legs");
 });
@@ -34,11 +34,11 @@ test("a search is stopped; what is held in or kept out stays so in the next", as
   await page.getByRole("button", { name: "Stop", exact: true }).click();
   await expect(page.getByRole("button", { name: "Find the best set" })).toBeEnabled();
   await row(page, "brandt-ranch").click();
-  await panel(page).getByRole("button", { name: "Keep it out" }).click();
+  await panel(page).getByRole("button", { name: "Never stop here" }).click();
   await page.getByRole("button", { name: "Find the best set" }).click();
   await expect(page.getByTestId("search-says")).toContainText("28 stops looked at", { timeout: 60_000 });
   await expect(page.getByTestId("set-figures")).toBeVisible();
-  await expect(page.getByRole("button", { name: "Hold it in: Brandt ranch" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Always stop here: Brandt ranch" })).toHaveCount(0);
   await expect(page.getByRole("button", { name: /: Kestrel pumps$/ })).toHaveCount(1);
 });
 
@@ -54,11 +54,11 @@ test("a shop that is shut is said, and a night more mends it; its hours and days
   await expect(panel(page).getByRole("alert")).toContainText("no hour of the day");
   await hours.fill("12:30");
   await hours.press("Enter");
-  await expect(row(page, "lanner-rest")).toContainText("shut");
-  await page.getByRole("button", { name: "A night more at Lanner Rest" }).first().click();
-  await expect(row(page, "lanner-rest")).not.toContainText("shut");
+  await expect(row(page, "lanner-rest")).toContainText("closed");
+  await page.getByRole("button", { name: "One more night at Lanner Rest" }).first().click();
+  await expect(row(page, "lanner-rest")).not.toContainText("closed");
   await panel(page).getByRole("button", { name: "Lanner Rest is open on Mon", exact: true }).click();
-  await expect(row(page, "lanner-rest")).toContainText("shut");
+  await expect(row(page, "lanner-rest")).toContainText("closed");
 });
 
 test("food comes in another way, with its day to send; the simulated post says how long; choices are weighed", async ({
@@ -69,14 +69,14 @@ test("food comes in another way, with its day to send; the simulated post says h
   await page.getByLabel("How food comes to Saltgate").selectOption("mail drop");
   await expect(panel(page)).toContainText(/Mail drop\. Send it by \d+ Mar/);
   const before = await panel(page).innerText();
-  await panel(page).getByLabel("working days on the way, least, Saltgate").fill("6");
-  await panel(page).getByLabel("working days on the way, least, Saltgate").press("Enter");
+  await panel(page).getByLabel("minimum transit, working days, Saltgate").fill("6");
+  await panel(page).getByLabel("minimum transit, working days, Saltgate").press("Enter");
   await expect.poll(() => panel(page).innerText()).not.toBe(before);
   await panel(page)
     .getByRole("button", { name: /Ask the post \(simulated\): 2 days/ })
     .click();
-  await expect(panel(page).getByLabel("working days on the way, least, Saltgate")).toHaveValue("2");
-  await panel(page).getByRole("button", { name: "What else could be done here?" }).click();
+  await expect(panel(page).getByLabel("minimum transit, working days, Saltgate")).toHaveValue("2");
+  await panel(page).getByRole("button", { name: "What else could you do here?" }).click();
   const instead = page.getByTestId("instead");
   await expect(instead).toContainText("+1 day");
   await expect(instead).toContainText(/Pass it by.*\+[\d,]+ kg·km/s, { timeout: 30_000 });
@@ -101,7 +101,7 @@ test("an own trail with towns: its stops are weighed on a phone as well, and wha
   await page.getByLabel("Days of food, at most").fill("3");
   await page.getByLabel("Days of food, at most").press("Enter");
   await page.getByRole("button", { name: "Find the best set" }).click();
-  await expect(page.getByTestId("search-says")).toContainText("no set is better by the quick model", {
+  await expect(page.getByTestId("search-says")).toContainText("no better set exists by the quick estimate", {
     timeout: 30_000,
   });
   await expect(page.getByTestId("set-figures")).toContainText("kg·km carried");

@@ -5,7 +5,7 @@ import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fix
 const fills = (page: Page) => page.getByRole("table", { name: "Fill-ups" });
 const source = (page: Page) => page.getByTestId("source");
 
-test("a source is struck out with one key, and the carry is what was told if it were dry", async ({ page }) => {
+test("a source is ignored with one key, and the carry is what “if dry” said", async ({ page }) => {
   await openDemo(page, "/water/?leg=6");
   await expect(source(page)).toContainText("Hask trough to Fork spring");
   const told = await source(page).getByTestId("if-dry").innerText();
@@ -39,13 +39,13 @@ test("what was seen changes what is counted on; carrying past, treating, and rep
   await page.getByRole("button", { name: /^Remove the report of/ }).click();
   await expect(fills(page).getByRole("row", { name: /Raven tank/ })).not.toContainText("not counted");
 
-  await page.getByText("Reports on many sources").click();
+  await page.getByText("Add many water reports").click();
   await page
-    .getByLabel("Reports, a line for each")
+    .getByLabel("Reports, one per line")
     .fill("2027-04-25, raven TANK, trickle, thin\n2027-04-25, No such well, dry\n");
   await expect(page.getByTestId("reports-read")).toContainText("line 2: None of its words is a source");
   await page.getByRole("button", { name: "Take 1 report" }).click();
-  await expect(fills(page).getByRole("row", { name: /Raven tank/ })).toContainText("a trickle, 25 Apr");
+  await expect(fills(page).getByRole("row", { name: /Raven tank/ })).toContainText("trickling, 25 Apr");
 
   const litres = async (): Promise<number> =>
     Number.parseFloat(
@@ -56,14 +56,14 @@ test("what was seen changes what is counted on; carrying past, treating, and rep
         .innerText(),
     );
   const before = await litres();
-  await page.getByLabel("and carries").selectOption("past one that may be dry");
+  await page.getByLabel("and carries enough to get").selectOption("past one that may be dry");
   await expect.poll(litres).toBeGreaterThan(before);
 
-  await page.getByText("Treating it").click();
-  const treated = page.getByRole("table", { name: "Treating by leg" });
+  await page.getByText("Water treatment").click();
+  const treated = page.getByRole("table", { name: "Treatment by leg" });
   await expect(treated.getByRole("row", { name: /6\. Hask Tank/ })).toContainText("of 1,000 L");
-  await page.getByLabel("It lasts").fill("40");
-  await page.getByLabel("It lasts").press("Enter");
+  await page.getByLabel("Lasts for").fill("40");
+  await page.getByLabel("Lasts for").press("Enter");
   await expect(treated).toContainText("new:");
 });
 
@@ -73,11 +73,11 @@ test("an own trail: a cache is laid, its day and litres are typed, on a phone as
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Water");
   await expect(fills(page)).toContainText("the stop’s tap");
-  await page.getByRole("button", { name: "Cache in the middle of the leg" }).click();
+  await page.getByRole("button", { name: "Add a cache mid-leg" }).click();
   await fills(page).getByRole("row", { name: /Cache/ }).click();
   await expect(fills(page).getByRole("row", { name: /Cache/ })).toContainText(/80/);
-  await page.getByLabel("Litres in it").fill("0.1");
-  await page.getByLabel("Litres in it").press("Enter");
+  await page.getByLabel("Litres stored").fill("0.1");
+  await page.getByLabel("Litres stored").press("Enter");
   await expect(page.getByText(/Cache at .* holds 0.1 L/)).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

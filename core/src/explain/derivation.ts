@@ -1,4 +1,5 @@
 /** A figure taken apart: a tree whose parts combine to the value of the node above them. */
+import type { DerivationCode, SourceId } from "./codes.ts";
 
 // prettier-ignore
 export type DerivationUnit =
@@ -7,7 +8,7 @@ export type DerivationUnit =
 
 export interface Derivation {
   /** What it is; the interface has the words. */
-  code: string;
+  code: DerivationCode;
   /** A name out of the plan, where the code alone does not say it: a piece of kit, a group. */
   name?: string;
   value: number;
@@ -15,17 +16,23 @@ export interface Derivation {
   /** How the parts make the value: added, multiplied, or the first divided by the second. */
   combine: "sum" | "product" | "quotient" | "leaf";
   /** Key of a published source or rule: an own one, or `question:school` of the registry. */
-  source?: string;
+  source?: SourceId;
   parts: Derivation[];
 }
 
 /** Every leaf says where it comes from. */
-export function leaf(code: string, value: number, unit: DerivationUnit, source: string): Derivation {
+export function leaf(code: DerivationCode, value: number, unit: DerivationUnit, source: SourceId): Derivation {
   return { code, value, unit, combine: "leaf", source, parts: [] };
 }
 
 function combined(combine: "sum" | "product" | "quotient") {
-  return (code: string, value: number, unit: DerivationUnit, parts: Derivation[], source?: string): Derivation => ({
+  return (
+    code: DerivationCode,
+    value: number,
+    unit: DerivationUnit,
+    parts: Derivation[],
+    source?: SourceId,
+  ): Derivation => ({
     code,
     value,
     unit,
@@ -40,12 +47,12 @@ export const product = combined("product");
 
 /** A quotient whose divisor may be nothing: then the value stands alone, with the source it is given. */
 export function quotient(
-  code: string,
+  code: DerivationCode,
   value: number,
   unit: DerivationUnit,
   dividend: Derivation,
   divisor: Derivation,
-  source = "days-planned",
+  source: SourceId = "days-planned",
 ): Derivation {
   return divisor.value === 0
     ? leaf(code, value, unit, source)

@@ -1,4 +1,6 @@
 /** A figure that can be asked why: an id that addresses and words go by, and the tree it is taken apart into. */
+import type { Question } from "../models/index.ts";
+import type { SourceId } from "./codes.ts";
 import { choiceOf, resolveHiker, type HikerSchools } from "../models/hiker.ts";
 import type { School } from "../models/school.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
@@ -36,6 +38,6 @@ export function schoolsOf(hiker: Hiker): HikerSchools {
 }
 
 /** Key of a school as a source: `question:id`, or that the hiker measured it. */
-export function sourceOf(question: keyof HikerSchools, school: School): string {
+export function sourceOf(question: Question, school: School): SourceId {
   return school.measured ? "own-measured" : `${question}:${school.id}`;
 }

@@ -4,7 +4,7 @@
  */
 import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
-import type { Problem } from "../units/problem.ts";
+import { onlyFirst, type Problem } from "../units/problem.ts";
 
 type Key =
   | "name"
@@ -81,7 +81,7 @@ export function readFoodTable(rows: readonly (readonly string[])[], idOf: () => 
     if (typeof found === "string") say(`line ${i + 2}`, found);
     else foods.push(pantryFoodSchema.parse({ ...found, id: idOf() }));
   }
-  if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, `Only the first ${MOST_ROWS} lines are read.`);
+  if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, onlyFirst(MOST_ROWS));
   return { foods, basis, problems };
 }
 

@@ -6,7 +6,7 @@
 import { givesOf, guessGives } from "../cover/gives.ts";
 import { KG_PER_LB } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
-import type { Problem } from "../units/problem.ts";
+import { onlyFirst, type Problem } from "../units/problem.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
 
@@ -152,7 +152,7 @@ export function readKitTable(
       }),
     );
   }
-  if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, `Only the first ${MOST_ROWS} lines are read.`);
+  if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, onlyFirst(MOST_ROWS));
   return { heads, columns, pieces, problems };
 }
 

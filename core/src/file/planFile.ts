@@ -79,7 +79,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
       problems.push({
         severity: "caution",
         place: "route.alternates",
-        sentence: `The alternate “${name}” rests: its track ${JSON.stringify(trackId)} is not in the file.`,
+        sentence: `The alternate “${name}” is ignored: its track ${JSON.stringify(trackId)} is not in the file.`,
       });
   const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
   if (refusal !== undefined) return refused("tracks", refusal);

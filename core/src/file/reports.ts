@@ -5,7 +5,7 @@
 import type { ReportWord, Source } from "../plan/schema.ts";
 import { dayNumber } from "../units/day.ts";
 import { plainName } from "../units/text.ts";
-import type { Problem } from "../units/problem.ts";
+import { onlyFirst, type Problem } from "../units/problem.ts";
 
 const WORDS: readonly (readonly [ReportWord, RegExp])[] = [
   ["dry", /^(dry|none|no water|no|empty|gone|trocken)$/i],
@@ -40,7 +40,7 @@ export function readReports(
     if (problems.length < MOST_TOLD) problems.push({ severity: "error", place: `line ${line + 1}`, sentence });
   };
   const byName = new Map(sources.map(({ id, name }) => [plainName(name), id]));
-  if (rows.length > MOST_LINES) say(MOST_LINES, `Only the first ${MOST_LINES} lines are read.`);
+  if (rows.length > MOST_LINES) say(MOST_LINES, onlyFirst(MOST_LINES));
   for (const [line, row] of rows.slice(0, MOST_LINES).entries()) {
     const cells = row.map((cell) => cell.trim()).filter((cell) => cell !== "");
     if (cells.length === 0 || (line === 0 && cells.every((cell) => dateIn(cell) === undefined))) continue;

@@ -219,7 +219,7 @@ export function startingFoods(): Food[] {
       portionG: Object.values(parts).reduce((sum, massG) => sum + massG, 0),
       boughtIn: "home",
       meal: usualMeal(id),
-      source: "own mix",
+      source: "your mix",
       parts: Object.entries(parts).map(([foodId, massG]) => ({ foodId, massG })),
       ...how,
     }),

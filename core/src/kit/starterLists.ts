@@ -59,11 +59,11 @@ export function starterRows({ style, stove, hung }: StarterChoice): Row[] {
     { name: "Water bag, 2 L", group: "Water", massG: 36, role: "bottle", capacityL: 2 },
     ...kitchen,
     { name: "Head lamp", group: "Small items", massG: by(42, 78, 95), volumeL: 0.1 },
-    { name: "Phone", group: "Small things", massG: 195, volumeL: 0.1 },
-    { name: "Plasters, tape, tablets", group: "Small things", massG: by(95, 170, 210), volumeL: 0.4 },
-    { name: "Brush, paste, trowel", group: "Small things", massG: by(70, 120, 120), volumeL: 0.3 },
-    { name: "Knife, needle, cord", group: "Small things", massG: by(60, 110, 140), volumeL: 0.2 },
-    { name: "Sunscreen", group: "Small things", massG: 60, volumeL: 0.1, wear: "consumable", perDayG: 2 },
+    { name: "Phone", group: "Small items", massG: 195, volumeL: 0.1 },
+    { name: "Plasters, tape, tablets", group: "Small items", massG: by(95, 170, 210), volumeL: 0.4 },
+    { name: "Brush, paste, trowel", group: "Small items", massG: by(70, 120, 120), volumeL: 0.3 },
+    { name: "Knife, needle, cord", group: "Small items", massG: by(60, 110, 140), volumeL: 0.2 },
+    { name: "Sunscreen", group: "Small items", massG: 60, volumeL: 0.1, wear: "consumable", perDayG: 2 },
   ]; // prettier-ignore
 }
 

@@ -300,7 +300,7 @@ export const day: DaySchool = defineSchool({
 
 /** A full day of walking as the hiker has found it; a shorter one is as much nearer to the sum. */
 export function ownDay(kcalPerDay: number): DaySchool {
-  return measuredSchool("own-day", "Own measured day", {
+  return measuredSchool("own-day", "Your measured day", {
     totalKcal: (modelKcal: number, walkedFraction: number) =>
       modelKcal + (kcalPerDay - modelKcal) * Math.min(1, walkedFraction),
   });

@@ -125,7 +125,7 @@ export const resting = registryOf<RestingSchool>("resting", [
   }),
   defineSchool({
     id: "oxford-2005",
-    name: "Oxford 2005, by body mass",
+    name: "Oxford 2005, by body weight",
     source: "Henry 2005, Public Health Nutr 8(7A):1133",
     confidence: "medium",
     validity: { words: "10,552 values from many countries; jumps at 30 and 60 years.", ranges: { ageY: [18, 100] } },

@@ -219,7 +219,7 @@ export const time = registryOf<TimeSchool>("time", [
       source: "Irmischer & Clarke 2018, Cartogr Geogr Inf Sci 45:177",
       confidence: "medium",
       validity: {
-        words: "Navigation courses of cadets; hardly slower on moderate slopes. Women × 0.95.",
+        words: "Navigation courses of cadets; almost no slower on moderate slopes. Women × 0.95.",
         ranges: toFortyPercent,
       },
     },

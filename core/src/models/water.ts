@@ -98,7 +98,7 @@ export const water = registryOf<WaterSchool>("water", [
     source: "Field rule: litres per km, rising from 20 °C, doubled at 32 °C",
     confidence: "medium",
     validity: {
-      words: "A rule of thumb; the litres per km are your own setting.",
+      words: "A rule of thumb; you set the litres per km.",
       ranges: { temperatureC: [-20, 38] },
     },
     kind: "distance",

@@ -256,9 +256,10 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
     const alongM = along >= 0 ? metres(row, "along") : sumM;
     if (next >= 0) sumM += metres(row, "next") ?? 0;
     const cell = row[along] ?? "";
-    if (alongM === undefined) say(cell === "" ? "No distance." : `“${cell.slice(0, 30)}” isn’t a distance.`);
+    if (alongM === undefined)
+      say(cell === "" ? "This row has no distance." : `“${cell.slice(0, 30)}” isn’t a distance.`);
     else if (alongM < 0 || alongM > LONGEST_M) say(`“${cell.slice(0, 30)}” is outside 0 to 40,000 km.`);
-    else if (name === "") say("No name.");
+    else if (name === "") say("This row has no name.");
     else {
       const heightM = metres(row, "height");
       const [lonDeg, latDeg] = [plainNumber(row, "longitude", 180), plainNumber(row, "latitude", 90)];

@@ -13,7 +13,7 @@ const MAX_REPORTED = 12;
 
 export function readPlan(data: unknown): Reading<Plan> {
   if (typeof data !== "object" || data === null || Array.isArray(data))
-    return refused("file", `A plan is a JSON object with format "${PLAN_FORMAT}"; this is not one.`);
+    return refused("file", `A plan file is a JSON object with format "${PLAN_FORMAT}"; this is not one.`);
   const { format, version } = data as { format?: unknown; version?: unknown };
   if (format !== PLAN_FORMAT)
     return refused(
@@ -47,7 +47,7 @@ function shapeProblems(error: z.ZodError): Problem[] {
     problems.push({
       severity: "error",
       place: "file",
-      sentence: `And ${error.issues.length - MAX_REPORTED} more of the kind.`,
+      sentence: `And ${error.issues.length - MAX_REPORTED} more like this.`,
     });
   return problems;
 }
@@ -106,7 +106,7 @@ function mendOrder(plan: Plan): Problem[] {
     problems.push({
       severity: "caution",
       place: `stretches[${i}]`,
-      sentence: `${quoted(stretch.name)} ended before it began; its ends have been exchanged.`,
+      sentence: `${quoted(stretch.name)} ended before it started; its ends were swapped.`,
     });
   }
   const { startDate, finishBy } = plan.trip;

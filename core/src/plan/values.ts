@@ -21,7 +21,7 @@ export const id = z
   .string()
   .min(1)
   .max(80)
-  .refine((text) => !text.startsWith("@"), "expected an id that does not begin with @");
+  .refine((text) => !text.startsWith("@"), "expected an id that doesn’t start with @");
 /** As `id`, and the ends of the trail. */
 export const stopId = z.string().min(1).max(80);
 export const label = z.string().max(200);

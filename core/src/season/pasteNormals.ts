@@ -75,9 +75,9 @@ export function readNormals(text: string, given?: { fahrenheit: boolean }): Norm
 }
 
 const BOUNDS = [
-  ["lowC", -80, 60, "mean low in °C"],
-  ["highC", -80, 60, "mean high in °C"],
-  ["precipMm", 0, 3000, "month's rain in mm"],
+  ["lowC", -80, 60, "average low in °C"],
+  ["highC", -80, 60, "average high in °C"],
+  ["precipMm", 0, 3000, "monthly rain in mm"],
   ["wetDays", 0, 31, "number of wet days"],
 ] as const;
 

@@ -121,12 +121,12 @@ export class Collected {
     if (Math.abs(lonDeg) <= 180 && Math.abs(latDeg) <= 90) return true;
     this.badPoints++;
     if (this.badPoints === MOST_BAD_FIRST && this.tracks.count + this.routes.count + this.waypoints.length === 0)
-      this.refuse(`None of the file's first ${MOST_BAD_FIRST} points has usable coordinates.`);
+      this.refuse(`None of the file’s first ${MOST_BAD_FIRST} points has usable coordinates.`);
     if (this.badPoints <= MAX_REPORTED)
       this.problems.push({
         severity: "caution",
         place: `${this.unit} ${at}`,
-        sentence: "Left out a point whose lat or lon is missing, not a number, or outside −90 to 90 and −180 to 180.",
+        sentence: "A point was skipped: its lat or lon is missing or isn’t between −90 to 90 and −180 to 180.",
       });
     return false;
   }
@@ -143,14 +143,14 @@ export class Collected {
   tooFew(): string | undefined {
     const count = this.pointCount();
     if (count >= 2 || (count === 0 && this.waypoints.length > 0)) return undefined;
-    if (count === 0 && this.badPoints > 0) return `None of the file's ${this.badPoints} points has usable coordinates.`;
+    if (count === 0 && this.badPoints > 0) return `None of the file’s ${this.badPoints} points has usable coordinates.`;
     return `The file has ${count === 0 ? "no track or route points" : "only one track point"}. A trail needs at least two.`;
   }
 
   take(trackId: string, name: string): Reading<TrackFile> {
     const { problems, from, firstDate, badPoints, badHeights } = this;
     const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
-    if (badPoints > MAX_REPORTED) told(`Left out ${badPoints} points with unusable coordinates in all.`);
+    if (badPoints > MAX_REPORTED) told(`Skipped ${badPoints} points with unusable coordinates in all.`);
     if (this.leftWaypoints > 0)
       told(`Only the first ${MAX_WAYPOINTS} places were read; ${this.leftWaypoints} were skipped.`);
     if (badHeights > 0)

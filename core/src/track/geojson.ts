@@ -23,7 +23,7 @@ export function readGeoJson(source: string, trackId = "track", fileName = "track
     data = JSON.parse(source);
   } catch (error) {
     const reason = error instanceof Error ? error.message.replace(/\.$/, "") : "it ends too early";
-    return refused("file", `This is not well-formed JSON: ${reason}. It may have been cut short; export it again.`);
+    return refused("file", `This is not well-formed JSON: ${reason}. It may be cut off; export it again.`);
   }
   const found = new Collected((sentence) => {
     throw new Refused(sentence);

@@ -10,5 +10,5 @@ const km = (metres: number): string => Math.round(metres / 1000).toLocaleString(
 export function tooLong({ alongM }: Pick<MendedTrack, "alongM">): string | undefined {
   const lengthM = alongM.at(-1) ?? 0;
   if (lengthM <= LONGEST_TRAIL_M) return undefined;
-  return `The trail is ${km(lengthM)} km long, straight lines over gaps counted; up to ${km(LONGEST_TRAIL_M)} km is computed. Check that the file holds one trail, with its points in walking order.`;
+  return `The trail is ${km(lengthM)} km long, with straight lines over gaps; up to ${km(LONGEST_TRAIL_M)} km can be calculated. Check that the file holds one trail, with its points in walking order.`;
 }

@@ -18,3 +18,8 @@ export interface Reading<T> {
 export function refused<T>(place: string, sentence: string): Reading<T> {
   return { value: undefined, problems: [{ severity: "error", place, sentence }] };
 }
+
+/** A table longer than a reader goes on reading. */
+export function onlyFirst(mostLines: number): string {
+  return `Only the first ${mostLines} lines are read.`;
+}

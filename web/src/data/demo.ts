@@ -28,20 +28,18 @@ export const EXAMPLES = {
   "six-lights": {
     file: "six-lights.gepack.json",
     name: "Six lights",
-    shows:
-      "420 km of winter coast in six days and nights: walking in the dark, headlamps and power banks, food in lockers.",
+    shows: "420 km of winter coast in six days and nights: dark hours, headlamps, power banks and food in lockers.",
   },
   towpath: {
     file: "towpath.gepack.json",
     name: "The towpath",
     shows:
-      "A parent and child, four weeks along a canal: a bed every night, closing times, a light pack for small shoulders.",
+      "A parent and child, four weeks along a canal: beds every night, closing times, a light pack for small shoulders.",
   },
   pans: {
     file: "pans-and-dunes.gepack.json",
     name: "Pans and dunes",
-    shows:
-      "19 days across salt pans with a plant press: water in caches, strong sun, and what happens if a cache is empty.",
+    shows: "19 days across salt pans with a plant press: water in caches, strong sun, and plans for an empty cache.",
   },
   frost: {
     file: "into-the-frost.gepack.json",

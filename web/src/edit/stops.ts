@@ -34,5 +34,5 @@ function setUse(stop: Stop, use: boolean): void {
 
 /** A stop that was passed through in no time is given a night when it is used. */
 export function chooseStop({ id, name }: Pick<Stop, "id" | "name">, use: boolean): void {
-  editRow("stops", id, `${name}: ${use ? "use it" : "pass it by"}`, (stop) => setUse(stop, use));
+  editRow("stops", id, `${use ? "Use" : "Skip"} ${name}`, (stop) => setUse(stop, use));
 }

@@ -8,7 +8,7 @@ import { rounded } from "../units/quantity.ts";
 
 const HEADS = [
   "date", "day", "from km", "to km", "km", "climb m", "descent m", "walked h", "breaks h", "weather", "area", "low C", "high C",
-  "food left kg", "fuel left g", "charge left", "drunk L", "own mass kg", "felt 1-5", "spent", "ahead km", "water", "pieces", "notes",
+  "food left kg", "fuel left g", "charge left", "drunk L", "body weight kg", "felt 1-5", "spent", "ahead km", "water", "pieces", "notes",
 ]; // prettier-ignore
 
 const km = (metres: number): number => rounded(metres / 1000, 2);

@@ -55,10 +55,10 @@ const numberOf = (cell: Cell): number => (typeof cell === "object" ? cell.value 
 
 const km = (metres: number): number => rounded(metres / 1000, 2);
 
-const LEG_PARTS = ["base kg", "used up kg", "food kg", "water kg", "fuel kg", "containers kg"] as const;
+const LEG_PARTS = ["base kg", "consumables kg", "food kg", "water kg", "fuel kg", "containers kg"] as const;
 const LEG_HEADS = [
   "leg", "hiker", "from", "to", "leaves", "arrives", "km", "climb m", "descent m", "days", "nights outside",
-  ...LEG_PARTS, "pack leaving kg", "heaviest kg", "pack arriving kg", "kcal a day", "largest carry L", "cold night C", "hot day C",
+  ...LEG_PARTS, "pack leaving kg", "heaviest kg", "pack arriving kg", "kcal per day", "largest water carry L", "cold night C", "hot day C",
 ]; // prettier-ignore
 
 /** A row a leg and hiker; what the pack weighs is the sum of its parts. */
@@ -159,7 +159,7 @@ function placeSheet(plan: Plan, result: PlanResult): Sheet {
   return tableOf("Places", PLACE_HEADS, rows);
 }
 
-const WATER_HEADS = ["leg", "hiker", "fill at", "km", "litres", "way km", "dry camps"];
+const WATER_HEADS = ["leg", "hiker", "fill at", "km", "litres", "enough for km", "dry camps"];
 
 function waterSheet(plan: Plan, { legs, profile }: PlanResult): Sheet {
   const rows = legs.flatMap((leg) =>
@@ -175,7 +175,7 @@ function waterSheet(plan: Plan, { legs, profile }: PlanResult): Sheet {
               : waterName(carry.fromSourceId, plan),
           km: km(carry.fromNode * profile.cellM),
           litres: rounded(carry.litres, 2),
-          "way km": km(carry.distanceM),
+          "enough for km": km(carry.distanceM),
           "dry camps": carry.dryCamps,
         })),
     ),
@@ -271,7 +271,7 @@ function spansInWords({ spans }: Piece, plan: Plan): string {
     .join("; ");
 }
 
-const BOX_HEADS = ["to", "what", "g", "send from", "send by", "address", "packed", "sent", "arrived", "fetched"];
+const BOX_HEADS = ["to", "what", "g", "mail from", "mail by", "address", "packed", "mailed", "arrived", "picked up"];
 /** As the document has it where nobody has touched the box. */
 const CARTON_G = 250;
 
@@ -281,13 +281,13 @@ export function boxSheet(plan: Plan, result: PlanResult): Sheet {
     const { address = "", packedOn, sentOn, arrivedOn, fetchedOn, cartonG = CARTON_G } = box.row ?? {};
     const contents: [string, number][] = [
       ...box.pieces.map(({ name, massG, quantity }): [string, number] => [name, massG * quantity]),
-      ...(box.foodG > 0 ? [["food for the way on", Math.round(box.foodG)] as [string, number]] : []),
+      ...(box.foodG > 0 ? [["food for the next leg", Math.round(box.foodG)] as [string, number]] : []),
       ...box.lines.map(({ name, massG }): [string, number] => [name, massG]),
       ["carton", cartonG],
     ];
     return contents.map(([what, g]): Row => ({
-      to: boxName(box, plan), what, g, "send from": from, "send by": by, address,
-      packed: packedOn, sent: sentOn, arrived: arrivedOn, fetched: fetchedOn,
+      to: boxName(box, plan), what, g, "mail from": from, "mail by": by, address,
+      packed: packedOn, mailed: sentOn, arrived: arrivedOn, "picked up": fetchedOn,
     })); // prettier-ignore
   });
   return tableOf("Boxes", BOX_HEADS, rows, ["g"]);

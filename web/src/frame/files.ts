@@ -5,6 +5,7 @@ import { exportText, takeImport } from "../store/document.ts";
 import { useDocument } from "../store/documentState.ts";
 import { calculator } from "../store/trail.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
+import { IMPORT_FAILED } from "../words/cautions.ts";
 
 export async function savePlanFile(): Promise<void> {
   const text = await exportText();
@@ -77,7 +78,7 @@ export async function openOnTheTrail(): Promise<void> {
 
 /** Refusals say what and where, and leave the opened plan as it is. */
 export async function importPlanFile(file: Blob, done = "Imported"): Promise<void> {
-  const refuse = (why: string): void => tell("failed", "Import failed; your plan hasn’t changed.", why);
+  const refuse = (why: string): void => tell("failed", IMPORT_FAILED, why);
   try {
     const { value, problems } = await calculator().readPlan({ file });
     if (!value) {

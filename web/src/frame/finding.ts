@@ -44,7 +44,7 @@ export function findable(plan: Plan, result: PlanResult): Found[] {
       const { id, name } = station;
       const { parts = [] }: Station = station;
       return [
-        { id: `station ${id}`, label: name, kind: "station", to: { station: id } },
+        { id: `station ${id}`, label: name, kind: "page", to: { station: id } },
         ...parts.map((part) => ({
           id: `part ${part.id}`,
           label: `${name}: ${part.name}`,
@@ -69,7 +69,7 @@ export function findable(plan: Plan, result: PlanResult): Found[] {
     ...plan.kit.map((piece): Found => ({
       id: `piece ${piece.id}`,
       label: piece.name,
-      kind: piece.spans.length > 0 ? "piece" : "item, on the shelf",
+      kind: piece.spans.length > 0 ? "item" : "item, on the shelf",
       to: { station: "kit", look: { kind: "kit", id: piece.id } },
     })),
     ...plan.foods.map((food): Found => ({

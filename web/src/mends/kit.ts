@@ -91,7 +91,7 @@ export function addHardCanister(on: Standing, legIndex: number, hikerId: string,
   const capacityL = foodL <= 7.5 ? 7.5 : foodL <= 11.5 ? 11.5 : 14;
   const group = groupOf(on.plan, "hard-canister", "Food");
   const massG = Math.round(95 * capacityL);
-  const name = `Hard canister, ${capacityL} L`;
+  const name = `Bear canister,  ${capacityL} L`;
   return pieceOnLeg(on, legIndex, hikerId, {
     name,
     group,

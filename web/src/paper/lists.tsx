@@ -11,6 +11,7 @@ import {
 } from "@gepack/core";
 import { weekdayDate } from "../units/date.ts";
 import { arrivalWords, boxName, sendWords, TRAVEL_WORDS } from "../words/boxes.ts";
+import { CARRIERS_FIRST } from "../words/cautions.ts";
 import { firstName, stopName } from "../words/names.ts";
 import { itemsOf } from "./boxItems.ts";
 import type { PaperFacts } from "./facts.ts";
@@ -158,8 +159,7 @@ export function FlightSheet({ facts }: { facts: PaperFacts }) {
         );
       })}
       <p className="small" style={{ marginTop: "2mm" }}>
-        Everything else can go either way; buy fuel there. The rules of the airline, the carrier and the countries come
-        first.
+        Everything else can go either way; buy fuel there. {CARRIERS_FIRST}
       </p>
     </>
   );
@@ -214,8 +214,7 @@ export function SendingSheet({ facts }: { facts: PaperFacts }) {
         </tbody>
       </table>
       <p className="small" style={{ marginTop: "2mm" }}>
-        Dates give a 95 % chance that the box is there in time, by what we know of the post: trust the counter over
-        this.
+        These dates give a 95 % chance that the box is there in time, as far as we know. The post office knows better.
       </p>
     </>
   );

@@ -1,6 +1,7 @@
 /** Sheets of a plan: its overview, every day, every place, camps and water of a leg, what is done at a stop. */
 import { dayNumber, placeRows, type LegResult } from "@gepack/core";
 import { longDate, weekdayDate } from "../units/date.ts";
+import { WATER_ASK } from "../words/cautions.ts";
 import { checkSentence } from "../words/checks/index.ts";
 import { firstName, stopName } from "../words/names.ts";
 import { placeWords, type PaperFacts } from "./facts.ts";
@@ -77,7 +78,7 @@ export function Overview({ facts }: { facts: PaperFacts }) {
         </section>
       )}
       <p className="small" style={{ marginTop: "3mm" }}>
-        A plan, not a forecast: water sources can be dry, snow can lie longer, and the hiker may be days early or late.
+        A plan, not a forecast. Water sources can be dry, snow can stay longer, and the hiker may be days early or late.
         Local rules, land managers, rescue services and medical advice come first.
       </p>
     </>
@@ -228,8 +229,7 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
         </tbody>
       </table>
       <p className="small">
-        Sources can be dry and weather figures are averages: ask at the last stop, and follow local rules and land
-        managers.
+        {WATER_ASK}
       </p>
     </>
   );

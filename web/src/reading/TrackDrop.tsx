@@ -31,8 +31,8 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
             Choose files
           </button>
           <p className="mt-2 mb-0 text-xs text-muted">
-            GPX, KML, KMZ, TCX, FIT, GeoJSON, point tables and mile tables (CSV, TSV, XLSX with name and distance), up
-            to 150 MB. Files stay on this device.
+            GPX, KML, KMZ, TCX, FIT or GeoJSON, up to 150 MB. Point tables and mile tables too (CSV, TSV, XLSX with name
+            and distance). Files stay on this device.
           </p>
           <PasteTable onPaste={(file) => void read([file])} />
         </div>

@@ -22,8 +22,8 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
       <p className="my-1">
         {fixed(preview.points, 0)} points from {from}, {quantity("distance", preview.lengthM, units)},{" "}
         {preview.hasHeights
-          ? `${quantity("height", preview.climbM, units)} up (${quantity("height", preview.rawClimbM, units)} raw), highest ${quantity("height", preview.highestM, units)}`
-          : "no heights"}
+          ? `${quantity("height", preview.climbM, units)} of climb (${quantity("height", preview.rawClimbM, units)} raw), highest ${quantity("height", preview.highestM, units)}`
+          : "no elevations"}
         ; {preview.firstDate === undefined ? "no times" : `recorded from ${longDate(preview.firstDate)}`}.
       </p>
       {gaps.length > 0 && (

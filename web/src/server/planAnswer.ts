@@ -124,7 +124,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       mends: checkMends(check, { plan, result }).map((mend) => (isAction(mend) ? mend.button : mend.advice)),
     })),
     caution:
-      "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice go first.",
+      "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice come first.",
   };
 }
 

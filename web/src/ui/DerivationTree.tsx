@@ -1,12 +1,21 @@
 /** One part of a figure taken apart, to be opened further: what it is, its value, its source. */
 import { useState } from "react";
-import { isoOfDay, M_PER_MI, type Derivation, type Plan } from "@gepack/core";
+import { isoOfDay, M_PER_MI, type Derivation, type DerivationCode, type Plan } from "@gepack/core";
 import { dayMonth, fixed, quantity, rounded } from "../units/quantity.ts";
 import { derivationLabel, sourceWords } from "../words/derivations.ts";
 
 const KM_PER_MI = M_PER_MI / 1000;
 
 const SIGN = { sum: "", product: "× ", quotient: "÷ ", leaf: "" } as const;
+
+/** The colours of what a pack is made of. */
+const SWATCHES: Partial<Record<DerivationCode, string>> = {
+  base: "kit",
+  consumables: "rule",
+  food: "food",
+  water: "water",
+  fuel: "fuel",
+};
 
 export function Part({
   part,
@@ -21,10 +30,7 @@ export function Part({
 }) {
   // Kit has a row for every group: it opens on demand.
   const [open, setOpen] = useState(depth < 1 && part.code !== "base" && part.code !== "group");
-  const swatch =
-    depth === 0
-      ? { base: "kit", consumables: "rule", food: "food", water: "water", fuel: "fuel" }[part.code]
-      : undefined;
+  const swatch = depth === 0 ? SWATCHES[part.code] : undefined;
   const has = part.parts.length > 0;
   return (
     <li className={depth > 0 ? "border-l-2 border-rule pl-2.5" : ""}>

@@ -9,6 +9,7 @@ import {
   type Refill,
   type Travels,
 } from "@gepack/core";
+import { mailBetween } from "./cautions.ts";
 import { stopName } from "./names.ts";
 import type { Say } from "./say.ts";
 
@@ -69,9 +70,9 @@ export function faultWords(fault: BoxFault, box: PlannedBox, say: Say): string |
     case "no-post":
       return "No post office is listed for this stop. Ask there, or send the box to another stop.";
     case "no-window":
-      return `No single mailing date works: mail it by ${say.date(by)} in case you’re early, but not before ${say.date(from)} in case you’re late. Ask the counter to hold it longer, or have someone at home mail it once you know your date.`;
+      return `No single mailing date works. ${mailBetween(say.date(by), say.date(from))} Ask the counter to hold it longer, or have someone at home mail it once you know your date.`;
     case "unsure":
-      return `Mailed from that stop, it has a ${say.percent(100 * box.chance)} chance of being there when you arrive: it’s held ${say.days(box.holdDays)} only, or the distance is too short. Ask for a longer hold, or forward it from a later stop.`;
+      return `Mailed from that stop, it has a ${say.percent(100 * box.chance)} chance of being there when you arrive. It’s held for ${say.days(box.holdDays)} only, or the distance is too short. Ask them to hold it longer, or forward it from a later stop.`;
     case "too-heavy":
     case "sent-late":
     case "not-by-post":

@@ -1,8 +1,8 @@
 /** Labels and sources of the Why panel. */
 import { dayMonth } from "../units/quantity.ts";
-import { models, type Derivation, type Question } from "@gepack/core";
+import { models, type Derivation, type DerivationCode, type Question, type RuleId, type SourceId } from "@gepack/core";
 
-export const DERIVATION_LABEL: Record<string, string> = {
+export const DERIVATION_LABEL: Readonly<Record<DerivationCode, string>> = {
   start: "Pack leaving the stop",
   base: "Base weight",
   group: "Kit",
@@ -16,7 +16,7 @@ export const DERIVATION_LABEL: Record<string, string> = {
   "meals-need": "Energy burned over the meals carried",
   "meal-days": "Days of meals carried",
   "need-per-day": "Burned per day",
-  appetite: "Appetite at this stage",
+  appetite: "Appetite at this point of the hike",
   covered: "Share covered, after the planned deficit",
   density: "Energy density",
   "own-density": "Energy density of your food",
@@ -132,14 +132,14 @@ export const DERIVATION_LABEL: Record<string, string> = {
 };
 
 /** Rules that are not schools of the registry. */
-const RULES: Record<string, string> = {
+const RULES: Readonly<Record<RuleId, string>> = {
   thermic: "10 % of the rest, once.",
   "cold-allowance": "Per 10 K of daily average below freezing; our allowance, editable.",
   "own-setting": "Your setting.",
   menus: "The menus eaten on the leg, scaled to each day’s need.",
   "burner-least": "What a lidded pot loses, or the burner’s lowest output: 600 W for gas, 350 W for alcohol.",
   "snow-or-ice": "From sources that are snow, or frozen on days without a thaw.",
-  "heat-rule": "As while walking: from 1 at 20 °C to 2 at 32 °C, halfway between the day’s high and the night’s low.",
+  "heat-rule": "As while walking: 1 at 20 °C to 2 at 32 °C, midway between day high and night low.",
   "cautious-lapse":
     "4.5 K per km is the central value; cold checks use 5.5 going up from the station and only 3.0 going down.",
   "own-cost": "Your setting. Default 1.1: trails cost 10 to 30 % more than treadmills.",
@@ -160,9 +160,9 @@ const RULES: Record<string, string> = {
   "not-sold": "No stop in between sells any, so you carry it past them.",
   "thin-air": "6 % slower per 1,000 m above 2,000 m, half that after two weeks up there: experimental.",
   "detour-rule":
-    "A detour is taken if it costs fewer minutes than the litres it saves you carrying are worth; see Fill up for which and why.",
+    "A detour is made if it costs fewer minutes than the litres it saves you carrying are worth. See “Fill up at” for which and why.",
   "off-trail-pace": "On foot at the slowest hiker’s pace on level ground, with the load; rides add no walking.",
-  "day-rules": "Your day rules in Days: hours by stage, light, rest days, slow-downs.",
+  "day-rules": "Your day rules in Days: hours by phase, light, rest days, slow-downs.",
   "load-slows": "−0.7 % of speed per kg on the flat, −1 % on climbs: Pandolf’s equation at constant power.",
   "surface-table": "Surface table; speed factors are engineering values, editable.",
   "party-slowest": "The party walks at its slowest hiker’s pace; darkness slows everyone.",
@@ -180,7 +180,7 @@ const RULES: Record<string, string> = {
   "ground-snow": "On snow the ground is as cold as the air.",
   "ground-bare": "Bare ground is about 5 K warmer than the air.",
   "snow-degree-day":
-    "Falls below +1 °C and melts by degree days from the stations, elevation by elevation (Braithwaite 1985, Jennings and others 2018, Liston 2004); melt-out can be 10 days earlier to 20 days later. Your own stretches take precedence.",
+    "Falls below +1 °C and melts by degree days, elevation by elevation (Braithwaite 1985, Jennings and others 2018, Liston 2004). Melt-out can be 10 days earlier to 20 days later. Snow stretches you enter come first.",
   "snow-by-hand": "From your own snow stretches.",
   "snow-crust":
     "Snow that thaws by day refreezes below +1.4 °C under a clear sky and holds until some hours after sunrise; our hours, experimental.",
@@ -200,18 +200,19 @@ const RULES: Record<string, string> = {
   solar: "Rated watts × daylight × 0.3 × cloud; a panel on your pack in forest gets far less.",
 };
 
-/** The sentence for a source: a rule's, or a school's with where it holds. Undefined for a key nobody knows. */
-export function sourceWords(source: string): string | undefined {
-  const [question, id] = source.split(":");
-  if (id === undefined) return RULES[source];
-  const registry = models[question as Question] as (typeof models)[Question] | undefined;
-  const school = registry?.find(id);
-  return school && `${school.name}. ${school.source}. ${school.validity.words}`;
+/** The sentence for a rule, or for a model with its valid range. */
+export function sourceWords(source: SourceId): string {
+  if (isRule(source)) return RULES[source];
+  const [question, id] = source.split(":") as [Question, string];
+  const model = models[question].get(id);
+  return `${model.name}. ${model.source}. ${model.validity.words}`;
 }
+
+const isRule = (source: SourceId): source is RuleId => source in RULES;
 
 /** What a part is called; a piece or a group of kit by its own name. */
 export function derivationLabel(part: Derivation): string {
-  const words = DERIVATION_LABEL[part.code] ?? part.code;
+  const words = DERIVATION_LABEL[part.code];
   if (part.name === undefined) return words;
   if (part.code === "wet-day") return dayMonth(part.name);
   return part.code === "piece" || part.code === "group" ? part.name : `${words}: ${part.name.replace("-", " ")}`;

@@ -14,6 +14,7 @@ import {
   type Plan,
   type PlanResult,
 } from "@gepack/core";
+import { KEEP_VITAL, LOAD_HURTS } from "./cautions.ts";
 import { derivationLabel } from "./derivations.ts";
 import { stopName, waterName } from "./names.ts";
 import { sayIn, type Say } from "./say.ts";
@@ -44,7 +45,7 @@ const km = ({ result }: Asked, node: number, say: Say): string => say.way(node *
 export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   start: {
     tab: "Pack",
-    caution: "Loads near the limit hurt knees and judgement. Rules of thumb aren’t medical advice.",
+    caution: `${LOAD_HURTS} Rules of thumb aren’t medical advice.`,
     headline: (asked, say) =>
       `Leaving ${stopName(asked.plan, asked.leg.fromStopId)}. Heaviest ${say.kg(asked.row.heaviestKg)} at ${km(asked, asked.row.heaviestNode, say)}, average ${say.kg(asked.row.meanKg)}, on arrival ${say.kg(asked.row.endKg)}. Worn in addition: ${say.kg(asked.row.kit.wornKg)}.`,
     warning: ({ row, hiker }, say) => {
@@ -54,7 +55,7 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   },
   base: {
     tab: "Base",
-    caution: "You can’t use what you left at home. Keep what stops you getting lost, cold, wet or sick from bad water.",
+    caution: `You can’t use what you left at home. ${KEEP_VITAL}`,
   },
   food: {
     tab: "Food",
@@ -120,7 +121,7 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
       const missing = shortWh < 1 ? "less than 1 Wh is" : `${say.number(shortWh)} Wh are`;
       return `Flat from ${say.date(isoOfDay(flatDay))}${whose}: ${missing} short.`;
     },
-    nothing: "No devices yet. Add them in Power.",
+    nothing: "No devices yet. Add them in Fuel & power.",
   },
 };
 

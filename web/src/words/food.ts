@@ -33,7 +33,7 @@ export const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
   protein: "protein",
   sodium: "salt",
   breakfast: "enough for breakfast",
-  way: "enough to eat on the way",
+  way: "enough for lunch and snacks",
   dinner: "enough for dinner",
   fat: "the fat limit",
   volume: "bear canister space",

@@ -1,5 +1,6 @@
 /** Each station in plain words: what it does, what it takes for granted, what it cannot know. */
 import type { StationId } from "../stations/registry.ts";
+import { KEEP_VITAL, LOAD_HURTS } from "./cautions.ts";
 
 export interface HowWords {
   does: string;
@@ -18,7 +19,7 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
     caution: "A track is where someone once walked. Signs, closures and land managers come first.",
   },
   season: {
-    does: "Gives temperatures, rain, light, snow, insects and stream levels for each place on the day you pass it, and lets you move your start date.",
+    does: "Shows temperature, rain, daylight, snow, insects and stream levels for each place on the day you pass it. Drag your hike to another start date.",
     assumes: [
       "Averages from weather stations, adjusted for elevation by fixed lapse rates, with the usual spread of single nights and days.",
       "A forecast counts less the further ahead it looks; your own thermometer readings shift the days that follow.",
@@ -52,7 +53,7 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
     caution: "Tables are averages over many people; yours may be 20 % off. If you lose weight fast, see a doctor.",
   },
   water: {
-    does: "Finds where to fill up and with how much: enough to reach the next source you count on, plus what camp needs.",
+    does: "Finds where to fill up and how much: enough for the next source you count on, plus what camp needs.",
     assumes: [
       "Litres by hour or distance, heat and your own figures; a source’s chance comes from the month and from reports.",
     ],
@@ -70,7 +71,7 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
       "Requirements come from thresholds we judged sensible; you can waive or add any of them.",
       "Your sleep system is judged by the coldest night in ten, or by all nights.",
     ],
-    caution: "Lighter isn’t safer. Keep what stops you getting lost, cold, wet or sick from bad water.",
+    caution: `Lighter isn’t safer. ${KEEP_VITAL}`,
   },
   legs: {
     does: "Shows your pack weight leaving every stop and why; how sure it is (Odds), what would help most (What helps), and plans side by side (Variants).",
@@ -78,10 +79,10 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
       "Weights feed back: a heavier pack makes you slower and hungrier, until all figures agree.",
       "Odds simulates a thousand hikes with assumptions you can change; What helps recalculates the whole plan for each change.",
     ],
-    caution: "Loads near the limit hurt knees and judgement. Rare things happen too.",
+    caution: `${LOAD_HURTS} Rare things happen too.`,
   },
   boxes: {
-    does: "Shows what to mail, where and when, what may be mailed at all, and the label and list for each box.",
+    does: "Shows what to mail, where and when, and what may be mailed at all. Prints a label and a list for each box.",
     assumes: ["Parcels take a minimum time and some are late; a counter holds a box for a limited number of days."],
     caution: "Carriers’ and countries’ rules come first, above all for fuel, batteries, food and blades.",
   },
@@ -94,7 +95,7 @@ export const HOW_IT_WORKS: Record<StationId, HowWords> = {
     caution: "Turn back while you still have enough for the way back.",
   },
   trip: {
-    does: "Holds dates, people, units, currency and the model used for each question.",
+    does: "Holds the dates, people, units, currency and the model used for each question.",
     assumes: ["Each model states where it’s valid; outside that range it’s marked."],
     caution: "Choosing a model is a judgement. Compare them before you trust one.",
   },

@@ -23,9 +23,9 @@ export const DEMAND_WORDS: Readonly<Record<DemandKind, string>> = {
   wind: "Cold wind",
   heat: "Heat",
   sun: "Sun",
-  traction: "Snow under foot",
-  axe: "Snow underfoot",
-  snowshoes: "Steep snow",
+  traction: "Snow underfoot",
+  axe: "Steep snow",
+  snowshoes: "Soft snow",
   ford: "Fords",
   insects: "Insects",
   animals: "Animals",
@@ -40,7 +40,7 @@ export const DEMAND_WORDS: Readonly<Record<DemandKind, string>> = {
 
 /** What would meet it. */
 export const ASKS_FOR: Readonly<Record<DemandKind, string>> = {
-  night: "a warmer bag, or a liner or jacket worn in it",
+  night: "a warmer sleeping bag, or a liner or jacket worn in it",
   pad: "a thicker pad, or a second one",
   shelter: "a tent or tarp",
   "warm-layer": "a warm layer for camp",
@@ -82,7 +82,7 @@ export const GIVE_WORDS: Readonly<Record<Give, string>> = {
 
 /** The figure of a demand, as short as a cell of a lane is. */
 export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "amount" | "byHand">, say: Say): string {
-  if (byHand) return "by hand";
+  if (byHand) return "by you";
   switch (kind) {
     case "night":
     case "warm-layer":
@@ -173,7 +173,7 @@ export const FIGURE_NOTES: Readonly<Record<DemandKind, string>> = {
   papers: "stretches with a permit",
   "food-store": "of food where rules require locked storage",
   space: "kit, food and water when leaving, against pack volume",
-  water: "the largest carry",
+  water: "the largest water carry",
 };
 
 export function whereWords(where: Whereabouts, plan: Plan): string {
@@ -232,8 +232,8 @@ type HeldBy = NonNullable<HeldChoice["condition"]>["of"];
 /** What a decision may hang on, as it stands in a list. */
 export const HELD_WORDS: Readonly<Record<HeldBy, string>> = {
   "night-below": "a night colder than",
-  "snow-over": "more snow under foot than",
-  "carry-over": "a carry of more than",
+  "snow-over": "more snow underfoot than",
+  "carry-over": "a water carry over",
 };
 
 export function heldFigure(of: HeldBy, value: number, say: Say): string {

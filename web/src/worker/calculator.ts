@@ -3,6 +3,7 @@
  * a session of its own, does what takes long (comparisons, files), so that the first keeps answering. Of
  * plans that come faster than answers only the newest is computed.
  */
+import { RELOAD } from "../words/cautions.ts";
 import type {
   BankLegs,
   FoundSwaps,
@@ -192,7 +193,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
         return { ...fromWire(answer.result), profile: profile! };
       }
     }
-    throw new Error("The trail couldn’t be loaded for the calculation. Reload the page; your plan is saved.");
+    throw new Error(`The trail couldn’t be loaded for the calculation. ${RELOAD}`);
   };
 
   /** A job on the opened trail whose figures come one by one. */

@@ -2,6 +2,7 @@
  * The page's end of a worker. `job` always ends: with the answer, stopped by its signal, or with a sentence.
  * A worker that dies, or shows no sign of life, is started again and asked once more.
  */
+import { RELOAD } from "../words/cautions.ts";
 import { proxy, wrap, type Remote } from "comlink";
 import { BEAT } from "./beat.ts";
 import type { CoreApi, JobEnd } from "./serve.ts";
@@ -126,7 +127,7 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
           end = await once(name, args, options);
         } catch {
           restart(asked);
-          throw new JobFailed("The calculation stopped responding twice. Reload the page; your plan is saved.");
+          throw new JobFailed(`The calculation stopped responding twice. ${RELOAD}`);
         }
       }
       if (end.is === "stopped") throw new JobStopped();

@@ -34,6 +34,7 @@ import {
   type TrackPoints,
   type WaypointWords,
 } from "@gepack/core";
+import { tooLargeFile } from "../words/cautions.ts";
 import type { JobControl } from "./control.ts";
 import type { NamedFile } from "./namedFile.ts";
 import { readDays, readPast, type DaysReading, type PastReading } from "./readPast.ts";
@@ -151,7 +152,7 @@ export const fileJobs = {
 async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
   if (file.size === 0) return refused("file", "This file is empty. Choose a plan file exported from Gepack.");
   if (file.size > MAX_FILE_BYTES)
-    return refused("file", `This file is ${Math.round(file.size / 1e6)} MB; the limit is ${MAX_FILE_BYTES / 1e6} MB.`);
+    return refused("file", tooLargeFile(file.size, MAX_FILE_BYTES));
   const text = await textOf(file, MAX_FILE_BYTES);
   if (text === undefined)
     return refused("file", `Unpacked, this file is over ${MAX_FILE_BYTES / 1e6} MB, or it isn’t gzip.`);

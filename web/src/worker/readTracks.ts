@@ -28,6 +28,7 @@ import {
   type TrackPoints,
   type Waypoint,
 } from "@gepack/core";
+import { tooLargeFile } from "../words/cautions.ts";
 import type { JobControl } from "./control.ts";
 import type { NamedFile } from "./namedFile.ts";
 import { readTable, type TableText } from "./readTable.ts";
@@ -232,7 +233,7 @@ async function readFile(
   if (file.size > MAX_FILE_BYTES)
     return refused(
       "file",
-      `This file is ${Math.round(file.size / 1e6)} MB; the limit is ${MAX_FILE_BYTES / 1e6} MB. Thin the track to one point per 10 m or split it.`,
+      `${tooLargeFile(file.size, MAX_FILE_BYTES)} Thin the track to one point per 10 m or split it.`,
     );
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   const encoding = encodingOf(head);

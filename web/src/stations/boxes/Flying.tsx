@@ -1,6 +1,7 @@
 /** The list of the day of departure: what goes in the cabin, in the hold, and by neither. */
 import { luggageOf, type Luggage, type Plan, type PlanResult } from "@gepack/core";
 import { TRAVEL_WORDS } from "../../words/boxes.ts";
+import { CARRIERS_FIRST } from "../../words/cautions.ts";
 import { firstName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 
@@ -30,15 +31,14 @@ export function Flying({ plan, result, say }: { plan: Plan; result: PlanResult; 
                 </p>
               ))}
               <p className="my-1 text-muted">
-                The other items, of {carried.length} in all, can go either way. Buy fuel there.
+                All other items can go either way ({carried.length} in total). Buy fuel there.
               </p>
             </section>
           );
         })}
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        Guessed from the item’s name; correct it in the item. The rules of the airline, the carrier and the countries
-        come first, also for power banks over 100 Wh, medicines, and food across borders.
+        Guessed from the item’s name; correct it in the item. {CARRIERS_FIRST} That includes power banks over 100 Wh, medicines, and food across borders.
       </p>
     </div>
   );

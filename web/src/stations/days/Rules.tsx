@@ -9,6 +9,7 @@ import { Pick } from "../../ui/Pick.tsx";
 import { Sentences, type Sentence } from "../../ui/Sentences.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
+import { TOGETHER } from "../../words/cautions.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { OwnPace } from "./OwnPace.tsx";
 import { RampCurve, type RampPoint } from "./RampCurve.tsx";
@@ -68,7 +69,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
   return (
     <>
       <p className="m-0 max-w-[72ch] text-sm text-muted">
-        Everyone walks together: the slower pace and the shorter day count. Tired people, and people in the dark or
+        {TOGETHER} Tired people, and people in the dark or
         heat, make mistakes: keep a margin.
       </p>
       {plan.hikers.map((hiker) => (
@@ -89,7 +90,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
               ["clock", "at a set time"],
               ["sunrise", "at sunrise"],
             ]}
-            onPick={(picked) => change("start of the day", (target) => void (target.startRule = picked))}
+            onPick={(picked) => change("day starts", (target) => void (target.startRule = picked))}
           />
           <OptionalNumber
             path="dayRules.neroOutH"
@@ -112,7 +113,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
       <div>
         <Fields
           title="Ending the day"
-          note="You won’t camp where it’s forbidden if a legal site is in reach: the day ends before or after that stretch. If you’d reach a stop after closing time, you camp short of it and walk in next morning."
+          note="You won’t camp where it’s forbidden if a legal site is in reach. The day ends before or after that stretch. If you’d reach a stop after closing time, you camp short of it and walk in next morning."
         >
           <Pick
             label="Day ends"

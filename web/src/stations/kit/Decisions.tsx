@@ -29,8 +29,8 @@ export function Decisions({ plan, result }: Props) {
     <div className="py-2 text-sm">
       {rows.length === 0 && (
         <p className="mt-0 mb-2 max-w-[72ch] text-muted">
-          No open decisions. Use one for an item you take only under a condition: spikes if June reports mention ice, a
-          second bottle if the cache is empty. Name it here, and we work out the day to decide by.
+          No open decisions. Use one for an item you take only under a condition. Examples: spikes if June reports
+          mention ice, a second bottle if the cache is empty. Name it here, and we work out the day to decide by.
         </p>
       )}
       <ul aria-label="Open decisions" className="m-0 list-none p-0">

@@ -48,7 +48,7 @@ export function DemandPanel({ plan, leg, covers, kind }: Props) {
         )}
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        It may still happen even if it isn’t required: read the forecast and bulletins, and ask people who know the
+        It may still happen even if it isn’t required. Read the forecast and bulletins, and ask people who know the
         ground.
       </p>
     </section>

@@ -41,7 +41,7 @@ export const KitRow = memo(function KitRow({
         <input
           type="checkbox"
           className={`m-0 h-3 w-3 ${isPicked ? "" : "opacity-45 focus-visible:opacity-100 hover:opacity-100"}`}
-          aria-label={`Choose ${piece.name}`}
+          aria-label={`Select ${piece.name}`}
           checked={isPicked}
           onChange={() => {}}
           onClick={(event) => onPick(piece.id, event.shiftKey)}
@@ -59,7 +59,7 @@ export const KitRow = memo(function KitRow({
           bare
           className="w-[60px]"
           path="kit.massG"
-          label={`Mass of ${piece.name}`}
+          label={`Weight of ${piece.name}`}
           value={piece.massG}
           units={units}
           onCommit={(massG) =>

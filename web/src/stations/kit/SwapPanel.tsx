@@ -42,9 +42,9 @@ export function SwapPanel({ plan, result }: Props) {
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2 max-w-[72ch] text-muted">
-        Moves sleeping bags, liners, pads, jackets, snow gear, bear canisters and large bottles so that every
-        requirement above is covered with the least carrying and mailing. Shelter, rain shell, light, documents, shoes
-        and worn items stay. Items on your shelf may be brought along. You can lock an item in its dialog.
+        Moves sleeping bags, liners, pads, jackets, snow gear, bear canisters and large bottles. Every requirement above
+        is then covered with the least carrying and mailing. Shelter, rain shell, light, documents, shoes and worn items
+        stay. Items on your shelf may be brought along. You can lock an item in its dialog.
       </p>
       <div className="mb-2 grid grid-cols-[repeat(auto-fill,minmax(172px,1fr))] items-start gap-x-5 gap-y-3">
         {RULES.map(([path, label]) => (
@@ -118,7 +118,7 @@ function Found({ plan, result, found, say }: Props & { found: FoundSwaps; say: S
       )}
       {unmet.length > 0 && (
         <p className="my-1 text-caution">
-          No choice of these pieces meets:{" "}
+          None of these items can cover:{" "}
           {unmet
             .map(
               (demand) =>

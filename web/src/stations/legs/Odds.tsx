@@ -128,9 +128,9 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           <Laws plan={plan} />
         </Fold>
         <p className="m-0 max-w-[90ch] px-[18px] py-2 text-xs text-muted">
-          Each simulated hike goes slower or faster, hungrier or not, colder or warmer than planned, with dry sources,
-          closed doors, late boxes, gear failures and illness, each with its own chance. Every plan faces the same set
-          of hikes. Simulated hikers never turn back, even when they run out. The spreads are judgements: this isn’t a
+          Each simulated hike goes slower or faster, hungrier or not, colder or warmer than planned. Dry sources, closed
+          stops, late boxes, gear failures and illness each have their own chance. Every plan faces the same set of
+          hikes. Simulated hikers never turn back, even when they run out. The spreads are judgements: this isn’t a
           forecast or a promise, and rare things do happen. Experimental.
         </p>
       </div>

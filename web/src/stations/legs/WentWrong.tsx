@@ -4,6 +4,7 @@ import type { Hike, LegOdds, LegResult, Plan, Trouble } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 import { keepVariantOf } from "../../store/variants.ts";
+import { LOCAL_FIRST } from "../../words/cautions.ts";
 import { JobStopped } from "../../worker/client.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
@@ -75,7 +76,7 @@ export function WentWrong({ plan, who, leg, odds, trouble, runs }: Props) {
         </ul>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-xs text-muted">
-        {caution} Local rules and land managers come first; a plan is not a forecast.
+        {caution} {LOCAL_FIRST}
       </p>
     </aside>
   );

@@ -4,6 +4,7 @@ import { EXPLAINED, explain, type Plan, type PlanResult } from "@gepack/core";
 import { select, useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { derivationValue, Part } from "../../ui/DerivationTree.tsx";
+import { LOCAL_FIRST } from "../../words/cautions.ts";
 import { FIGURE_WORDS, headline, type Asked } from "../../words/figures.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
@@ -96,7 +97,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
         </section>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-xs text-muted">
-        {words.caution} Local rules and land managers come first; a plan is not a forecast.
+        {words.caution} {LOCAL_FIRST}
       </p>
     </aside>
   );

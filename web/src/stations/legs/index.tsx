@@ -84,10 +84,7 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
     <div className="flex flex-wrap items-center gap-x-3 border-b border-rule bg-paper px-[18px] py-1 text-xs text-muted">
       {reading === "weights" && (
         <>
-          <span className="max-[560px]:hidden">
-            Bars: pack weight leaving each stop. (2589–2591 in one line: “Bars: leaving each stop. Thin line: heaviest
-            after it. Red: comfortable load.”)
-          </span>
+          <span className="max-[560px]:hidden">Bars: pack weight leaving each stop.</span>
           <span className="max-[560px]:hidden">Thin line: heaviest point after it.</span>
           <span className="text-danger max-[560px]:hidden">Red: comfortable load.</span>
         </>

@@ -43,7 +43,7 @@ export function Afterwards({ plan, result, cards, say }: Props) {
       <p className="mt-0 mb-2" data-testid="never-used">
         {idle.length === 0
           ? "Every item was needed on some day."
-          : `${idle.length} items (${say.g(idleG)}) were carried but not needed on any of these days, ${say.carried(idleKgKm)} in total: consider leaving them at home.`}
+          : `${idle.length} items (${say.g(idleG)}) were carried but never needed, ${say.carried(idleKgKm)} in total: consider leaving them at home.`}
       </p>
       <StartAndNow plan={plan} result={result} cards={cards} say={say} />
       <Table<PieceRecord>

@@ -121,8 +121,8 @@ export function Learnt({ plan, result }: { plan: Plan; result: PlanResult }) {
       <Nights plan={plan} result={result} />
       <FromTrip plan={plan} />
       <p className="m-0 max-w-[72ch] text-xs text-muted">
-        Each day is compared with the plan for that exact ground, not just by kilometres, so a few days change little.
-        Past days stay as they were, and nothing is counted twice. Experimental: the spreads are our judgement.
+        Each day is compared with the plan for that exact ground, not just by distance. A few days change little. Past
+        days stay as they were, and nothing is counted twice. Experimental: the spreads are our judgement.
       </p>
     </>
   );

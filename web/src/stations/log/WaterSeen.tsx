@@ -17,7 +17,7 @@ const WORDS = Object.keys(REPORT_WORDS) as (keyof typeof REPORT_WORDS)[];
 export function WaterSeen({ waters, card, change, say }: Props) {
   if (waters.length === 0) return null;
   return (
-    <section aria-label="Water on the way" className="border-t-2 border-ink pt-1">
+    <section aria-label="Water along the way" className="border-t-2 border-ink pt-1">
       <h3 className="m-0 mb-1 text-base font-bold">Water along the way</h3>
       <ul className="m-0 w-full list-none p-0">
         {waters.map(({ id, name, alongM }) => {

@@ -60,7 +60,7 @@ export function Conditions({ plan, result, rows }: Props) {
     },
     {
       id: "passed",
-      head: "passed",
+      head: "when you pass",
       cell: ({ startDate, endDate }) => (
         <span className="whitespace-nowrap">{`${say.date(startDate)} to ${say.date(endDate)}`}</span>
       ),

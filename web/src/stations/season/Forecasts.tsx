@@ -47,7 +47,7 @@ export function Forecasts({ plan, result }: ScreenProps) {
   return (
     <Panel
       title="Forecasts"
-      note="Forecast lows, highs, rain and wind for part of the trail. They override the climate averages, less the further ahead they look: almost fully a day ahead, by half a week ahead. The official mountain bulletin comes first."
+      note="Forecast lows, highs, rain and wind for part of the trail. They override the climate averages: almost fully one day ahead, by half one week ahead. The official mountain bulletin comes first."
     >
       <button className="btn mb-2" onClick={add}>
         <Plus size={15} aria-hidden="true" /> Add forecast for leg {leg.index + 1}

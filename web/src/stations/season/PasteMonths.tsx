@@ -26,7 +26,7 @@ export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Row
       <textarea
         className="field mt-1 min-h-[70px] w-full text-sm!"
         aria-label={`Monthly values for ${name}`}
-        placeholder="One row of twelve lows, one row of twelve highs and, if you have them, rain in mm and wet days"
+        placeholder="One row of twelve lows and one of twelve highs; optional: rain in mm and wet days"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />

@@ -30,7 +30,7 @@ export function Weather({ plan, result }: ScreenProps) {
   const { stations } = plan.climate;
   const add = (): void => {
     const { profile } = result;
-    const name = `Station ${stations.length + 1}`;
+    const name = `Weather station ${stations.length + 1}`;
     const heightM = Math.round(profile.heightM[profile.cellCount >> 1]!);
     const highC = MILD_LOW_C.map((c) => c + MILD_DAY_RANGE_K);
     const trackM = Math.round(trackAt(profile, (profile.lengthM / 2) as WalkedM));

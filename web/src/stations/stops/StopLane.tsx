@@ -46,5 +46,5 @@ export const StopLane = memo(function StopLane({ plan, result: { profile }, line
 const SHUT = "repeating-linear-gradient(45deg, var(--danger) 0 2px, var(--sheet) 2px 5px)";
 
 function words({ name, use, held }: Stop, isShut: boolean): string {
-  return `${name}, ${use ? "used" : "passed by"}${held ? ", held" : ""}${isShut ? ", shut when you come" : ""}`;
+  return `${name}, ${use ? "used" : "skipped"}${held ? ", locked" : ""}${isShut ? ", closed when you arrive" : ""}`;
 }

@@ -92,7 +92,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
         <Row label="by">
           <Pick
             bare
-            label={`Way to ${name}`}
+            label={`Getting to ${name}`}
             value={stop.access}
             options={ACCESS.map((way) => [way, ACCESS_WORDS[way]] as const)}
             onPick={(access) => set(ACCESS_WORDS[access], { access })}
@@ -181,11 +181,11 @@ export function StopPanel({ plan, stop, figures }: Props) {
             onChange={(postClosedOn) => set("post closed on", { postClosedOn })}
           />
           {number("postHoldDays", "holds boxes for, days", "days a box is held")}
-          {number("postFee", "fee per box", "post fee")}
-          {number("postLeastDays", "minimum transit, working days", "days on the way")}
+          {number("postFee", "fee per box", "fee per box")}
+          {number("postLeastDays", "minimum transit, working days", "transit days")}
           <button
             className="btn justify-self-start text-xs!"
-            onClick={() => set("simulated days on the way", { postLeastDays: simulated.leastDays })}
+            onClick={() => set("simulated transit days", { postLeastDays: simulated.leastDays })}
           >
             Look up transit time (simulated): {say.days(simulated.leastDays)}
           </button>

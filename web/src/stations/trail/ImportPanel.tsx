@@ -12,6 +12,7 @@ import { isSettled, useTrackFile, type Previewed, type TrackFiles } from "../../
 import { editWithTrack } from "../../store/document.ts";
 import { calculator, mainTracks } from "../../store/trail.ts";
 import { sentenceOf, tell } from "../../store/notices.ts";
+import { IMPORT_FAILED } from "../../words/cautions.ts";
 import type { TrackPreview } from "../../worker/jobs.ts";
 import { MergePanel } from "./MergePanel.tsx";
 
@@ -73,7 +74,7 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
       await work();
       reading.clear();
     } catch (error) {
-      tell("failed", "Import failed; your plan hasn’t changed.", sentenceOf(error));
+      tell("failed", IMPORT_FAILED, sentenceOf(error));
       setBusy(false);
     }
   };

@@ -65,7 +65,7 @@ export function RoutePanel({ plan, profile }: Props) {
       ))}
       {closures.some(({ holds }) => holds) && (
         <p className="my-1 text-xs text-muted">
-          Only the land manager can say whether a closure is in force and which detour is allowed: ask before you go.
+          Only the land manager can say whether a closure is in force and which detour is allowed. Ask before you go.
         </p>
       )}
       {sections.map((row, i) => (

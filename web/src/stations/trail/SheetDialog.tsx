@@ -5,6 +5,7 @@ import { waterLines } from "../../paper/waterSheet.ts";
 import { useSelection } from "../../store/selection.ts";
 import { SheetFrame } from "../../ui/SheetFrame.tsx";
 import { quantity } from "../../units/quantity.ts";
+import { WATER_ASK } from "../../words/cautions.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 
@@ -63,8 +64,7 @@ export function SheetDialog({ plan, result, onClose }: Props) {
         </tbody>
       </table>
       <p className="mt-2 mb-0 text-xs text-muted">
-        ☾ planned night, with the coldest low in ten hikes. Sources can be dry and weather figures are averages: ask at
-        the last stop, and follow local rules and land managers.
+        ☾ planned night, with the coldest low in ten hikes. {WATER_ASK}
       </p>
     </SheetFrame>
   );

@@ -72,7 +72,7 @@ export function sourceColumns(plan: Plan): Column<Source>[] {
             ["no", "ignored"],
           ]}
           onPick={(picked) =>
-            setRow("sources", source.id, `${source.name}: ${picked === "no" ? "struck out" : "counted on"}`, {
+            setRow("sources", source.id, `${source.name}: ${picked === "no" ? "ignored" : "counted on"}`, {
               counted: picked === "rule" ? undefined : picked === "yes",
             })
           }

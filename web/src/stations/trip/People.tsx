@@ -8,6 +8,7 @@ import { Fields } from "../../ui/FieldNumber.tsx";
 import type { FieldRow } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { changeHiker, HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
+import { TOGETHER } from "../../words/cautions.ts";
 
 const BODY: FieldRow[] = [
   ["ageY", "Age"],
@@ -16,7 +17,7 @@ const BODY: FieldRow[] = [
   ["packComfortKg", "Comfortable load"],
   ["packVolumeL", "Pack volume"],
 ];
-const TOGETHER = "Everyone walks together: the slower pace and the shorter day count. Choose the hiker in the top bar.";
+const CHOOSE = `${TOGETHER} Choose the hiker in the top bar.`;
 const PACE: FieldRow[] = [
   ["pace.speedFactor", "Your pace, % of the model’s"],
   ["pace.hoursFreshH", "Walking hours, first day"],
@@ -31,7 +32,7 @@ export function People({ plan }: { plan: Plan }) {
   const hiker = useHiker(plan);
   return (
     <>
-      <Fields title={hiker.name} {...(plan.hikers.length > 1 && { note: TOGETHER })}>
+      <Fields title={hiker.name} {...(plan.hikers.length > 1 && { note: CHOOSE })}>
         <NameField
           label="Name"
           value={hiker.name}

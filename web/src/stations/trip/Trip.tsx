@@ -12,7 +12,7 @@ import { dayMonth } from "../../units/quantity.ts";
 export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResult }) {
   const days = result.walkDays + result.zeroDays;
   return (
-    <Fields title="The trip" note={`As planned, it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
+    <Fields title="Trip" note={`As planned, it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
       <NameField
         label="Name"
         value={trip.name}

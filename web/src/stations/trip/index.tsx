@@ -48,7 +48,7 @@ export default function TripStation({ plan, result }: ScreenProps) {
   };
   return (
     <Tabs.Root value={part} onValueChange={open} className="mx-auto max-w-[1240px] bg-paper px-[18px] py-4">
-      <Tabs.List aria-label="Parts of the trip" className="mb-4 flex flex-wrap gap-1 border-b border-rule">
+      <Tabs.List aria-label="Parts of Setup" className="mb-4 flex flex-wrap gap-1 border-b border-rule">
         {PARTS.map(({ id, name }) => (
           <Tabs.Trigger
             key={id}

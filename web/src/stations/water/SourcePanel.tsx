@@ -151,9 +151,14 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
           type="checkbox"
           checked={source.foul}
           onChange={(event) =>
-            editRow("sources", source.id, `${source.name}: ${event.target.checked ? "foul" : "not foul"}`, (row) => {
-              row.foul = event.target.checked;
-            })
+            editRow(
+              "sources",
+              source.id,
+              `${source.name}: ${event.target.checked ? "treat twice" : "treat once"}`,
+              (row) => {
+                row.foul = event.target.checked;
+              },
+            )
           }
         />
         Downstream of camps, houses or cattle: treat it twice

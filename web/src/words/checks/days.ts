@@ -20,7 +20,7 @@ export const daysWords = checkWords({
       const comes = `you get there on ${say.date(check.comes)}`;
       if (check.why === "late" || check.why === "early")
         return `${pin} can’t be kept: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
-      return `${pin} ${WHY[check.why] ?? `does not hold (${check.why})`}; ${comes}.`;
+      return `${pin} ${WHY[check.why] ?? `can’t be kept (${check.why})`}; ${comes}.`;
     },
     mends: (check, on) =>
       mends(
@@ -84,14 +84,14 @@ export const daysWords = checkWords({
     mark: "sleep",
     station: "trip",
     sentence: (check, say) =>
-      `As little as ${say.hours(Math.max(0, check.have))} of sleep; less than ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}. Judgement goes first, then come the falls.`,
+      `As little as ${say.hours(Math.max(0, check.have))} of sleep; less than ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}. Judgement fails first, and falls follow.`,
     mends: () => [advice("Walk fewer hours, or start later. Don’t drive, climb or ford when short of sleep.")],
   },
   "heights-missing": {
     mark: "elevation",
     station: "trail",
     sentence: () =>
-      "The track has no elevations: climb and pace are worked out as if it were flat, with temperatures for the weather stations’ own elevation. Higher up will be colder, and lower down hotter, than shown.",
+      "The track has no elevations: climb and pace are calculated as if it were flat. Temperatures are for the elevation of the weather stations. Higher up it will be colder, and lower down hotter, than shown.",
     mends: () => [advice("Use a track with elevations.")],
   },
   "not-settled": {

@@ -25,7 +25,7 @@ export const seasonWords = checkWords({
       `Rain on days averaging ${say.C(check.have)} or less: expect ${say.days(Math.round(10 * check.days) / 10)} on ${check.legs === 1 ? "one leg" : `${check.legs} legs`}, with wind up to ${say.number(check.wind, 1)} m/s. In wet clothes you lose about ${say.number(check.loss)} W; walking makes 240 W, and less when you’re tired.`,
     mends: () => [
       advice(
-        "Keep a dry layer sealed, eat as you go, stop early and watch each other: shivering, stumbling and mumbling come first.",
+        "Keep a dry layer sealed, eat as you go and stop early. Watch each other: shivering, stumbling and mumbling come first.",
       ),
     ],
   },
@@ -37,7 +37,7 @@ export const seasonWords = checkWords({
     mends: (check) => [
       advice(
         check.over === "snow"
-          ? "Wear dark glasses with side shields, sunscreen under chin and nose, sleeves and a brim: snow blindness takes hours to show and days to heal."
+          ? "Wear dark glasses with side shields, sunscreen under chin and nose, sleeves and a brim. Snow blindness takes hours to show and days to heal."
           : "Wear sleeves, a brim and sunscreen, and rest in the shade at noon.",
       ),
     ],
@@ -74,7 +74,7 @@ export const seasonWords = checkWords({
     },
     mends: () => [
       advice(
-        "Cross where it’s wide and shallow with your hip belt undone, check downstream first, wait for low water or turn back. Rain overrides the clock; large rivers aren’t low at dawn. Local advice comes first.",
+        "Cross where it’s wide and shallow, with your hip belt undone. Check downstream first. Wait for low water or turn back. Rain overrides the clock; large rivers aren’t low at dawn. Local advice comes first.",
       ),
     ],
   },

@@ -1,5 +1,6 @@
 import { moreNights, passStop, startLater } from "../../mends/way.ts";
 import { advice, mends } from "../../mends/mend.ts";
+import { mailBetween } from "../cautions.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
 
@@ -43,7 +44,7 @@ export const stopWords = checkWords({
       mends(startLater(on, check.wait + IN_HAND_DAYS), advice("Mail it to the stop before or after.")),
   },
   "shop-shut": {
-    mark: "shut",
+    mark: "closed",
     station: "stops",
     sentence: (check, say) => shutSentence(`The shop at ${check.stop}`, check, say),
     mends: (check, on) =>
@@ -54,7 +55,7 @@ export const stopWords = checkWords({
       ),
   },
   "counter-shut": {
-    mark: "shut",
+    mark: "closed",
     station: "stops",
     sentence: (check, say) => shutSentence(`The post office at ${check.stop}`, check, say),
     mends: (check, on) =>
@@ -68,7 +69,7 @@ export const stopWords = checkWords({
     station: "boxes",
     sentence: (check, say) =>
       check.severity === "note"
-        ? `No single mailing date works for the box to ${check.stop}: mail it by ${say.date(check.by)} in case you’re early, but not before ${say.date(check.from)} in case you’re late.`
+        ? `No single mailing date works for the box to ${check.stop}. ${mailBetween(say.date(check.by), say.date(check.from))}`
         : `Mailed on ${say.date(check.from)}, the box to ${check.stop} has a ${say.number(check.chance)} % chance of arriving in time; mailed by ${say.date(check.by)}, it almost certainly will.`,
     mends: (check, on) =>
       mends(
@@ -97,7 +98,7 @@ export const stopWords = checkWords({
     mark: "shop",
     station: "stops",
     sentence: (check, say) =>
-      `${check.stop} has no food for the next leg, in a shop or by mail: you carry ${say.kg(check.have)} for it from ${check.from || "the start"}.`,
+      `${check.stop} has no food for the next leg, in a shop or by mail. You carry ${say.kg(check.have)} for it from ${check.from || "the start"}.`,
     mends: (check, on) => mends(passStop(on, check.stopId), advice("If it offers more, tick it in Stops.")),
   },
   "fuel-not-sold": {
