@@ -31,7 +31,7 @@ import { levelHours } from "../core/src/walk/stride.ts";
 import { provision } from "../core/src/provision/provision.ts";
 import { SnowWater } from "../core/src/provision/snowWater.ts";
 import type { HikerSupply } from "../core/src/provision/supply.ts";
-import { mendTracks } from "../core/src/track/mend.ts";
+import { repairTracks } from "../core/src/track/repair.ts";
 import { buildProfile } from "../core/src/track/profile.ts";
 import { baseHours, baseHoursInput } from "../core/src/walk/baseHours.ts";
 import { packArrays, Workspace } from "../core/src/walk/workspace.ts";
@@ -158,7 +158,7 @@ const cellPass = (): number => {
 };
 const cellsOnce = measure(() => void (sink += cellPass()), 101);
 const stages: [string, Taken][] = [
-  ["mend and profile", measure(() => void buildProfile(mendTracks([track]), false), 5)],
+  ["mend and profile", measure(() => void buildProfile(repairTracks([track]), false), 5)],
   [
     "base hours of a time school, a hiker",
     measure(() => void baseHours(baseHoursInput(plan.hikers[0]!, laid.needs[0]!.schools.time, ground.profile))),
@@ -186,7 +186,7 @@ const supplied = (h: number): HikerSupply =>
     wornKg: kit.legs.map((leg) => leg[h]!.wornKg),
     bottleL: kit.legs.map((leg) => leg[h]!.bottleL),
     walkedTo: [],
-    wayH: (distanceM, cell) => levelHours(ground, load, distanceM, cell),
+    detourH: (distanceM, cell) => levelHours(ground, load, distanceM, cell),
     before: start.supply[h]!,
     drinkL,
   });

@@ -43,7 +43,7 @@ export function crowdedPlan(plan: Plan, track: TrackPoints): Plan {
     sources: spread(filled(plan.sources, PLACES - STOPS - camps.length)),
     foods: filled(plan.foods, FOODS),
     kitRules: { ...plan.kitRules, demands: [] },
-    hikers: plan.hikers.map((hiker) => ({ ...hiker, menus: { usualId: hiker.menus.usualId } })),
+    hikers: plan.hikers.map((hiker) => ({ ...hiker, menus: { defaultId: hiker.menus.defaultId } })),
   }).value!;
   const { days, profile } = computePlan(bare, [track]);
   const log = days

@@ -9,7 +9,7 @@ import {
   cardsOf,
   computePlan,
   fitLog,
-  mendTracks,
+  repairTracks,
   nodeOf,
   readGpx,
   readPlan,
@@ -52,7 +52,7 @@ describe("the recorded track against the known truth", () => {
   const truth = JSON.parse(read("truth.json")) as { lengthM: number; climbM: number; points: number };
 
   test("about 41,000 points, length within 0.5 %, climb within 3 %", () => {
-    const profile = buildProfile(mendTracks([track]), false);
+    const profile = buildProfile(repairTracks([track]), false);
     expect(track.lonDeg.length).toBe(truth.points);
     expect(Math.abs(truth.points - 41_000)).toBeLessThan(500);
     expect(Math.abs(profile.lengthM / truth.lengthM - 1)).toBeLessThan(0.005);
@@ -61,11 +61,11 @@ describe("the recorded track against the known truth", () => {
   });
 
   test("it has a real recorder's faults", () => {
-    const { mended } = mendTracks([track]);
-    expect(mended.gaps.length).toBe(3);
-    expect(mended.doubledPoints).toBeGreaterThan(100);
-    expect(mended.missingHeights).toBeGreaterThan(200);
-    expect(mended.spikedHeights).toBeGreaterThan(5);
+    const { repairs } = repairTracks([track]);
+    expect(repairs.gaps.length).toBe(3);
+    expect(repairs.doubledPoints).toBeGreaterThan(100);
+    expect(repairs.missingHeights).toBeGreaterThan(200);
+    expect(repairs.spikedHeights).toBeGreaterThan(5);
   });
 });
 
@@ -114,10 +114,10 @@ describe("the hike", () => {
 
 describe("the route", () => {
   test("round the closed ledges by the valley: longer and lower, its spring and camp on the way", () => {
-    const way = readGpx(read("corvane-alternate.gpx"), "corrie-way", "").value!.track;
+    const alternate = readGpx(read("corvane-alternate.gpx"), "corrie-way", "").value!.track;
     const closed = structuredClone(plan);
     closed.route.closures[0]!.holds = true;
-    const round = computePlan(closed, [track, way]);
+    const round = computePlan(closed, [track, alternate]);
     expect(round.profile.route.resting).toEqual([]);
     expect(round.profile.joints).toEqual([]);
     const longerM = round.profile.lengthM - result.profile.lengthM;

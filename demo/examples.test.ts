@@ -16,7 +16,7 @@ describe("examples", () => {
     const { file, result } = of(id);
     expect(result.checks.filter(({ severity }) => severity === "blocker")).toEqual([]);
     expect(result.settled).toBe(true);
-    expect(file.plan.trip.madeUp).toBe(true);
+    expect(file.plan.trip.fictional).toBe(true);
   });
 
   test("six lights: six days of seventy kilometres, a third of the hours in the dark, a bed each night", () => {
@@ -60,7 +60,7 @@ describe("examples", () => {
     const { result, file } = of("two-halves");
     expect(result.legs.map(({ fromStopId }) => fromStopId)).toEqual(["mid", "north-hut", "mid", "south-hut"]);
     expect(result.fords.length).toBe(3);
-    expect(file.plan.held[0]!.condition?.of).toBe("snow-over");
+    expect(file.plan.decisions[0]!.condition?.of).toBe("snow-over");
     expect(Math.max(...result.legs.map(({ snowM }) => snowM))).toBeGreaterThan(500);
   });
 });

@@ -7,7 +7,7 @@ import {
   buildProfile,
   computePlan,
   locate,
-  mendTracks,
+  repairTracks,
   PLAN_VERSION,
   readGpx,
   readPlan,
@@ -39,7 +39,7 @@ const gpx = recordGpx(line, random, waypoints);
 
 const read = readGpx(gpx.text, "corvane", "corvane.gpx").value;
 if (!read) throw new Error("The generated GPX does not read back.");
-const profile = buildProfile(mendTracks([read.track]), false);
+const profile = buildProfile(repairTracks([read.track]), false);
 const round6 = (degrees: number): number => Math.round(degrees * 1e6) / 1e6;
 const onTrack = (km: number): { trackM: number; lonDeg: number; latDeg: number } => {
   const { lonDeg, latDeg } = pointAt(line, km * 1000);
@@ -47,7 +47,7 @@ const onTrack = (km: number): { trackM: number; lonDeg: number; latDeg: number }
 };
 const atM = (km: number): number => onTrack(km).trackM;
 const beside = alternateGpx(line);
-const besideLengthM = buildProfile(mendTracks([readGpx(beside, "corrie-way", "").value!.track]), false).lengthM;
+const besideLengthM = buildProfile(repairTracks([readGpx(beside, "corrie-way", "").value!.track]), false).lengthM;
 /** A place on the alternate, a fraction of its points from where it leaves. */
 const onAlternate = (fraction: number): { trackM: number; alternateId: string; lonDeg: number; latDeg: number } => {
   const points = alternatePoints(line);
@@ -71,7 +71,7 @@ const plan = {
     directionName: "northbound",
     startDate: "2027-03-29",
     finishBy: "2027-08-05",
-    madeUp: true,
+    fictional: true,
     units: { distance: "km", height: "m", mass: "kg", smallMass: "g", temperature: "C", volume: "L" },
   },
   trackIds: ["corvane"],
@@ -94,7 +94,7 @@ const plan = {
         reserveFraction: 0.08,
         wrapperFraction: 0.03,
       },
-      menus: { usualId: "menu-cooked", coldId: "menu-cold" },
+      menus: { defaultId: "menu-cooked", coldId: "menu-cold" },
       water: { ratePerKmL: 0.11, dinnerL: 0.5, nightL: 0.3, breakfastL: 0.4, reserveFraction: 0.1 },
       stove: { fuel: "gas-canister", boilsPerDay: 2, boilL: 0.5, containerNetG: 110, containerEmptyG: 102 },
     },
@@ -116,7 +116,7 @@ const plan = {
         reserveFraction: 0.08,
         wrapperFraction: 0.03,
       },
-      menus: { usualId: "menu-soaked" },
+      menus: { defaultId: "menu-soaked" },
       water: { ratePerKmL: 0.125, dinnerL: 0.4, nightL: 0.4, breakfastL: 0.3, reserveFraction: 0.1 },
       stove: { fuel: "none", boilsPerDay: 0, boilL: 0 },
     },
@@ -170,7 +170,7 @@ const plan = {
   ],
   climate: {
     stations: buildStations().map(({ km, ...station }) => ({ ...station, trackM: atM(km) })),
-    forecasts: [FORECAST].map(({ fromKm, toKm, ...told }) => ({ ...told, fromM: atM(fromKm), toM: atM(toKm) })),
+    forecasts: [FORECAST].map(({ fromKm, toKm, ...rest }) => ({ ...rest, fromM: atM(fromKm), toM: atM(toKm) })),
     readings: READINGS.map(({ km, ...reading }) => ({ ...reading, trackM: atM(km) })),
   },
   kit,
@@ -197,11 +197,11 @@ for (const made of EXAMPLE_PLANS) {
   if (!value) throw new Error(JSON.stringify(problems, null, 2));
   writeFileSync(new URL(`examples/${value.plan.id}.gepack.json`, here), `${JSON.stringify(made)}\n`);
 }
-const told = readPlan(plan).value!;
-const besideTrack = readGpx(beside, told.route.alternates[0]!.trackId, "corvane-alternate.gpx").value!.track;
-const planned = computePlan(told, [read.track, besideTrack]);
-writeFileSync(new URL("on-the-trail.json", here), `${JSON.stringify(onTheTrail(told, planned), null, 1)}\n`);
-const before = shakedown(told);
+const rest = readPlan(plan).value!;
+const besideTrack = readGpx(beside, rest.route.alternates[0]!.trackId, "corvane-alternate.gpx").value!.track;
+const planned = computePlan(rest, [read.track, besideTrack]);
+writeFileSync(new URL("on-the-trail.json", here), `${JSON.stringify(onTheTrail(rest, planned), null, 1)}\n`);
+const before = shakedown(rest);
 const walked = readPlanFile(before);
 if (!walked.value) throw new Error(JSON.stringify(walked.problems, null, 2));
 writeFileSync(new URL("shakedown.gepack.json", here), `${JSON.stringify(before)}\n`);

@@ -45,7 +45,7 @@ export {
   FOOD_BY,
   FUELS,
   GIVES,
-  HELD_BY,
+  DECIDED_BY,
   LACKS,
   MEALS,
   MOST_HIKERS,
@@ -70,7 +70,7 @@ export {
   WEEKDAYS,
   walkEnds,
 } from "./plan/ids.ts";
-export { heldSchema, keptKitSchema, pieceSchema } from "./plan/kitSchema.ts";
+export { decisionSchema, keptKitSchema, pieceSchema } from "./plan/kitSchema.ts";
 export {
   deviceSchema,
   hikerSchema,
@@ -92,7 +92,7 @@ export {
   type MenuChoice,
   type MenuItem,
   type PaceSettings,
-  type HeldChoice,
+  type PlanDecision,
   type LogDay,
   type PlannedDay,
   type KeptKit,
@@ -101,7 +101,7 @@ export {
   type Piece,
   type Pin,
   type Plan,
-  type Reading as ThermometerReading,
+  type ThermometerReading as ThermometerReading,
   type Resupply,
   type Section,
   type Source,
@@ -144,11 +144,19 @@ export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simu
 export { encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
-export { comesOn, makeChange, waysThere, type Change, type Goal, type Way, type WayThere } from "./compare/finishBy.ts";
+export {
+  comesOn,
+  makeChange,
+  finishOptions,
+  type Change,
+  type Goal,
+  type FinishKind,
+  type FinishOption,
+} from "./compare/finishBy.ts";
 export { FORBIDDEN_BY_BANS } from "./models/fuel.ts";
 export { passages, type Passage } from "./water/passage.ts";
 export { bottlesOf, bottlesLess, leastBottles, litreKgKm } from "./water/bottles.ts";
-export { isTreated, treatedLegs, treatFill, waysFor, type TreatedLeg, type Treatment } from "./water/treat.ts";
+export { isTreated, treatedLegs, treatFill, methodsFor, type TreatedLeg, type Treatment } from "./water/treat.ts";
 export { readReports, type ReadReport, type ReportReading } from "./file/reports.ts";
 export type { DryCarry } from "./provision/water.ts";
 export type { ReportWord } from "./plan/schema.ts";
@@ -157,7 +165,7 @@ export { bankLegs, type BankLegs } from "./compare/banks.ts";
 export { givenUp, switchOffs, type SwitchedOff } from "./compare/switchOff.ts";
 export { compareMenus, type MenuOnHike } from "./compare/menus.ts";
 export { startsAround, sweepStarts, type StartFigures } from "./compare/starts.ts";
-export { UNTOLD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
+export { UNKNOWN_FORD as UNTOLD_FORD, type FordPassage } from "./conditions/fords.ts";
 export { seasonWhys, type SeasonFigure, type SeasonWhy } from "./conditions/why.ts";
 export { legAsks, legConditions, type LegAsks, type LegConditions } from "./conditions/legs.ts";
 export { buildPlane, PLANE_DAYS, seasonOf, type Plane, type PlanePlan } from "./conditions/plane.ts";
@@ -195,7 +203,7 @@ export { readTrackFile } from "./track/readTrackFile.ts";
 export { isFit, isPacked, trackReaderFor, unpackedBytes, unpacker } from "./track/trackFile.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";
-export { mendTracks, type Mended, type MendedTrack } from "./track/mend.ts";
+export { repairTracks, type Repairs, type RepairedTrack } from "./track/repair.ts";
 export { tooLong } from "./track/limit.ts";
 export { buildProfile, PROFILE_VERSION, type Profile } from "./track/profile.ts";
 export {
@@ -213,7 +221,7 @@ export {
 export { layRoute, routeKey } from "./track/lay.ts";
 export { plainRoute, type Route } from "./track/route.ts";
 export { distanceM } from "./track/geodesic.ts";
-export { refused, type Problem, type Reading } from "./units/problem.ts";
+export { refused, type Problem, type ReadResult } from "./units/problem.ts";
 export type { TrackM, WalkedM } from "./units/lengths.ts";
 export { dayNumber, dayOfYear, isoOfDay } from "./units/day.ts";
 export { holdsOn } from "./walk/terrain.ts";
@@ -250,7 +258,7 @@ export {
   onShelf,
   purposeOf,
   rankPieces,
-  wholeWay,
+  wholeHike,
   withAlternative,
   type Ranked,
   type RankWeights,
@@ -290,7 +298,7 @@ export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";
 export { cardsOf, type CardFault, type CardFigures } from "./log/cards.ts";
 export { fitLog, fitOf, PRIORS, withFits, type Fit, type Fitted, type Observed } from "./log/fit.ts";
 export { pieceRecords, type PieceRecord } from "./log/pieces.ts";
-export { standingOf, type Left, type Standing as LogStanding } from "./log/enough.ts";
+export { rationState, type Left, type RationState as LogStanding } from "./log/enough.ts";
 export { hikeOf, planOfHike, type Hike, type HikeLeg } from "./odds/hike.ts";
 export { TROUBLES, type Trouble, type Varied } from "./odds/hikes.ts";
 export { reserveOdds, TRIED_RESERVES, type ReserveOdds } from "./odds/reserves.ts";
@@ -319,7 +327,7 @@ export {
   tellVariant,
   type Difference,
   type VariantFigures,
-  type VariantTold,
+  type VariantReport,
 } from "./variants/compare.ts";
 export { TRUST_GROUPS, trustOf, type Trust, type TrustGroup } from "./odds/trust.ts";
 export { AGAINST, againstPlan, type Against, type AgainstDay } from "./log/against.ts";

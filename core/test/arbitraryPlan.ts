@@ -157,7 +157,7 @@ const stops = rows("s", 4, () =>
     alternateId,
     offTrailM: fc.integer({ min: 0, max: 30_000 }),
     access: fc.constantFrom(...ACCESS),
-    wayClimbM: rarely(amount(0, 900)),
+    accessClimbM: rarely(amount(0, 900)),
     backClimbM: rarely(amount(0, 900)),
     rideMin: amount(0, 300),
     rideBackMin: rarely(amount(0, 300)),
@@ -208,7 +208,7 @@ const log = rows("l", 6, () =>
     chargeFraction: rarely(amount(0, 1)),
   }),
 );
-const held = rows("h", 3, () =>
+const decisions = rows("h", 3, () =>
   fc.record({
     name: fc.constant("if it is so"),
     pieceIds: fc.subarray(["k0", "k1", "k2"]),
@@ -288,7 +288,7 @@ const stretches = rows("x", 5, () =>
     fromMonthDay: fc.constantFrom("10-01", "01-01"),
     toMonthDay: fc.constantFrom("06-30", "12-31"),
     rule: fc.constantFrom("hard-canister", "permit", "no-camping"),
-    heldBy: fc.constantFrom("carrying", "sleeping"),
+    appliesTo: fc.constantFrom("carrying", "sleeping"),
   }),
 );
 const stations = rows("c", 3, () =>
@@ -411,7 +411,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
     pins,
     log,
     days,
-    held,
+    decisions,
     odds: rarely(odds),
     direction: fc.constantFrom("forward", "reverse"),
     route,
@@ -435,7 +435,7 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
       stretches: drawn.stretches,
       climate: { stations: drawn.stations, ...drawn.known },
       kit: drawn.party.kit,
-      held: drawn.held,
+      decisions: drawn.decisions,
       camps: drawn.camps,
       pins: drawn.pins,
       log: drawn.log,

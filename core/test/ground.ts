@@ -10,7 +10,7 @@ import { DaylightTable } from "../src/season/sun.ts";
 import { sampleGround, sampleSources, sampling } from "../src/solve/sampled.ts";
 import type { TripState } from "../src/solve/settle.ts";
 import { solveBlock, solveTrip, startState, type TripInput } from "../src/solve/trip.ts";
-import { mendTracks } from "../src/track/mend.ts";
+import { repairTracks } from "../src/track/repair.ts";
 import { buildProfile } from "../src/track/profile.ts";
 import { dayNumber } from "../src/units/day.ts";
 import { baseHours, baseHoursInput, levelHoursPerM } from "../src/walk/baseHours.ts";
@@ -37,7 +37,7 @@ export interface Laid {
 }
 
 export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
-  const profile = buildProfile(mendTracks(tracks), plan.trip.direction === "reverse");
+  const profile = buildProfile(repairTracks(tracks), plan.trip.direction === "reverse");
   const { stops, stretches, hikers, dayRules } = plan;
   const planned = buildHalts({ stops, profile, ...ORDINARY });
   const startDay = dayNumber(plan.trip.startDate)!;

@@ -28,7 +28,7 @@ export function flipFlop(): Record<string, unknown> {
       name: "Tarrow Ridge in two halves",
       directionName: "north, then south",
       startDate: "2027-05-24",
-      madeUp: true,
+      fictional: true,
     },
     trackIds: ["tarrow"],
     route: {

@@ -145,11 +145,11 @@ export function buildKit(): PieceOut[] {
     "Double-wall tent, two persons",
     "Shelter",
     1464,
-    { role: "shelter", shared: true, volumeL: 6, toldG: 1380, measured: true, price: 390, boughtOn: "2024-05-11", condition: "good", comfort: 5, nightsBefore: 41 },
+    { role: "shelter", shared: true, volumeL: 6, listedG: 1380, measured: true, price: 390, boughtOn: "2024-05-11", condition: "good", comfort: 5, nightsBefore: 41 },
     shelf,
   );
   add(J, "Tarp with net, two persons", "Shelter", 688, { role: "shelter", shared: true, volumeL: 3, price: 260, condition: "new", comfort: 2 }, shelf);
-  add(T, "Frameless pack, 45 L", "Pack", 624, { role: "pack", toldG: 595, measured: true, price: 210, boughtOn: "2026-02-20", condition: "good", comfort: 2, loadLimitKg: 11, wornM: 320_000 }, shelf);
+  add(T, "Frameless pack, 45 L", "Pack", 624, { role: "pack", listedG: 595, measured: true, price: 210, boughtOn: "2026-02-20", condition: "good", comfort: 2, loadLimitKg: 11, wornM: 320_000 }, shelf);
   add(J, "Framed pack, 65 L", "Pack", 1684, { role: "pack", price: 230, condition: "worn", comfort: 5, loadLimitKg: 24, wornM: 1_450_000, nightsBefore: 96 }, shelf);
   add(T, "Spirit burner with stand", "Kitchen", 46, { role: "stove", price: 35, condition: "good", comfort: 2 }, shelf);
   const worn = (who: string, name: string, more: Record<string, unknown>): void => {
@@ -158,12 +158,12 @@ export function buildKit(): PieceOut[] {
       more,
     );
   };
-  worn(T, "Trekking-pole tent, two persons", { price: 540, toldG: 790, comfort: 4, condition: "good", nightsBefore: 12 });
+  worn(T, "Trekking-pole tent, two persons", { price: 540, listedG: 790, comfort: 4, condition: "good", nightsBefore: 12 });
   worn(T, "Gas burner", { price: 60, comfort: 4 });
-  worn(J, "Backpack", { price: 290, toldG: 1050, comfort: 4, loadLimitKg: 24 });
+  worn(J, "Backpack", { price: 290, listedG: 1050, comfort: 4, loadLimitKg: 24 });
   worn(T, "Backpack", {
     price: 310,
-    toldG: 1060,
+    listedG: 1060,
     comfort: 4,
     loadLimitKg: 22,
     wornM: 410_000,
@@ -193,7 +193,7 @@ export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unkno
     id, name, group, massG, quantity: 1, wear: "packed", hikerId,
   }); // prettier-ignore
   return {
-    keptKits: [
+    savedLists: [
       {
         id: "before-shakedown",
         name: "before the shakedown",
@@ -207,7 +207,7 @@ export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unkno
         ],
       },
     ],
-    held: [
+    decisions: [
       {
         id: "stakes",
         name: "more than 5 km of snow lie on the high ground",

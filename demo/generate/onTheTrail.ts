@@ -13,8 +13,8 @@ import {
 
 const DAYS = 19;
 /** Of what was planned for the day, and of the hours that the plan has for the ground. */
-const FRESH = { days: 6, way: 0.8, hours: 1.2 };
-const FIT = { way: 1, hours: 1.08 };
+const FRESH = { days: 6, pace: 0.8, hours: 1.2 };
+const FIT = { pace: 1, hours: 1.08 };
 const WARM = { from: 9, to: 12, highC: 31 };
 const DRY_DAY = 11;
 const BROKEN_DAY = 13;
@@ -53,9 +53,9 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
     const day = log.length + 1;
     const here = stops.find((stop) => stop.node === node);
     const rests = here !== undefined && log.filter(({ stopId }) => stopId === here.stop.id).length < here.stop.nights;
-    const { way, hours } = day <= FRESH.days ? FRESH : FIT;
+    const { pace, hours } = day <= FRESH.days ? FRESH : FIT;
     const walked = planned.filter((one) => !one.rests)[ahead]!;
-    const cells = Math.round(((walked.toM - walked.fromM) * way) / profile.cellM);
+    const cells = Math.round(((walked.toM - walked.fromM) * pace) / profile.cellM);
     const next = stops.find((stop) => stop.node > node && stop.node <= node + cells);
     const end = rests ? node : (next?.node ?? node + cells);
     let groundH = 0;

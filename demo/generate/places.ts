@@ -30,7 +30,7 @@ export interface StopRow {
   rideBackMin?: number;
   shuttleClocks?: number[];
   shuttleBackClocks?: number[];
-  wayClimbM?: number;
+  accessClimbM?: number;
   backClimbM?: number;
   lacks?: string[];
   infoFrom?: string;
@@ -94,7 +94,7 @@ export const STOPS: readonly StopRow[] = [
   row("dry-fork", "Dry Fork", 595, 900, VILLAGE, 2, WEEKDAYS),
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
   row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
-  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { wayClimbM: 40, backClimbM: 110, openFrom: "05-01", openTo: "10-31" }),
+  row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { accessClimbM: 40, backClimbM: 110, openFrom: "05-01", openTo: "10-31" }),
   row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by shuttle from the pass.", "shuttle", {
     postFrom: "05-15",
     postTo: "10-31",
@@ -303,7 +303,7 @@ export const STRETCHES = [
     refMonthDay: "06-20",
     refClockH: 13,
     basinKm2: 40,
-    snowWayM: 3000,
+    snowDistanceM: 3000,
     note: "Boulders; wider and shallower 200 m upstream.",
   },
   {
@@ -314,10 +314,10 @@ export const STRETCHES = [
     kind: "ford",
     glacier: true,
     basinKm2: 25,
-    snowWayM: 1500,
+    snowDistanceM: 1500,
     note: "Braided below the ice.",
   },
-  { id: "long-beck", name: "Long beck", fromKm: 1118, toKm: 1118.1, kind: "ford", basinKm2: 180, snowWayM: 12_000, note: "" },
+  { id: "long-beck", name: "Long beck", fromKm: 1118, toKm: 1118.1, kind: "ford", basinKm2: 180, snowDistanceM: 12_000, note: "" },
   {
     id: "sael-ticks",
     name: "Sael meadows",

@@ -24,7 +24,7 @@ export function shakedown(demo: Plan): Record<string, unknown> {
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: "sallow-round",
-    trip: { name: "Sallow Round, four days of shakedown", startDate: START_DATE, madeUp: true },
+    trip: { name: "Sallow Round, four days of shakedown", startDate: START_DATE, fictional: true },
     trackIds: ["sallow"],
     hikers: [hiker],
     stops: [stop("barn", "Marl Barn", 33, ["shop-small", "bed"], 0)],

@@ -5,7 +5,7 @@
  */
 import { seededRandom } from "../../demo/generate/random.ts";
 import { serveJobs, type JobEnd } from "../src/worker/serve.ts";
-import type { Reading } from "@gepack/core";
+import type { ReadResult } from "@gepack/core";
 import { drawFrom, type Draw, type Report, type Strength } from "./report.ts";
 import { planWith, straightTrack } from "../test/plans.ts";
 import { writePlanFile } from "@gepack/core";
@@ -39,7 +39,7 @@ export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Re
       slowestMs = Math.max(slowestMs, performance.now() - began);
       const fault = faultOf(end);
       if (fault !== undefined) failures.push(`file ${i}: ${fault}`);
-      else if (end.is === "done" && (end.answer as Reading<unknown>).value !== undefined) accepted++;
+      else if (end.is === "done" && (end.answer as ReadResult<unknown>).value !== undefined) accepted++;
     }
     const figures = `${accepted} read all the same, slowest ${Math.round(slowestMs)} ms`;
     yield { what, tried: files, failures, figures };
@@ -50,7 +50,7 @@ export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Re
 /** A reading ends with a value of real numbers, or with a sentence. */
 function faultOf(end: JobEnd): string | undefined {
   if (end.is !== "done") return end.is === "failed" ? `threw ${end.sentence}` : "stopped by nobody";
-  const { value, problems } = end.answer as Reading<unknown>;
+  const { value, problems } = end.answer as ReadResult<unknown>;
   if (value === undefined && !problems.some(({ sentence }) => sentence.length > 10))
     return "refused without a sentence";
   return value === undefined ? undefined : oddNumber(value, "");

@@ -19,13 +19,13 @@ export interface Strength {
   slowBodies: boolean;
 }
 
-const MOST_TOLD = 20;
+const MOST_SHOWN = 20;
 
 export function print({ what, tried, failures, figures }: Report): void {
-  const held = failures.length === 0;
-  console.log(`${held ? "✓" : "✗"} ${what}: ${tried} tried${figures === undefined ? "" : `; ${figures}`}`);
-  for (const failure of failures.slice(0, MOST_TOLD)) console.log(`    ${failure}`);
-  if (failures.length > MOST_TOLD) console.log(`    and ${failures.length - MOST_TOLD} more`);
+  const passed = failures.length === 0;
+  console.log(`${passed ? "✓" : "✗"} ${what}: ${tried} tried${figures === undefined ? "" : `; ${figures}`}`);
+  for (const failure of failures.slice(0, MOST_SHOWN)) console.log(`    ${failure}`);
+  if (failures.length > MOST_SHOWN) console.log(`    and ${failures.length - MOST_SHOWN} more`);
 }
 
 /** Seeded draws, the same every time. */

@@ -48,7 +48,7 @@ const post = (url: string, body: string, signal?: AbortSignal): Promise<Response
 async function underLoad(url: string): Promise<Report> {
   const body = long();
   const failures: string[] = [];
-  const asked = availableParallelism() + 8;
+  const sent = availableParallelism() + 8;
   let over = false;
   let worstMs = 0;
   let looks = 0;
@@ -62,7 +62,7 @@ async function underLoad(url: string): Promise<Report> {
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   })();
-  const answers = await Promise.all(Array.from({ length: asked }, () => post(url, body)));
+  const answers = await Promise.all(Array.from({ length: sent }, () => post(url, body)));
   over = true;
   await health;
   const refused = answers.filter(({ status }) => status === 503);
@@ -72,16 +72,16 @@ async function underLoad(url: string): Promise<Report> {
     if (answer.status !== 200 && answer.status !== 503) failures.push(`${answer.status}: ${await answer.text()}`);
   if (worstMs > BLOCKED_MS) failures.push(`health took ${Math.round(worstMs)} ms`);
   const figures = `${answers.length - refused.length} computed, ${refused.length} turned away, slowest of ${looks} healths ${Math.round(worstMs)} ms`;
-  return { what: "long plans at once", tried: asked, failures, figures };
+  return { what: "long plans at once", tried: sent, failures, figures };
 }
 
 /** Those who leave take their work along: who comes after does not wait for it. */
 async function leaving(url: string): Promise<Report> {
   const failures: string[] = [];
   const body = long();
-  const asked = 6;
+  const sent = 6;
   await Promise.all(
-    Array.from({ length: asked }, () => post(url, body, AbortSignal.timeout(400)).catch(() => undefined)),
+    Array.from({ length: sent }, () => post(url, body, AbortSignal.timeout(400)).catch(() => undefined)),
   );
   const began = performance.now();
   const { status } = await post(url, short());
@@ -89,7 +89,7 @@ async function leaving(url: string): Promise<Report> {
   if (status !== 200) failures.push(`the next one was answered ${status}`);
   return {
     what: "those who leave while they are computed",
-    tried: asked,
+    tried: sent,
     failures,
     figures: `the next had its answer after ${Math.round(tookMs)} ms`,
   };

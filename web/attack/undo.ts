@@ -14,8 +14,8 @@ export async function* attackUndo({ seed, undoRuns }: Strength): AsyncGenerator<
   for (let run = 0; run < undoRuns; run++) {
     const id = `p${run}`;
     await storePlan(planWith({ id }), []);
-    const told = await randomRun(id, draw);
-    if (told !== undefined) failures.push(`run ${run}: ${told}`);
+    const outcome = await randomRun(id, draw);
+    if (outcome !== undefined) failures.push(`run ${run}: ${outcome}`);
   }
   yield { what: "random runs of edits, undo and redo", tried: undoRuns, failures };
 }

@@ -7,7 +7,7 @@ const AT_ONCE = 2;
 for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
   const some = ADDRESSES.slice(from, from + AT_ONCE);
   test(`no finding of axe in any theme: ${some.map(({ name }) => name).join(", ")}`, async ({ page }) => {
-    const told: string[] = [];
+    const problems: string[] = [];
     await page.emulateMedia({ colorScheme: "light", reducedMotion: "reduce" });
     await openDemo(page, some[0]!.path);
     for (const { name, path } of some) {
@@ -17,7 +17,7 @@ for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
         const axe = axeOn(page);
         const { violations } = await (theme === "light" ? axe : axe.withRules(["color-contrast"])).analyze();
         for (const { id, nodes } of violations)
-          told.push(
+          problems.push(
             `${name}, ${theme}, ${id}: ${nodes
               .slice(0, 3)
               .map((node) => node.html.slice(0, 140))
@@ -25,7 +25,7 @@ for (let from = 0; from < ADDRESSES.length; from += AT_ONCE) {
           );
       }
     }
-    expect(told).toEqual([]);
+    expect(problems).toEqual([]);
   });
 }
 

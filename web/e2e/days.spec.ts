@@ -74,10 +74,10 @@ test("what it takes to be at a stop by a day: ways are told, one is taken, and i
   await by.fill("9 April 2027");
   await by.press("Enter");
   await page.getByRole("button", { name: "Show what it takes" }).click();
-  const ways = page.getByTestId("ways").getByRole("listitem");
-  await expect(ways).toHaveCount(3);
-  await expect(ways.nth(2)).toContainText("rest day");
-  await ways.filter({ hasText: "h more a day" }).getByRole("button", { name: "Take it" }).click();
+  const options = page.getByTestId("ways").getByRole("listitem");
+  await expect(options).toHaveCount(3);
+  await expect(options.nth(2)).toContainText("rest day");
+  await options.filter({ hasText: "h more a day" }).getByRole("button", { name: "Take it" }).click();
   await expect(page.getByText(/As planned you come on [89] Apr, in time\./)).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("As planned you come on 11 Apr.")).toBeVisible();

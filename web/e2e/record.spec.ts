@@ -119,9 +119,9 @@ test("somebody else’s record is asked about and kept apart; one without times 
   const several = await openSeveral(page);
   const files = several.getByLabel("Tracks of days you walked");
   await files.setInputFiles(asFile("other.gpx", recordOf([{ date: on(0), fromKm: 0, toKm: 20 }], 20)));
-  const asked = several.getByRole("alert");
-  await expect(asked).toContainText(/10 of 10 positions lie away from this trail; the nearest is [\d,]+ km from it/);
-  await asked.getByRole("button", { name: "Show its days all the same" }).click();
+  const question = several.getByRole("alert");
+  await expect(question).toContainText(/10 of 10 positions lie away from this trail; the nearest is [\d,]+ km from it/);
+  await question.getByRole("button", { name: "Show its days all the same" }).click();
   await expect(several).toContainText("None of these days ends near this trail. Nothing was changed.");
   await files.setInputFiles(asFile("untimed.gpx", gpxOf(50)));
   await expect(several).toContainText("No position has a time");

@@ -147,51 +147,51 @@ test("a strict content security policy on pages and answers", async ({ request }
 test("GET /api/post is a simulated post office: days on the way, when to send, and what is no parcel", async ({
   request,
 }) => {
-  const asked = async (query: string) => {
+  const queried = async (query: string) => {
     const response = await request.get(`/api/post?${query}`);
     return { status: response.status(), body: (await response.json()) as Record<string, unknown> };
   };
-  expect((await asked("to=outpost&distanceKm=900")).body).toMatchObject({ simulated: true, leastDays: 4, q: 0.5 });
-  expect((await asked("to=village&arrives=2027-06-18")).body).toMatchObject({ sendBy: "2027-06-10" });
-  const bad = await asked("to=moon&distanceKm=&arrives=soon");
+  expect((await queried("to=outpost&distanceKm=900")).body).toMatchObject({ simulated: true, leastDays: 4, q: 0.5 });
+  expect((await queried("to=village&arrives=2027-06-18")).body).toMatchObject({ sendBy: "2027-06-10" });
+  const bad = await queried("to=moon&distanceKm=&arrives=soon");
   expect(bad.status).toBe(400);
   expect(bad.body["detail"]).toMatch(/to is “moon”; use one of town.*distanceKm is “”.*arrives is “soon”/);
 });
 
 test("GET /api/scale is a simulated scale that settles; what is not on it is said", async ({ request }) => {
-  const asked = async (query: string) => {
+  const queried = async (query: string) => {
     const response = await request.get(`/api/scale?${query}`);
     return { status: response.status(), body: (await response.json()) as Record<string, unknown> };
   };
-  expect((await asked("name=Fleece&toldG=250")).body).toEqual({ simulated: true, grams: 0, settled: false });
-  const settled = (await asked("name=Fleece&toldG=250&elapsedMs=4000")).body;
+  expect((await queried("name=Fleece&listedG=250")).body).toEqual({ simulated: true, grams: 0, settled: false });
+  const settled = (await queried("name=Fleece&listedG=250&elapsedMs=4000")).body;
   expect(settled["settled"]).toBe(true);
   expect(settled["grams"]).toBeGreaterThan(240);
   expect(settled["grams"]).toBeLessThan(270);
-  const bad = await asked("name=Fleece&elapsedMs=-4");
+  const bad = await queried("name=Fleece&elapsedMs=-4");
   expect(bad.status).toBe(400);
-  expect(bad.body["detail"]).toMatch(/toldG is missing.*elapsedMs is “-4”/);
+  expect(bad.body["detail"]).toMatch(/listedG is missing.*elapsedMs is “-4”/);
 });
 
 test("GET /api/tracker is a simulated tracker on the demo’s trail, by its own clock; what is no day of it is said", async ({
   request,
 }) => {
-  const asked = async (query: string) => {
+  const queried = async (query: string) => {
     const response = await request.get(`/api/tracker?${query}`);
     return { status: response.status(), body: (await response.json()) as TrackerAnswer & { detail?: string } };
   };
-  const { body } = await asked("start=2027-03-29&elapsedS=180000");
+  const { body } = await queried("start=2027-03-29&elapsedS=180000");
   expect(body.simulated).toBe(true);
   expect(body.clock).toBe("2027-03-31T02:00:00.000Z");
   expect(body.fixes.length).toBeGreaterThan(20);
   const middle = body.fixes[10]!.time;
-  const later = await asked(`start=2027-03-29&elapsedS=180000&since=${middle}`);
+  const later = await queried(`start=2027-03-29&elapsedS=180000&since=${middle}`);
   expect(later.body.fixes).toEqual(body.fixes.slice(11));
   // A clock that began two days ago, at its own speed, has come as far.
   const begun = Math.floor(Date.now() / 1000) - 50;
-  const live = (await asked(`start=2027-03-29&begun=${begun}&speed=3600`)).body;
+  const live = (await queried(`start=2027-03-29&begun=${begun}&speed=3600`)).body;
   expect(Date.parse(live.clock)).toBeGreaterThanOrEqual(Date.parse("2027-03-31T02:00:00Z"));
-  const bad = await asked("start=soon&speed=0&since=then");
+  const bad = await queried("start=soon&speed=0&since=then");
   expect(bad.status).toBe(400);
   expect(bad.body.detail).toMatch(/start is “soon”.*since is “then”.*speed is “0”/);
 });

@@ -8,8 +8,8 @@ const source = (page: Page) => page.getByTestId("source");
 test("a source is ignored with one key, and the carry is what “if dry” said", async ({ page }) => {
   await openDemo(page, "/water/?leg=6");
   await expect(source(page)).toContainText("Hask trough to Fork spring");
-  const told = await source(page).getByTestId("if-dry").innerText();
-  const litres = Number(/: ([\d.]+) L for/.exec(told)![1]);
+  const ifDry = await source(page).getByTestId("if-dry").innerText();
+  const litres = Number(/: ([\d.]+) L for/.exec(ifDry)![1]);
   await fills(page)
     .getByRole("row", { name: /Fork spring/ })
     .click();

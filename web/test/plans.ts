@@ -47,8 +47,8 @@ export function planWith(parts: Record<string, unknown> = {}): Plan {
   });
 }
 
-export const wholeWay = [{ fromStopId: "@start", toStopId: "@finish" }];
+export const wholeHike = [{ fromStopId: "@start", toStopId: "@finish" }];
 
 export function pieceOf(id: string, rest: Record<string, unknown> = {}): Record<string, unknown> {
-  return { id, name: id, massG: 100, ownerId: "a", carrierId: "a", spans: wholeWay, ...rest };
+  return { id, name: id, massG: 100, ownerId: "a", carrierId: "a", spans: wholeHike, ...rest };
 }

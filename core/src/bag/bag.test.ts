@@ -19,7 +19,7 @@ const withMenus = (overrides: Record<string, unknown> = {}): Plan =>
   planOf({
     foods,
     menus,
-    hikers: [hikerOf({ menus: { usualId: "menu-cooked" } })],
+    hikers: [hikerOf({ menus: { defaultId: "menu-cooked" } })],
     stops: [
       stopOf("small", 70_000, { nights: 1, services: ["shop-small", "bed", "meals"] }),
       stopOf("bare", 130_000, { nights: 1, services: ["bed"] }),
@@ -96,7 +96,7 @@ describe("on a trail with a small shop, none, and a full one", () => {
 
   test("in the first week, without appetite, less is wanted of the bag than is burned, and a menu that grows holds it", () => {
     const hungry = (appetiteByWeek: number[]) =>
-      computePlan(withMenus({ hikers: [hikerOf({ menus: { usualId: "menu-cooked" }, food: { appetiteByWeek } })] }), [
+      computePlan(withMenus({ hikers: [hikerOf({ menus: { defaultId: "menu-cooked" }, food: { appetiteByWeek } })] }), [
         track,
       ]).legs[0]!.hikers[0]!.food;
     const { shortfallFraction } = plan.hikers[0]!.food;
@@ -114,7 +114,7 @@ describe("on a trail with a small shop, none, and a full one", () => {
     const menu = menuOfBag("filled", "Filled", filled, foods, mealDays);
     const taken = withMenus({
       menus: [...menus, menu],
-      hikers: [hikerOf({ menus: { usualId: "menu-cooked", legs: [{ fromStopId: "full", menuId: "filled" }] } })],
+      hikers: [hikerOf({ menus: { defaultId: "menu-cooked", legs: [{ fromStopId: "full", menuId: "filled" }] } })],
     });
     const after = computePlan(taken, [track]);
     const [bag] = addsUp(taken, after).filter(({ legIndex }) => legIndex === 3);
@@ -128,7 +128,7 @@ describe("on a trail with a small shop, none, and a full one", () => {
     const picky = withMenus({
       hikers: [
         hikerOf({
-          menus: { usualId: "menu-cooked" },
+          menus: { defaultId: "menu-cooked" },
           stove: { fuel: "none" },
           fill: { without: ["nuts"] },
         }),
@@ -148,12 +148,12 @@ describe("on a trail with a small shop, none, and a full one", () => {
 
 test("bags add up on any plan", () => {
   fc.assert(
-    fc.property(arbitraryPlan, fc.constantFrom(...menus.map(({ id }) => id)), ({ plan: any, tracks }, usualId) => {
+    fc.property(arbitraryPlan, fc.constantFrom(...menus.map(({ id }) => id)), ({ plan: any, tracks }, defaultId) => {
       const plan: Plan = {
         ...any,
         foods,
         menus,
-        hikers: any.hikers.map((hiker) => ({ ...hiker, menus: { ...hiker.menus, usualId } })),
+        hikers: any.hikers.map((hiker) => ({ ...hiker, menus: { ...hiker.menus, defaultId } })),
       };
       const result = computePlan(plan, tracks);
       for (let who = 0; who < plan.hikers.length; who++) addsUp(plan, result, who);
@@ -185,7 +185,7 @@ test("any menus at all give a plan with figures, and its bags add up", () => {
       fc.integer({ min: -20, max: 20 }),
       ({ plan: any, tracks }, own, coldBelowC) => {
         const eats = {
-          usualId: "m0",
+          defaultId: "m0",
           coldId: own.at(-1)!.id,
           coldBelowC,
           noFlameId: own.at(-1)!.id,

@@ -11,7 +11,7 @@ import type { PartMenu } from "../provision/supply.ts";
 import type { DayResult, LegHiker, TripFigures } from "../result/result.ts";
 import { supplierOf } from "../walk/halts.ts";
 
-type Told = Pick<TripFigures, "legs" | "days">;
+type PlannedLegs = Pick<TripFigures, "legs" | "days">;
 
 export interface BagItem {
   food: Food;
@@ -75,7 +75,7 @@ function eatenGrams(plan: Plan, days: readonly DayResult[], who: number, row: Le
 }
 
 /** The bags of all legs of a hiker; none where no menu says what is in them. */
-export function legBags(plan: Plan, { legs, days }: Told, who: number, pantry: Pantry): LegBag[] {
+export function legBags(plan: Plan, { legs, days }: PlannedLegs, who: number, pantry: Pantry): LegBag[] {
   const foods = new Map(plan.foods.map((food) => [food.id, food]));
   const byLeg = legs.map((): DayResult[] => []);
   for (const day of days) byLeg[day.legIndex]!.push(day);

@@ -76,17 +76,22 @@ describe("boxes of a plan", () => {
   test("a line that waits goes in where its decision is taken, and in any case when the decision is forgotten", () => {
     const lines = [
       { id: "l", name: "Maps", massG: 120 },
-      { id: "m", name: "Second map", massG: 80, heldId: "h" },
+      { id: "m", name: "Second map", massG: 80, decisionId: "h" },
     ];
-    const held = (more: Record<string, unknown>) => [{ id: "h", name: "the detour is open", ...more }];
-    const plan = planWith({ boxes: [{ id: "x", toStopId: "a", lines, cartonG: 0 }], held: held({ counted: false }) });
+    const decisions = (more: Record<string, unknown>) => [{ id: "h", name: "the detour is open", ...more }];
+    const plan = planWith({
+      boxes: [{ id: "x", toStopId: "a", lines, cartonG: 0 }],
+      decisions: decisions({ counted: false }),
+    });
     const ownG = (one: Plan) => boxes(one).of(boxKey("a")).totalG - 700 - 250;
     expect(ownG(plan)).toBe(120);
-    expect(ownG({ ...plan, held: planWith({ held: held({ counted: true }) }).held })).toBe(200);
+    expect(ownG({ ...plan, decisions: planWith({ decisions: decisions({ counted: true }) }).decisions })).toBe(200);
     const decided = { on: "2027-05-01", taken: true };
-    expect(ownG({ ...plan, held: planWith({ held: held({ counted: false, decided }) }).held })).toBe(200);
+    expect(
+      ownG({ ...plan, decisions: planWith({ decisions: decisions({ counted: false, decided }) }).decisions }),
+    ).toBe(200);
     const forgotten = structuredClone(plan);
-    removeRow(forgotten, "held", "h");
+    removeRow(forgotten, "decisions", "h");
     expect(forgotten.boxes[0]!.lines[1]).toEqual({ id: "m", name: "Second map", massG: 80 });
     expect(ownG(forgotten)).toBe(200);
   });
@@ -105,8 +110,8 @@ describe("boxes of a plan", () => {
     const by = isoOfDay(boxes(planWith()).of(boxKey("b")).sending.byDay + 2);
     const late = planWith({ boxes: [{ id: "x", toStopId: "b", sentOn: by }] });
     expect(boxes(late).of(boxKey("b")).faults).toEqual([{ kind: "sent-late", days: 2 }]);
-    const held = planWith({ stops: [town("a", 60, { postHoldDays: 1 }), town("b", 120), town("c", 180)] });
-    expect(kinds(held, boxKey("a"))).toContain("no-window");
+    const briefly = planWith({ stops: [town("a", 60, { postHoldDays: 1 }), town("b", 120), town("c", 180)] });
+    expect(kinds(briefly, boxKey("a"))).toContain("no-window");
     const far = planWith({ stops: [town("a", 60), town("b", 120), town("c", 180, { postLeastDays: 30 })] });
     expect(kinds(far, boxKey("c", "a"))).toEqual(["unsure"]);
   });
@@ -122,10 +127,10 @@ describe("boxes of a plan", () => {
           for (const id of reached) {
             const spans = piece.spans.filter(({ begins, fromStopId }) => begins === "posted" && fromStopId === id);
             const inBoxes = all.filter((box) => box.toStopId === id).flatMap(({ pieces }) => pieces);
-            const held = plan.held.some(({ pieceIds, otherwiseIds }) =>
+            const waits = plan.decisions.some(({ pieceIds, otherwiseIds }) =>
               [...pieceIds, ...otherwiseIds].includes(piece.id),
             );
-            if (!held) expect(inBoxes.filter((one) => one.id === piece.id)).toHaveLength(spans.length);
+            if (!waits) expect(inBoxes.filter((one) => one.id === piece.id)).toHaveLength(spans.length);
           }
         // Food comes in one box to each stop that has it posted, and in none elsewhere.
         for (const { stop, box } of stopFigures(plan, result))

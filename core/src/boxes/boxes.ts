@@ -5,7 +5,7 @@
 import type { BoxLine, BoxRow } from "../plan/boxSchema.ts";
 import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
-import { isTaken, leftOut } from "../kit/held.ts";
+import { isTaken, leftOut } from "../kit/decisions.ts";
 import type { Sending } from "../stops/post.ts";
 import { chanceThere, postagePrice } from "../stops/post.ts";
 import { sendingTo, serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
@@ -113,8 +113,8 @@ function boxTo(
   const planned = sendingTo(plan, { days }, at, sender);
   const { sending } = planned;
   const arrivesDay = stay.from.day;
-  const told = dayNumber(row?.sentOn ?? "");
-  const sentDay = told ?? planned.sentDay ?? sending.byDay;
+  const sentOnDay = dayNumber(row?.sentOn ?? "");
+  const sentDay = sentOnDay ?? planned.sentDay ?? sending.byDay;
   const service = serviceTo(stop, plan.resupply);
   const chance = chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
   const faults: BoxFault[] = [];
@@ -123,7 +123,8 @@ function boxTo(
     faults.push({ kind: "too-heavy", limitKg: plan.resupply.mostParcelKg });
   if (stop.services.length > 0 && !stop.services.includes("post")) faults.push({ kind: "no-post" });
   if (!sender && sending.fromDay > sending.byDay) faults.push({ kind: "no-window" });
-  if (told !== undefined && told > sending.byDay) faults.push({ kind: "sent-late", days: told - sending.byDay });
+  if (sentOnDay !== undefined && sentOnDay > sending.byDay)
+    faults.push({ kind: "sent-late", days: sentOnDay - sending.byDay });
   if (sender && chance < LEAST_CHANCE) faults.push({ kind: "unsure" });
   const refused = pieces.filter((piece) => travelsOf(piece) === "neither").map(({ id }) => id);
   if (refused.length > 0) faults.push({ kind: "not-by-post", pieceIds: refused });
@@ -151,8 +152,8 @@ function boxTo(
 }
 
 /** A line that waits for a decision goes in where that is taken. */
-const goesIn = ({ held }: Pick<Plan, "held">, { heldId }: BoxLine): boolean =>
-  held.every((choice) => choice.id !== heldId || isTaken(choice));
+const goesIn = ({ decisions }: Pick<Plan, "decisions">, { decisionId }: BoxLine): boolean =>
+  decisions.every((choice) => choice.id !== decisionId || isTaken(choice));
 
 const CARTON_G = 250;
 /** What is less likely to be there is told as unsure. */

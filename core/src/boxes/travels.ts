@@ -31,6 +31,6 @@ export interface Luggage {
 
 /** What a hiker has on leaving home for the start: what is worn and all the rest may go anywhere. */
 export function luggageOf(pieces: readonly Piece[]): Luggage {
-  const of = (way: Travels): Piece[] => pieces.filter((piece) => travelsOf(piece) === way);
+  const of = (kind: Travels): Piece[] => pieces.filter((piece) => travelsOf(piece) === kind);
   return { cabin: of("cabin"), hold: of("hold"), neither: of("neither") };
 }

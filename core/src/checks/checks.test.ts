@@ -29,11 +29,11 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     expect(snowed!.have).toBeGreaterThan(40_000);
     expect(snowed!.soft).toBeLessThanOrEqual(snowed!.have);
     expect(only(found({ climate: { ...cold.climate, snowBy: "by-hand" } }), "snow-underfoot")).toBeUndefined();
-    const untold = {
+    const unlisted = {
       climate: { stations: [stationOf(8, 16, { precipMm: undefined }), stationOf(8, 16, { id: "b" })] },
     };
-    expect(only(found(untold), "rain-assumed")).toMatchObject({ severity: "note", have: 1 });
-    expect(only(found({ climate: { ...untold.climate, snowBy: "by-hand" } }), "rain-assumed")).toBeUndefined();
+    expect(only(found(unlisted), "rain-assumed")).toMatchObject({ severity: "note", have: 1 });
+    expect(only(found({ climate: { ...unlisted.climate, snowBy: "by-hand" } }), "rain-assumed")).toBeUndefined();
   });
 
   test("load over the pack's comfort", () => {
@@ -73,31 +73,31 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("a rule of food storage may hold only for who sleeps there: who walks through is told so", () => {
-    const meadow = (heldBy: string, fromM: number, toM: number, season = {}) => [
-      { id: "r", name: "Meadow", fromM, toM, kind: "rule", rule: "hard-canister", heldBy, ...season },
+    const meadow = (appliesTo: string, fromM: number, toM: number, season = {}) => [
+      { id: "r", name: "Meadow", fromM, toM, kind: "rule", rule: "hard-canister", appliesTo, ...season },
     ];
     const codes = (...given: Parameters<typeof meadow>): string[] =>
       found({ stretches: meadow(...given) }).flatMap(({ code }) => (code.startsWith("canister") ? [code] : []));
     // Days of some 25 km: nobody sleeps in the first 5 km, somebody does in 40.
     expect(codes("carrying", 1000, 5000)).toEqual(["canister-missing"]);
-    expect(codes("sleeping", 1000, 5000)).toEqual(["canister-not-asked"]);
+    expect(codes("sleeping", 1000, 5000)).toEqual(["canister-if-camping"]);
     expect(codes("sleeping", 10_000, 50_000)).toEqual(["canister-missing"]);
     expect(codes("carrying", 1000, 5000, { fromMonthDay: "08-01", toMonthDay: "09-01" })).toEqual([]);
   });
 
   test("permits, hazards, insects and rules in one's own words are told before their stretch, in their season", () => {
-    const told = (rest: Record<string, unknown>) =>
+    const ahead = (rest: Record<string, unknown>) =>
       only(
         found({ stretches: [{ id: "r", name: "R", fromM: 20_000, toM: 30_000, note: "n", ...rest }] }),
-        "told-ahead",
+        "rule-ahead",
       );
-    expect(told({ kind: "rule", rule: "permit" })).toMatchObject({ kind: "permit", stretch: "R", more: "n" });
-    expect(told({ kind: "rule" })).toMatchObject({ kind: "own-rule", severity: "note", legIndex: 0 });
-    expect(told({ kind: "hazard" })?.atM).toBeCloseTo(20_000, -2);
-    expect(told({ kind: "insects", fromMonthDay: "04-01", toMonthDay: "06-01" })?.kind).toBe("insects");
-    expect(told({ kind: "insects", fromMonthDay: "07-01", toMonthDay: "08-01" })).toBeUndefined();
-    expect(told({ kind: "rule", rule: "no-camping" })).toBeUndefined();
-    expect(told({ kind: "surface", surface: "sand" })).toBeUndefined();
+    expect(ahead({ kind: "rule", rule: "permit" })).toMatchObject({ kind: "permit", stretch: "R", more: "n" });
+    expect(ahead({ kind: "rule" })).toMatchObject({ kind: "own-rule", severity: "note", legIndex: 0 });
+    expect(ahead({ kind: "hazard" })?.atM).toBeCloseTo(20_000, -2);
+    expect(ahead({ kind: "insects", fromMonthDay: "04-01", toMonthDay: "06-01" })?.kind).toBe("insects");
+    expect(ahead({ kind: "insects", fromMonthDay: "07-01", toMonthDay: "08-01" })).toBeUndefined();
+    expect(ahead({ kind: "rule", rule: "no-camping" })).toBeUndefined();
+    expect(ahead({ kind: "surface", surface: "sand" })).toBeUndefined();
   });
 
   test("nights without a bed, for who sleeps in beds", () => {
@@ -202,7 +202,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     const codes = computePlan(
       planOf({
         kit: [bottles, ...sleepKit],
-        hikers: [hikerOf({ packComfortKg: 20, food: fed, water: { treatment: { way: "lamp" } } })],
+        hikers: [hikerOf({ packComfortKg: 20, food: fed, water: { treatment: { method: "lamp" } } })],
       }),
       [blind],
     ).checks.map((check) => check.code);

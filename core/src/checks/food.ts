@@ -93,7 +93,7 @@ const fireBan = defineCheck({
 /** Those that ask for a canister on a leg: of stretches that ask only who sleeps there, where somebody does. */
 function canisterStretches(plan: Plan, leg: LegResult, result: TripFigures): Stretch[] {
   return storageStretches(plan, leg, result).filter(
-    (stretch) => stretch.heldBy === "carrying" || sleepsIn(stretch, leg, result),
+    (stretch) => stretch.appliesTo === "carrying" || sleepsIn(stretch, leg, result),
   );
 }
 
@@ -104,13 +104,13 @@ function storageStretches({ stretches }: Plan, leg: LegResult, result: TripFigur
 }
 
 const canisterNotAsked = defineCheck({
-  code: "canister-not-asked",
+  code: "canister-if-camping",
   units: { stretch: "name" },
   *find(context) {
     const { plan, result } = context;
     for (const leg of result.legs)
       for (const stretch of storageStretches(plan, leg, result))
-        if (stretch.heldBy === "sleeping" && !sleepsIn(stretch, leg, result))
+        if (stretch.appliesTo === "sleeping" && !sleepsIn(stretch, leg, result))
           yield { severity: "note", legIndex: leg.index, atM: leg.fromM, stretch: stretch.name };
   },
 });

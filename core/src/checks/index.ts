@@ -50,7 +50,7 @@ export function findChecks(given: Omit<CheckContext, "bags" | "boxes">): Check[]
   const { plan, result } = given;
   const pantry = buildPantry(plan.foods);
   const bags = plan.hikers.map(({ menus }, who) =>
-    menus.usualId === undefined ? [] : legBags(plan, result, who, pantry),
+    menus.defaultId === undefined ? [] : legBags(plan, result, who, pantry),
   );
   const context: CheckContext = { ...given, bags, boxes: boxesOf(plan, result) };
   const found: Check[] = [];

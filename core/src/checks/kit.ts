@@ -101,7 +101,7 @@ const roleGap = defineCheck({
 });
 
 /** What no check of its own tells. */
-const TOLD: Partial<Record<DemandKind, Severity>> = {
+const SHOWN: Partial<Record<DemandKind, Severity>> = {
   traction: "caution",
   axe: "caution",
   rain: "caution",
@@ -127,7 +127,7 @@ const kitUncovered = defineCheck({
     const asks = legAsks(result, fords, { season, snow });
     const open = coverOf(plan, result, demandsOf(plan, result, asks)).filter(({ isMet }) => !isMet);
     for (const [who, { id: hikerId }] of plan.hikers.entries())
-      for (const [demand, severity] of Object.entries(TOLD) as [DemandKind, Severity][]) {
+      for (const [demand, severity] of Object.entries(SHOWN) as [DemandKind, Severity][]) {
         const mine = open.filter((cover) => cover.who === who && cover.kind === demand);
         const [first] = mine;
         if (!first) continue;

@@ -30,7 +30,7 @@ function planFor(
     foods: startingFoods(),
     menus,
     ...over,
-    hikers: [hikerOf({ menus: { usualId: "menu-cooked" }, ...hiker })],
+    hikers: [hikerOf({ menus: { defaultId: "menu-cooked" }, ...hiker })],
     climate: { stations: [stationOf(lowC, highC)] },
     stops: [stopOf("shop", 150_000, { nights: 1, services: ["shop-small", "bed", "meals"] })],
   });
@@ -91,7 +91,7 @@ test("a fire ban is no trouble for a stove without a valve that stays unlit on i
   const over = { stretches: [ban] };
   const [lit] = found("fire-ban", [5, 15], hiker, startingMenus(), over);
   expect(lit).toMatchObject({ severity: "blocker", stretch: "Dry forest" });
-  const menus = { usualId: "menu-cooked", noFlameId: "menu-soaked" };
+  const menus = { defaultId: "menu-cooked", noFlameId: "menu-soaked" };
   expect(found("fire-ban", [5, 15], { ...hiker, menus }, startingMenus(), over)).toEqual([]);
   const { days, profile } = computePlan(planFor([5, 15], { ...hiker, menus }, startingMenus(), over), tracks);
   const eaten = days.filter(({ menus: [menu] }) => menu?.menuId === "menu-soaked");
@@ -103,7 +103,7 @@ test("a fire ban is no trouble for a stove without a valve that stays unlit on i
 
 test("a menu of dry camps is eaten there, and its water is what is carried", () => {
   const cooked = computePlan(planFor([5, 15], {}), tracks);
-  const menus = { usualId: "menu-cooked", dryCampId: "menu-soaked" };
+  const menus = { defaultId: "menu-cooked", dryCampId: "menu-soaked" };
   const dry = computePlan(planFor([5, 15], { menus }), tracks);
   // Not a source on the way: every camp is dry.
   expect(dry.days.filter(({ night }) => night === "camp").map(({ menus: [menu] }) => menu?.menuId)).toEqual(

@@ -8,7 +8,7 @@ import type { TripFigures } from "../result/result.ts";
 import { defineCheck } from "./check.ts";
 
 /** Part of the trail that may lie beyond a model's grades before it is said. */
-const SOME_OF_THE_WAY = 0.1;
+const MUCH_OF_IT = 0.1;
 /** A part of the whole trail is told well enough by every eighth cell. */
 const SAMPLE_CELLS = 8;
 
@@ -25,16 +25,16 @@ const within =
   };
 
 /** The part of the way that lies beyond, in percent. */
-function partOfTheWay(values: Float64Array, times: number): Beyond {
+function shareOfDistance(values: Float64Array, times: number): Beyond {
   return (low, high) => {
     let beyond = 0;
-    let asked = 0;
+    let outside = 0;
     for (let c = 0; c < values.length; c += SAMPLE_CELLS) {
-      asked++;
+      outside++;
       const value = times * values[c]!;
       if (value < low || value > high) beyond++;
     }
-    return beyond > SOME_OF_THE_WAY * asked ? Math.round((100 * beyond) / asked) : undefined;
+    return beyond > MUCH_OF_IT * outside ? Math.round((100 * beyond) / outside) : undefined;
   };
 }
 
@@ -43,8 +43,8 @@ function quantities(hiker: Hiker, who: number, { legs, profile, finish }: TripFi
   const rows = legs.map((leg) => leg.hikers[who]!);
   const cooked = legs.filter((_, i) => rows[i]!.fuel.boils > 0);
   return {
-    gradeFraction: partOfTheWay(profile.gradeFraction, 1),
-    gradePercent: partOfTheWay(profile.gradeFraction, 100),
+    gradeFraction: shareOfDistance(profile.gradeFraction, 1),
+    gradePercent: shareOfDistance(profile.gradeFraction, 100),
     loadKg: within(rows.map((row) => row.heaviestKg)),
     ageY: within([hiker.ageY]),
     ...(hiker.bodyFatFraction === undefined ? {} : { bodyFatFraction: within([hiker.bodyFatFraction]) }),
@@ -62,11 +62,11 @@ const outsideModel = defineCheck({
   units: { model: "name", quantity: "name", have: "count", low: "count", high: "count" },
   *find({ plan, result, schools }) {
     for (const [who, hiker] of plan.hikers.entries()) {
-      const held = quantities(hiker, who, result);
+      const figures = quantities(hiker, who, result);
       for (const question of QUESTIONS) {
         const school = schools[who]![question];
         for (const [quantity, [low, high]] of Object.entries(school.validity.ranges)) {
-          const have = held[quantity]?.(low, high);
+          const have = figures[quantity]?.(low, high);
           if (have !== undefined)
             yield { severity: "note", hikerId: hiker.id, model: school.name, quantity, have, low, high };
         }

@@ -7,8 +7,8 @@ import { defineCheck, type CheckContext } from "./check.ts";
 
 type Why = "off-route" | "past" | "crossed" | "forbidden" | "late" | "early" | "passed";
 
-const pinNotHeld = defineCheck({
-  code: "pin-not-held",
+const pinMissed = defineCheck({
+  code: "pin-missed",
   units: { pinId: "name", pin: "name", why: "name", wanted: "date", comes: "date", days: "days" },
   *find(context) {
     for (const pin of context.plan.pins) {
@@ -71,4 +71,4 @@ function crosses(pin: Pin, other: Pin, node: number, { profile }: TripFigures): 
   return (there < node && other.date >= pin.date) || (there > node && other.date <= pin.date);
 }
 
-export const pinChecks = [pinNotHeld] as const;
+export const pinChecks = [pinMissed] as const;

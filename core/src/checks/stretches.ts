@@ -4,8 +4,8 @@ import { firstNode, holdsOn, touches } from "../result/stretches.ts";
 import { nodesOn, walkedOf } from "../track/place.ts";
 import { defineCheck } from "./check.ts";
 
-const toldAhead = defineCheck({
-  code: "told-ahead",
+const ruleAhead = defineCheck({
+  code: "rule-ahead",
   units: { kind: "name", stretch: "name", more: "name" },
   *find({ plan, result }) {
     for (const stretch of plan.stretches) {
@@ -48,13 +48,13 @@ const ticks = defineCheck({
   },
 });
 
-type ToldAhead = "permit" | "own-rule" | "hazard" | "insects" | "animals" | "faint-path";
+type RuleAhead = "permit" | "own-rule" | "hazard" | "insects" | "animals" | "faint-path";
 
 /** What is told before a stretch; undefined for those that have an effect or a check of their own. */
-function lineOf({ kind, rule }: Stretch): ToldAhead | undefined {
+function lineOf({ kind, rule }: Stretch): RuleAhead | undefined {
   if (kind === "hazard" || kind === "insects" || kind === "animals" || kind === "faint-path") return kind;
   if (kind !== "rule") return undefined;
   return rule === "permit" ? "permit" : rule === undefined ? "own-rule" : undefined;
 }
 
-export const stretchChecks = [toldAhead, ticks] as const;
+export const stretchChecks = [ruleAhead, ticks] as const;

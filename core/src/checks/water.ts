@@ -3,7 +3,7 @@ import { rowOf } from "../plan/rowOf.ts";
 import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
 import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
-import { treatedLegs, waysFor } from "../water/treat.ts";
+import { treatedLegs, methodsFor } from "../water/treat.ts";
 import { atNode, defineCheck, onLegs } from "./check.ts";
 
 const SLACK_L = 0.05;
@@ -126,7 +126,7 @@ const filterFrost = defineCheck({
   units: { nights: "count", have: "C" },
   *find(context) {
     for (const { hiker, leg, where } of onLegs(context)) {
-      if (hiker.water.treatment.way !== "filter") continue;
+      if (hiker.water.treatment.method !== "filter") continue;
       const cold = context.result.days.filter((day) => day.legIndex === leg.index && day.outside && day.coldNightC < 0);
       if (cold.length === 0) continue;
       yield {
@@ -141,7 +141,7 @@ const filterFrost = defineCheck({
 
 const treatmentUsedUp = defineCheck({
   code: "treatment-used-up",
-  units: { limit: "L", way: "name" },
+  units: { limit: "L", method: "name" },
   *find({ plan, result }) {
     for (const [who, { id: hikerId, water }] of plan.hikers.entries())
       for (const { legIndex, renewed } of treatedLegs(plan, result, who))
@@ -152,21 +152,21 @@ const treatmentUsedUp = defineCheck({
             hikerId,
             atM: result.legs[legIndex]!.fromM,
             limit: water.treatment.lifeL,
-            way: water.treatment.way,
+            method: water.treatment.method,
           };
   },
 });
 
 /** What is filled below camps, houses or cattle and treated one way only. */
 const foulWater = defineCheck({
-  code: "foul-water",
-  units: { source: "name", way: "name" },
+  code: "contaminated-water",
+  units: { source: "name", method: "name" },
   *find(context) {
     const { plan } = context;
     for (const { hiker, row, where } of onLegs(context)) {
       const { treatment } = hiker.water;
       const carry = row.carries.find(
-        (one) => rowOf(plan.sources, one.fromSourceId)?.foul && waysFor(one, plan, treatment).length < 2,
+        (one) => rowOf(plan.sources, one.fromSourceId)?.contaminated && methodsFor(one, plan, treatment).length < 2,
       );
       const source = rowOf(plan.sources, carry?.fromSourceId);
       if (!carry || !source) continue;
@@ -175,7 +175,7 @@ const foulWater = defineCheck({
         ...where,
         atM: atNode(context, carry.fromNode),
         source: source.name,
-        way: treatment.way,
+        method: treatment.method,
       };
     }
   },

@@ -2,7 +2,7 @@
 import { describe, expect, test } from "vitest";
 import { hikerOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, type Plan } from "../index.ts";
-import { comesOn, makeChange, waysThere, type Change, type WayThere } from "./finishBy.ts";
+import { comesOn, makeChange, finishOptions, type Change, type FinishOption } from "./finishBy.ts";
 
 const tracks = [trackNorth({ lengthM: 300_000 })];
 const plan = planOf({
@@ -22,26 +22,26 @@ const withChange = (change: Change): Plan => {
 const finish = compute(plan).finishDate;
 const earlier = (date: string, days: number): string =>
   new Date(Date.parse(date) - days * 86_400_000).toISOString().slice(0, 10);
-const waysTo = (date: string, stopId?: string): WayThere[] => [
-  ...waysThere(plan, { date, ...(stopId === undefined ? {} : { stopId }) }, compute),
+const optionsTo = (date: string, stopId?: string): FinishOption[] => [
+  ...finishOptions(plan, { date, ...(stopId === undefined ? {} : { stopId }) }, compute),
 ];
 
 test("in time already: nothing to do", () => {
-  expect(waysTo(finish)).toEqual([]);
+  expect(optionsTo(finish)).toEqual([]);
 });
 
 describe("two days too late", () => {
   const date = earlier(finish, 2);
-  const ways = waysTo(date);
+  const options = optionsTo(date);
   test("hours, start and rest days each meet it as computed, and a step less does not", () => {
-    expect(ways.map(({ way }) => way)).toEqual(["hours", "start", "zeros"]);
-    for (const { change, comes, heaviestKg } of ways) {
+    expect(options.map(({ kind: way }) => way)).toEqual(["hours", "start", "zeros"]);
+    for (const { change, comes, heaviestKg } of options) {
       const result = compute(withChange(change));
       expect(result.finishDate).toBe(comes);
       expect(comes! <= date).toBe(true);
       expect(heaviestKg).toBe(Math.max(...result.legs.flatMap((leg) => leg.hikers.map((row) => row.heaviestKg))));
     }
-    const [hours, start, zeros] = ways;
+    const [hours, start, zeros] = options;
     expect(compute(withChange({ hoursMoreH: hours!.by - 0.25 })).finishDate > date).toBe(true);
     expect(start!.change.startDate).toBe(earlier(plan.trip.startDate, start!.by));
     expect(zeros!.by).toBeGreaterThanOrEqual(2);
@@ -50,12 +50,12 @@ describe("two days too late", () => {
 
 test("a stop by a date: rest days beyond it do not help", () => {
   const comes = comesOn(compute(plan), { stopId: "a", date: "" });
-  const ways = waysTo(earlier(comes, 1), "a");
-  expect(ways.find(({ way }) => way === "zeros")).toMatchObject({ comes: undefined });
-  expect(ways.find(({ way }) => way === "hours")!.by).toBeGreaterThan(0);
+  const options = optionsTo(earlier(comes, 1), "a");
+  expect(options.find(({ kind: way }) => way === "zeros")).toMatchObject({ comes: undefined });
+  expect(options.find(({ kind: way }) => way === "hours")!.by).toBeGreaterThan(0);
 });
 
 test("a date that no hours reach: no hours, no rest days, and no start within three months", () => {
-  const ways = waysTo(earlier(plan.trip.startDate, 200));
-  expect(ways.map(({ comes }) => comes)).toEqual([undefined, undefined, undefined]);
+  const options = optionsTo(earlier(plan.trip.startDate, 200));
+  expect(options.map(({ comes }) => comes)).toEqual([undefined, undefined, undefined]);
 });

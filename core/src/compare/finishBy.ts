@@ -14,7 +14,7 @@ export interface Goal {
   date: string;
 }
 
-export type Way = "hours" | "start" | "zeros";
+export type FinishKind = "hours" | "start" | "zeros";
 
 /** What is changed of a plan. */
 export interface Change {
@@ -24,8 +24,8 @@ export interface Change {
   nights?: Readonly<Record<string, number>>;
 }
 
-export interface WayThere {
-  way: Way;
+export interface FinishOption {
+  kind: FinishKind;
   /** Hours more a day, days earlier, or nights given up. */
   by: number;
   /** The changed plan comes on this date; undefined where even the most does not do. */
@@ -70,7 +70,7 @@ export function comesOn({ legs, finishDate }: Pick<PlanFigures, "legs" | "finish
 }
 
 /** One way after the other, each told when it is solved. */
-export function* waysThere(plan: Plan, goal: Goal, compute: Compute): Generator<WayThere> {
+export function* finishOptions(plan: Plan, goal: Goal, compute: Compute): Generator<FinishOption> {
   const result = compute(plan);
   const now = comesOn(result, goal);
   const late = dayNumber(now)! - dayNumber(goal.date)!;
@@ -86,18 +86,24 @@ interface Step {
   change: Change;
 }
 
-function firstThatMeets(way: Way, plan: Plan, steps: readonly Step[], goal: Goal, compute: Compute): WayThere {
-  const none = { way, by: steps.at(-1)?.by ?? 0, comes: undefined, heaviestKg: undefined, change: {} };
+function firstThatMeets(
+  kind: FinishKind,
+  plan: Plan,
+  steps: readonly Step[],
+  goal: Goal,
+  compute: Compute,
+): FinishOption {
+  const none = { kind, by: steps.at(-1)?.by ?? 0, comes: undefined, heaviestKg: undefined, change: {} };
   let low = 0;
   let high = steps.length;
-  let best: WayThere | undefined;
+  let best: FinishOption | undefined;
   while (low < high) {
     const middle = (low + high) >> 1;
     const { by, change } = steps[middle]!;
     const result = compute(changed(plan, change));
     const comes = comesOn(result, goal);
     if (comes <= goal.date) {
-      best = { way, by, comes, heaviestKg: heaviest(result), change };
+      best = { kind, by, comes, heaviestKg: heaviest(result), change };
       high = middle;
     } else low = middle + 1;
   }
@@ -109,16 +115,16 @@ function heaviest({ legs }: Pick<PlanFigures, "legs">): number {
 }
 
 /** Another season walks other days: earlier by as many days as one is late, and by those again that it still is. */
-function earlierStart(plan: Plan, goal: Goal, late: number, compute: Compute): WayThere {
+function earlierStart(plan: Plan, goal: Goal, late: number, compute: Compute): FinishOption {
   const start = dayNumber(plan.trip.startDate)!;
   for (let by = late; by <= MOST_DAYS_EARLIER;) {
     const change = { startDate: isoOfDay(start - by) };
     const result = compute(changed(plan, change));
     const comes = comesOn(result, goal);
-    if (comes <= goal.date) return { way: "start", by, comes, heaviestKg: heaviest(result), change };
+    if (comes <= goal.date) return { kind: "start", by, comes, heaviestKg: heaviest(result), change };
     by += dayNumber(comes)! - dayNumber(goal.date)!;
   }
-  return { way: "start", by: MOST_DAYS_EARLIER, comes: undefined, heaviestKg: undefined, change: {} };
+  return { kind: "start", by: MOST_DAYS_EARLIER, comes: undefined, heaviestKg: undefined, change: {} };
 }
 
 /** Ids of the stops that are left before the goal, in walking order. */

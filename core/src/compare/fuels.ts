@@ -12,7 +12,7 @@ import {
   type Container,
   cooked,
   meltGramsPerL,
-  NOTHING_HELD,
+  NO_FUEL_LEFT,
   simmerGrams,
 } from "../provision/fuel.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
@@ -64,15 +64,15 @@ export function compareFuels(plan: Plan, result: PlanFigures, hikerId: string): 
     });
     const sold = result.legs.map(({ fuelSold }) => fuelSold);
     const laterG = forLater(burnts.map(burntG), sold);
-    let held = NOTHING_HELD;
+    let left = NO_FUEL_LEFT;
     let fuelG = 0;
     let containers = 0;
     let kgDays = 0;
     let days = 0;
     const startKg = result.legs.map((leg, index) => {
-      const burn = legFuel(container, burnts[index]!, held, { laterG: laterG[index]!, sold: sold[index]! });
+      const burn = legFuel(container, burnts[index]!, left, { laterG: laterG[index]!, sold: sold[index]! });
       const { needG } = burn;
-      held = { fuelG: burn.endG, cans: burn.endCans };
+      left = { fuelG: burn.endG, cans: burn.endCans };
       fuelG += needG;
       containers += burn.bought;
       const leavingKg = school.hardwareG / 1000 + burn.containerKg + burn.startKg;

@@ -11,9 +11,9 @@ const plan = planOf({
   hikers: [
     hikerOf({
       id: "a",
-      menus: { usualId: "menu-cooked", coldId: "menu-cold", coldBelowC: 40, days: [], legs: [] },
+      menus: { defaultId: "menu-cooked", coldId: "menu-cold", coldBelowC: 40, days: [], legs: [] },
     }),
-    hikerOf({ id: "b", menus: { usualId: "menu-soaked" } }),
+    hikerOf({ id: "b", menus: { defaultId: "menu-soaked" } }),
   ],
   stops: [stopOf("shop", 90_000, { nights: 1, services: ["shop-full", "bed", "meals"] })],
 });
@@ -23,7 +23,7 @@ test("every menu is told as the plan tells it once it is eaten everywhere", () =
   expect(rows.map(({ menuId }) => menuId)).toEqual(plan.menus.map(({ id }) => id));
   for (const row of rows) {
     const eaten = structuredClone(plan);
-    eaten.hikers[0]!.menus = { usualId: row.menuId, coldBelowC: 3, legs: [], days: [] };
+    eaten.hikers[0]!.menus = { defaultId: row.menuId, coldBelowC: 3, legs: [], days: [] };
     const legs = computePlan(eaten, tracks).legs.map(({ hikers }) => hikers[0]!);
     expect(row.foodKg).toBeCloseTo(
       legs.reduce((sum, { food }) => sum + food.eatenKg, 0),

@@ -30,7 +30,7 @@ export function* compareMenus(
   if (who < 0) return;
   for (const { id: menuId } of plan.menus) {
     const hikers = plan.hikers.map((hiker, h) =>
-      h === who ? { ...hiker, menus: { usualId: menuId, coldBelowC: 0, legs: [], days: [] } } : hiker,
+      h === who ? { ...hiker, menus: { defaultId: menuId, coldBelowC: 0, legs: [], days: [] } } : hiker,
     );
     const all = { ...plan, hikers };
     const result = compute(all);

@@ -23,7 +23,7 @@ import { dayOfYear, isoOfDay } from "../units/day.ts";
 import { monthDayIndex } from "../walk/terrain.ts";
 
 /** What stands in for what a ford does not tell [L]. */
-export const UNTOLD = { basinKm2: 50, snowWayM: 5000 } as const;
+export const UNKNOWN_FORD = { basinKm2: 50, snowDistanceM: 5000 } as const;
 /** The basin's heights are those of the trail so far around, and 300 m at least. */
 const BASIN_REACH_M = 20_000;
 const BASIN_RISE_M = 300;
@@ -34,7 +34,7 @@ const NOON_H = 12;
 
 export type FordFacts = Pick<
   Stretch,
-  "id" | "depthM" | "speedMps" | "refMonthDay" | "refClockH" | "basinKm2" | "snowWayM" | "glacier"
+  "id" | "depthM" | "speedMps" | "refMonthDay" | "refClockH" | "basinKm2" | "snowDistanceM" | "glacier"
 > &
   Pick<Stretch, "fromM" | "toM" | "alternateId">;
 
@@ -43,8 +43,20 @@ export function fordFacts(stretches: readonly Stretch[]): FordFacts[] {
     .filter(({ kind }) => kind === "ford")
     .map((stretch) => {
       const { id, fromM, toM, alternateId, depthM, speedMps } = stretch;
-      const { refMonthDay, refClockH, basinKm2, snowWayM, glacier } = stretch;
-      return { id, fromM, toM, alternateId, depthM, speedMps, refMonthDay, refClockH, basinKm2, snowWayM, glacier };
+      const { refMonthDay, refClockH, basinKm2, snowDistanceM, glacier } = stretch;
+      return {
+        id,
+        fromM,
+        toM,
+        alternateId,
+        depthM,
+        speedMps,
+        refMonthDay,
+        refClockH,
+        basinKm2,
+        snowDistanceM,
+        glacier,
+      };
     });
 }
 
@@ -181,12 +193,12 @@ function basinOf({ profile, snow, usual }: FordInput, sums: Sums, node: number):
 }
 
 function streamOn(ford: FordFacts, basin: Basin, yearDay: number): StreamDay {
-  const { glacier, basinKm2 = UNTOLD.basinKm2, snowWayM = UNTOLD.snowWayM } = ford;
+  const { glacier, basinKm2 = UNKNOWN_FORD.basinKm2, snowDistanceM = UNKNOWN_FORD.snowDistanceM } = ford;
   const onIce = glacier && iceFeeds(basin, yearDay);
   return {
     index: onIce ? Math.max(1, basin.index[yearDay]!) : basin.index[yearDay]!,
     snowDepthM: basin.depthM(yearDay),
-    snowWayKm: snowWayM / 1000,
+    snowDistanceKm: snowDistanceM / 1000,
     basinKm2,
     glacier: onIce,
   };

@@ -115,10 +115,10 @@ export function legAsks(
 
 /** A season of insects is longer than a leg: its ends and its middle tell. */
 function swarms(days: readonly DayResult[], profile: Profile, facts: SeasonFacts): number {
-  const told = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(
+  const sampled = [days[0]!, days[days.length >> 1]!, days.at(-1)!].map(
     ({ date, toNode }) => insectsAt(toNode, profile, facts)[dayOfYear(dayNumber(date)!)]!,
   );
-  return Math.max(...told);
+  return Math.max(...sampled);
 }
 
 interface KnownYears {

@@ -141,9 +141,9 @@ function weatherYear(season: Season, { walkedM, heightM }: Place, weights: Float
     for (const day of season.known.days) {
       const d = dayOfYear(day);
       const normal = { lowC: lowC[d]!, coldLowC: coldC[d]!, highC: highC[d]!, lowSdK, highSdK };
-      const told = withKnown(season.known, normal, placeM, heightM, day);
-      [lowC[d], coldC[d], highC[d]] = [told.lowC, told.coldLowC, told.highC];
-      [lowSdKs[d], highSdKs[d]] = [told.lowSdK, told.highSdK];
+      const adjusted = withKnown(season.known, normal, placeM, heightM, day);
+      [lowC[d], coldC[d], highC[d]] = [adjusted.lowC, adjusted.coldLowC, adjusted.highC];
+      [lowSdKs[d], highSdKs[d]] = [adjusted.lowSdK, adjusted.highSdK];
       wet[d] = wetWithKnown(season.known, wet[d]!, placeM, day);
     }
   }

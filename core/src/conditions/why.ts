@@ -33,7 +33,7 @@ export function seasonWhys(plan: Plan, result: PlanResult, legIndex: number): Se
 
 function whySnow({ snowM, softSnowM }: LegResult, { climate }: Plan): Derivation {
   const where = climate.snowBy === "degree-day" ? "snow-degree-day" : "snow-by-hand";
-  return sum("snow-way", snowM / 1000, "km", [
+  return sum("snow-distance", snowM / 1000, "km", [
     leaf("snow-firm", (snowM - softSnowM) / 1000, "km", where),
     leaf("snow-soft", softSnowM / 1000, "km", "snow-crust"),
   ]);

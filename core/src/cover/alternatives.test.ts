@@ -8,11 +8,11 @@ import {
   onShelf,
   purposeOf,
   rankPieces,
-  wholeWay,
+  wholeHike,
   withAlternative,
 } from "./alternatives.ts";
 import { kitFigures, weighKits } from "./figures.ts";
-import { leftOut } from "../kit/held.ts";
+import { leftOut } from "../kit/decisions.ts";
 
 const tracks = [trackNorth({ lengthM: 80_000 })];
 const tent = pieceOf("tent", 1200, { role: "shelter", price: 300, comfort: 5, carrierId: "b", shared: true });
@@ -74,7 +74,7 @@ test("ranked by hand: bars from the worst to the best of them, weighed as the hi
 test("a starter list is a kit that stands: no hole on any leg, lighter when light, without a flame nothing to burn", () => {
   const list = (style: "light" | "usual" | "cold", stove = true, hung = false) => {
     let n = 0;
-    return starterKit({ style, stove, hung }, { hikerId: "a", spans: wholeWay(plan), idOf: () => `s${n++}` });
+    return starterKit({ style, stove, hung }, { hikerId: "a", spans: wholeHike(plan), idOf: () => `s${n++}` });
   };
   const grams = (rows: ReturnType<typeof list>) =>
     rows.reduce((sum, { massG, quantity = 1 }) => sum + massG * quantity, 0);
@@ -92,13 +92,14 @@ test("a starter list is a kit that stands: no hole on any leg, lighter when ligh
 });
 
 test("of a choice the plan counts on one side alone, the other is in no pack; decided, it stays so", () => {
-  const held = { id: "h", name: "if there is ice", pieceIds: ["tent"], otherwiseIds: ["pot"] };
-  const out = (more: object) => [...leftOut(planOf({ kit: [tent, pot], held: [{ ...held, ...more }] }))];
+  const decisions = { id: "h", name: "if there is ice", pieceIds: ["tent"], otherwiseIds: ["pot"] };
+  const out = (more: object) => [...leftOut(planOf({ kit: [tent, pot], decisions: [{ ...decisions, ...more }] }))];
   expect(out({})).toEqual(["pot"]);
   expect(out({ counted: false })).toEqual(["tent"]);
   expect(out({ counted: false, decided: { on: "2027-05-01", taken: true } })).toEqual(["pot"]);
   const kit = [tent, pieceOf("stove", 100)];
   const base = (more: object) =>
-    computePlan(planOf({ hikers: plan.hikers, kit, held: [{ ...held, ...more }] }), tracks).legs[0]!.hikers[1]!.kit;
+    computePlan(planOf({ hikers: plan.hikers, kit, decisions: [{ ...decisions, ...more }] }), tracks).legs[0]!
+      .hikers[1]!.kit;
   expect(base({}).baseKg - base({ counted: false }).baseKg).toBeCloseTo(1.2, 9);
 });

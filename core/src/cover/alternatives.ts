@@ -43,7 +43,7 @@ export function withAlternative(kit: readonly Piece[], pieceId: string, otherId:
 }
 
 /** All of the hike, from home and kept. */
-export function wholeWay({ trip }: Pick<Plan, "trip">): Piece["spans"] {
+export function wholeHike({ trip }: Pick<Plan, "trip">): Piece["spans"] {
   const { firstId, lastId } = walkEnds(trip.direction);
   return [{ fromStopId: firstId, toStopId: lastId, begins: "from-home", ends: "kept" }];
 }

@@ -36,8 +36,8 @@ describe("what is asked for, and what meets it", () => {
     expect(of("light")!.isMet).toBe(false);
     expect(of("water")).toMatchObject({ have: 6, isMet: true });
     expect(of("traction")).toBeUndefined();
-    const told = result.checks.filter(({ code }) => code === "kit-uncovered");
-    expect(told).toContainEqual(expect.objectContaining({ demand: "warm-layer", severity: "caution", legs: 2 }));
+    const found = result.checks.filter(({ code }) => code === "kit-uncovered");
+    expect(found).toContainEqual(expect.objectContaining({ demand: "warm-layer", severity: "caution", legs: 2 }));
   });
 
   test("a bag too thin is not met, and a liner in it adds its kelvins", () => {
@@ -92,8 +92,8 @@ describe("what is asked for, and what meets it", () => {
     expect(of("animals")).toMatchObject({ amount: 1, isMet: false });
     expect(of("animals", 1)).toBeUndefined();
     expect(of("navigation", 1)).toMatchObject({ isMet: true, pieceIds: ["Map and compass"] });
-    const told = result.checks.filter(({ code }) => code === "told-ahead");
-    expect(told.map((check) => "kind" in check && check.kind).sort()).toEqual(["animals", "faint-path"]);
+    const found = result.checks.filter(({ code }) => code === "rule-ahead");
+    expect(found.map((check) => "kind" in check && check.kind).sort()).toEqual(["animals", "faint-path"]);
   });
 
   test("the pack has to hold the leg, and the bank to last it", () => {

@@ -95,13 +95,15 @@ export interface Idle {
 
 /** Pieces that are only good for what comes and goes: carried on legs on which none of it is asked for. */
 export function idlePieces(plan: Plan, result: TripFigures, covers: readonly Cover[]): Idle[] {
-  const asked = new Set(covers.flatMap(({ legIndex, pieceIds }) => pieceIds.map((id) => `${id} ${legIndex}`)));
+  const required = new Set(covers.flatMap(({ legIndex, pieceIds }) => pieceIds.map((id) => `${id} ${legIndex}`)));
   const uses = usesOf(plan);
   return plan.kit.flatMap((piece, p) => {
     const kinds = [...uses[p]!];
     if (kinds.length === 0 || kinds.some((kind) => ALWAYS.includes(kind))) return [];
     const legs = result.legs
-      .filter(({ index }) => result.carrier[p * result.legs.length + index]! >= 0 && !asked.has(`${piece.id} ${index}`))
+      .filter(
+        ({ index }) => result.carrier[p * result.legs.length + index]! >= 0 && !required.has(`${piece.id} ${index}`),
+      )
       .map(({ index }) => index);
     return legs.length > 0 ? [{ pieceId: piece.id, legs }] : [];
   });

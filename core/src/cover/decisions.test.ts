@@ -6,7 +6,7 @@ import { decisionsOf } from "./decisions.ts";
 
 const tracks = [trackNorth({ lengthM: 120_000 })];
 const post = { services: ["post", "shop-full", "bed"], nights: 1 };
-const made = (held: object, sendDays: number) =>
+const made = (decisions: object, sendDays: number) =>
   planOf({
     stops: [stopOf("a", 40_000, post), stopOf("b", 80_000, post)],
     sources: [sourceOf("w", 60_000)],
@@ -18,10 +18,10 @@ const made = (held: object, sendDays: number) =>
       pieceOf("shoes", 800, { wear: "worn", role: "shoes" }),
     ],
     kitRules: { sendDays },
-    held: [{ id: "h", name: "if the reports speak of ice", ...held }],
+    decisions: [{ id: "h", name: "if the reports speak of ice", ...decisions }],
   });
-const decide = (held: object, sendDays = 5) => {
-  const plan = made(held, sendDays);
+const decide = (decisions: object, sendDays = 5) => {
+  const plan = made(decisions, sendDays);
   const result = computePlan(plan, tracks);
   return { legs: result.legs, ...decisionsOf(plan, result)[0]! };
 };

@@ -1,11 +1,11 @@
 /** What waits to be decided: by when, what it weighs either way, and whether it is so by the plan's own figures. */
-import { isTaken } from "../kit/held.ts";
-import type { HeldChoice, Piece, Plan } from "../plan/schema.ts";
+import { isTaken } from "../kit/decisions.ts";
+import type { PlanDecision, Piece, Plan } from "../plan/schema.ts";
 import type { LegResult, TripFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 
 export interface Decision {
-  choice: HeldChoice;
+  choice: PlanDecision;
   /** Decided, or what the plan counts on until then. */
   taken: boolean;
   /** The last day on which either is still possible, the post on its way; undefined without a piece on the route. */
@@ -19,7 +19,7 @@ export interface Decision {
 }
 
 export function decisionsOf(plan: Plan, result: Pick<TripFigures, "legs">): Decision[] {
-  return plan.held.map((choice): Decision => {
+  return plan.decisions.map((choice): Decision => {
     const comes = piecesOf(plan, choice.pieceIds);
     const otherwise = piecesOf(plan, choice.otherwiseIds);
     const begun = [...comes, ...otherwise].flatMap((piece) => beginnings(piece, plan, result.legs));
@@ -60,7 +60,7 @@ function legOut(legs: readonly LegResult[], stopId: string): LegResult | undefin
 }
 
 /** Of all legs on which one of the pieces is meant to be. */
-function foundOf({ condition }: HeldChoice, pieces: readonly Piece[], legs: readonly LegResult[]): Decision["found"] {
+function foundOf({ condition }: PlanDecision, pieces: readonly Piece[], legs: readonly LegResult[]): Decision["found"] {
   if (!condition) return undefined;
   const on = legs.filter(({ index }) =>
     pieces.some((piece) =>

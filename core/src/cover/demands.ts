@@ -102,8 +102,8 @@ function ofLeg(plan: Plan, result: TripFigures, leg: LegResult, asks: LegAsks | 
   }
   if (asks && asks.uvIndex >= SUN_INDEX) add("sun", asks.uvIndex);
   if (asks && asks.fordClass >= FORD_CLASS) add("ford", asks.fordClass);
-  const told = plan.stretches.filter((stretch) => touches(stretch, leg, result) && holdsOn(stretch, leg));
-  const count = (is: (stretch: Stretch) => boolean): number => told.filter(is).length;
+  const listed = plan.stretches.filter((stretch) => touches(stretch, leg, result) && holdsOn(stretch, leg));
+  const count = (is: (stretch: Stretch) => boolean): number => listed.filter(is).length;
   const level = Math.max(asks?.insects ?? 0, count(({ kind }) => kind === "insects") > 0 ? INSECT_LEVEL : 0);
   if (level >= INSECT_LEVEL) add("insects", level);
   for (const [kind, stretches] of [
@@ -143,7 +143,7 @@ function isLocked({ stretches }: Plan, leg: LegResult, result: TripFigures): boo
       stretch.rule === "hard-canister" &&
       touches(stretch, leg, result) &&
       holdsOn(stretch, leg) &&
-      (stretch.heldBy === "carrying" || sleepsIn(stretch, leg, result)),
+      (stretch.appliesTo === "carrying" || sleepsIn(stretch, leg, result)),
   );
 }
 

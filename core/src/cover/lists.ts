@@ -2,12 +2,12 @@
 import type { KeptKit, Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { isTakenAlong } from "./alternatives.ts";
-import { leftOut } from "../kit/held.ts";
+import { leftOut } from "../kit/decisions.ts";
 
 export type ListedPiece = KeptKit["pieces"][number];
 
 /** All that goes along somewhere. */
-export function listNow(plan: Pick<Plan, "kit" | "held">): ListedPiece[] {
+export function listNow(plan: Pick<Plan, "kit" | "decisions">): ListedPiece[] {
   const out = leftOut(plan);
   return plan.kit
     .filter((piece) => isTakenAlong(piece) && !out.has(piece.id))

@@ -37,8 +37,8 @@ test.each([2, 3])(
         expect(proven).toBe(true);
         let best = Infinity;
         let fewest = Infinity;
-        for (let way = 0; way < count ** list.length; way++) {
-          const to = list.map((_, i) => Math.floor(way / count ** i) % count);
+        for (let split = 0; split < count ** list.length; split++) {
+          const to = list.map((_, i) => Math.floor(split / count ** i) % count);
           const heavy = burden(to, masses, ownG, strength);
           const changes = to.filter((who, i) => who !== list[i]!.carrier).length;
           if (heavy < best - 1e-9 || (heavy < best + 1e-9 && changes < fewest)) [best, fewest] = [heavy, changes];

@@ -59,15 +59,15 @@ export function leastSpells(problem: SpellProblem): Spells | undefined {
   const narrow = walkLegs(problem, legs, Infinity, FIRST_WIDTH);
   if (!narrow) {
     const wide = walkLegs(problem, legs, Infinity, MOST_STATES);
-    return wide && toldOf(wide.best, wide.isWhole);
+    return wide && spellsOf(wide.best, wide.isWhole);
   }
-  if (narrow.isWhole) return toldOf(narrow.best, true);
+  if (narrow.isWhole) return spellsOf(narrow.best, true);
   const wide = walkLegs(problem, legs, narrow.best.kgKm + SAME, MOST_STATES);
   const better = wide && isBetter(wide.best, narrow.best) ? wide.best : narrow.best;
-  return toldOf(better, wide === undefined || wide.isWhole);
+  return spellsOf(better, wide === undefined || wide.isWhole);
 }
 
-function toldOf(best: State, proven: boolean): Spells {
+function spellsOf(best: State, proven: boolean): Spells {
   const carried: number[] = [];
   for (let state: State | undefined = best; state; state = state.before) carried.unshift(state.carried);
   return { carried, kgKm: best.kgKm, moves: best.moves, proven };

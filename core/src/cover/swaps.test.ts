@@ -71,11 +71,11 @@ describe("spans found by search", () => {
 
   test("what waits for a decision stays where it is", () => {
     const kit = [pieceOf("spikes", 400, { name: "Micro spikes" })];
-    const held = [{ id: "h", name: "if there is ice", pieceIds: ["spikes"] }];
+    const decisions = [{ id: "h", name: "if there is ice", pieceIds: ["spikes"] }];
     expect(search(planWith(kit)).changes).toHaveLength(1);
-    expect(search(planWith(kit, { held })).changes).toEqual([]);
-    const decided = [{ ...held[0]!, decided: { on: "2027-05-01", taken: true } }];
-    expect(search(planWith(kit, { held: decided })).changes).toHaveLength(1);
+    expect(search(planWith(kit, { decisions })).changes).toEqual([]);
+    const decided = [{ ...decisions[0]!, decided: { on: "2027-05-01", taken: true } }];
+    expect(search(planWith(kit, { decisions: decided })).changes).toHaveLength(1);
   });
 
   test("dear post is worse than carrying", () => {
@@ -135,8 +135,8 @@ describe("spans found by search", () => {
       pieceOf("Ice axe", 400, { spans: [{ ...whole[0], ends: "discarded" }] }),
     ];
     expect(search(planWith(kit)).changes).toEqual([]);
-    const told = search(planWith([pieceOf("Ice axe", 400, { movable: true })]));
-    expect(legsOf(told.changes[0]!.then)).toBe("0010");
+    const found = search(planWith([pieceOf("Ice axe", 400, { movable: true })]));
+    expect(legsOf(found.changes[0]!.then)).toBe("0010");
   });
 
   test("a partner's pieces are solved for the partner, what is shared for both", () => {

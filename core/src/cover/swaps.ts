@@ -3,7 +3,7 @@
  * share a demand are solved together and exactly (`spells.ts`), the others apart, and the costs add, since every move
  * has a price of its own. Exact for the legs and dates of the result it is given: what is carried changes them.
  */
-import { waiting } from "../kit/held.ts";
+import { waiting } from "../kit/decisions.ts";
 import { walkEnds } from "../plan/ids.ts";
 import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
@@ -128,7 +128,7 @@ export function searchSwaps(
 
 /** Pieces that can meet a demand of the same hiker hang together, and so do those that hang together with them. */
 function together({ hikers }: Plan, movers: readonly Mover[], demands: readonly Demand[]): Mover[][] {
-  const asked = new Set(demands.map(({ kind, who }) => `${kind} ${who}`));
+  const required = new Set(demands.map(({ kind, who }) => `${kind} ${who}`));
   const keys = movers.map(({ piece, uses }) =>
     hikers.flatMap(({ id }, who) =>
       [...uses].filter((kind) => meetsFor(piece, kind, id)).map((kind) => `${kind} ${who}`),
@@ -136,7 +136,7 @@ function together({ hikers }: Plan, movers: readonly Mover[], demands: readonly 
   );
   const groups: { keys: Set<string>; movers: Mover[] }[] = [];
   for (const [i, mover] of movers.entries()) {
-    const mine = new Set(keys[i]!.filter((key) => asked.has(key)));
+    const mine = new Set(keys[i]!.filter((key) => required.has(key)));
     const joined = groups.filter((group) => [...mine].some((key) => group.keys.has(key)));
     const group = { keys: mine, movers: [mover] };
     for (const other of joined) {
@@ -185,7 +185,7 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
           !movers.some(({ at }) => at === p),
       );
       const requirement = requirementOf(plan, demand, movers, stay);
-      if (!requirement.possible) swaps.unmet.push(told(demand));
+      if (!requirement.possible) swaps.unmet.push(demandKey(demand));
       return [requirement];
     }),
   );
@@ -228,7 +228,8 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
         const missing = requirements[leg]!.filter(({ meets }) => !meets(without));
         if (missing.length === 0) bridged.push(leg);
         for (const demand of missing)
-          if (!needed.some(({ kind, who }) => kind === demand.kind && who === demand.who)) needed.push(told(demand));
+          if (!needed.some(({ kind, who }) => kind === demand.kind && who === demand.who))
+            needed.push(demandKey(demand));
       }
       return { fromLeg: from, toLeg: to, needed, bridged };
     });
@@ -237,7 +238,7 @@ function solve({ plan, result, carrier, demands, uses }: Given, movers: readonly
   }
 }
 
-function told({ kind, legIndex, who, amount }: Demand): Pick<Demand, "kind" | "legIndex" | "who" | "amount"> {
+function demandKey({ kind, legIndex, who, amount }: Demand): Pick<Demand, "kind" | "legIndex" | "who" | "amount"> {
   return { kind, legIndex, who, amount };
 }
 

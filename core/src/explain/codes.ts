@@ -18,7 +18,7 @@ export type DerivationCode =
   | "plain-speed" | "own-factor" | "load-factor" | "surface-factor" | "heat-slow-factor" | "height-slow-factor" | "party-factor"
   | "night-factor" | "warmth" | "cold-night" | "mean-low" | "height-caution" | "one-in-ten" | "quantile"
   | "spread" | "kit-night" | "all-nights" | "clear-tail" | "bag-rating" | "bag-extras" | "pad"
-  | "pad-resistance" | "r-per-rsi" | "pad-difference" | "skin" | "ground-warmer" | "ground-flux" | "snow-way"
+  | "pad-resistance" | "r-per-rsi" | "pad-difference" | "skin" | "ground-warmer" | "ground-flux" | "snow-distance"
   | "snow-firm" | "snow-soft" | "wet-days" | "wet-day" | "uv" | "uv-sea" | "uv-height"
   | "uv-ground" | "ford-flow" | "ford-day" | "ford-melt" | "ford-base" | "ford-hour" | "battery"
   | "battery-stored" | "stored-wh" | "stored-before" | "solar-wh" | "used-wh" | "capacity-wh" | "battery-cold";

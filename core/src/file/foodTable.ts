@@ -50,14 +50,14 @@ const KJ_PER_KCAL = 4.184;
 /** Sodium is so much of salt, by atomic masses. */
 const SODIUM_OF_SALT = 22.99 / 58.44;
 const MOST_ROWS = 5000;
-const MOST_TOLD = 12;
+const MOST_PROBLEMS = 12;
 
 /** `idOf` gives each food an id of its own. The basis is guessed from the heads where none is given. */
 export function readFoodTable(rows: readonly (readonly string[])[], idOf: () => string, given?: Basis): FoodTable {
   const [heads, ...body] = rows;
   const problems: Problem[] = [];
   const say = (place: string, sentence: string): void => {
-    if (problems.length < MOST_TOLD) problems.push({ severity: "error", place, sentence });
+    if (problems.length < MOST_PROBLEMS) problems.push({ severity: "error", place, sentence });
   };
   const columns = columnsOf(heads ?? []);
   const basis = given ?? basisOf(heads ?? []);

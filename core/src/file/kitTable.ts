@@ -64,7 +64,7 @@ export interface NewPieces {
 }
 
 const MOST_ROWS = 2000;
-const MOST_TOLD = 12;
+const MOST_PROBLEMS = 12;
 const MOST_G = 50_000;
 const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
 const YES = /^(y|yes|true|1|x|✓|worn|consumable|ja)$/i;
@@ -78,7 +78,7 @@ export function readKitTable(
   const [heads = [], ...body] = rows;
   const problems: Problem[] = [];
   const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
-    if (problems.length < MOST_TOLD) problems.push({ severity, place, sentence });
+    if (problems.length < MOST_PROBLEMS) problems.push({ severity, place, sentence });
   };
   const columns = mapped ?? columnsOf(heads);
   if (columns.name === undefined || columns.mass === undefined) {
@@ -90,16 +90,16 @@ export function readKitTable(
   }
   const headUnitOf = (key: "mass" | "told"): string | undefined =>
     Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns[key] ?? -1] ?? ""));
-  const [massUnit, toldUnit] = [headUnitOf("mass"), headUnitOf("told")];
+  const [massUnit, listedUnit] = [headUnitOf("mass"), headUnitOf("told")];
   const pieces: Piece[] = [];
   let group = "";
   for (const [i, row] of body.slice(0, MOST_ROWS).entries()) {
     const cell = (key: KitColumn): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
     const name = cell("name");
-    const told = cell("told");
+    const typed = cell("told");
     // What was never weighed weighs what is told of it.
     const isWeighed = cell("mass") !== "";
-    const mass = isWeighed ? cell("mass") : told;
+    const mass = isWeighed ? cell("mass") : typed;
     const place = `line ${i + 2}`;
     if (name === "" && mass === "") continue;
     if (TOTAL.test(name) || (name === "" && mass !== "")) {
@@ -111,7 +111,7 @@ export function readKitTable(
       else say(place, `“${name.slice(0, 40)}” has no weight.`);
       continue;
     }
-    const grams = gramsOf(mass, cell("unit"), isWeighed ? massUnit : toldUnit);
+    const grams = gramsOf(mass, cell("unit"), isWeighed ? massUnit : listedUnit);
     if (typeof grams === "string") {
       say(place, grams);
       continue;
@@ -122,8 +122,8 @@ export function readKitTable(
     const [count] = readNumber(tidyNumbers(cell("quantity")));
     const [volumeL] = readNumber(tidyNumbers(cell("volume").replace(/[^\d.,]/g, "")));
     const [price] = readNumber(tidyNumbers(cell("price").replace(/[^\d.,]/g, "")));
-    const toldG = !isWeighed || told === "" ? undefined : gramsOf(told, cell("unit"), toldUnit);
-    if (typeof toldG === "string") say(place, `Listed: ${toldG}`);
+    const listedG = !isWeighed || typed === "" ? undefined : gramsOf(typed, cell("unit"), listedUnit);
+    if (typeof listedG === "string") say(place, `Listed: ${listedG}`);
     const gives = guessGives(name);
     const owner = cell("owner");
     const ownerId = owner === "" ? made.hikerId : hikerNamed(owner, made.hikers ?? []);
@@ -145,7 +145,7 @@ export function readKitTable(
         ownerId: ownerId ?? made.hikerId,
         carrierId: ownerId ?? made.hikerId,
         ...(price === undefined ? {} : { price: Math.min(100_000, Math.max(0, price)) }),
-        ...(typeof toldG === "number" ? { toldG, measured: true } : {}),
+        ...(typeof listedG === "number" ? { listedG, measured: true } : {}),
         ...(cell("notes") === "" ? {} : { notes: cell("notes").slice(0, 2000) }),
         ...(gives.length > 0 ? { gives } : {}),
         spans: [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
@@ -156,8 +156,8 @@ export function readKitTable(
   return { heads, columns, pieces, problems };
 }
 
-function hikerNamed(told: string, hikers: readonly Pick<Hiker, "id" | "name">[]): string | undefined {
-  const wanted = told.toLowerCase();
+function hikerNamed(typed: string, hikers: readonly Pick<Hiker, "id" | "name">[]): string | undefined {
+  const wanted = typed.toLowerCase();
   const named = (name: string): boolean => name.toLowerCase() === wanted || name.toLowerCase().split(" ")[0] === wanted;
   return hikers.find(({ name }) => named(name))?.id;
 }
@@ -202,7 +202,7 @@ export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (st
       piece.name,
       piece.group,
       piece.massG,
-      piece.toldG ?? "",
+      piece.listedG ?? "",
       piece.quantity,
       yes(piece.wear === "worn"),
       yes(piece.wear === "consumable"),

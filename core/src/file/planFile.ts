@@ -7,9 +7,9 @@ import { z } from "zod";
 import { placeOf, readPlan, sentenceOf } from "../plan/read.ts";
 import type { Plan } from "../plan/schema.ts";
 import { tooLong } from "../track/limit.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { PointBuffer, type TrackPoints } from "../track/points.ts";
-import { type Reading, refused } from "../units/problem.ts";
+import { type ReadResult, refused } from "../units/problem.ts";
 
 const position = z.array(z.number()).min(2).max(3);
 const trackFeature = <Segment extends z.ZodType>(segment: Segment) =>
@@ -33,7 +33,7 @@ export interface PlanFile {
 }
 
 /** Accepts a parsed JSON value; `tracks` may be absent when the caller has them already. */
-export function readPlanFile(data: unknown): Reading<PlanFile> {
+export function readPlanFile(data: unknown): ReadResult<PlanFile> {
   const { value: document, problems } = readPlan(data);
   if (!document) return { value: undefined, problems };
   const { tracks: given, ...plan } = document as Plan & { tracks?: unknown };
@@ -81,7 +81,7 @@ export function readPlanFile(data: unknown): Reading<PlanFile> {
         place: "route.alternates",
         sentence: `The alternate “${name}” is ignored: its track ${JSON.stringify(trackId)} is not in the file.`,
       });
-  const refusal = tooLong(mendTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
+  const refusal = tooLong(repairTracks(tracks.filter((track) => plan.trackIds.includes(track.id))));
   if (refusal !== undefined) return refused("tracks", refusal);
   return { value: { plan: plan as Plan, tracks }, problems };
 }

@@ -14,7 +14,7 @@ const WORDS: readonly (readonly [ReportWord, RegExp])[] = [
 ];
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const MOST_LINES = 2000;
-const MOST_TOLD = 12;
+const MOST_PROBLEMS = 12;
 
 export interface ReadReport {
   sourceId: string;
@@ -37,7 +37,7 @@ export function readReports(
   const reports: ReadReport[] = [];
   const problems: Problem[] = [];
   const say = (line: number, sentence: string): void => {
-    if (problems.length < MOST_TOLD) problems.push({ severity: "error", place: `line ${line + 1}`, sentence });
+    if (problems.length < MOST_PROBLEMS) problems.push({ severity: "error", place: `line ${line + 1}`, sentence });
   };
   const byName = new Map(sources.map(({ id, name }) => [plainName(name), id]));
   if (rows.length > MOST_LINES) say(MOST_LINES, onlyFirst(MOST_LINES));

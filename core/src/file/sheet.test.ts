@@ -20,12 +20,12 @@ const plan = planOf({
 test("places of the leg alone, from its start, each with the way to the next water that counts", () => {
   const result = computePlan(plan, tracks);
   const { places } = legSheet(plan, result, 1);
-  const told = places.map(({ row, fromStartM, toWaterM }) => [
+  const shown = places.map(({ row, fromStartM, toWaterM }) => [
     row.name,
     Math.round(fromStartM / 1000),
     toWaterM === undefined ? undefined : Math.round(toWaterM / 1000),
   ]);
-  expect(told).toEqual([
+  expect(shown).toEqual([
     ["Mill", 0, 12],
     ["Spring A", 12, 38],
     ["Tank B", 20, 30],

@@ -159,7 +159,7 @@ describe("a menu's day", () => {
     const menus = ["u", "c", "l", "d", "n", "y"].map(row);
     const plan = menuPlan({
       choice: {
-        usualId: "u",
+        defaultId: "u",
         coldId: "c",
         coldBelowC: 3,
         noFlameId: "n",
@@ -180,6 +180,8 @@ describe("a menu's day", () => {
     expect(on("t", may1 + 1, 3)).toBe("c");
     expect(on("t", may1 + 1, 3.1)).toBe("u");
     // A menu that feeds nobody is none.
-    expect(menuPlan({ choice: { usualId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods })).toBeUndefined();
+    expect(
+      menuPlan({ choice: { defaultId: "gone", coldBelowC: 3, legs: [], days: [] }, menus, foods }),
+    ).toBeUndefined();
   });
 });

@@ -101,14 +101,14 @@ export interface MenuPlanInput {
 
 /** Undefined where a hiker has no usual menu, or one that feeds nobody. */
 export function menuPlan({ choice, menus, foods }: MenuPlanInput): MenuPlan | undefined {
-  if (choice.usualId === undefined) return undefined;
+  if (choice.defaultId === undefined) return undefined;
   const pantry = buildPantry(foods);
   const known = new Map<string, MenuFigures>();
   for (const menu of menus) {
     const figures = menuFigures(menu, pantry);
     if (figures.all.fixed.energyKcal + figures.all.growing.energyKcal > 0) known.set(menu.id, figures);
   }
-  const usual = known.get(choice.usualId);
+  const usual = known.get(choice.defaultId);
   if (!usual) return undefined;
   const pick = <K>(rows: readonly (readonly [K, string])[]): Map<K, MenuFigures> =>
     new Map(

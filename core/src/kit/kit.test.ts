@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { ORDINARY } from "../../test/ground.ts";
 import { computePlan, turnRound, type Plan } from "../index.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { buildProfile } from "../track/profile.ts";
 import { buildHalts } from "../walk/halts.ts";
 import { padNeed, nightWarmth } from "../warmth/night.ts";
@@ -19,7 +19,7 @@ const STOPS = [
 /** The kit on every leg, and by leg and hiker what is slept in. */
 function kitOf(kit: unknown[], overrides: Record<string, unknown> = {}): KitPlan & { sleep: SleepKit[][] } {
   const { stops, hikers, trip, kit: rows } = planOf({ stops: STOPS, kit, ...overrides });
-  const profile = buildProfile(mendTracks([trackNorth()]), trip.direction === "reverse");
+  const profile = buildProfile(repairTracks([trackNorth()]), trip.direction === "reverse");
   const halts = buildHalts({ stops, profile, ...ORDINARY });
   const pieces = rows.map(pieceFacts);
   const built = buildKit({ pieces, hikerIds: hikers.map((hiker) => hiker.id), stops, profile, halts });

@@ -9,7 +9,7 @@ import { turnedSpan } from "../plan/turn.ts";
 import type { Piece, Plan, Span, Stop } from "../plan/schema.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
-import { leftOut } from "./held.ts";
+import { leftOut } from "./decisions.ts";
 import { endReachNodes, haltNode, type Halt } from "../walk/halts.ts";
 
 /** What a plan has to know of a piece: its name and group may change without consequence. */
@@ -21,7 +21,7 @@ export type PieceFacts = Pick<
 >;
 
 /** What waits for a decision that the plan does not count on is carried nowhere. */
-export function kitFacts(plan: Pick<Plan, "kit" | "held">): PieceFacts[] {
+export function kitFacts(plan: Pick<Plan, "kit" | "decisions">): PieceFacts[] {
   const out = leftOut(plan);
   return plan.kit.map((piece) => pieceFacts(out.has(piece.id) ? { ...piece, spans: [] } : piece));
 }

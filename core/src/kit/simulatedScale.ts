@@ -15,7 +15,7 @@ export interface ScaleReading {
 export interface OnScale {
   name: string;
   /** What is told of the piece, grams. */
-  toldG: number;
+  listedG: number;
   /** Since it was laid on. */
   elapsedMs: number;
 }
@@ -27,8 +27,8 @@ const SWING_MS = 210;
 const DRIFT_G_PER_S = 0.02;
 
 /** What the piece weighs in truth. */
-export function trueGrams({ name, toldG }: Pick<OnScale, "name" | "toldG">): number {
-  return toldG * (1 + OFF.least + (OFF.most - OFF.least) * shareOf(name));
+export function trueGrams({ name, listedG }: Pick<OnScale, "name" | "listedG">): number {
+  return listedG * (1 + OFF.least + (OFF.most - OFF.least) * shareOf(name));
 }
 
 export function simulatedScale(on: OnScale): ScaleReading {

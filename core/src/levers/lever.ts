@@ -235,14 +235,14 @@ function shared(plan: Plan, own: readonly Piece[]): Lever[] {
 
 function stopLevers({ stops }: Plan): Lever[] {
   return stops.flatMap((stop): Lever[] => {
-    const { id: stopId, use, held, nights, services } = stop;
+    const { id: stopId, use, locked, nights, services } = stop;
     const sells = services.some((service) => service.startsWith("shop")) || services.includes("post");
-    if (!use) return held || !sells ? [] : [{ kind: "use", stopId }];
+    if (!use) return locked || !sells ? [] : [{ kind: "use", stopId }];
     const by = foodByOf(stop);
     const other = by === "buy" ? "drop" : "buy";
     const can = other === "drop" ? services.includes("post") : services.some((service) => service.startsWith("shop"));
     return [
-      ...(held ? [] : [{ kind: "pass", stopId } as const]),
+      ...(locked ? [] : [{ kind: "pass", stopId } as const]),
       ...(nights > 1 ? [{ kind: "nights", stopId, nights: nights - 1 } as const] : []),
       ...(can && (by === "buy" || by === "drop") ? [{ kind: "food-by", stopId, foodBy: other } as const] : []),
     ];

@@ -12,7 +12,7 @@ const plan = planOf({
   stops: [
     stopOf("a", 80_000, { ...shop, nights: 2 }),
     stopOf("b", 150_000, { ...shop, use: false }),
-    stopOf("held", 200_000, { ...shop, use: false, held: true }),
+    stopOf("locked", 200_000, { ...shop, use: false, locked: true }),
   ],
   sources: Array.from({ length: 15 }, (_, i) => sourceOf(`w${i}`, 7000 + i * 15_000)),
   climate: { stations: [stationOf(6, 16)] },
@@ -36,7 +36,7 @@ const pulled = (target: (typeof LEVER_TARGETS)[number], of: Plan = plan) => [
 const nameOf = (lever: Lever | undefined): string => JSON.stringify(lever ?? "now");
 
 describe("levers", () => {
-  test("offer to leave what nothing asks for, to swap for the lighter, to use and pass stops that are not held", () => {
+  test("offer to leave what nothing asks for, to swap for the lighter, to use and pass stops that are not locked", () => {
     const all = leversOf(plan, "a");
     expect(all).toContainEqual({ kind: "leave", pieceId: "chair" });
     expect(all).toContainEqual({ kind: "swap", pieceId: "tent", otherId: "light tent" });
@@ -45,7 +45,7 @@ describe("levers", () => {
     expect(all).toContainEqual({ kind: "nights", stopId: "a", nights: 1 });
     const words = all.map(nameOf).join(" ");
     for (const kept of ["first aid", "Plasters", "filter"]) expect(words).not.toContain(kept);
-    expect(words).not.toContain('"held"');
+    expect(words).not.toContain('"locked"');
     expect(all).not.toContainEqual({ kind: "leave", pieceId: "tent" });
   });
 

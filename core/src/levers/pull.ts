@@ -40,7 +40,7 @@ export interface Pulled {
   breaks: Check[];
 }
 
-export interface Asked {
+export interface LeverRequest {
   who: number;
   target: LeverTarget;
   legIndex: number;
@@ -72,18 +72,18 @@ const LEAST: Record<LeverTarget, number> = {
  */
 export function* pullLevers(
   plan: Plan,
-  asked: Asked,
+  request: LeverRequest,
   { compute, figures: figuresOf }: Pick<Session, "compute" | "figures">,
 ): Generator<PulledRow> {
-  const { who, target } = asked;
+  const { who, target } = request;
   const hikerId = plan.hikers[who]!.id;
   const now = compute(plan);
-  const leg = now.legs[Math.min(asked.legIndex, now.legs.length - 1)]!;
+  const leg = now.legs[Math.min(request.legIndex, now.legs.length - 1)]!;
   const figures = (of: Plan, result: PlanFigures): LeverFigures => figuresIn(of, result, who, target, leg);
   const base = figures(plan, now);
   // The leg whose pack is to be lighter, where it is one leg's.
   const lightened = target === "heaviest" ? now.legs[base.heaviestLeg] : target === "leg" ? leg : undefined;
-  const levers = leversOf(plan, hikerId).filter((lever) => mayHelp(lever, plan, asked, now, lightened));
+  const levers = leversOf(plan, hikerId).filter((lever) => mayHelp(lever, plan, request, now, lightened));
   const all = levers.length + MOST_PAIRS + 1;
   let done = 1;
   yield { lever: undefined, figures: base, gain: 0, breaks: [], fraction: done / all };
@@ -110,7 +110,7 @@ export function* pullLevers(
 function mayHelp(
   lever: Lever,
   plan: Plan,
-  { target, who }: Pick<Asked, "target" | "who">,
+  { target, who }: Pick<LeverRequest, "target" | "who">,
   { profile }: PlanResult,
   leg: LegResult | undefined,
 ): boolean {
@@ -124,7 +124,7 @@ function mayHelp(
     case "cold-food":
       return isWeight;
     case "use":
-      return target === "food" || (isWeight && (leg === undefined || lies(lever.stopId, plan, profile, leg)));
+      return target === "food" || (isWeight && (leg === undefined || isOn(lever.stopId, plan, profile, leg)));
     case "pass":
     case "nights":
       return target === "days" || target === "money";
@@ -153,7 +153,7 @@ function mayHelp(
 }
 
 /** Does a stop lie on a leg? */
-function lies(stopId: string, { stops }: Plan, profile: PlanResult["profile"], leg: LegResult): boolean {
+function isOn(stopId: string, { stops }: Plan, profile: PlanResult["profile"], leg: LegResult): boolean {
   const stop = stops.find(({ id }) => id === stopId);
   if (!stop || !isWalked(profile, stop)) return false;
   const node = nodeOf(profile, stop);
@@ -165,7 +165,7 @@ function figuresIn(
   result: PlanFigures,
   who: number,
   target: LeverTarget,
-  asked: Pick<LegResult, "fromNode" | "toNode">,
+  request: Pick<LegResult, "fromNode" | "toNode">,
 ): LeverFigures {
   const { days, finishDate, money } = totalsOf(plan, result);
   let [kgKm, km, heaviestKg, heaviestLeg, legKg] = [0, 0, 0, 0, 0];
@@ -175,7 +175,7 @@ function figuresIn(
     km += leg.distanceM / 1000;
     if (row.heaviestKg > heaviestKg) [heaviestKg, heaviestLeg] = [row.heaviestKg, leg.index];
     // On the same ground, be it one leg or two.
-    if (leg.fromNode < asked.toNode && leg.toNode > asked.fromNode) legKg = Math.max(legKg, row.heaviestKg);
+    if (leg.fromNode < request.toNode && leg.toNode > request.fromNode) legKg = Math.max(legKg, row.heaviestKg);
   }
   const trouble = CHANCES[target];
   const found = trouble && simulate(plan, result, { runs: RUNS, who }).somewhere[trouble];

@@ -50,12 +50,12 @@ export function cardsOf(plan: Plan, result: PlanFigures): CardFigures[] {
     const day = dayNumber(card.date)!;
     const faults: CardFault[] = [];
     const isThere = isWalked(profile, card);
-    const told = isThere ? nodeOf(profile, card) : fromNode;
+    const endNode = isThere ? nodeOf(profile, card) : fromNode;
     if (!isThere) faults.push("off-route");
     if (day < startDay) faults.push("before-start");
     if (cards[i + 1]?.date === card.date) faults.push("twice");
-    if (told < fromNode) faults.push("back");
-    const toNode = Math.max(fromNode, told);
+    if (endNode < fromNode) faults.push("back");
+    const toNode = Math.max(fromNode, endNode);
     const km = ((toNode - fromNode) * profile.cellM) / 1000;
     const hours = card.walkedH ?? ANY_DAY_H * Math.max(1, day - before);
     if (km > MOST_KMH * hours) faults.push("too-fast");

@@ -15,7 +15,7 @@ export interface Left {
   isEnough: boolean;
 }
 
-export interface Standing {
+export interface RationState {
   last: CardFigures;
   leg: LegResult;
   /** To the next stop. */
@@ -27,7 +27,7 @@ export interface Standing {
 }
 
 /** Undefined without a card, and at the end of the walk. */
-export function standingOf(plan: Plan, result: PlanFigures): Standing | undefined {
+export function rationState(plan: Plan, result: PlanFigures): RationState | undefined {
   const cards = cardsOf(plan, result);
   const last = cards.at(-1);
   const leg = last && result.legs.find(({ fromNode, toNode }) => fromNode <= last.toNode && last.toNode < toNode);
@@ -81,7 +81,7 @@ function treatmentLeft(
   { cards, leg, share }: { cards: readonly CardFigures[]; leg: LegResult; share: number },
 ): { haveL: number; wantedL: number } | undefined {
   const { treatment } = plan.hikers[0]!.water;
-  if (!isUsedUp(treatment.way)) return undefined;
+  if (!isUsedUp(treatment.method)) return undefined;
   const legs = treatedLegs(plan, result, 0);
   const { litres } = legs[leg.index]!;
   const before = leg.index === 0 ? treatment.usedL : legs[leg.index - 1]!.litresSoFar;

@@ -7,7 +7,7 @@ import { dayNumber, isoOfDay } from "../units/day.ts";
 import { normal } from "../units/draws.ts";
 import { AGAINST, againstPlan, type Against } from "./against.ts";
 import { cardsOf } from "./cards.ts";
-import { standingOf } from "./enough.ts";
+import { rationState } from "./enough.ts";
 import { pieceRecords } from "./pieces.ts";
 import { fitLog, fitOf, PRIORS, withFits, type Fitted, type Observed } from "./fit.ts";
 import { logReadings, nightBias } from "./readings.ts";
@@ -226,19 +226,19 @@ describe("learning", () => {
 
   test("a shakedown's pace, breaks and litres are copied, the others keep their distance; its trip is named once", () => {
     const before = planOf({ ...base, id: "before", log: loggedPlan(4, 1.2, () => ({ breakH: 2, drankL: 4 })).log });
-    const told = shakedownOf(before, computePlan(before, tracks))!;
-    expect(told).toMatchObject({ planId: "before", days: 4, on: dateOf(0) });
-    expect(told.told.map(({ what }) => what)).toEqual(["pace", "breaks", "litres"]);
-    expect(told.pace.speedFactor).toBeLessThan(before.hikers[0]!.pace.speedFactor);
+    const lessons = shakedownOf(before, computePlan(before, tracks))!;
+    expect(lessons).toMatchObject({ planId: "before", days: 4, on: dateOf(0) });
+    expect(lessons.lessons.map(({ what }) => what)).toEqual(["pace", "breaks", "litres"]);
+    expect(lessons.pace.speedFactor).toBeLessThan(before.hikers[0]!.pace.speedFactor);
     const plan = planOf({ ...base, hikers: [hikerOf(), hikerOf({ id: "b", name: "B", pace: { speedFactor: 1.2 } })] });
-    const once = withShakedown(plan, told);
-    expect(once.hikers[0]!.pace.speedFactor).toBeCloseTo(told.pace.speedFactor, 9);
+    const once = withShakedown(plan, lessons);
+    expect(once.hikers[0]!.pace.speedFactor).toBeCloseTo(lessons.pace.speedFactor, 9);
     expect(once.hikers[1]!.pace.speedFactor / once.hikers[0]!.pace.speedFactor).toBeCloseTo(
       1.2 / plan.hikers[0]!.pace.speedFactor,
       9,
     );
-    expect(once.hikers[0]!.water).toMatchObject(told.water);
-    const twice = withShakedown(once, told);
+    expect(once.hikers[0]!.water).toMatchObject(lessons.water);
+    const twice = withShakedown(once, lessons);
     expect(twice.hikers).toEqual(once.hikers);
     expect(twice.shakedowns).toEqual([{ planId: "before", name: before.trip.name, days: 4, on: dateOf(0) }]);
     expect(shakedownOf(plan, computePlan(plan, tracks))).toBeUndefined();
@@ -291,7 +291,7 @@ describe("is it enough", () => {
   test("food and fuel left in the evening against the way to the next stop", () => {
     const left = (foodKg: number) => {
       const plan = loggedPlan(3, 1, (i) => (i === 2 ? { foodKg, fuelG: 500 } : {}));
-      return standingOf(plan, computePlan(plan, tracks))!;
+      return rationState(plan, computePlan(plan, tracks))!;
     };
     const plenty = left(20);
     expect(plenty.left.map(({ what, isEnough }) => [what, isEnough])).toEqual([
@@ -317,7 +317,7 @@ describe("is it enough", () => {
           expect(Number.isFinite(posterior)).toBe(true);
           expect(spread).toBeGreaterThan(0);
         }
-        for (const { wanted, planned } of standingOf(plan, result)?.left ?? []) {
+        for (const { wanted, planned } of rationState(plan, result)?.left ?? []) {
           expect(wanted).toBeGreaterThanOrEqual(-1e-9);
           expect(planned).toBeGreaterThanOrEqual(wanted - 1e-9);
         }

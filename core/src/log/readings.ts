@@ -1,20 +1,24 @@
 /** Nights of the log as readings of one's own thermometer: they tell the normals' error, as others do. */
-import type { Plan, Reading } from "../plan/schema.ts";
+import type { Plan, ThermometerReading } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { trackAt } from "../track/place.ts";
 import type { CardFigures } from "./cards.ts";
 
 /** A card of a fault is no reading, nor a night in a bed or in town; without heights there is none. */
-export function logReadings({ climate }: Plan, { profile }: PlanFigures, cards: readonly CardFigures[]): Reading[] {
+export function logReadings(
+  { climate }: Plan,
+  { profile }: PlanFigures,
+  cards: readonly CardFigures[],
+): ThermometerReading[] {
   if (!profile.hasHeights) return [];
   const known = new Set(climate.readings.map(({ id }) => id));
-  return cards.flatMap(({ card, toM, toHeightM, faults }): Reading[] => {
+  return cards.flatMap(({ card, toM, toHeightM, faults }): ThermometerReading[] => {
     const { lowC, highC, night, date } = card;
     const id = `of-${card.id}`.slice(0, 80);
     if (faults.length > 0 || night !== "camp" || (lowC === undefined && highC === undefined) || known.has(id))
       return [];
-    const told = { ...(lowC === undefined ? {} : { lowC }), ...(highC === undefined ? {} : { highC }) };
-    return [{ id, date, trackM: trackAt(profile, toM), heightM: Math.round(toHeightM), ...told }];
+    const measured = { ...(lowC === undefined ? {} : { lowC }), ...(highC === undefined ? {} : { highC }) };
+    return [{ id, date, trackM: trackAt(profile, toM), heightM: Math.round(toHeightM), ...measured }];
   });
 }
 

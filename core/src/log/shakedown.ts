@@ -16,7 +16,7 @@ export interface Shakedown {
   days: number;
   /** The first that is kept. */
   on: string;
-  told: { what: CarriedOver; cards: number; factor: number }[];
+  lessons: { what: CarriedOver; cards: number; factor: number }[];
   pace: Pick<Hiker["pace"], "speedFactor" | "breakFraction">;
   water: Pick<Hiker["water"], "ratePerKmL" | "ratePerHourL" | "measuredLph">;
 }
@@ -32,7 +32,7 @@ export function shakedownOf(plan: Plan, result: PlanFigures): Shakedown | undefi
     name: plan.trip.name,
     days: plan.log.length,
     on: first.date,
-    told: fits.map(({ what, cards, factor }) => ({ what, cards, factor })),
+    lessons: fits.map(({ what, cards, factor }) => ({ what, cards, factor })),
     pace: { speedFactor: pace.speedFactor, breakFraction: pace.breakFraction },
     water: {
       ratePerKmL: water.ratePerKmL,
@@ -47,8 +47,8 @@ function isCarried(fit: Fit): fit is Fit & { what: CarriedOver } {
 }
 
 /** All walk together: of pace and breaks the others keep what they differ by from the first; water is the first one's own. */
-export function withShakedown(plan: Plan, { planId, name, days, on, told, pace, water }: Shakedown): Plan {
-  const tells = (what: CarriedOver): boolean => told.some((one) => one.what === what);
+export function withShakedown(plan: Plan, { planId, name, days, on, lessons, pace, water }: Shakedown): Plan {
+  const tells = (what: CarriedOver): boolean => lessons.some((one) => one.what === what);
   const mine = plan.hikers[0]!.pace;
   const faster = tells("pace") ? pace.speedFactor / mine.speedFactor : 1;
   const longer = tells("breaks") && mine.breakFraction > 0 ? pace.breakFraction / mine.breakFraction : 1;

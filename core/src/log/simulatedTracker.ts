@@ -61,8 +61,8 @@ export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }:
   const fixes: TrackerFix[] = [];
   const lastDay = Math.floor((untilS + zoneS) / DAY_S);
   const firstDay = Math.max(startDay, Math.floor((sinceS + zoneS) / DAY_S), lastDay - MOST_TRACKER_DAYS);
-  let wayM = fromM;
-  for (let day = startDay; day < firstDay; day++) wayM += dayWayM(day, STOPS_H);
+  let walkedM = fromM;
+  for (let day = startDay; day < firstDay; day++) walkedM += dayDistanceM(day, STOPS_H);
   for (let day = firstDay; day <= lastDay; day++) {
     const silentFrom = share(day, 1) < SILENT_SHARE ? 9 + 4 * share(day, 2) : Infinity;
     for (let s = 0; s < DAY_S; s += FIX_S) {
@@ -71,7 +71,7 @@ export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }:
       const isNight = hour < LEAVES_H - 0.5 || hour > STOPS_H + 0.5;
       if (timeS <= sinceS || timeS > untilS || (isNight && s % NIGHT_FIX_S !== 0)) continue;
       if (share(timeS, 3) < LOST_SHARE || (hour >= silentFrom && hour < silentFrom + SILENT_H)) continue;
-      const [lonDeg, latDeg] = placeAt(track, along, wayM + dayWayM(day, hour));
+      const [lonDeg, latDeg] = placeAt(track, along, walkedM + dayDistanceM(day, hour));
       const flung = share(timeS, 4) < WRONG_SHARE ? WRONG_DEG : NOISE_DEG;
       fixes.push({
         time: new Date(timeS * 1000).toISOString(),
@@ -79,7 +79,7 @@ export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }:
         latDeg: round(latDeg + flung * (2 * share(timeS, 6) - 1)),
       });
     }
-    wayM += dayWayM(day, STOPS_H);
+    walkedM += dayDistanceM(day, STOPS_H);
   }
   return { simulated: true, clock: new Date(untilS * 1000).toISOString(), fixes };
 }
@@ -87,7 +87,7 @@ export function simulatedTracker({ track, startDay, fromM = 0, sinceS, untilS }:
 const round = (degrees: number): number => Number(degrees.toFixed(5));
 
 /** Metres walked on a day until an hour of it. */
-function dayWayM(day: number, hour: number): number {
+function dayDistanceM(day: number, hour: number): number {
   const kmh = KMH.least + (KMH.most - KMH.least) * share(day, 0);
   const until = Math.min(STOPS_H, Math.max(LEAVES_H, hour));
   const still = Math.max(0, Math.min(until, NOON.to) - NOON.from);

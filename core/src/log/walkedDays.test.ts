@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
 import { buildProfile } from "../track/profile.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { dayNumber } from "../units/day.ts";
 import type { PastWalk } from "../walk/pastWalk.ts";
@@ -9,7 +9,7 @@ import { simulatedTracker } from "./simulatedTracker.ts";
 import { walkedDays } from "./walkedDays.ts";
 
 const trail = trackNorth({ lengthM: 200_000 });
-const profile = buildProfile(mendTracks([trail]), false);
+const profile = buildProfile(repairTracks([trail]), false);
 const M_PER_DEG = 111_195;
 
 interface At {
@@ -102,7 +102,7 @@ describe("days out of a record", () => {
   test("over the date line no day is lost and none comes twice", () => {
     const east = trackNorth({ lengthM: 200_000 });
     east.lonDeg.fill(179.999);
-    const here = buildProfile(mendTracks([east]), false);
+    const here = buildProfile(repairTracks([east]), false);
     const rows = [...dayOf(0, 0, 7), ...dayOf(1, 21, 7), ...dayOf(2, 42, 7)];
     const walk = record(rows, east);
     // The second half lies on the other side.
@@ -141,7 +141,7 @@ describe("simulated tracker", () => {
       },
       timesS: Float64Array.from(fixes, ({ time }) => Date.parse(time) / 1000),
     };
-    const { days } = walkedDays([walk], buildProfile(mendTracks([long]), false));
+    const { days } = walkedDays([walk], buildProfile(repairTracks([long]), false));
     expect(days.length).toBeGreaterThan(28);
     expect(days.some(({ flung }) => flung > 0)).toBe(true);
     expect(days.some(({ silentH }) => silentH > 3)).toBe(true);

@@ -154,7 +154,7 @@ function sampled<T>(rows: readonly T[]): T[] {
 }
 
 function hoursOf(fixes: readonly Fix[]): Pick<WalkedDay, "walkedH" | "breakH" | "silentH"> {
-  let [walkS, wayM, restS, pendingS, silentS, silentM] = [0, 0, 0, 0, 0, 0];
+  let [walkS, doneM, restS, pendingS, silentS, silentM] = [0, 0, 0, 0, 0, 0];
   let from = fixes[0]!;
   for (const fix of fixes.slice(1)) {
     const metres = apartM(from, fix);
@@ -175,10 +175,10 @@ function hoursOf(fixes: readonly Fix[]): Pick<WalkedDay, "walkedH" | "breakH" | 
       silentM += metres;
     } else {
       walkS += seconds;
-      wayM += metres;
+      doneM += metres;
     }
   }
   if (walkS === 0 && silentS === 0) return { walkedH: fixes.length > 1 ? 0 : undefined, breakH: undefined, silentH: 0 };
-  const overS = wayM > 0 ? Math.min(silentS, (silentM * walkS) / wayM) : silentS;
+  const overS = doneM > 0 ? Math.min(silentS, (silentM * walkS) / doneM) : silentS;
   return { walkedH: (walkS + overS) / 3600, breakH: (restS + silentS - overS) / 3600, silentH: silentS / 3600 };
 }

@@ -57,7 +57,7 @@ export function forbesFatKg(fatKg: number, changeKg: number): number {
 }
 
 /** A plan may ask for anything: the body stays one that can be counted with, and a check says the rest. */
-function held(bodyKg: number, fatKg: number): MassState {
+function within(bodyKg: number, fatKg: number): MassState {
   const body = Math.min(MOST_BODY_KG, Math.max(LEAST_BODY_KG, bodyKg));
   return { bodyKg: body, fatKg: Math.min(0.7 * body, Math.max(LEAST_FAT_KG, fatKg)) };
 }
@@ -66,13 +66,13 @@ function forbesStep({ bodyKg, fatKg }: MassState, balanceKcal: number): MassStat
   const lean = leanFractionOfEnergy(fatKg);
   const fatChange = ((1 - lean) * balanceKcal) / FAT_KCAL_PER_KG;
   const leanChange = (lean * balanceKcal) / LEAN_KCAL_PER_KG;
-  return held(bodyKg + fatChange + leanChange, fatKg + fatChange);
+  return within(bodyKg + fatChange + leanChange, fatKg + fatChange);
 }
 
 /** The rule takes a kilogram for fat alone. */
 function ruleStep({ bodyKg, fatKg }: MassState, balanceKcal: number): MassState {
   const change = balanceKcal / RULE_KCAL_PER_KG;
-  return held(bodyKg + change, fatKg + change);
+  return within(bodyKg + change, fatKg + change);
 }
 
 export const bodyMass = registryOf<BodyMassSchool>("bodyMass", [

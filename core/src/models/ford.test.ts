@@ -52,10 +52,10 @@ test("in a high year the index exceeds the normal one's; small melts make no flo
 
 const hours = (clock: string): number => Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60;
 // Melt without a base: the whole of the day's course.
-const stream = (snowDepthM: number, snowWayKm: number, basinKm2: number): StreamDay => ({
+const stream = (snowDepthM: number, snowDistanceKm: number, basinKm2: number): StreamDay => ({
   index: 1,
   snowDepthM,
-  snowWayKm,
+  snowDistanceKm,
   basinKm2,
   glacier: true,
 });
@@ -65,14 +65,17 @@ test.each([
   [0.5, 5, 50, "17:00", "07:00", 1.304, 0.7037, 1.873],
   [1.0, 10, 150, "20:00", "10:00", 1.232, 0.8554, 1.604],
   [1.5, 40, 1000, "04:00", "18:00", 1.061, 1.055, 1.129],
-])("snow %d m deep, %d km up, %d km²: the day's course", (depth, way, basin, crest, low, atCrest, atSix, ratio) => {
-  const course = dayCourse(stream(depth, way, basin));
-  expect(course.crestClockH).toBeCloseTo(hours(crest), 2);
-  expect(course.lowClockH).toBeCloseTo(hours(low), 2);
-  expect(1 + course.amplitude).toBeCloseTo(atCrest, 3);
-  expect(1 + course.amplitude * courseAt(6, course)).toBeCloseTo(atSix, 3);
-  expect((1 + course.amplitude) / (1 - course.amplitude)).toBeCloseTo(ratio, 2);
-});
+])(
+  "snow %d m deep, %d km up, %d km²: the day's course",
+  (depth, distance, basin, crest, low, atCrest, atSix, ratio) => {
+    const course = dayCourse(stream(depth, distance, basin));
+    expect(course.crestClockH).toBeCloseTo(hours(crest), 2);
+    expect(course.lowClockH).toBeCloseTo(hours(low), 2);
+    expect(1 + course.amplitude).toBeCloseTo(atCrest, 3);
+    expect(1 + course.amplitude * courseAt(6, course)).toBeCloseTo(atSix, 3);
+    expect((1 + course.amplitude) / (1 - course.amplitude)).toBeCloseTo(ratio, 2);
+  },
+);
 
 test.each([
   [0.1, 0.1991, 0.4114, 0],
@@ -104,7 +107,13 @@ test("more melt is never less water at any hour, and between low and crest it on
       fc.double({ min: 1, max: 2000, noNaN: true }),
       fc.double({ min: 0, max: 24, noNaN: true }),
       (index, snowDepthM, basinKm2, clockH) => {
-        const of = (melt: number): StreamDay => ({ index: melt, snowDepthM, snowWayKm: 3, basinKm2, glacier: false });
+        const of = (melt: number): StreamDay => ({
+          index: melt,
+          snowDepthM,
+          snowDistanceKm: 3,
+          basinKm2,
+          glacier: false,
+        });
         const [less, more] = [of(index), of(index + 0.1)];
         const mean = (one: StreamDay): number =>
           Array.from({ length: 240 }, (_, h) => flowAt(one, h / 10)).reduce((sum, flow) => sum + flow, 0) / 240;

@@ -33,7 +33,7 @@ export interface StreamDay {
   index: number;
   snowDepthM: number;
   /** Way of the water from the snow to the ford, km, and what drains there, km². */
-  snowWayKm: number;
+  snowDistanceKm: number;
   basinKm2: number;
   /** Ice feeds it: the day's course is whole all summer. */
   glacier: boolean;
@@ -46,8 +46,8 @@ export interface DayCourse {
   amplitude: number;
 }
 
-export function dayCourse({ index, snowDepthM, snowWayKm, basinKm2, glacier }: StreamDay): DayCourse {
-  const crest = 14 + 4 * Math.min(1.5, snowDepthM) + 0.2 * snowWayKm;
+export function dayCourse({ index, snowDepthM, snowDistanceKm, basinKm2, glacier }: StreamDay): DayCourse {
+  const crest = 14 + 4 * Math.min(1.5, snowDepthM) + 0.2 * snowDistanceKm;
   const whole = 0.05 + 0.3 * Math.exp(-basinKm2 / 300);
   const meltShare = glacier ? 1 : index / (index + BASE_FLOW);
   return { crestClockH: crest % 24, lowClockH: (crest - RISE_H + 24) % 24, amplitude: whole * meltShare };

@@ -9,9 +9,9 @@ describe("a filter that clogs", () => {
     [1.5, "silty", 4, 3.733, 0],
     [1.0, "glacial", 6, 9.0, 2],
   ] as const)("%d L/min, %s: %d L take %d min with %d flushes", (flow, murk, litres, minutes, flushes) => {
-    const told = filterMinutes(litres, flow, murk);
-    expect(told.minutes).toBeCloseTo(minutes, 3);
-    expect(told.flushes).toBe(flushes);
+    const treated = filterMinutes(litres, flow, murk);
+    expect(treated.minutes).toBeCloseTo(minutes, 3);
+    expect(treated.flushes).toBe(flushes);
   });
 
   test("more litres never take less, and half the flow takes twice as long", () => {

@@ -237,18 +237,18 @@ describe("a thousand hikes", () => {
   test("stated ranges hold what happens: of 200 true hikers, the nine-in-ten range of arrival holds 85 to 95 in 100", () => {
     const plan = withReserve(0.1);
     const result = computePlan(plan, tracks);
-    const told = walkHikes(prepare(plan, result, { runs: 2000, seed: 11 }));
-    const legs = told.legCount;
-    const late = (hikes: typeof told, run: number): number => hikes.lateDays[run * legs + legs - 1]!;
-    const sorted = Array.from({ length: 2000 }, (_, run) => late(told, run)).sort((a, b) => a - b);
+    const simulated = walkHikes(prepare(plan, result, { runs: 2000, seed: 11 }));
+    const legs = simulated.legCount;
+    const late = (hikes: typeof simulated, run: number): number => hikes.lateDays[run * legs + legs - 1]!;
+    const sorted = Array.from({ length: 2000 }, (_, run) => late(simulated, run)).sort((a, b) => a - b);
     const [low, high] = [sorted[100]!, sorted[1899]!];
     // Each world has a luck of its own, none of which was seen before.
     const truths = Array.from({ length: 200 }, (_, world) =>
       walkHikes(prepare(plan, result, { runs: 2, seed: 1000 + world }), 0, 1),
     );
-    const held = truths.filter((one) => late(one, 0) >= low && late(one, 0) <= high).length;
-    expect(held / 200).toBeGreaterThanOrEqual(0.85);
-    expect(held / 200).toBeLessThanOrEqual(0.95);
+    const inside = truths.filter((one) => late(one, 0) >= low && late(one, 0) <= high).length;
+    expect(inside / 200).toBeGreaterThanOrEqual(0.85);
+    expect(inside / 200).toBeLessThanOrEqual(0.95);
   });
 
   test("one hike is told as it was walked, and as a plan has its pace, its need and its rest days", () => {
@@ -265,8 +265,8 @@ describe("a thousand hikes", () => {
     expect(then.hikers[0]!.pace.speedFactor).toBeCloseTo(plan.hikers[0]!.pace.speedFactor * hike.pace, 9);
     expect(then.hikers[0]!.pace.effortFactor).toBeCloseTo(plan.hikers[0]!.pace.effortFactor * hike.energy, 9);
     const nights = (of: Plan): number => of.stops.reduce((sum, stop) => sum + stop.nights, 0);
-    const onTheWay = hike.legs.slice(0, -1).reduce((sum, { restDays }) => sum + restDays, 0);
-    expect(nights(then) - nights(plan)).toBe(onTheWay);
+    const between = hike.legs.slice(0, -1).reduce((sum, { restDays }) => sum + restDays, 0);
+    expect(nights(then) - nights(plan)).toBe(between);
     expect(planSchema.safeParse(then).success).toBe(true);
     const hungriest = hikes.energy.reduce((best, one, i) => (one > hikes.energy[best]! ? i : best), 0);
     const hungry = planOfHike(plan, result, hikeOf(plan, result, hungriest, { runs: 400 }), 0);

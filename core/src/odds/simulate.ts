@@ -132,8 +132,8 @@ export function tellOdds(result: Pick<PlanFigures, "legs" | "finishDate">, hikes
 
 const chanceOf = (found: number, runs: number): Chance => ({ found, runs, ...wilson(found, runs) });
 
-function byTrouble(told: (trouble: Trouble) => Chance): Record<Trouble, Chance> {
-  return Object.fromEntries(TROUBLES.map((trouble) => [trouble, told(trouble)])) as Record<Trouble, Chance>;
+function byTrouble(chanceFor: (trouble: Trouble) => Chance): Record<Trouble, Chance> {
+  return Object.fromEntries(TROUBLES.map((trouble) => [trouble, chanceFor(trouble)])) as Record<Trouble, Chance>;
 }
 
 const MOST_EXAMPLES = 3;

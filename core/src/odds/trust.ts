@@ -23,14 +23,14 @@ const VARIED_BY: Record<Exclude<TrustGroup, "model">, readonly Varied[]> = {
 };
 const QUESTIONS = ["time", "effort", "resting", "water"] as const;
 
-interface Told {
+interface TrustRow {
   figure: Explained;
   unit: "kg" | "L" | "g" | "days" | "K";
   ofHikes: (hikes: Hikes, leg: number) => number;
   ofLeg: (leg: LegResult, who: number) => number;
 }
 
-const TOLD: readonly Told[] = [
+const TRUST_ROWS: readonly TrustRow[] = [
   {
     figure: "start",
     unit: "kg",
@@ -58,7 +58,7 @@ const TOLD: readonly Told[] = [
 export interface Trust {
   legIndex: number;
   figure: Explained;
-  unit: Told["unit"];
+  unit: TrustRow["unit"];
   /** Standard deviation of all together. */
   sd: number;
   /** Of each, and their sum is 1; all nothing where nothing varies. */
@@ -81,12 +81,12 @@ export function* trustOf(
 ): Generator<{ done: number; trust?: Trust[] }> {
   const all = trustSteps() + 1;
   let done = 0;
-  const sums = result.legs.map(() => TOLD.map(() => ({ model: 0, person: 0, weather: 0, sources: 0 })));
+  const sums = result.legs.map(() => TRUST_ROWS.map(() => ({ model: 0, person: 0, weather: 0, sources: 0 })));
   for (const [group, varied] of Object.entries(VARIED_BY) as [keyof typeof VARIED_BY, readonly Varied[]][]) {
     const does = varied.filter((one) => !plan.odds.fixed.includes(one));
     const hikes = walkHikes(prepare(plan, result, { runs: RUNS, who, varied: does }));
     for (const [l, row] of sums.entries())
-      for (const [t, { ofHikes }] of TOLD.entries())
+      for (const [t, { ofHikes }] of TRUST_ROWS.entries())
         row[t]![group] = spreadOf(Array.from({ length: RUNS }, (_, run) => ofHikes(hikes, run * hikes.legCount + l)));
     yield { done: ++done / all };
   }
@@ -98,11 +98,11 @@ export function* trustOf(
       yield { done: ++done / all };
     }
     for (const [l, row] of sums.entries())
-      for (const [t, { ofLeg }] of TOLD.entries())
+      for (const [t, { ofLeg }] of TRUST_ROWS.entries())
         row[t]!.model += spreadOf(bySchool.flatMap((legs) => (legs[l] ? [ofLeg(legs[l], who)] : [])));
   }
   const trust = result.legs.flatMap(({ index }) =>
-    TOLD.map(({ figure, unit }, t): Trust => {
+    TRUST_ROWS.map(({ figure, unit }, t): Trust => {
       const parts = sums[index]![t]!;
       const all = TRUST_GROUPS.reduce((sum, group) => sum + parts[group], 0);
       const share = (group: TrustGroup): number => (all > 0 ? parts[group] / all : 0);

@@ -200,19 +200,19 @@ export function guessColumns(rows: readonly (readonly string[])[]): TableReading
   for (const meaning of ["kind", "note", "name"] as const)
     take(meaning, (column) => !isNumeric(column) && meaningOfHead(column.head) === meaning);
   // Without a head that tells: distances run one way, names differ, kinds repeat.
-  if (!meanings.includes("next")) take("along", (column) => isNumeric(column) && runsOneWay(column.numbers));
+  if (!meanings.includes("next")) take("along", (column) => isNumeric(column) && isMonotonic(column.numbers));
   take("name", (column) => !isNumeric(column) && column.distinct > 0.6 * column.cells.length);
   take("kind", (column) => !isNumeric(column) && column.distinct <= Math.max(3, 0.6 * column.cells.length));
   take("note", (column) => !isNumeric(column));
   const columns = facts.map(({ head, cells }, c): TableColumn => {
     const meaning = meanings[c]!;
-    const told = unitIn(head) ?? unitIn(/\p{L}+\.?$/u.exec(cells[0] ?? "")?.[0] ?? "");
-    return { meaning, unit: told ?? MEASURES[meaning] ?? "km" };
+    const unitRead = unitIn(head) ?? unitIn(/\p{L}+\.?$/u.exec(cells[0] ?? "")?.[0] ?? "");
+    return { meaning, unit: unitRead ?? MEASURES[meaning] ?? "km" };
   });
   return { hasHead, columns };
 }
 
-function runsOneWay(numbers: readonly number[]): boolean {
+function isMonotonic(numbers: readonly number[]): boolean {
   if (numbers.length < 2) return numbers.length === 1;
   const steps = numbers.slice(1).map((value, i) => value - numbers[i]!);
   const up = steps.filter((step) => step >= 0).length;

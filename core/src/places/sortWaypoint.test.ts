@@ -2,7 +2,7 @@
 import { describe, expect, test } from "vitest";
 import { sortWaypoint, type SortedKind, type WaypointWords } from "./sortWaypoint.ts";
 
-const told = (kinds: readonly SortedKind[]): string =>
+const kindsOf = (kinds: readonly SortedKind[]): string =>
   kinds
     .map(({ kind }) => kind)
     .sort()
@@ -228,8 +228,8 @@ const ALL: readonly { label: string; words: WaypointWords }[] = [...LABELLED, ..
 describe("over three hundred made-up waypoints", () => {
   test("at least 95 % are what they are", () => {
     expect(ALL.length).toBeGreaterThanOrEqual(300);
-    const wrong = ALL.filter(({ label, words }) => told(sortWaypoint(words)) !== label).map(
-      ({ label, words }) => `${label} ≠ ${told(sortWaypoint(words))}: ${words.name} ${words.symbol ?? ""}`,
+    const wrong = ALL.filter(({ label, words }) => kindsOf(sortWaypoint(words)) !== label).map(
+      ({ label, words }) => `${label} ≠ ${kindsOf(sortWaypoint(words))}: ${words.name} ${words.symbol ?? ""}`,
     );
     expect(wrong.length / ALL.length, wrong.join("\n")).toBeLessThanOrEqual(0.05);
   });
@@ -294,13 +294,13 @@ describe("what it offers", () => {
   });
 
   test("the name outranks the description", () => {
-    expect(told(sortWaypoint({ name: "Windy Pass", description: "Great camp if no wind" }))).toBe("landmark");
+    expect(kindsOf(sortWaypoint({ name: "Windy Pass", description: "Great camp if no wind" }))).toBe("landmark");
     expect(first({ name: "Flat 9", description: "Campsite for two tents" })).toMatchObject({ kind: "camp", sure: 0.5 });
   });
 
   test("a type that says stop makes one; the word in a name does not", () => {
-    expect(told(sortWaypoint({ name: "Flats Landing", type: "stop" }))).toBe("stop");
-    expect(told(sortWaypoint({ name: "Stop 5" }))).toBe("other");
+    expect(kindsOf(sortWaypoint({ name: "Flats Landing", type: "stop" }))).toBe("stop");
+    expect(kindsOf(sortWaypoint({ name: "Stop 5" }))).toBe("other");
   });
 
   test("odd text does no harm", () => {

@@ -7,7 +7,7 @@ export const boxLineSchema = z.looseObject({
   name,
   massG: amount("g", 0, 50_000),
   /** The decision that it waits for: it goes in where that is taken. */
-  heldId: id.optional(),
+  decisionId: id.optional(),
 });
 
 /** The box to a stop: from home, or sent on from another stop. */

@@ -76,4 +76,4 @@ export const climateSchema = z.looseObject({
 export type ClimateStation = z.infer<typeof climateStationSchema>;
 export type Forecast = z.infer<typeof forecastSchema>;
 export type ForecastDay = z.infer<typeof forecastDaySchema>;
-export type Reading = z.infer<typeof readingSchema>;
+export type ThermometerReading = z.infer<typeof readingSchema>;

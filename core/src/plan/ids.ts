@@ -1,7 +1,7 @@
 /** Names and lists that the document's format fixes; apart from the schema, so that a page can have them without it. */
 
 export const PLAN_FORMAT = "gepack-plan";
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 
 /** Stand-ins for the two ends of the track as recorded, where a stop id is asked for. */
 export const START_ID = "@start";
@@ -64,7 +64,7 @@ export const VARIED = [
 /** What a card of the log says of a night and of a piece. */
 export const FITTED = ["pace", "hours", "breaks", "food", "litres", "fuel", "charge"] as const;
 export const LOGGED_NIGHTS = ["camp", "bed", "stop"] as const;
-export const PIECE_EVENTS = ["broken", "mended", "bought", "sent", "swapped", "lost"] as const;
+export const PIECE_EVENTS = ["broken", "repaired", "bought", "sent", "swapped", "lost"] as const;
 export const WEARS = ["packed", "worn", "consumable"] as const;
 export const CONDITIONS = ["new", "good", "worn", "failing"] as const;
 export const VERDICTS = ["keep", "change", "home"] as const;
@@ -73,7 +73,7 @@ export const RIDES = ["bottom", "core", "top", "lid", "pockets", "outside", "bod
 /** Any way; by land post and in the cabin alone; by post and in the hold; by neither. */
 export const TRAVELS = ["any", "cabin", "hold", "neither"] as const;
 /** What of the figures a decision may hang on: coldest night, snow under foot, longest carry. */
-export const HELD_BY = ["night-below", "snow-over", "carry-over"] as const;
+export const DECIDED_BY = ["night-below", "snow-over", "carry-over"] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"] as const;

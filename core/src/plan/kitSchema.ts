@@ -4,7 +4,7 @@ import {
   CONDITIONS,
   DEMANDS,
   GIVES,
-  HELD_BY,
+  DECIDED_BY,
   RIDES,
   ROLES,
   SPAN_BEGINS,
@@ -41,7 +41,7 @@ export const pieceSchema = z.looseObject({
   quantity: whole("", 1, 200).default(1),
   measured: z.boolean().default(false),
   /** Of one, as its maker tells it, where it was weighed since. */
-  toldG: amount("g", 0, 50_000).optional(),
+  listedG: amount("g", 0, 50_000).optional(),
   wear: z.enum(WEARS).default("packed"),
   volumeL: amount("L", 0, 150).default(0),
   ownerId: id,
@@ -91,14 +91,14 @@ export const pieceSchema = z.looseObject({
 });
 
 /** A piece or a swap that waits for how something turns out: these pieces come if so, those if not. */
-export const heldSchema = z.looseObject({
+export const decisionSchema = z.looseObject({
   id,
   /** In words: “if the June reports speak of ice”. */
   name,
   pieceIds: z.array(id).max(40).default([]),
   otherwiseIds: z.array(id).max(40).default([]),
   /** What the plan's own figures have to say of something on the legs of these pieces. */
-  condition: z.looseObject({ of: z.enum(HELD_BY), limit: z.number().min(-100).max(10_000) }).optional(),
+  condition: z.looseObject({ of: z.enum(DECIDED_BY), limit: z.number().min(-100).max(10_000) }).optional(),
   /** Whether the plan counts on it until it is decided. */
   counted: z.boolean().default(true),
   decided: z.looseObject({ on: isoDate, taken: z.boolean(), why: z.string().max(500).default("") }).optional(),

@@ -30,7 +30,7 @@ export function referenceProblems(plan: Plan): Problem[] {
 }
 
 /** References that may be missing and name what is gone: taken out of the plan, each with a sentence. */
-export function mendReferences(plan: Plan): Problem[] {
+export function repairReferences(plan: Plan): Problem[] {
   const problems: Problem[] = [];
   for (const reference of REFERENCES) {
     if (reference.onRemove !== "clear") continue;

@@ -39,6 +39,29 @@ test("a stored document of version 3: a ride that was told is a shuttle, all els
   ]);
 });
 
+test("a stored document of version 4 has its fields under their new names, and nothing is lost", () => {
+  const { value, problems } = readPlan(structuredClone(stored(4)));
+  expect(problems).toEqual([]);
+  expect(value).toMatchObject({
+    version: PLAN_VERSION,
+    ownNote: "kept as well",
+    trip: { fictional: true },
+    hikers: [{ menus: { defaultId: "m" }, water: { treatment: { method: "lamp", second: "boil" } } }],
+    stops: [{ locked: true, accessClimbM: 120 }],
+    sources: [{ contaminated: true }],
+    stretches: [{ appliesTo: "sleeping" }, { snowDistanceM: 3000 }],
+    kit: [{ listedG: 320 }],
+    decisions: [{ id: "h", pieceIds: ["k"] }],
+    savedLists: [{ id: "l" }],
+    boxes: [{ lines: [{ decisionId: "h" }] }],
+    log: [{ pieces: [{ what: "repaired" }] }],
+  });
+  const old = /"(held|keptKits|madeUp|usualId|way|foul|heldBy|snowWayM|wayClimbM|toldG|heldId|mended)":|"mended"/;
+  expect(
+    JSON.stringify({ ...value, menus: [], hikers: value!.hikers.map(({ menus, water }) => ({ menus, water })) }),
+  ).not.toMatch(old);
+});
+
 test.each([1])(
   "version %i: what is missing stays missing, and odd shapes are left for the schema to refuse",
   (version) => {

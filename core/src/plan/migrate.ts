@@ -53,11 +53,55 @@ function from3To4(document: Document): Document {
   };
 }
 
+/** Each row of a list changed; what is no list stays for the schema to refuse. */
+const eachOf = (value: unknown, change: (row: unknown) => unknown): unknown =>
+  Array.isArray(value) ? value.map(change) : value;
+
+/** The part of an object under a key changed, where it is there. */
+function within(value: unknown, key: string, change: (inner: unknown) => unknown): unknown {
+  return isDocument(value) && value[key] !== undefined ? { ...value, [key]: change(value[key]) } : value;
+}
+
+/** Words that puzzled: what was told is listed, what was held is locked or decided, a way is a method or a distance. */
+function from4To5(document: Document): Document {
+  const rows = (key: string, change: (row: unknown) => unknown): void => {
+    if (document[key] !== undefined) changed[key] = eachOf(document[key], change);
+  };
+  const changed: Document = {};
+  if (document["trip"] !== undefined) changed["trip"] = renamed(document["trip"], { madeUp: "fictional" });
+  rows("hikers", (hiker) =>
+    within(
+      within(hiker, "menus", (menus) => renamed(menus, { usualId: "defaultId" })),
+      "water",
+      (water) => within(water, "treatment", (treatment) => renamed(treatment, { way: "method" })),
+    ),
+  );
+  rows("stops", (stop) => renamed(stop, { held: "locked", wayClimbM: "accessClimbM" }));
+  rows("sources", (source) => renamed(source, { foul: "contaminated" }));
+  rows("stretches", (stretch) => renamed(stretch, { heldBy: "appliesTo", snowWayM: "snowDistanceM" }));
+  rows("kit", (piece) => renamed(piece, { toldG: "listedG" }));
+  rows("boxes", (box) =>
+    within(box, "lines", (lines) => eachOf(lines, (line) => renamed(line, { heldId: "decisionId" }))),
+  );
+  rows("log", (day) =>
+    within(day, "pieces", (pieces) =>
+      eachOf(pieces, (event) =>
+        isDocument(event) && event["what"] === "mended" ? { ...event, what: "repaired" } : event,
+      ),
+    ),
+  );
+  return {
+    ...(renamed({ ...document, ...changed }, { held: "decisions", keptKits: "savedLists" }) as Document),
+    version: 5,
+  };
+}
+
 /** MIGRATIONS[n] turns version n into n + 1. */
 const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = {
   1: from1To2,
   2: from2To3,
   3: from3To4,
+  4: from4To5,
 };
 
 export function migrate(document: Document, version: number): Document {

@@ -68,7 +68,7 @@ export const menuSchema = z.looseObject({
  */
 export const menuChoiceSchema = z.looseObject({
   /** One density for all food where missing. */
-  usualId: id.optional(),
+  defaultId: id.optional(),
   coldId: id.optional(),
   /** Mean of the day at or below which it is cold. */
   coldBelowC: amount("C", -60, 40).default(3),

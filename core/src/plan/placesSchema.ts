@@ -45,7 +45,7 @@ export const stopSchema = z.looseObject({
   /** On foot the way to the stop is walked; a ride takes its minutes, waiting for one in them, and no legs. */
   access: z.enum(ACCESS).default("foot"),
   /** On foot: climb on the way to the stop, and on the way back to the trail. */
-  wayClimbM: amount("m", 0, 5000).default(0),
+  accessClimbM: amount("m", 0, 5000).default(0),
   backClimbM: amount("m", 0, 5000).default(0),
   rideMin: amount("min", 0, 1440).default(60),
   /** Back to the trail, where that is another. */
@@ -59,7 +59,7 @@ export const stopSchema = z.looseObject({
   /** Does this plan resupply here? */
   use: z.boolean().default(true),
   /** Whether a search may change that. */
-  held: z.boolean().default(false),
+  locked: z.boolean().default(false),
   /** Nights spent here: 0 passes through, 2 is one zero day. */
   nights: whole("", 0, 30).default(1),
   /** A person's night in a bed there. */
@@ -107,7 +107,7 @@ export const sourceSchema = z.looseObject({
   counted: z.boolean().optional(),
   offTrailM: distance(20_000).default(0),
   /** Below camps, houses or cattle: it is treated a second way as well. */
-  foul: z.boolean().default(false),
+  contaminated: z.boolean().default(false),
   /** What was seen there, and by whom it was told. */
   reports: z
     .array(z.looseObject({ date: isoDate, said: z.enum(REPORTS), note: label.default("") }))
@@ -134,7 +134,7 @@ export const stretchSchema = z.looseObject({
   /** Of a dry stretch: what is carried past water that may be dry, for all; each hiker's own way without. */
   past: z.enum(PAST).optional(),
   /** Whom a rule of food storage holds for: who carries food through, or only who sleeps there. */
-  heldBy: z.enum(["carrying", "sleeping"]).default("carrying"),
+  appliesTo: z.enum(["carrying", "sleeping"]).default("carrying"),
   /** A ford, measured: how deep and how fast it was on a day of the year at an hour. */
   depthM: amount("m deep", 0, 5).optional(),
   speedMps: amount("m/s", 0, 6).optional(),
@@ -142,7 +142,7 @@ export const stretchSchema = z.looseObject({
   refClockH: amount("clock", 0, 24).optional(),
   /** What drains to the ford, the water's way down from the snow, and whether a glacier feeds it. */
   basinKm2: amount("km²", 0.1, 100_000).optional(),
-  snowWayM: distance(500_000).optional(),
+  snowDistanceM: distance(500_000).optional(),
   glacier: z.boolean().default(false),
   note,
 });

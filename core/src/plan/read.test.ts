@@ -8,7 +8,7 @@ const good = (): Record<string, unknown> =>
     string,
     unknown
   >;
-const told = (data: unknown): { place: string; sentence: string } => {
+const firstProblem = (data: unknown): { place: string; sentence: string } => {
   const { value, problems } = readPlan(data);
   expect(value).toBeUndefined();
   return problems[0]!;
@@ -154,7 +154,7 @@ describe("refused with a place and a sentence", () => {
       /12/,
     ],
   ])("%s", (_, data, place, sentence) => {
-    const problem = told(data);
+    const problem = firstProblem(data);
     expect(problem.place).toBe(place);
     expect(problem.sentence).toMatch(sentence);
   });

@@ -3,15 +3,15 @@
  * A refused document changes nothing and says where and why.
  */
 import { type z } from "zod";
-import { type Problem, type Reading, refused } from "../units/problem.ts";
+import { type Problem, type ReadResult, refused } from "../units/problem.ts";
 import { PLAN_FORMAT, PLAN_VERSION } from "./ids.ts";
 import { migrate } from "./migrate.ts";
-import { mendReferences, quoted, referenceProblems } from "./links.ts";
+import { repairReferences, quoted, referenceProblems } from "./links.ts";
 import { planSchema, type Plan } from "./schema.ts";
 
 const MAX_REPORTED = 12;
 
-export function readPlan(data: unknown): Reading<Plan> {
+export function readPlan(data: unknown): ReadResult<Plan> {
   if (typeof data !== "object" || data === null || Array.isArray(data))
     return refused("file", `A plan file is a JSON object with format "${PLAN_FORMAT}"; this is not one.`);
   const { format, version } = data as { format?: unknown; version?: unknown };
@@ -31,7 +31,7 @@ export function readPlan(data: unknown): Reading<Plan> {
     reportInput: true,
   });
   if (!parsed.success) return { value: undefined, problems: shapeProblems(parsed.error) };
-  const problems = [...referenceProblems(parsed.data), ...mendReferences(parsed.data), ...mendOrder(parsed.data)];
+  const problems = [...referenceProblems(parsed.data), ...repairReferences(parsed.data), ...repairOrder(parsed.data)];
   return problems.some((problem) => problem.severity === "error")
     ? { value: undefined, problems }
     : { value: parsed.data, problems };
@@ -98,7 +98,7 @@ function foundSize(input: unknown): string {
 }
 
 /** Stretches whose ends are in the wrong order are turned round, and a wanted finish before the start is said. */
-function mendOrder(plan: Plan): Problem[] {
+function repairOrder(plan: Plan): Problem[] {
   const problems: Problem[] = [];
   for (const [i, stretch] of plan.stretches.entries()) {
     if (stretch.fromM <= stretch.toM) continue;

@@ -166,10 +166,10 @@ export const REFERENCES: readonly Reference[] = [
     besides: [],
     onRemove: "clear",
     links: (plan) =>
-      plan.held.flatMap((choice, i) =>
+      plan.decisions.flatMap((choice, i) =>
         (["pieceIds", "otherwiseIds"] as const).flatMap((key) =>
           choice[key].map((id, k) => ({
-            place: `held[${i}].${key}[${k}]`,
+            place: `decisions[${i}].${key}[${k}]`,
             id,
             holder: choice.name,
             point: (heir) => {
@@ -227,22 +227,22 @@ export const REFERENCES: readonly Reference[] = [
       ),
   },
   {
-    to: "held",
+    to: "decisions",
     besides: [],
     onRemove: "clear",
     links: (plan) =>
       plan.boxes.flatMap((box, i) =>
         box.lines.flatMap((line, k) =>
-          line.heldId === undefined
+          line.decisionId === undefined
             ? []
             : [
                 {
-                  place: `boxes[${i}].lines[${k}].heldId`,
-                  id: line.heldId,
+                  place: `boxes[${i}].lines[${k}].decisionId`,
+                  id: line.decisionId,
                   holder: line.name,
                   point: (id: string | undefined) => {
-                    if (id === undefined) delete line.heldId;
-                    else line.heldId = id;
+                    if (id === undefined) delete line.decisionId;
+                    else line.decisionId = id;
                   },
                 },
               ],
@@ -325,7 +325,7 @@ export const REFERENCES: readonly Reference[] = [
     onRemove: "clear",
     links: (plan) =>
       plan.hikers.flatMap(({ name: holder, menus }, i) => [
-        ...(["usualId", "coldId", "noFlameId", "dryCampId"] as const).flatMap((key) =>
+        ...(["defaultId", "coldId", "noFlameId", "dryCampId"] as const).flatMap((key) =>
           menus[key] === undefined
             ? []
             : [

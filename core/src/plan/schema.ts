@@ -11,7 +11,7 @@ import { boxSchema } from "./boxSchema.ts";
 import { climateSchema } from "./climateSchema.ts";
 import { learnedSchema, logDaySchema, plannedDaySchema, shakedownSchema } from "./logSchema.ts";
 import {
-  heldSchema,
+  decisionSchema,
   keptKitSchema,
   kitRulesSchema,
   kitStorySchema,
@@ -58,7 +58,7 @@ export const tripSchema = z.looseObject({
   directionName: label.default(""),
   startDate: isoDate,
   finishBy: isoDate.optional(),
-  madeUp: z.boolean().default(false),
+  fictional: z.boolean().default(false),
   /** A variant of a trip: of the plan of that id, and what it is called. Tracks and pantry are the trip's. */
   variantOf: id.optional(),
   variantName: label.default(""),
@@ -137,8 +137,8 @@ export const waterSchema = z.looseObject({
   dryChance: fraction().default(0.05),
   treatment: z
     .looseObject({
-      way: z.enum(TREATMENTS).default("filter"),
-      /** And foul water like this as well. */
+      method: z.enum(TREATMENTS).default("filter"),
+      /** And contaminated water like this as well. */
       second: z.enum(TREATMENTS).default("none"),
       /** Of a clean filter. */
       flowLpm: amount("L/min", 0.05, 20).default(1.5),
@@ -287,8 +287,8 @@ export const planSchema = z.looseObject({
   climate: climateSchema.prefault({}),
   /** All that is owned: what has no span stays on the shelf at home. */
   kit: z.array(pieceSchema).max(2000).default([]),
-  held: z.array(heldSchema).max(200).default([]),
-  keptKits: z.array(keptKitSchema).max(40).default([]),
+  decisions: z.array(decisionSchema).max(200).default([]),
+  savedLists: z.array(keptKitSchema).max(40).default([]),
   kitStory: z.array(kitStorySchema).max(1000).default([]),
   kitRules: kitRulesSchema.prefault({}),
   boxes: z.array(boxSchema).max(400).default([]),
@@ -309,7 +309,7 @@ export const planSchema = z.looseObject({
   menus: z.array(menuSchema).max(200).default([]),
 });
 
-export type { ClimateStation, Forecast, ForecastDay, Reading } from "./climateSchema.ts";
+export type { ClimateStation, Forecast, ForecastDay, ThermometerReading } from "./climateSchema.ts";
 export type { Camp, Pin, ReportWord, Source, Stop, Stretch } from "./placesSchema.ts";
 export type { FillSettings, Food, Meal, Menu, MenuChoice, MenuItem } from "./pantrySchema.ts";
 export type { Resupply } from "./resupplySchema.ts";
@@ -324,7 +324,7 @@ export type Piece = z.infer<typeof pieceSchema>;
 export type Modification = z.infer<typeof modificationSchema>;
 export type { OddsLaws } from "./oddsSchema.ts";
 export type { LogDay, PlannedDay } from "./logSchema.ts";
-export type HeldChoice = z.infer<typeof heldSchema>;
+export type PlanDecision = z.infer<typeof decisionSchema>;
 export type KeptKit = z.infer<typeof keptKitSchema>;
 export type KitStory = z.infer<typeof kitStorySchema>;
 export type Span = z.infer<typeof spanSchema>;

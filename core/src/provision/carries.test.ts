@@ -181,8 +181,8 @@ describe("the choice with the least cost", () => {
         points,
         minutes: (i) => points[i]!.offTrailM / 40,
         haul: (i, j) => {
-          const way = kms[j]! - kms[i]!;
-          return { litreHours: (way * way) / 64, overL: Math.max(0, way / 8 - 3) };
+          const distanceKm = kms[j]! - kms[i]!;
+          return { litreHours: (distanceKm * distanceKm) / 64, overL: Math.max(0, distanceKm / 8 - 3) };
         },
         minPerLitreHour: 4,
       };
@@ -220,18 +220,18 @@ describe("the choice with the least cost", () => {
     fc.assert(
       fc.property(arbitraryChoice, (paying) => {
         const chosen = payingPoints(paying);
-        const told = weighed(
+        const weighedOnce = weighed(
           paying,
           chosen,
           () => 0,
           ({ node }) => chosen.includes(node),
         );
-        for (const { made, needed, sparedLh, minutes } of told) {
+        for (const { made, needed, sparedLh, minutes } of weighedOnce) {
           if (needed) continue;
           if (made) expect(4 * sparedLh).toBeGreaterThanOrEqual(minutes - 1e-6);
           else expect(4 * sparedLh).toBeLessThanOrEqual(minutes + 1e-6);
         }
-        expect(told).toHaveLength(paying.points.filter(({ optional }) => optional).length);
+        expect(weighedOnce).toHaveLength(paying.points.filter(({ optional }) => optional).length);
       }),
       { numRuns: runs(300) },
     );

@@ -74,14 +74,14 @@ function carriesBetween(
   points: readonly WaterPoint[],
   camps: readonly Camp[],
   drinkL: Float64Array,
-  told: CampWater[],
+  campWater: CampWater[],
 ): Carry[] {
   const { needs, ground, walk, conditions } = input;
   const { profile } = ground;
   const carries: Carry[] = [];
   let part = 0;
   /** All points between the two taken for dry. */
-  const wayTo = (i: number, j: number): Way => {
+  const carryTo = (i: number, j: number): CarryNeeds => {
     const [from, to] = [points[i]!, points[j]!];
     const between = campsWithin(camps, from.node, to.node);
     const dry = j === i + 1 ? between : between.map((camp) => withoutWater(camp, from, to, profile.cellM));
@@ -93,24 +93,24 @@ function carriesBetween(
       walkingL: litresBetween(drinkL, profile.cellM, from, to),
     };
   };
-  const needOf = (way: Way): CarryNeed => carryLitres(needs.water, way.walkingL, way.dryCamps, way.campHeat);
+  const needOf = (way: CarryNeeds): CarryNeed => carryLitres(needs.water, way.walkingL, way.dryCamps, way.campHeat);
   for (let i = 0; i + 1 < points.length; i++) {
     const from = points[i]!;
     const to = points[i + 1]!;
     if (to.node === from.node) continue;
     while (walk.parts[part]!.endNode <= from.node) part++;
-    const way = wayTo(i, i + 1);
+    const way = carryTo(i, i + 1);
     const { dryCamps, campHeat, walkH } = way;
     const need = needOf(way);
     for (const { part: p, waterM, times, heat } of way.camps)
-      told[p] = {
+      campWater[p] = {
         campL: dryCamps > 0 ? (need.campL * carriedToCamp(waterM) * times * heat) / (dryCamps * campHeat) : 0,
         dry: isDry(waterM),
       };
     const said = ground.camps.carryPast.find(({ fromNode, toNode }) => fromNode < to.node && toNode > from.node);
     const past = said?.past ?? needs.water.past;
     const beyond = pastPoint({ ...needs.water, past }, points, i, conditions[part]!.walking.highC);
-    const pastL = beyond > i + 1 ? Math.max(0, needOf(wayTo(i, beyond)).litres - need.litres) : 0;
+    const pastL = beyond > i + 1 ? Math.max(0, needOf(carryTo(i, beyond)).litres - need.litres) : 0;
     carries.push({
       legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
@@ -126,7 +126,7 @@ function carriesBetween(
       ...need,
       pastL,
       litres: need.litres + pastL,
-      ifDry: isSource(to) && i + 2 < points.length ? dryCarry(wayTo(i, i + 2), needOf, points[i + 2]!) : undefined,
+      ifDry: isSource(to) && i + 2 < points.length ? dryCarry(carryTo(i, i + 2), needOf, points[i + 2]!) : undefined,
       mostL: mostLitres(needs.body.bodyKg, walkH, dryCamps),
     });
   }
@@ -134,7 +134,7 @@ function carriesBetween(
 }
 
 /** What a way from water to water takes. */
-interface Way {
+interface CarryNeeds {
   camps: readonly Camp[];
   dryCamps: number;
   campHeat: number;
@@ -143,7 +143,7 @@ interface Way {
   walkingL: number;
 }
 
-function dryCarry(way: Way, needOf: (way: Way) => CarryNeed, to: WaterPoint): DryCarry {
+function dryCarry(way: CarryNeeds, needOf: (way: CarryNeeds) => CarryNeed, to: WaterPoint): DryCarry {
   const { distanceM, walkH } = way;
   return { litres: needOf(way).litres, toNode: to.node, toSourceId: to.sourceId, distanceM, walkH };
 }
@@ -239,7 +239,7 @@ function campsOf(
       waterM = Math.min(waterM, Math.abs(node - endNode) * cellM + offM);
     }
     const usable = needs.stove.fuel !== "none" || snow?.runs(walk.parts[part]!, conditions[part]!);
-    const melts = usable === true && snow?.liesAt(endNode) === true;
+    const melts = usable === true && snow?.isSnowAt(endNode) === true;
     if (melts) waterM = 0;
     const times = 1 + CAMPS_PER_ZERO * zeroDays;
     camps.push({ part, node: endNode, waterM, melts, times, heat: heatFactor(conditions[part]!.eveningC) });
@@ -258,13 +258,13 @@ interface Chosen {
 function chosenDetours(input: ProvisionInput, points: readonly WaterPoint[], drinkL: Float64Array): Chosen {
   const made = new Set(input.walkedTo.map((source) => source.id));
   if (!points.some((point) => point.optional)) return { made, detours: [], wanted: [] };
-  const { ground, needs, walk, wayH, block } = input;
+  const { ground, needs, walk, detourH, block } = input;
   const { cellM } = ground.profile;
   const atH = hoursAt(points, walk.cellH);
   const camps = campsOf(input, points, new Set());
   const campH = hoursAt(camps, walk.cellH, points[0]!.node);
   const legs = legsOf(input, points);
-  const minutes = points.map(({ optional, offTrailM, node }) => (optional ? 60 * wayH(2 * offTrailM, node) : 0));
+  const minutes = points.map(({ optional, offTrailM, node }) => (optional ? 60 * detourH(2 * offTrailM, node) : 0));
   const perCampL = needs.water.dinnerL + needs.water.nightL + needs.water.breakfastL;
   const haul = (i: number, j: number): Hauled => {
     const [from, to] = [points[i]!, points[j]!];

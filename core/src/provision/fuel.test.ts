@@ -7,7 +7,7 @@ import { choiceOf, resolveHiker } from "../models/hiker.ts";
 import { models } from "../models/index.ts";
 import { hikerSchema, type Hiker } from "../plan/schema.ts";
 import { computePlan } from "../session/session.ts";
-import { boilGrams, cooked, legFuel, lightestCans, type Held } from "./fuel.ts";
+import { boilGrams, cooked, legFuel, lightestCans, type FuelLeft } from "./fuel.ts";
 
 const hiker = (overrides: Record<string, unknown> = {}): Hiker => hikerSchema.parse(hikerOf(overrides));
 const plannedBoilGrams = (who: Hiker, heightM: number): number =>
@@ -151,14 +151,14 @@ describe("fuel", () => {
     const needs = fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 12 });
     fc.assert(
       fc.property(needs, (list) => {
-        let held: Held = open(0);
+        let rest: FuelLeft = open(0);
         for (const needG of list) {
-          const burn = legFuel(can, cooked(needG / 10, needG), held);
-          expect(1000 * burn.startKg).toBeCloseTo(held.fuelG + 100 * burn.bought, 6);
+          const burn = legFuel(can, cooked(needG / 10, needG), rest);
+          expect(1000 * burn.startKg).toBeCloseTo(rest.fuelG + 100 * burn.bought, 6);
           expect(1000 * burn.startKg).toBeGreaterThanOrEqual(needG - 1e-9);
           expect(burn.endG).toBeLessThan(100 + 1e-9);
           expect(burn.endCans).toEqual([Math.ceil(burn.endG / 100)]);
-          held = { fuelG: burn.endG, cans: burn.endCans };
+          rest = { fuelG: burn.endG, cans: burn.endCans };
         }
       }),
     );

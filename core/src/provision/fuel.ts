@@ -40,12 +40,12 @@ export function containerOf({ container, otherSizes }: FuelSchool, stove: StoveS
 }
 
 /** Fuel in the pack: its grams, and how many of each size it lies in. */
-export interface Held {
+export interface FuelLeft {
   fuelG: number;
   cans: readonly number[];
 }
 
-export const NOTHING_HELD: Held = { fuelG: 0, cans: [] };
+export const NO_FUEL_LEFT: FuelLeft = { fuelG: 0, cans: [] };
 
 export interface LegFuel {
   /** Dinners and breakfasts out of the bag. */
@@ -114,12 +114,12 @@ export interface FuelStop {
 export function legFuel(
   container: Container,
   burnt: Burnt,
-  held: Held = NOTHING_HELD,
+  carriedOver: FuelLeft = NO_FUEL_LEFT,
   { laterG, sold }: FuelStop = { laterG: 0, sold: true },
 ): LegFuel {
   const { halfDays, boils, boilG, simmerG, meltL, meltG } = burnt;
   const needG = burntG(burnt);
-  const packed = packs(container, needG + laterG, held, sold);
+  const packed = packs(container, needG + laterG, carriedOver, sold);
   const { startG, cans } = packed;
   const leftG = startG - needG;
   const endG = leftG > EMPTY_G || laterG > 0 ? leftG : 0;
@@ -132,7 +132,7 @@ export function legFuel(
     needG,
     laterG,
     gramsPerBoil: boils > 0 ? boilG / boils : 0,
-    openG: held.fuelG,
+    openG: carriedOver.fuelG,
     bought: countOf(packed.bought),
     boughtOf: container.sizes.map(({ netG }, size) => ({ netG, count: packed.bought[size] ?? 0 })),
     leftBehindG: packed.leftBehindG,
@@ -141,7 +141,7 @@ export function legFuel(
     startKg: startG / 1000,
     endG,
     endCans: container.exact ? [] : stillHolding(container.sizes, cans, endG),
-    openLasts: needG > 0 && (!sold || held.fuelG >= needG + laterG),
+    openLasts: needG > 0 && (!sold || carriedOver.fuelG >= needG + laterG),
   };
 }
 
@@ -153,22 +153,22 @@ interface Packed {
   leftBehindG: number;
 }
 
-function packs({ sizes, exact, exchange }: Container, wantedG: number, held: Held, sold: boolean): Packed {
+function packs({ sizes, exact, exchange }: Container, wantedG: number, carriedOver: FuelLeft, sold: boolean): Packed {
   const { netG } = sizes[0]!;
   if (exact || netG <= 0) {
     // Topped up to the need and a reserve, and what is left stays in the bottle.
-    const startG = sold && wantedG > 0 ? Math.max(held.fuelG, wantedG * (1 + EXACT_RESERVE)) : held.fuelG;
+    const startG = sold && wantedG > 0 ? Math.max(carriedOver.fuelG, wantedG * (1 + EXACT_RESERVE)) : carriedOver.fuelG;
     const bottles = [netG > 0 ? Math.ceil(startG / netG) : 0];
     return { startG, cans: bottles, bought: bottles, leftBehindG: 0 };
   }
-  const asItIs: Packed = { startG: held.fuelG, cans: held.cans, bought: [], leftBehindG: 0 };
-  if (!sold || held.fuelG >= wantedG) return asItIs;
-  const bought = lightestCans(sizes, wantedG - held.fuelG);
-  const cans = bought.map((count, size) => count + (held.cans[size] ?? 0));
-  const more = { ...asItIs, startG: held.fuelG + holdG(sizes, bought), cans, bought };
-  if (!exchange || held.fuelG <= 0) return more;
+  const asItIs: Packed = { startG: carriedOver.fuelG, cans: carriedOver.cans, bought: [], leftBehindG: 0 };
+  if (!sold || carriedOver.fuelG >= wantedG) return asItIs;
+  const bought = lightestCans(sizes, wantedG - carriedOver.fuelG);
+  const cans = bought.map((count, size) => count + (carriedOver.cans[size] ?? 0));
+  const more = { ...asItIs, startG: carriedOver.fuelG + holdG(sizes, bought), cans, bought };
+  if (!exchange || carriedOver.fuelG <= 0) return more;
   const anew = lightestCans(sizes, wantedG);
-  const alone = { startG: holdG(sizes, anew), cans: anew, bought: anew, leftBehindG: held.fuelG };
+  const alone = { startG: holdG(sizes, anew), cans: anew, bought: anew, leftBehindG: carriedOver.fuelG };
   return alone.startG + emptyG(sizes, anew) < more.startG + emptyG(sizes, cans) ? alone : more;
 }
 

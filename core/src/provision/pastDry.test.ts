@@ -80,8 +80,8 @@ describe("carrying past what may fail", () => {
     const likely = (chance: number): Input => ({ chanceByMonth: Array.from({ length: 12 }, () => chance) });
     const to = (chances: number[], dryChance: number): number => {
       const sources = chances.map((chance, i) => at(3 + 3 * i, likely(chance)));
-      const asked = row(sources, { past: "chance", dryChance });
-      const km = asked.carries[0]!.litres / row([]).carries[0]!.litres;
+      const required = row(sources, { past: "chance", dryChance });
+      const km = required.carries[0]!.litres / row([]).carries[0]!.litres;
       return Math.round(km * 16);
     };
     expect(to([0.99, 0.9, 0.9, 0.9], 0.05)).toBe(3);

@@ -49,10 +49,10 @@ export function payingPoints({ points, minutes, haul, minPerLitreHour }: PayingI
   const before = new Int32Array(points.length).fill(-1);
   best[0] = 0;
   for (let to = 1; to < points.length; to++) {
-    const way = points[to]!.optional ? minutes(to) : 0;
+    const detourMin = points[to]!.optional ? minutes(to) : 0;
     for (let from = to - 1; from >= Math.max(0, to - MOST_PASSED); from--) {
       const { litreHours, overL } = haul(from, to);
-      const cost = best[from]! + way + minPerLitreHour * litreHours + OVER_MIN_PER_L * overL;
+      const cost = best[from]! + detourMin + minPerLitreHour * litreHours + OVER_MIN_PER_L * overL;
       if (cost < best[to]!) {
         best[to] = cost;
         before[to] = from;

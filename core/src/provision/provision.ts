@@ -19,7 +19,7 @@ import {
   meltGramsPerL,
   simmerGrams,
   type Burnt,
-  type Held,
+  type FuelLeft,
 } from "./fuel.ts";
 import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
@@ -78,14 +78,14 @@ export function provision(input: ProvisionInput): HikerSupply {
   for (const [p, { startNode, endNode }] of walk.parts.entries())
     supply.parts[p]!.walkL = drinkL[endNode]! - drinkL[startNode]!;
   tally.melt(water.carries);
-  let held: Held = { fuelG: before.openFuelG, cans: before.cans };
+  let left: FuelLeft = { fuelG: before.openFuelG, cans: before.cans };
   const container = containerOf(needs.schools.fuel, needs.stove);
   const sold = leaves.map(({ sellsFuel }, leg) => sellsFuel || (leg === 0 && block.firstLeg === 0));
   const laterG = forLater(tally.burnt.map(burntG), sold);
   for (let leg = 0; leg < legCount; leg++) {
-    const burn = legFuel(container, tally.burnt[leg]!, held, { laterG: laterG[leg]!, sold: sold[leg]! });
+    const burn = legFuel(container, tally.burnt[leg]!, left, { laterG: laterG[leg]!, sold: sold[leg]! });
     supply.fuel.push(burn);
-    held = { fuelG: burn.endG, cans: burn.endCans };
+    left = { fuelG: burn.endG, cans: burn.endCans };
   }
   const { energies, parts, food, fuel, body } = supply;
   return {
@@ -101,8 +101,8 @@ export function provision(input: ProvisionInput): HikerSupply {
     after: {
       bodyKg: grained(tally.mass.bodyKg, GRAIN.massKg),
       fatKg: grained(tally.mass.fatKg, GRAIN.massKg),
-      openFuelG: grained(held.fuelG, GRAIN.fuelG),
-      cans: held.cans,
+      openFuelG: grained(left.fuelG, GRAIN.fuelG),
+      cans: left.cans,
       deficitKcal: grained(before.deficitKcal + tally.deficitKcal, GRAIN.energyKcal),
     },
   };

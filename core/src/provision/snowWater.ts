@@ -11,7 +11,7 @@ import type { Block, DayPart, Walk } from "../walk/walk.ts";
 import { dayOfYear } from "../units/day.ts";
 
 const AROUND_M = 300;
-const LIES_FROM = 0.3;
+const COVER_FROM = 0.3;
 const CLOSED_FROM = 0.8;
 const RUNS_FROM_MM = 3;
 /** A drink is taken so often where it runs, and at each so manieth of those places where it takes a stove. */
@@ -49,8 +49,8 @@ export class SnowWater {
     return to > from ? (this.whiteBefore[to]! - this.whiteBefore[from]!) / (to - from) : 0;
   }
 
-  liesAt(node: number): boolean {
-    return this.shareAt(node) >= LIES_FROM;
+  isSnowAt(node: number): boolean {
+    return this.shareAt(node) >= COVER_FROM;
   }
 
   /** A cover that nothing shows through. */

@@ -108,7 +108,7 @@ export interface ProvisionInput {
   bottleL: readonly number[];
   /** Water off the trail that the party walks to, and the hours that a way of so many metres from a cell takes it. */
   walkedTo: DetourSources;
-  wayH: (distanceM: number, cell: number) => number;
+  detourH: (distanceM: number, cell: number) => number;
   before: SupplyState;
   /** Working array with an element for each node. */
   drinkL: Float64Array;

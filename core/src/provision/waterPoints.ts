@@ -31,7 +31,7 @@ function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: Sno
     for (let mark = Math.floor((point.node * cellM) / SNOW_EVERY_M) + 1; ; mark++) {
       const node = Math.round((mark * SNOW_EVERY_M) / cellM);
       if (node >= next.node) break;
-      if (node <= point.node || !snow.liesAt(node)) continue;
+      if (node <= point.node || !snow.isSnowAt(node)) continue;
       while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
       const runs = snow.runs(walk.parts[part]!, conditions[part]!);
       const awayM = Math.min(node - point.node, next.node - node) * cellM;
@@ -101,9 +101,9 @@ export function onlyIceAt({ sources, needs, ground, conditions, walk, snow }: Pr
   const { highC } = weather.walking;
   const frozen = snow !== undefined && !snow.runs(camp, weather);
   const { cellM } = ground.profile;
-  let any = frozen && snow.liesAt(camp.endNode);
+  let any = frozen && snow.isSnowAt(camp.endNode);
   // Meltwater at the tent.
-  if (!frozen && snow?.liesAt(camp.endNode)) return false;
+  if (!frozen && snow?.isSnowAt(camp.endNode)) return false;
   for (let s = firstBeyond(sources, camp.endNode - Math.ceil(CAMP_FAR_M / cellM)); s < sources.length; s++) {
     const source = sources[s]!;
     if ((source.node - camp.endNode) * cellM >= CAMP_FAR_M) break;

@@ -55,7 +55,7 @@ export class ArcWalker {
     const { laid, nodes } = this;
     const { needs, sampling, sampledSources } = laid;
     const last = to === nodes.length - 1;
-    const way = this.way(from, to).map((halt, i, all) => ({
+    const haltsBetween = this.haltsBetween(from, to).map((halt, i, all) => ({
       ...halt,
       node: sampledNode(sampling, halt.node),
       ...(i === 0 ? { sellsFood: true, sellsFuel: true, foodDensity: density } : {}),
@@ -63,13 +63,17 @@ export class ArcWalker {
     }));
     const first = from === 0 ? 0 : 1;
     // The walk tells the start and the finish of a trip by their place in the list.
-    const halts = [...(first === 1 ? [way[0]!] : []), ...way, ...(last ? [] : [way.at(-1)!])];
+    const halts = [
+      ...(first === 1 ? [haltsBetween[0]!] : []),
+      ...haltsBetween,
+      ...(last ? [] : [haltsBetween.at(-1)!]),
+    ];
     const ground: Ground = { ...laid.sampled, halts };
-    const block = { firstLeg: first, endLeg: first + way.length - 1 };
+    const block = { firstLeg: first, endLeg: first + haltsBetween.length - 1 };
     const kit = this.kitOf(from, to);
     const input: SettleInput = { ground, block, before, needs, kit, sources: sampledSources };
     const { walk, supplies, loads, after } = settle(input, this.guess(input, `${from} ${to}`), SETTLE_KG);
-    this.keep(`${from} ${to}`, loads, way[0]!.node, way.at(-1)!.node);
+    this.keep(`${from} ${to}`, loads, haltsBetween[0]!.node, haltsBetween.at(-1)!.node);
     const { plan } = laid;
     const arc: Arc = {
       kgKm: 0,
@@ -85,8 +89,8 @@ export class ArcWalker {
     for (const [h, { legs, foodKg, waterKg }] of loads.entries()) {
       const { packComfortKg, packVolumeL } = plan.hikers[h]!;
       for (const [leg, load] of legs.entries()) {
-        const at = way[leg]!;
-        const to = way[leg + 1]!;
+        const at = haltsBetween[leg]!;
+        const to = haltsBetween[leg + 1]!;
         const legKit = kit[leg]![h]!;
         const cellsM = (to.node - at.node) * ground.profile.cellM;
         arc.kgKm += (load.meanKg * cellsM + load.startKg * at.footM + load.endKg * to.footM) / 1000;
@@ -131,11 +135,11 @@ export class ArcWalker {
   }
 
   /** The halts from one node to another, with what stays between. */
-  way(from: number, to: number): Halt[] {
-    const way = [this.nodes[from]!.halt];
+  haltsBetween(from: number, to: number): Halt[] {
+    const haltsBetween = [this.nodes[from]!.halt];
     for (let n = from + 1; n <= to; n++)
-      way.push(...this.nodes[n]!.fixedBefore, ...(n === to ? [this.nodes[n]!.halt] : []));
-    return way;
+      haltsBetween.push(...this.nodes[n]!.fixedBefore, ...(n === to ? [this.nodes[n]!.halt] : []));
+    return haltsBetween;
   }
 
   private kitOf(from: number, to: number): readonly (readonly KitLeg[])[] {
@@ -144,7 +148,7 @@ export class ArcWalker {
     if (!kit) {
       const { pieces, stops, profile, plan } = this.laid;
       const hikerIds = plan.hikers.map(({ id }) => id);
-      kit = buildKit({ pieces, hikerIds, stops, profile, halts: this.way(from, to) }).legs;
+      kit = buildKit({ pieces, hikerIds, stops, profile, halts: this.haltsBetween(from, to) }).legs;
       this.kit.set(key, kit);
     }
     return kit;

@@ -6,7 +6,7 @@ export interface Flip {
   stopId: string;
   /** It is in the set: left out. */
   isIn: boolean;
-  held: boolean;
+  locked: boolean;
   /** More than with the set as it is. */
   kgKm: number;
   days: number;
@@ -23,7 +23,7 @@ export function flipsOf(steps: Steps, end: Label, limits: Limits): Flip[] {
   const chain = chainOf(end).map(({ node, by }) => ({ node, by }));
   const flips: Flip[] = [];
   for (let n = 1; n < nodes.length - 1; n++) {
-    const { stop, held, modes } = nodes[n]!;
+    const { stop, locked, modes } = nodes[n]!;
     if (!stop) continue;
     const isIn = chain.some(({ node }) => node === n);
     const other = isIn
@@ -36,7 +36,7 @@ export function flipsOf(steps: Steps, end: Label, limits: Limits): Flip[] {
     flips.push({
       stopId: stop.id,
       isIn,
-      held,
+      locked,
       kgKm: turned.kgKm - end.kgKm,
       days: turned.state.state.walk.day - end.state.state.walk.day,
       money: turned.money - end.money,

@@ -67,7 +67,7 @@ export function* findChains(steps: Steps, question: ChainQuestion): Generator<nu
           if (!known || next.cost < known.cost) at[to]!.set(key, next);
         }
         // No set goes without what is held, and further on is further still: but for a dinner in town, or a way off the trail.
-        if (nodes[to]!.held || foodDays > limits.foodDays + steps.grain.lookAheadDays) break;
+        if (nodes[to]!.locked || foodDays > limits.foodDays + steps.grain.lookAheadDays) break;
       }
     }
     yield (from + 1) / last;

@@ -24,7 +24,7 @@ describe("what a search may choose among", () => {
       stopOf("passed", 120_000, { ...TOWN, use: false, nights: 0 }),
       stopOf("hut", 90_000, { services: ["bed"], use: false }),
     ]);
-    expect(nodes.map(({ halt, nights, held }) => [halt.stopId, nights, held])).toEqual([
+    expect(nodes.map(({ halt, nights, locked }) => [halt.stopId, nights, locked])).toEqual([
       ["@start", 0, true],
       ["used", 2, false],
       ["passed", 1, false],
@@ -49,14 +49,14 @@ describe("what a search may choose among", () => {
     ]);
   });
 
-  test("held in is in every set, held out in none; of two on one place the used one", () => {
+  test("held in is in every set, locked out in none; of two on one place the used one", () => {
     const nodes = nodesOf([
-      stopOf("in", 50_000, { ...TOWN, held: true }),
-      stopOf("out", 100_000, { ...TOWN, use: false, held: true }),
+      stopOf("in", 50_000, { ...TOWN, locked: true }),
+      stopOf("out", 100_000, { ...TOWN, use: false, locked: true }),
       stopOf("other", 150_000, { ...TOWN, use: false }),
       stopOf("here", 150_000, TOWN),
     ]);
-    expect(nodes.map(({ halt, held }) => [halt.stopId, held]).slice(1, -1)).toEqual([
+    expect(nodes.map(({ halt, locked }) => [halt.stopId, locked]).slice(1, -1)).toEqual([
       ["in", true],
       ["here", false],
     ]);
@@ -88,7 +88,7 @@ test("a hard canister is asked for from where its rule first holds on the way, i
   expect(always(600, 1000, june)).toBe(600);
   expect(entry({ fromMonthDay: "07-01", toMonthDay: "09-30" })(0, 1000, june)).toBeUndefined();
   // Who does not sleep there may carry food through.
-  expect(entry({ heldBy: "sleeping" })(0, 1000, june)).toBeUndefined();
+  expect(entry({ appliesTo: "sleeping" })(0, 1000, june)).toBeUndefined();
 });
 
 test("money of a chain is the money of the plan: food, parcels, beds and rides", () => {

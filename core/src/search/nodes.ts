@@ -17,7 +17,7 @@ export interface SearchNode {
   modes: readonly FoodBy[];
   nights: number;
   /** Held by the hiker: no set goes without it. */
-  held: boolean;
+  locked: boolean;
   /** Halts that stay as they are between the node before it and this one: rides, stops passed through, beds. */
   fixedBefore: readonly Halt[];
 }
@@ -45,7 +45,7 @@ export function searchNodes({ plan, profile }: Laid): SearchNode[] {
   for (const [at, halt] of halts.entries()) {
     const stop = stops.get(halt.stopId);
     const isEnd = at === 0 || at === halts.length - 1;
-    if (!isEnd && stop?.use === false && (stop.held || !halt.sellsFood)) continue;
+    if (!isEnd && stop?.use === false && (stop.locked || !halt.sellsFood)) continue;
     const stays = joints.has(halt.node) || halt.nights === 0 || !halt.sellsFood || stop === undefined;
     if (!isEnd && (stays || halt.stopId.startsWith(RIDE) || halt.stopId.startsWith(TRANSFER))) {
       if (stop?.use !== false) fixedBefore.push(halt);
@@ -56,7 +56,7 @@ export function searchNodes({ plan, profile }: Laid): SearchNode[] {
       stop,
       modes: at === 0 ? ["buy"] : modesOf(stop),
       nights: halt.nights,
-      held: isEnd || (stop !== undefined && stop.held && stop.use),
+      locked: isEnd || (stop !== undefined && stop.locked && stop.use),
       fixedBefore,
     });
     fixedBefore = [];
@@ -77,7 +77,7 @@ function modesOf(stop: Stop | undefined): FoodBy[] {
 /** The first node between two on which a hard canister is asked for on a day, for all who carry food through. */
 export function canisterEntry({ plan, profile }: Laid) {
   const rules = plan.stretches
-    .filter(({ rule, heldBy }) => rule === "hard-canister" && heldBy === "carrying")
+    .filter(({ rule, appliesTo }) => rule === "hard-canister" && appliesTo === "carrying")
     .map((stretch) => ({ stretch, spans: nodesOn(profile, stretch) }));
   return (fromNode: number, toNode: number, day: number): number | undefined => {
     let first: number | undefined;

@@ -32,7 +32,7 @@ const small = (most: number): fc.Arbitrary<Case> =>
           closedOn: fc.subarray([...WEEKDAYS], { maxLength: 3 }),
           closesH: fc.constantFrom(undefined, 12, 17),
           use: fc.boolean(),
-          held: fc.constantFrom(false, false, false, true),
+          locked: fc.constantFrom(false, false, false, true),
           nights: fc.integer({ min: 0, max: 2 }),
           bedPrice: fc.integer({ min: 0, max: 40 }),
         }),
@@ -89,7 +89,7 @@ function* everyChain(steps: Steps): Generator<{ node: number; by: FoodBy }[]> {
   const grow = function* (node: number): Generator<{ node: number; by: FoodBy }[]> {
     if (node === last) return yield* steps.nodes[last]!.modes.map((by) => [{ node, by }]);
     for (const rest of grow(node + 1)) {
-      if (!steps.nodes[node]!.held) yield rest;
+      if (!steps.nodes[node]!.locked) yield rest;
       for (const by of steps.nodes[node]!.modes) yield [{ node, by }, ...rest];
     }
   };
@@ -150,7 +150,7 @@ describe("against every set there is", () => {
           plan: { ...plan, resupply: { ...plan.resupply, mostFoodDays: 30, withinComfort: false } },
         };
         const { sets, candidates } = found(given);
-        const told = Math.min(...sets.map(({ figures }) => figures.kgKm));
+        const lightest = Math.min(...sets.map(({ figures }) => figures.kgKm));
         const session = sessionOf(given);
         const steps = stepsOf(given);
         for (const chain of everyChain(steps)) {
@@ -161,7 +161,7 @@ describe("against every set there is", () => {
             return { stopId: stop!.id, foodBy: by, nights };
           });
           takeSet(other.stops, candidates, set);
-          expect(told).toBeLessThanOrEqual(figuresOf(other, session.compute(other)).kgKm * 1.04);
+          expect(lightest).toBeLessThanOrEqual(figuresOf(other, session.compute(other)).kgKm * 1.04);
         }
       }),
       { numRuns: runs(20) },
@@ -271,15 +271,15 @@ describe("limits", () => {
     expect(least(more)).toBeLessThanOrEqual(least(given) + 1e-6);
   });
 
-  test("are kept: days of food, money, what is held and what is left out for good", () => {
+  test("are kept: days of food, money, what is locked and what is left out for good", () => {
     const given = wide(row(7));
     for (const { figures } of found(given, { mostFoodDays: 5 }).sets)
       for (const { foodDays } of figures.legs) expect(foodDays).toBeLessThan(5.3);
     const dear = found(given).sets.map(({ figures }) => figures.money);
     const mostMoney = (Math.min(...dear) + Math.max(...dear)) / 2;
     for (const { figures } of found(given, { mostMoney }).sets) expect(figures.money).toBeLessThan(mostMoney * 1.03);
-    const held = row(7).map((stop, i) => (i === 2 || i === 3 ? { ...stop, held: true } : stop));
-    for (const { stops } of found(wide(held)).sets) {
+    const locked = row(7).map((stop, i) => (i === 2 || i === 3 ? { ...stop, locked: true } : stop));
+    for (const { stops } of found(wide(locked)).sets) {
       expect(stops.some(({ stopId }) => stopId === "s2")).toBe(true);
       expect(stops.some(({ stopId }) => stopId === "s3")).toBe(false);
     }
@@ -360,7 +360,7 @@ describe("odd trails", () => {
   });
 
   test("of a shop and a counter at one place each is weighed, and the plan says which", () => {
-    const stops = [stopOf("a", 200_000, { services: ["shop-small", "post"], held: true })];
+    const stops = [stopOf("a", 200_000, { services: ["shop-small", "post"], locked: true })];
     const given = (priceOf1000Kcal: number) =>
       wide(stops, { resupply: { mostFoodDays: 15, smallShop: { priceOf1000Kcal } } });
     const cheapest = (found: Found, plan: Plan) =>

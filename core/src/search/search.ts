@@ -68,7 +68,7 @@ const FINE_NODES = 42;
 /** What a stop costs, in kg·km, from one end of the frontier to the other. */
 const STOP_PRICES = [0, 8, 20, 40, 75, 130, 220, 400, 800, 5000];
 /** Sets of the frontier that are told. */
-const MOST_TOLD = 11;
+const MOST_SETS = 11;
 
 /** Tells how far it is, the plan as it is, set after set, and what is to be known of them all. */
 export function* searchStops(
@@ -77,15 +77,15 @@ export function* searchStops(
   options: Resupply = plan.resupply,
   grain?: Grain,
 ): Generator<SearchEvent> {
-  const asked: Plan = { ...plan, resupply: options };
-  const figures = figuresOf(asked, session.compute(asked));
-  const laid = session.lay(asked);
+  const query: Plan = { ...plan, resupply: options };
+  const figures = figuresOf(query, session.compute(query));
+  const laid = session.lay(query);
   const nodes = searchNodes(laid);
   const candidates = nodes.slice(1, -1).map(({ stop }) => stop!.id);
   yield { kind: "now", figures, candidates };
   const steps = new Steps(laid, nodes, grain ?? grainFor(nodes));
   const search = new Search(steps, options);
-  const told = new Set<string>();
+  const shown = new Set<string>();
   let errorFraction = 0;
   for (const found of search.run()) {
     if (typeof found === "number") {
@@ -95,9 +95,9 @@ export function* searchStops(
     const stops = setOf(nodes, found);
     // Of two that differ in how food comes alone the first is told.
     const places = stops.map(({ stopId }) => stopId).join(" ");
-    if (told.has(places)) continue;
-    told.add(places);
-    const figures = figuresOf(asked, session.compute(withSet(asked, candidates, stops)));
+    if (shown.has(places)) continue;
+    shown.add(places);
+    const figures = figuresOf(query, session.compute(withSet(query, candidates, stops)));
     errorFraction = Math.max(errorFraction, Math.abs(found.kgKm / figures.kgKm - 1));
     yield { kind: "set", set: { stops, figures, quickKgKm: found.kgKm, flips: flipsOf(steps, found, search.limits) } };
   }
@@ -117,7 +117,7 @@ export function* searchStops(
 
 function grainFor(nodes: readonly SearchNode[]): Grain {
   let chains = 1;
-  for (const { modes, held } of nodes.slice(1, -1)) chains *= modes.length + (held ? 0 : 1);
+  for (const { modes, locked } of nodes.slice(1, -1)) chains *= modes.length + (locked ? 0 : 1);
   if (chains <= EXACT_CHAINS) return EXACT;
   return nodes.length <= FINE_NODES ? FINE : COARSE;
 }
@@ -196,11 +196,11 @@ class Search {
 
   /** No set keeps to the limits: the fewest more days of food that do, with as few of the other limits given up as possible. */
   private *relax(): Generator<Found> {
-    const { limits: asked, mostMoney } = this;
+    const { limits: query, mostMoney } = this;
     for (const { bars, more } of attempts()) {
-      const limits = bars.reduce((kept, bar) => ({ ...kept, ...WITHOUT[bar] }), asked);
+      const limits = bars.reduce((kept, bar) => ({ ...kept, ...WITHOUT[bar] }), query);
       this.mostMoney = bars.includes("money") ? undefined : mostMoney;
-      this.limits = { ...limits, foodDays: asked.foodDays + more };
+      this.limits = { ...limits, foodDays: query.foodDays + more };
       const ends = yield* this.chains(LIGHTEST, this.few);
       if (ends.length === 0) continue;
       const foodDays = more > 0 ? Math.min(...ends.map(mostFoodDays)) : undefined;
@@ -208,7 +208,7 @@ class Search {
       this.relaxed = { bars: [...bars], foodDays };
       return;
     }
-    this.limits = asked;
+    this.limits = query;
     this.relaxed = { bars: [...WITHOUT_DOORS], foodDays: undefined };
   }
 }
@@ -264,8 +264,8 @@ export function nameSets(
 /** The frontier thinned evenly, its ends kept. */
 function thinned(byCount: readonly Label[]): Label[] {
   const { length } = byCount;
-  if (length <= MOST_TOLD) return [...byCount];
-  const picked = new Set(Array.from({ length: MOST_TOLD }, (_, i) => Math.round((i * (length - 1)) / (MOST_TOLD - 1))));
+  if (length <= MOST_SETS) return [...byCount];
+  const picked = new Set(Array.from({ length: MOST_SETS }, (_, i) => Math.round((i * (length - 1)) / (MOST_SETS - 1))));
   return byCount.filter((_, i) => picked.has(i));
 }
 

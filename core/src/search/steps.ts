@@ -155,7 +155,7 @@ export class Steps {
   private moneyIn({ stop }: SearchNode, nights: number, last: boolean): number {
     if (!stop) return 0;
     const people = this.plan.hikers.length;
-    const { beds, rides } = townMoney(stop, { nights: last ? 0 : nights, ways: last ? 1 : 2, people });
+    const { beds, rides } = townMoney(stop, { nights: last ? 0 : nights, rideCount: last ? 1 : 2, people });
     return beds + rides;
   }
 }

@@ -1,15 +1,15 @@
 /** Forecasts and own readings over the normals: tables worked out independently, and what must hold of any. */
 import { describe, expect, test } from "vitest";
 import { planOf, stationOf, trackNorth } from "../../test/fixtures.ts";
-import type { Forecast, Reading } from "../plan/schema.ts";
+import type { Forecast, ThermometerReading } from "../plan/schema.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { buildProfile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
 import { biasK, buildKnown, forecastWeight, rainWeight, spreadLeftK } from "./known.ts";
 import { buildSeason, climateAt, seasonWith, skyAt, stationFacts, wetChanceAt } from "./season.ts";
 
-const profile = buildProfile(mendTracks([trackNorth({ lengthM: 200_000, heightM: () => 1000 })]), false);
+const profile = buildProfile(repairTracks([trackNorth({ lengthM: 200_000, heightM: () => 1000 })]), false);
 const plan = planOf({ climate: { stations: [stationOf(5, 15, { heightM: 1000, lowSdK: 4, highSdK: 4 })] } });
 const normals = buildSeason({ stations: plan.climate.stations.map(stationFacts), profile, warmth: "usual" });
 const day = (iso: string): number => dayNumber(iso)!;
@@ -23,14 +23,14 @@ const forecast = (over: Partial<Forecast>): Forecast => ({
   days: [],
   ...over,
 });
-const reading = (over: Partial<Reading>): Reading => ({
+const reading = (over: Partial<ThermometerReading>): ThermometerReading => ({
   id: "r",
   date: "2027-05-01",
   trackM: 0 as TrackM,
   heightM: 1000,
   ...over,
 });
-const at = (forecasts: Forecast[], readings: Reading[], iso: string, metres = 50_000, heightM = 1000) =>
+const at = (forecasts: Forecast[], readings: ThermometerReading[], iso: string, metres = 50_000, heightM = 1000) =>
   climateAt(seasonWith({ season: normals, forecasts, readings }), metres as WalkedM, heightM, day(iso));
 
 describe("forecasts", () => {
@@ -45,9 +45,9 @@ describe("forecasts", () => {
     expect(0.3 + rainWeight(lead) * 0.5).toBeCloseTo(wet, 3);
     // As the whole season answers it.
     const date = `2027-05-${String(1 + lead).padStart(2, "0")}`;
-    const told = forecast({ days: [{ date, lowC: -2, wetChance: 0.8 }] });
-    expect(at([told], [], date).lowC).toBeCloseTo(low, 2);
-    const season = seasonWith({ season: normals, forecasts: [told], readings: [] });
+    const given = forecast({ days: [{ date, lowC: -2, wetChance: 0.8 }] });
+    expect(at([given], [], date).lowC).toBeCloseTo(low, 2);
+    const season = seasonWith({ season: normals, forecasts: [given], readings: [] });
     const before = wetChanceAt(normals, 50_000 as WalkedM, day(date));
     expect(wetChanceAt(season, 50_000 as WalkedM, day(date))).toBeCloseTo(
       before + rainWeight(lead) * (0.8 - before),
@@ -66,15 +66,15 @@ describe("forecasts", () => {
   });
 
   test("it is brought to the camp's height, fades out beyond its stretch, and says nothing of other days", () => {
-    const told = forecast({ days: [{ date: "2027-05-02", lowC: -2, highC: 8 }] });
-    const there = at([told], [], "2027-05-02");
-    expect(at([told], [], "2027-05-02", 50_000, 2000).lowC).toBeCloseTo(there.lowC - 4.5, 6);
-    expect(at([told], [], "2027-05-02", 50_000, 2000).highC).toBeCloseTo(there.highC - 6.5, 6);
-    const [near, far] = [at([told], [], "2027-05-02", 110_000), at([told], [], "2027-05-02", 121_000)];
+    const given = forecast({ days: [{ date: "2027-05-02", lowC: -2, highC: 8 }] });
+    const there = at([given], [], "2027-05-02");
+    expect(at([given], [], "2027-05-02", 50_000, 2000).lowC).toBeCloseTo(there.lowC - 4.5, 6);
+    expect(at([given], [], "2027-05-02", 50_000, 2000).highC).toBeCloseTo(there.highC - 6.5, 6);
+    const [near, far] = [at([given], [], "2027-05-02", 110_000), at([given], [], "2027-05-02", 121_000)];
     expect(near.lowC).toBeGreaterThan(there.lowC);
     expect(near.lowC).toBeLessThan(5);
     expect(far.lowC).toBeCloseTo(5, 6);
-    expect(at([told], [], "2027-05-03").lowC).toBeCloseTo(5, 6);
+    expect(at([given], [], "2027-05-03").lowC).toBeCloseTo(5, 6);
   });
 
   test("the newer issue stands over the older, whatever their order; one made after the day is none", () => {
@@ -87,16 +87,16 @@ describe("forecasts", () => {
   });
 
   test("rain without a chance, and wind at the walker", () => {
-    const told = (rainMm: number) =>
+    const given = (rainMm: number) =>
       seasonWith({
         season: normals,
         forecasts: [forecast({ issued: "2027-05-02", days: [{ date: "2027-05-02", rainMm, windMps: 10 }] })],
         readings: [],
       });
-    expect(wetChanceAt(told(6), 0 as WalkedM, day("2027-05-02"))).toBeCloseTo(0.9, 6);
-    expect(wetChanceAt(told(0), 0 as WalkedM, day("2027-05-02"))).toBeCloseTo(0.1, 6);
-    expect(skyAt(told(0), 0 as WalkedM, day("2027-05-02")).windMps).toBeCloseTo(6, 6);
-    expect(skyAt(told(0), 0 as WalkedM, day("2027-05-03")).windMps).toBe(1.5);
+    expect(wetChanceAt(given(6), 0 as WalkedM, day("2027-05-02"))).toBeCloseTo(0.9, 6);
+    expect(wetChanceAt(given(0), 0 as WalkedM, day("2027-05-02"))).toBeCloseTo(0.1, 6);
+    expect(skyAt(given(0), 0 as WalkedM, day("2027-05-02")).windMps).toBeCloseTo(6, 6);
+    expect(skyAt(given(0), 0 as WalkedM, day("2027-05-03")).windMps).toBe(1.5);
   });
 });
 

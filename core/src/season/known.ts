@@ -16,7 +16,7 @@ import {
   HIGH_LAPSE_K_PER_M,
   LOW_LAPSE_K_PER_M,
 } from "../models/cold.ts";
-import type { Forecast, Reading } from "../plan/schema.ts";
+import type { Forecast, ThermometerReading } from "../plan/schema.ts";
 import type { TrackM } from "../units/lengths.ts";
 import { clamp } from "../units/constants.ts";
 import { dayNumber } from "../units/day.ts";
@@ -41,8 +41,8 @@ const FADE_M = 20_000;
 /** Told for 10 m above open ground; a walker meets so much of it. */
 const AT_WALKER = 0.6;
 /** Where rain is told and no chance of it. */
-const TOLD_WET = 0.9;
-const TOLD_DRY = 0.1;
+const FORECAST_WET = 0.9;
+const FORECAST_DRY = 0.1;
 const WET_MM = 1;
 
 export function forecastWeight(leadDays: number): number {
@@ -58,7 +58,7 @@ export function spreadLeftK(sdK: number, weight: number): number {
   return Math.min(sdK, Math.sqrt(sdK * sdK * (1 - weight * weight) + LEAST_SD_K * LEAST_SD_K));
 }
 
-interface ToldDay {
+interface ForecastDayAt {
   fromM: TrackM;
   toM: TrackM;
   heightM: number;
@@ -79,7 +79,7 @@ interface Deviation {
 
 export interface Known {
   /** By day number, the newest issue last. */
-  told: ReadonlyMap<number, readonly ToldDay[]>;
+  byDay: ReadonlyMap<number, readonly ForecastDayAt[]>;
   deviations: readonly Deviation[];
   /** The days on which anything is known, in order. */
   days: readonly number[];
@@ -88,20 +88,20 @@ export interface Known {
 /** `normalAt` are the means without what is known. Undefined where nothing is. */
 export function buildKnown(
   forecasts: readonly Forecast[],
-  readings: readonly Reading[],
+  readings: readonly ThermometerReading[],
   normalAt: (trackM: TrackM, heightM: number, day: number) => Means,
 ): Known | undefined {
-  const told = new Map<number, ToldDay[]>();
+  const byDay = new Map<number, ForecastDayAt[]>();
   for (const { fromM, toM, heightM, issued, days } of [...forecasts].sort((a, b) => (a.issued < b.issued ? -1 : 1)))
     for (const { date, lowC, highC, wetChance, rainMm, windMps } of days) {
       const day = dayNumber(date)!;
       const leadDays = day - dayNumber(issued)!;
       // What was said after the day is no forecast of it.
       if (leadDays < 0) continue;
-      const byRain = rainMm === undefined ? undefined : rainMm >= WET_MM ? TOLD_WET : TOLD_DRY;
-      const ofDay = told.get(day) ?? [];
+      const byRain = rainMm === undefined ? undefined : rainMm >= WET_MM ? FORECAST_WET : FORECAST_DRY;
+      const ofDay = byDay.get(day) ?? [];
       ofDay.push({ fromM, toM, heightM, leadDays, lowC, highC, wetChance: wetChance ?? byRain, windMps });
-      told.set(day, ofDay);
+      byDay.set(day, ofDay);
     }
   const deviations = readings.map(({ date, trackM, heightM, lowC, highC }): Deviation => {
     const day = dayNumber(date)!;
@@ -114,10 +114,10 @@ export function buildKnown(
       sdK: Math.max(1, normal.lowSdK),
     };
   });
-  const days = new Set(told.keys());
+  const days = new Set(byDay.keys());
   for (const { day } of deviations)
     for (let near = day - READINGS_REACH_DAYS; near <= day + READINGS_REACH_DAYS; near++) days.add(near);
-  return days.size === 0 ? undefined : { told, deviations, days: [...days].sort((a, b) => a - b) };
+  return days.size === 0 ? undefined : { byDay, deviations, days: [...days].sort((a, b) => a - b) };
 }
 
 const HALF_LIFE_DAYS = 7;
@@ -143,7 +143,7 @@ export function biasK({ deviations }: Known, key: "lowK" | "highK", placeM: Trac
 }
 
 /** How far a place belongs to a forecast's stretch, 0 to 1. */
-function belongs({ fromM, toM }: Pick<ToldDay, "fromM" | "toM">, placeM: TrackM): number {
+function belongs({ fromM, toM }: Pick<ForecastDayAt, "fromM" | "toM">, placeM: TrackM): number {
   const outsideM = Math.max(fromM - placeM, placeM - toM, 0);
   return clamp(1 - outsideM / FADE_M, 0, 1);
 }
@@ -154,19 +154,19 @@ export function withKnown(known: Known, means: Means, placeM: TrackM, heightM: n
   lowC += lowBiasK;
   coldLowC += Math.min(0, lowBiasK);
   highC += biasK(known, "highK", placeM, day);
-  for (const told of known.told.get(day) ?? []) {
-    const share = belongs(told, placeM);
+  for (const byDay of known.byDay.get(day) ?? []) {
+    const share = belongs(byDay, placeM);
     if (share === 0) continue;
-    const riseM = heightM - told.heightM;
-    const weight = share * forecastWeight(told.leadDays);
-    if (told.lowC !== undefined) {
+    const riseM = heightM - byDay.heightM;
+    const weight = share * forecastWeight(byDay.leadDays);
+    if (byDay.lowC !== undefined) {
       const coldLapse = riseM > 0 ? COLD_LAPSE_UP_K_PER_M : COLD_LAPSE_DOWN_K_PER_M;
-      lowC += weight * (told.lowC - riseM * LOW_LAPSE_K_PER_M - lowC);
-      coldLowC += weight * (told.lowC - riseM * coldLapse - coldLowC);
+      lowC += weight * (byDay.lowC - riseM * LOW_LAPSE_K_PER_M - lowC);
+      coldLowC += weight * (byDay.lowC - riseM * coldLapse - coldLowC);
       lowSdK = spreadLeftK(lowSdK, weight);
     }
-    if (told.highC !== undefined) {
-      highC += weight * (told.highC - riseM * HIGH_LAPSE_K_PER_M - highC);
+    if (byDay.highC !== undefined) {
+      highC += weight * (byDay.highC - riseM * HIGH_LAPSE_K_PER_M - highC);
       highSdK = spreadLeftK(highSdK, weight);
     }
   }
@@ -174,17 +174,17 @@ export function withKnown(known: Known, means: Means, placeM: TrackM, heightM: n
 }
 
 /** Chance of a wet day with what was forecast. */
-export function wetWithKnown({ told }: Known, chance: number, placeM: TrackM, day: number): number {
+export function wetWithKnown({ byDay }: Known, chance: number, placeM: TrackM, day: number): number {
   let wet = chance;
-  for (const one of told.get(day) ?? [])
+  for (const one of byDay.get(day) ?? [])
     if (one.wetChance !== undefined) wet += belongs(one, placeM) * rainWeight(one.leadDays) * (one.wetChance - wet);
   return wet;
 }
 
 /** Wind at the walker with what was forecast, m/s. */
-export function windWithKnown({ told }: Known, windMps: number, placeM: TrackM, day: number): number {
+export function windWithKnown({ byDay }: Known, windMps: number, placeM: TrackM, day: number): number {
   let wind = windMps;
-  for (const one of told.get(day) ?? [])
+  for (const one of byDay.get(day) ?? [])
     if (one.windMps !== undefined)
       wind += belongs(one, placeM) * forecastWeight(one.leadDays) * (AT_WALKER * one.windMps - wind);
   return wind;

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { planOf, trackNorth } from "../../test/fixtures.ts";
 import { climateStationSchema } from "../plan/climateSchema.ts";
 import { buildProfile } from "../track/profile.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { computePlan } from "../session/session.ts";
 import { simulatedNormals } from "./normals.ts";
 import { guessSea, simulatedStations } from "./simulated.ts";
@@ -58,7 +58,7 @@ test("in the south every season is half a year later, and the nights are below t
 
 describe("along a trail that has no station", () => {
   const profileOf = (lengthM: number, heightM: (m: number) => number) =>
-    buildProfile(mendTracks([trackNorth({ lengthM, spacingM: 500, heightM })]), false);
+    buildProfile(repairTracks([trackNorth({ lengthM, spacingM: 500, heightM })]), false);
 
   test("one every 150 km, and one for every 800 m of heights, each with its own year", () => {
     const flat = simulatedStations(
@@ -104,7 +104,7 @@ describe("along a trail that has no station", () => {
 
   test("a plan on them follows date and height, and says that they are simulated", () => {
     const tracks = [trackNorth({ lengthM: 120_000, heightM: (m) => 200 + m / 60 })];
-    const stations = simulatedStations(buildProfile(mendTracks(tracks), false), "inland");
+    const stations = simulatedStations(buildProfile(repairTracks(tracks), false), "inland");
     const on = (startDate: string) =>
       computePlan(planOf({ trip: { name: "T", startDate }, climate: { stations } }), tracks);
     expect(on("2027-07-01").legs[0]!.highC).toBeGreaterThan(on("2027-03-01").legs[0]!.highC + 8);

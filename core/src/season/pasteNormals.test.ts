@@ -24,8 +24,8 @@ describe("what is read", () => {
   });
 
   test("rows with words, in any order, with the year\u2019s mean at the end; rows without words by their order", () => {
-    const told = `\tJan\tFeb\nMean max\t${[...HIGH, 15].join("\t")}\nMean min\t${LOW.join("\t")}\nRain mm\t${RAIN.join("\t")}`;
-    expect(rowsOf(told).rows).toEqual({ lowC: LOW, highC: HIGH, precipMm: RAIN });
+    const table = `\tJan\tFeb\nMean max\t${[...HIGH, 15].join("\t")}\nMean min\t${LOW.join("\t")}\nRain mm\t${RAIN.join("\t")}`;
+    expect(rowsOf(table).rows).toEqual({ lowC: LOW, highC: HIGH, precipMm: RAIN });
     expect(rowsOf(`${HIGH.join(";")}\n${LOW.join(";")}`).rows).toEqual({ lowC: LOW, highC: HIGH });
   });
 

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import type { ClimateStation } from "../plan/schema.ts";
 import { stationOf, trackNorth } from "../../test/fixtures.ts";
 import { rowsOf, SUN } from "../../test/published.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { buildProfile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
 import type { WalkedM } from "../units/lengths.ts";
@@ -11,7 +11,7 @@ import { belowHigh, DiurnalTable, STEPS_PER_H } from "./diurnal.ts";
 import { buildSeason, climateAt as climateOf, skyAt as skyOf, type Season } from "./season.ts";
 import { daylight } from "./sun.ts";
 
-const profile = buildProfile(mendTracks([trackNorth({ lengthM: 120_000 })]), false);
+const profile = buildProfile(repairTracks([trackNorth({ lengthM: 120_000 })]), false);
 const season = (...stations: Record<string, unknown>[]) =>
   buildSeason({ stations: stations as ClimateStation[], profile, warmth: "usual" });
 const climateAt = (of: Season, walkedM: number, heightM: number, at: number) =>

@@ -8,7 +8,7 @@
  * Extremes are the mean ± 1.2816 standard deviations: one night, one day in ten.
  */
 import { coldestInTenC, coldLowAtC, HIGH_LAPSE_K_PER_M, lowAtC, ONE_IN_TEN } from "../models/cold.ts";
-import type { ClimateStation, Forecast, Reading } from "../plan/schema.ts";
+import type { ClimateStation, Forecast, ThermometerReading } from "../plan/schema.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import { nodeOf, trackAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
@@ -120,7 +120,7 @@ export function buildSeason({ stations, profile, warmth, wetness = "usual" }: Se
 export interface KnownInput {
   season: Season;
   forecasts: readonly Forecast[];
-  readings: readonly Reading[];
+  readings: readonly ThermometerReading[];
 }
 
 /** The same season with forecasts and own readings over its normals. */

@@ -6,7 +6,7 @@ import { planOf, stationOf, trackNorth } from "../../test/fixtures.ts";
 import { buildPlane, PLANE_DAYS, seasonOf } from "../conditions/plane.ts";
 import { computePlan } from "../session/session.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
-import { mendTracks } from "../track/mend.ts";
+import { repairTracks } from "../track/repair.ts";
 import { walkedOf } from "../track/place.ts";
 import { buildProfile } from "../track/profile.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
@@ -34,7 +34,7 @@ const station = (over: Record<string, unknown> = {}) => ({
 });
 /** Up over 3,000 m and down. */
 const track = trackNorth({ lengthM: 60_000, heightM: (m) => 1500 + 1500 * Math.sin((Math.PI * m) / 60_000) });
-const profile = buildProfile(mendTracks([track]), false);
+const profile = buildProfile(repairTracks([track]), false);
 const climateOf = (over: Record<string, unknown> = {}) =>
   planOf({ climate: { stations: [station(), station({ id: "b", trackM: 60_000, heightM: 1400 })], ...over } }).climate;
 const day = (monthDay: string): number => dayOfYear(dayNumber(`2028-${monthDay}`)!);
@@ -87,8 +87,10 @@ describe("cells", () => {
 });
 
 test("the plane says what the core says, at two hundred random places and dates", () => {
-  const told = [{ date: "2028-05-03", lowC: -6, highC: 2, wetChance: 0.9 }];
-  const forecasts = [{ id: "f", name: "f", fromM: 0, toM: 60_000, heightM: 500, issued: "2028-05-01", days: told }];
+  const forecastDays = [{ date: "2028-05-03", lowC: -6, highC: 2, wetChance: 0.9 }];
+  const forecasts = [
+    { id: "f", name: "f", fromM: 0, toM: 60_000, heightM: 500, issued: "2028-05-01", days: forecastDays },
+  ];
   const readings = [{ id: "r", date: "2028-06-10", trackM: 20_000, heightM: 900, lowC: 1 }];
   const climate = climateOf({ forecasts, readings, snowYear: "high" });
   const { season, snow } = seasonOf({ climate }, profile);

@@ -233,17 +233,17 @@ describe("a session remembers, and forgets nothing", () => {
 
 describe("the memory itself", () => {
   test("asks the stage again only for other arguments; lists count by what is in them", () => {
-    let asked = 0;
+    let calls = 0;
     const add = memo(({ a, list }: { a: number; list: readonly object[] }) => {
-      asked++;
+      calls++;
       return a + list.length;
     });
     const one = {};
     expect([add({ a: 1, list: [one] }), add({ a: 1, list: [one] })]).toEqual([2, 2]);
-    expect(asked).toBe(1);
+    expect(calls).toBe(1);
     add({ a: 2, list: [one] });
     add({ a: 2, list: [{}] });
-    expect(asked).toBe(3);
+    expect(calls).toBe(3);
   });
 
   test("an equal answer stays the old object", () => {

@@ -90,13 +90,13 @@ export class Session {
 
   /** Throws only when no trail was set, or one longer than is computed: without one there is no plan. */
   compute(given: Plan): PlanResult {
-    const { figures, checks } = this.told(this.lay(given));
+    const { figures, checks } = this.assembled(this.lay(given));
     return { ...figures, checks: checks() };
   }
 
   /** The same without its checks, a third sooner: for comparisons that ask for none. */
   figures(given: Plan): Omit<PlanResult, "checks"> {
-    return this.told(this.lay(given)).figures;
+    return this.assembled(this.lay(given)).figures;
   }
 
   /** A plan's ground, kit and needs: all that its days and packs are worked out from. */
@@ -223,7 +223,7 @@ export class Session {
     };
   }
 
-  private told(laid: Laid): { figures: Omit<PlanResult, "checks">; checks: () => Check[] } {
+  private assembled(laid: Laid): { figures: Omit<PlanResult, "checks">; checks: () => Check[] } {
     const { stage } = this;
     const { plan, profile, normals, season, terrain, halts, pins, schools, sources, pieces, kit } = laid;
     const { hikers, climate, stretches } = plan;
@@ -299,13 +299,13 @@ export class Session {
             blocks: trail.blocks,
             bodyMKg,
           });
-    const told = stage.assemble({ ...trail, profile, kit, figures, schools, power });
+    const assembled = stage.assemble({ ...trail, profile, kit, figures, schools, power });
     return {
-      figures: { ...told, ...assembleCells(trail, profile, hikers.length), fords: passages },
+      figures: { ...assembled, ...assembleCells(trail, profile, hikers.length), fords: passages },
       checks: () =>
         stage.checks({
           plan,
-          result: told,
+          result: assembled,
           schools,
           sources,
           season,

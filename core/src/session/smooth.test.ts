@@ -106,7 +106,7 @@ function causes(before: PlanResult, after: PlanResult, leg: number): string[] {
 }
 
 test("no leg figure jumps without a cause that the result names", () => {
-  let asked = 0;
+  let calls = 0;
   let jumped = 0;
   fc.assert(
     fc.property(sensible, ({ plan, tracks }) => {
@@ -117,7 +117,7 @@ test("no leg figure jumps without a cause that the result names", () => {
         const after = computePlan(changed, tracks);
         for (const [i, leg] of before.legs.entries()) {
           const moved = jumps(leg, after.legs[i]!);
-          asked++;
+          calls++;
           if (moved.length === 0) continue;
           jumped++;
           const named = causes(before, after, i);
@@ -128,6 +128,6 @@ test("no leg figure jumps without a cause that the result names", () => {
     { numRuns: runs(200), endOnFailure: true },
   );
   // A few in a hundred do, and what does is mostly a camp that came away from its water.
-  expect(asked).toBeGreaterThan(runs(200) * 10);
-  expect(jumped / asked).toBeLessThan(0.06);
+  expect(calls).toBeGreaterThan(runs(200) * 10);
+  expect(jumped / calls).toBeLessThan(0.06);
 });

@@ -14,7 +14,7 @@ import { buildSnow, snowDays } from "../season/snow.ts";
 import { sampleGround, sampleSources, sampling } from "../solve/sampled.ts";
 import { solveBlock } from "../solve/trip.ts";
 import { layRoute, type LaidTrack, type Lines, type RouteFacts } from "../track/lay.ts";
-import { mendTracks, type MendedTrack } from "../track/mend.ts";
+import { repairTracks, type RepairedTrack } from "../track/repair.ts";
 import type { TrackPoints } from "../track/points.ts";
 import { buildProfile, type Profile } from "../track/profile.ts";
 import { baseHours } from "../walk/baseHours.ts";
@@ -83,11 +83,11 @@ interface LinesInput {
 function linesOf({ tracks, trackIds, alternates }: LinesInput): Lines {
   const named = trackIds.flatMap((id) => tracks.find((track) => track.id === id) ?? []);
   const main = named.length > 0 ? named : tracks.filter(({ id }) => !alternates.some(({ trackId }) => trackId === id));
-  const lines = alternates.flatMap(({ id, trackId }): [string, MendedTrack][] => {
+  const lines = alternates.flatMap(({ id, trackId }): [string, RepairedTrack][] => {
     const track = tracks.find((candidate) => candidate.id === trackId);
-    return track ? [[id, mendTracks([track])]] : [];
+    return track ? [[id, repairTracks([track])]] : [];
   });
-  return { main: mendTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
+  return { main: repairTracks(main.length > 0 ? main : tracks), alternates: new Map(lines) };
 }
 
 function laidOf({ lines, route }: { lines: Lines; route: RouteFacts }): LaidTrack {

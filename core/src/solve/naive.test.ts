@@ -55,7 +55,7 @@ function oneRound({ plan, tracks }: PlanCase) {
     wornKg: kitLegs.map((leg) => leg.wornKg),
     bottleL: kitLegs.map((leg) => leg.bottleL),
     walkedTo,
-    wayH: (distanceM, cell) => levelHours(ground, loads, distanceM, cell),
+    detourH: (distanceM, cell) => levelHours(ground, loads, distanceM, cell),
     before: start.supply[0]!,
     drinkL: new Float64Array(profile.cellCount + 1),
   });
@@ -80,7 +80,7 @@ function* clocked({ plan, walk }: Round, part: DayPart): Generator<{ cell: numbe
   const clockPerH = 1 + Math.max(...plan.hikers.map((hiker) => hiker.pace.breakFraction));
   let clockH = part.startClockH + part.offTrailStartH * clockPerH;
   for (let cell = part.startNode; cell < part.endNode; cell++) {
-    clockH += part.detours.reduce((sum, way) => sum + (way.node === cell ? way.walkH * clockPerH : 0), 0);
+    clockH += part.detours.reduce((sum, detour) => sum + (detour.node === cell ? detour.walkH * clockPerH : 0), 0);
     yield { cell, clockH };
     clockH += walk.cellH[cell]! * clockPerH;
   }
@@ -183,12 +183,12 @@ test("energy and water of every cell, by the schools' own functions", () => {
       const wornKg = kitLegs[part.legIndex]!.wornKg;
       for (let cell = part.startNode; cell < part.endNode; cell++)
         kcal += (effort.powerW(input(cell, wornKg, hiker.bodyKg)) * walk.cellH[cell]! * 3600) / 4184;
-      const ways = [
+      const sideTrips = [
         [part.startNode, ground.halts[part.legIndex]!.backM, part.offTrailStartH],
         [part.endNode - 1, ground.halts[part.legIndex + 1]!.thereM, part.offTrailEndH],
-        ...part.detours.map((way) => [way.node, way.distanceM, way.walkH] as const),
+        ...part.detours.map((detour) => [detour.node, detour.distanceM, detour.walkH] as const),
       ] as const;
-      for (const [cell, footM, hours] of ways) {
+      for (const [cell, footM, hours] of sideTrips) {
         if (hours === 0) continue;
         const speedMps = footM / hours / 3600;
         const level = { ...input(cell, wornKg, hiker.bodyKg), speedMps, gradePercent: 0, terrain: 1.1 };
@@ -200,7 +200,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
 });
 
 /** Walks the cells one after the other with a bag of food, a bottle and a can, and notes what they weigh. */
-function told({ plan, ground, walk, supply, kitLegs }: Round): Float64Array {
+function packsOf({ plan, ground, walk, supply, kitLegs }: Round): Float64Array {
   const hiker = plan.hikers[0]!;
   const packKg = new Float64Array(ground.profile.cellCount);
   let foodKg = 0;
@@ -252,7 +252,7 @@ function told({ plan, ground, walk, supply, kitLegs }: Round): Float64Array {
 
 test("every cell of every random plan weighs the same either way", () => {
   holds((round) => {
-    const slow = told(round);
+    const slow = packsOf(round);
     for (let c = 0; c < round.toNode; c++) same(`cell ${c}`, round.load.loadKg[c]!, slow[c]!);
   }, 300);
 });

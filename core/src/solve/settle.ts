@@ -108,7 +108,7 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
         wornKg: wornKg[h]!,
         bottleL: bottleL[h]!,
         walkedTo,
-        wayH: (distanceM, cell) => levelHours(ground, walkedOn, distanceM, cell),
+        detourH: (distanceM, cell) => levelHours(ground, walkedOn, distanceM, cell),
         before: before.supply[h]!,
         drinkL: hikers[h]!.drinkL,
       }),

@@ -86,18 +86,18 @@ test("a lighter body burns less: with a shortfall the same ground costs less at 
 });
 
 /** Every block of a plan as the settling sees it. */
-function blocksToSettle(given: Plan, on = tracks): { input: SettleInput; told: Trip["blocks"][number] }[] {
-  const asked: BlockInput[] = [];
+function blocksToSettle(given: Plan, on = tracks): { input: SettleInput; solved: Trip["blocks"][number] }[] {
+  const calls: BlockInput[] = [];
   const laid = tripInput(layGround(given, on));
   const { solve } = laid;
   const { blocks } = solveTrip({
     ...laid,
     solve: (input, index) => {
-      asked.push(input);
+      calls.push(input);
       return solve(input, index);
     },
   });
-  return asked.map((input, i) => ({ input, told: blocks[i]! }));
+  return calls.map((input, i) => ({ input, solved: blocks[i]! }));
 }
 
 /** Starting weights of a block's legs, the first hiker's. */
@@ -105,24 +105,24 @@ const startsOf = (loads: { legs: { startKg: number }[] }[]): number[] => loads[0
 
 describe("coming to rest", () => {
   test("another round would not have moved a start by more than 10 g, on all but a handful of random plans", () => {
-    let asked = 0;
+    let calls = 0;
     let more = 0;
     let hesitating = 0;
     fc.assert(
       fc.property(arbitraryPlan, ({ plan: given, tracks: on }) => {
-        for (const { input, told } of blocksToSettle(given, on)) {
-          if (!told.settled || told.rounds >= 6) continue;
-          asked++;
+        for (const { input, solved } of blocksToSettle(given, on)) {
+          if (!solved.settled || solved.rounds >= 6) continue;
+          calls++;
           let movedKg = 0;
-          const loads = told.packs.map(({ loadKg }) => {
+          const loads = solved.packs.map(({ loadKg }) => {
             const cells = new Float64Array(input.ground.profile.cellCount);
-            cells.set(loadKg, told.fromNode);
+            cells.set(loadKg, solved.fromNode);
             return cells;
           });
-          const once = settle(input, { loadKg: loads, detours: walkedTo(told) }, Infinity);
+          const once = settle(input, { loadKg: loads, detours: walkedTo(solved) }, Infinity);
           for (const [h, load] of once.loads.entries())
             for (const [leg, { startKg }] of load.legs.entries())
-              movedKg = Math.max(movedKg, Math.abs(startKg - told.loads[h]![leg]!.startKg));
+              movedKg = Math.max(movedKg, Math.abs(startKg - solved.loads[h]![leg]!.startKg));
           if (movedKg > 0.0101) more++;
           // A camp that hesitates between two places moves more: the bound on the gain holds while days keep their ends.
           if (movedKg > 0.05) hesitating++;
@@ -130,15 +130,17 @@ describe("coming to rest", () => {
       }),
       { numRuns: runs(150), endOnFailure: true },
     );
-    expect(asked).toBeGreaterThan(runs(100) / 2);
-    expect(more / asked).toBeLessThan(0.02);
+    expect(calls).toBeGreaterThan(runs(100) / 2);
+    expect(more / calls).toBeLessThan(0.02);
     expect(hesitating).toBeLessThanOrEqual(2);
   });
 
   test("what has not come to rest after twelve rounds says so, and by how much it still moved", () => {
-    const { input, told } = blocksToSettle(planOf({ stops: [stopOf("a", 60_000)], kit: [pieceOf("pack", 6000)] }))[0]!;
-    expect(told).toMatchObject({ settled: true });
-    expect(told.lastMoveG).toBeLessThan(10);
+    const { input, solved } = blocksToSettle(
+      planOf({ stops: [stopOf("a", 60_000)], kit: [pieceOf("pack", 6000)] }),
+    )[0]!;
+    expect(solved).toMatchObject({ settled: true });
+    expect(solved.lastMoveG).toBeLessThan(10);
     const even = input.needs.map(() => new Float64Array(input.ground.profile.cellCount).fill(40));
     // Nothing is as still as this: a move of less than nothing.
     const restless = settle(input, { loadKg: even, detours: [] }, -1);
@@ -167,9 +169,9 @@ describe("coming to rest", () => {
           hikers: [hikerOf({ schools, food: { densityKcalPerG: 2 }, pace: { hoursFreshH: 7, hoursFitH: 7 } })],
           dayRules: { endRule: "hours", loadSlowness: 2 },
         });
-        const { input, told } = blocksToSettle(given, flat)[0]!;
+        const { input, solved } = blocksToSettle(given, flat)[0]!;
         const answers = [0, 20, 40, 60].map((kg) => answerFrom(input, kg));
-        const saidKg = told.loads[0]![0]!.startKg;
+        const saidKg = solved.loads[0]![0]!.startKg;
         // One answer is come to from both sides, to 10 g times what such heavy packs feed back; two lie 0.2 kg apart.
         expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.1);
         if (Math.max(...answers) - Math.min(...answers) > 0.2) twofold++;

@@ -50,10 +50,10 @@ export function serviceTo(stop: Pick<Stop, "postLeastDays">, { transitQ, lostFra
   return { leastDays: stop.postLeastDays, q: transitQ, lostFraction };
 }
 
-type Told = Pick<TripFigures, "legs" | "days">;
+type PlannedLegs = Pick<TripFigures, "legs" | "days">;
 
 /** Used stops of the plan in walking order. */
-export function stopFigures(plan: Plan, result: Told): StopFigures[] {
+export function stopFigures(plan: Plan, result: PlannedLegs): StopFigures[] {
   const { legs } = result;
   const stops = new Map(plan.stops.map((stop) => [stop.id, stop]));
   const figures: StopFigures[] = [];
@@ -68,7 +68,7 @@ export function stopFigures(plan: Plan, result: Told): StopFigures[] {
 
 function figuresOf(
   plan: Plan,
-  result: Told,
+  result: PlannedLegs,
   { stop, arrives, leaves }: Pick<StopFigures, "stop" | "arrives" | "leaves">,
   before: readonly StopFigures[],
 ): StopFigures {
@@ -90,7 +90,7 @@ function figuresOf(
   };
 }
 
-function stayOf({ days }: Told, arrives: LegResult | undefined, leaves: LegResult | undefined): Stay {
+function stayOf({ days }: PlannedLegs, arrives: LegResult | undefined, leaves: LegResult | undefined): Stay {
   const last = arrives && days.findLast(({ legIndex }) => legIndex === arrives.index);
   const first = leaves && days.find(({ legIndex }) => legIndex === leaves.index);
   const to = first && { day: dayNumber(first.date)!, clockH: first.startClockH };
@@ -100,7 +100,7 @@ function stayOf({ days }: Told, arrives: LegResult | undefined, leaves: LegResul
 }
 
 /** Of the legs that live out of what is taken here: this one, and those after it whose stops have none. */
-function kcalTaken({ legs }: Told, leaves: LegResult): number {
+function kcalTaken({ legs }: PlannedLegs, leaves: LegResult): number {
   let kcal = 0;
   for (let at = leaves.index; at < legs.length; at++) {
     if (at > leaves.index && legs[at]!.foodSold) break;
@@ -134,24 +134,24 @@ export function foodMoney(
 /** Beds for the nights there, and rides for one or two ways. */
 export function townMoney(
   stop: Stop,
-  { nights, ways, people }: { nights: number; ways: number; people: number },
+  { nights, rideCount, people }: { nights: number; rideCount: number; people: number },
 ): Pick<StopMoney, "beds" | "rides"> {
   return {
     beds: offers(stop, ["bed"]) ? stop.bedPrice * nights * people : 0,
-    rides: stop.access === "foot" ? 0 : stop.ridePrice * ways * people,
+    rides: stop.access === "foot" ? 0 : stop.ridePrice * rideCount * people,
   };
 }
 
 function moneyOf(
   { resupply, hikers }: Plan,
-  result: Told,
+  result: PlannedLegs,
   { stop, leaves, arrives, nights }: Pick<StopFigures, "stop" | "leaves" | "arrives" | "nights">,
 ): StopMoney {
   const foodBy = foodByOf(stop);
-  const ways = Number(arrives !== undefined) + Number(leaves !== undefined && arrives !== undefined);
-  const onTheWay = townMoney(stop, { nights: leaves && arrives ? nights : 0, ways, people: hikers.length });
-  if (!leaves?.foodSold) return { ...NO_MONEY, ...onTheWay };
-  return { ...onTheWay, ...foodMoney(resupply, stop, foodBy, kcalTaken(result, leaves), arrives === undefined) };
+  const rideCount = Number(arrives !== undefined) + Number(leaves !== undefined && arrives !== undefined);
+  const fares = townMoney(stop, { nights: leaves && arrives ? nights : 0, rideCount, people: hikers.length });
+  if (!leaves?.foodSold) return { ...NO_MONEY, ...fares };
+  return { ...fares, ...foodMoney(resupply, stop, foodBy, kcalTaken(result, leaves), arrives === undefined) };
 }
 
 /** When a box to a stop is to be sent, from home or by whoever comes to `sender` on the way, and how sure it is. */
@@ -163,7 +163,7 @@ export interface BoxSending extends StopBox {
 
 export function sendingTo(
   { resupply, trip }: Plan,
-  { days }: Pick<Told, "days">,
+  { days }: Pick<PlannedLegs, "days">,
   { stop, stay }: Pick<StopFigures, "stop" | "stay">,
   sender: Pick<StopFigures, "stay"> | undefined,
 ): BoxSending {
@@ -188,7 +188,7 @@ export function sendingTo(
 
 function boxOf(
   plan: Plan,
-  result: Told,
+  result: PlannedLegs,
   at: Pick<StopFigures, "stop" | "foodBy" | "stay">,
   before: readonly StopFigures[],
 ): StopBox {

@@ -5,13 +5,13 @@ import { planOf } from "../../test/fixtures.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
 import { computePlan } from "../index.ts";
 import { coarseTrack, type CoarseRow } from "./coarse.ts";
-import { mendTracks } from "./mend.ts";
+import { repairTracks } from "./repair.ts";
 import { buildProfile, type Profile } from "./profile.ts";
 
 const place = { id: "t", name: "Table", startLatDeg: 44, endLatDeg: 47 };
 const row = (km: number, heightM?: number, climbM?: number): CoarseRow => ({ alongM: km * 1000, heightM, climbM });
 const profileOf = (rows: readonly CoarseRow[], at = place): Profile =>
-  buildProfile(mendTracks([coarseTrack(rows, at)!]), false);
+  buildProfile(repairTracks([coarseTrack(rows, at)!]), false);
 
 test("length, heights and climbs are the table’s", () => {
   const profile = profileOf([row(0, 200), row(12, 1400, 1300), row(40, 600, 900), row(62, 620, 400), row(80, 200)]);
@@ -26,7 +26,7 @@ test("length, heights and climbs are the table’s", () => {
   // 1,200 up to the first, then what the rows tell.
   expect(profile.totalClimbM / (1200 + 1300 + 900 + 400)).toBeGreaterThan(0.93);
   expect(profile.totalClimbM / (1200 + 1300 + 900 + 400)).toBeLessThan(1.02);
-  expect(profile.mended.gaps).toEqual([]);
+  expect(profile.repairs.gaps).toEqual([]);
 });
 
 test("it runs from one latitude to the other, or as far as it reaches", () => {
@@ -72,7 +72,7 @@ test("any table makes a trail of its length, without a hole and with real places
         expect(track === undefined).toBe(wantedM < 250);
         if (!track) return;
         expect([...track.lonDeg].every((lon) => Math.abs(lon) <= 180)).toBe(true);
-        const { lengthM } = buildProfile(mendTracks([track]), false);
+        const { lengthM } = buildProfile(repairTracks([track]), false);
         expect(Math.abs(lengthM / wantedM - 1)).toBeLessThan(0.01);
       },
     ),

@@ -1,5 +1,5 @@
 /** Points and waypoints as any track file gives them: bounded, checked, with what was left out told. */
-import { type Problem, type Reading } from "../units/problem.ts";
+import { type Problem, type ReadResult } from "../units/problem.ts";
 import { PointBuffer, type TrackPoints, type Waypoint } from "./points.ts";
 
 /** One of a file's tracks: what the file calls it, and where its points begin. */
@@ -26,7 +26,7 @@ export interface TrackFile {
 
 export interface TrackReader {
   write(chunk: string): void;
-  close(): Reading<TrackFile>;
+  close(): ReadResult<TrackFile>;
   /** Points taken so far, for progress. */
   pointCount(): number;
   /** True once nothing that follows can change the answer. */
@@ -147,14 +147,14 @@ export class Collected {
     return `The file has ${count === 0 ? "no track or route points" : "only one track point"}. A trail needs at least two.`;
   }
 
-  take(trackId: string, name: string): Reading<TrackFile> {
+  take(trackId: string, name: string): ReadResult<TrackFile> {
     const { problems, from, firstDate, badPoints, badHeights } = this;
-    const told = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
-    if (badPoints > MAX_REPORTED) told(`Skipped ${badPoints} points with unusable coordinates in all.`);
+    const caution = (sentence: string): void => void problems.push({ severity: "caution", place: "file", sentence });
+    if (badPoints > MAX_REPORTED) caution(`Skipped ${badPoints} points with unusable coordinates in all.`);
     if (this.leftWaypoints > 0)
-      told(`Only the first ${MAX_WAYPOINTS} places were read; ${this.leftWaypoints} were skipped.`);
+      caution(`Only the first ${MAX_WAYPOINTS} places were read; ${this.leftWaypoints} were skipped.`);
     if (badHeights > 0)
-      told(`${badHeights} elevations weren’t numbers between −500 and 9,000 m; they count as missing.`);
+      caution(`${badHeights} elevations weren’t numbers between −500 and 9,000 m; they count as missing.`);
     const points = from === "track" ? this.tracks : this.routes;
     const parts = this.parts[from].filter((part, i, all) => part.from < (all[i + 1]?.from ?? points.count));
     if (parts[0]?.from !== 0 && points.count > 0) parts.unshift({ name: "", type: "", from: 0 });

@@ -1,6 +1,6 @@
 /** Points as a table: a head that names latitude and longitude, and height where it has one; a row a point. */
 import Papa from "papaparse";
-import { type Reading, refused } from "../units/problem.ts";
+import { type ReadResult, refused } from "../units/problem.ts";
 import { Collected, type TrackFile } from "./collect.ts";
 
 class Refused extends Error {}
@@ -23,7 +23,7 @@ export function namesCoordinates(line: string): boolean {
   return cells.some((cell) => COLUMNS.latDeg.test(cell)) && cells.some((cell) => COLUMNS.lonDeg.test(cell));
 }
 
-export function readPointTable(source: string, trackId = "track", fileName = "track"): Reading<TrackFile> {
+export function readPointTable(source: string, trackId = "track", fileName = "track"): ReadResult<TrackFile> {
   const head = /^[^\r\n]*/.exec(source)![0];
   const delimiter = delimiterOf(head);
   const { data } = Papa.parse<string[]>(source, { delimiter, skipEmptyLines: true });

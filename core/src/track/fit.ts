@@ -1,6 +1,6 @@
 /** FIT: the records of an activity or a course that have a position, and a course's points as waypoints. */
 import FitParser, { type ParsedFit } from "fit-file-parser";
-import { type Reading, refused } from "../units/problem.ts";
+import { type ReadResult, refused } from "../units/problem.ts";
 import { Collected, type TrackFile } from "./collect.ts";
 
 class Refused extends Error {}
@@ -10,7 +10,7 @@ export function readFit(
   trackId = "track",
   fileName = "track",
   keepTimes = false,
-): Reading<TrackFile> {
+): ReadResult<TrackFile> {
   const parsed = parse(bytes);
   if (typeof parsed === "string")
     return refused(

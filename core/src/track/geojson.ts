@@ -1,5 +1,5 @@
 /** GeoJSON (RFC 7946): lines become the trail in the file's order, points with their properties waypoints. */
-import { type Reading, refused } from "../units/problem.ts";
+import { type ReadResult, refused } from "../units/problem.ts";
 import { Collected, type TrackFile } from "./collect.ts";
 
 class Refused extends Error {}
@@ -17,7 +17,7 @@ function hasLine(shape: unknown, nested = 0): boolean {
   return Array.isArray(geometries) && geometries.some((one) => hasLine(one, nested + 1));
 }
 
-export function readGeoJson(source: string, trackId = "track", fileName = "track"): Reading<TrackFile> {
+export function readGeoJson(source: string, trackId = "track", fileName = "track"): ReadResult<TrackFile> {
   let data: unknown;
   try {
     data = JSON.parse(source);

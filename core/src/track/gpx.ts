@@ -4,7 +4,7 @@
  * point with a coordinate that is missing, not a number or out of range is left out and reported; a height
  * outside −500 to 9,000 m counts as missing. What is refused: see `XmlReader`.
  */
-import { type Reading } from "../units/problem.ts";
+import { type ReadResult } from "../units/problem.ts";
 import { Collected, type TrackFile, type TrackReader } from "./collect.ts";
 import { localName, prefixOf, XmlReader, type XmlTag } from "./xml.ts";
 
@@ -153,7 +153,7 @@ export function readerOf(xml: XmlReader, found: Collected, trackId: string, name
 }
 
 /** The whole text at once: for tests, scripts and the server. */
-export function readGpx(text: string, trackId = "track", fileName = "track"): Reading<TrackFile> {
+export function readGpx(text: string, trackId = "track", fileName = "track"): ReadResult<TrackFile> {
   const reader = gpxReader(trackId, fileName);
   reader.write(text);
   return reader.close();

@@ -4,7 +4,7 @@
  * however long their text. Points beside a line that are without a name, or a numbered series upon it, are the
  * line's own, written once more.
  */
-import { type Reading } from "../units/problem.ts";
+import { type ReadResult } from "../units/problem.ts";
 import { Collected, type TrackFile, type TrackReader, type Words } from "./collect.ts";
 import { coordinate, readerOf } from "./gpx.ts";
 import type { PointBuffer } from "./points.ts";
@@ -116,7 +116,7 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
   const reader = readerOf(xml, found, trackId, () => title || fileName);
   return {
     ...reader,
-    close(): Reading<TrackFile> {
+    close(): ReadResult<TrackFile> {
       const reading = reader.close();
       // A line that is laid on the ground has zeros for heights: it has none.
       if (reading.value && !anyHeight) reading.value.track.heightM.fill(NaN);

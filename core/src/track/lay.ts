@@ -4,7 +4,7 @@
  */
 import type { Alternate, Closure, Plan, Section } from "../plan/schema.ts";
 import { distanceM, interpolate } from "./geodesic.ts";
-import type { MendedTrack } from "./mend.ts";
+import type { RepairedTrack } from "./repair.ts";
 import { lengthOf, MAIN, plainRoute, type Route, type RouteJoint, type RoutePiece } from "./route.ts";
 
 /** What the ground has to know of a route: names and notes may change without consequence. */
@@ -39,12 +39,12 @@ export function routeKey(route: Plan["route"]): string {
 }
 
 export interface Lines {
-  main: MendedTrack;
+  main: RepairedTrack;
   /** By the alternate's id; one whose track is missing is not walked. */
-  alternates: ReadonlyMap<string, MendedTrack>;
+  alternates: ReadonlyMap<string, RepairedTrack>;
 }
 
-export interface LaidTrack extends MendedTrack {
+export interface LaidTrack extends RepairedTrack {
   route: Route;
   /** Index of the first point after each joint. */
   jointStarts: number[];
@@ -253,9 +253,10 @@ class Laying {
     this.along.push(this.atM);
   }
 
-  take(): { track: MendedTrack; route: Pick<Route, "pieces" | "joints" | "lengthM">; jointStarts: number[] } {
+  take(): { track: RepairedTrack; route: Pick<Route, "pieces" | "joints" | "lengthM">; jointStarts: number[] } {
     const walked = [this.lines.main, ...this.walkedAlternates()];
-    const sum = (pick: (line: MendedTrack) => number): number => walked.reduce((total, line) => total + pick(line), 0);
+    const sum = (pick: (line: RepairedTrack) => number): number =>
+      walked.reduce((total, line) => total + pick(line), 0);
     return {
       track: {
         lonDeg: Float64Array.from(this.lon),
@@ -263,13 +264,13 @@ class Laying {
         heightM: Float64Array.from(this.height),
         alongM: Float64Array.from(this.along),
         hasHeights: walked.some((line) => line.hasHeights),
-        mended: {
-          doubledPoints: sum(({ mended }) => mended.doubledPoints),
-          flungPoints: sum(({ mended }) => mended.flungPoints),
-          missingHeights: sum(({ mended }) => mended.missingHeights),
-          spikedHeights: sum(({ mended }) => mended.spikedHeights),
-          spacingM: Math.max(...walked.map(({ mended }) => mended.spacingM)),
-          gaps: walked.flatMap(({ mended }) => mended.gaps),
+        repairs: {
+          doubledPoints: sum(({ repairs: mended }) => mended.doubledPoints),
+          flungPoints: sum(({ repairs: mended }) => mended.flungPoints),
+          missingHeights: sum(({ repairs: mended }) => mended.missingHeights),
+          spikedHeights: sum(({ repairs: mended }) => mended.spikedHeights),
+          spacingM: Math.max(...walked.map(({ repairs: mended }) => mended.spacingM)),
+          gaps: walked.flatMap(({ repairs: mended }) => mended.gaps),
         },
       },
       route: { pieces: this.pieces, joints: this.joints, lengthM: this.atM },
@@ -277,7 +278,7 @@ class Laying {
     };
   }
 
-  private walkedAlternates(): MendedTrack[] {
+  private walkedAlternates(): RepairedTrack[] {
     return [...this.lines.alternates]
       .filter(([id]) => this.pieces.some(({ line }) => line === id))
       .map(([, line]) => line);
@@ -293,7 +294,7 @@ interface Point {
 const apart = (a: Point, b: Point): number => distanceM(a.lonDeg, a.latDeg, b.lonDeg, b.latDeg);
 
 /** The point so far along a line, between two of its own where it must be. */
-export function pointAt({ lonDeg, latDeg, heightM, alongM }: MendedTrack, metres: number): Point {
+export function pointAt({ lonDeg, latDeg, heightM, alongM }: RepairedTrack, metres: number): Point {
   const next = Math.min(alongM.length - 1, Math.max(1, indexAbove(alongM, metres)));
   const last = Math.max(0, next - 1);
   const spanM = alongM[next]! - alongM[last]!;

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { trackNorth } from "../../test/fixtures.ts";
 import { distanceM } from "./geodesic.ts";
-import { mendTracks } from "./mend.ts";
+import { repairTracks } from "./repair.ts";
 import { locate, nodeOf, trackAt, walkedAt } from "./place.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
 import type { TrackPoints } from "./points.ts";
@@ -59,7 +59,7 @@ describe("profile", () => {
   };
 
   test("even cells of about 100 m fill the trail", () => {
-    const profile = buildProfile(mendTracks([trackNorth({ lengthM: 12_340 })]), false);
+    const profile = buildProfile(repairTracks([trackNorth({ lengthM: 12_340 })]), false);
     expect(profile.cellM * profile.cellCount).toBeCloseTo(profile.lengthM, 6);
     expect(profile.cellM).toBeGreaterThan(95);
     expect(profile.cellM).toBeLessThan(105);
@@ -71,7 +71,7 @@ describe("profile", () => {
     (deviationM) => {
       const random = noise(11);
       const track = trackNorth({ lengthM: 60_000, spacingM: 40, heightM: (m) => hills(m) + deviationM * random() });
-      const profile = buildProfile(mendTracks([track]), false);
+      const profile = buildProfile(repairTracks([track]), false);
       expect(Math.abs(profile.totalClimbM / trueClimb(60_000) - 1)).toBeLessThan(0.04);
       expect(profile.heightNoiseM).toBeCloseTo(deviationM, deviationM === 0 ? 0 : -0.3);
       if (deviationM >= 3) expect(profile.rawClimbM).toBeGreaterThan(1.25 * trueClimb(60_000));
@@ -81,7 +81,7 @@ describe("profile", () => {
   test("phantom climb on the flat is a small part of the raw sum (N − 1)·s/√π", () => {
     const random = noise(5);
     const profile = buildProfile(
-      mendTracks([trackNorth({ lengthM: 40_000, spacingM: 40, heightM: () => 100 + 3 * random() })]),
+      repairTracks([trackNorth({ lengthM: 40_000, spacingM: 40, heightM: () => 100 + 3 * random() })]),
       false,
     );
     expect(profile.rawClimbM).toBeGreaterThan(0.9 * 1000 * (3 / Math.sqrt(Math.PI)));
@@ -89,18 +89,18 @@ describe("profile", () => {
   });
 
   test("the other way round climb and descent change places", () => {
-    const mended = mendTracks([trackNorth({ lengthM: 30_000, heightM: (m) => hills(m) + m / 100 })]);
-    const forward = buildProfile(mended, false);
-    const back = buildProfile(mended, true);
+    const repaired = repairTracks([trackNorth({ lengthM: 30_000, heightM: (m) => hills(m) + m / 100 })]);
+    const forward = buildProfile(repaired, false);
+    const back = buildProfile(repaired, true);
     expect(back.totalClimbM).toBeCloseTo(forward.totalDescentM, 6);
     expect(back.heightM[0]).toBeCloseTo(forward.heightM[forward.cellCount]!, 9);
     expect(back.lengthM).toBe(forward.lengthM);
   });
 
   test("places are found where they lie, both ways", () => {
-    const mended = mendTracks([trackNorth({ lengthM: 30_000 })]);
+    const repaired = repairTracks([trackNorth({ lengthM: 30_000 })]);
     for (const reversed of [false, true]) {
-      const profile = buildProfile(mended, reversed);
+      const profile = buildProfile(repaired, reversed);
       const { trackM, offM } = locate(profile, -150, 40 + 12_000 / 111_040);
       expect(trackM).toBeCloseTo(12_000, -2);
       expect(offM).toBeLessThan(60);
@@ -160,7 +160,7 @@ describe("places on trails that cross the date line or pass a pole, however far 
       [-170, 89.95],
     ],
   ])("%s", (_, points, [lonDeg, latDeg]) => {
-    const profile = buildProfile(mendTracks([sparse(points)]), false);
+    const profile = buildProfile(repairTracks([sparse(points)]), false);
     const { trackM, offM } = locate(profile, lonDeg, latDeg);
     expect(offM).toBeLessThan(80);
     expect(trackM).toBeGreaterThan(0);
@@ -172,9 +172,9 @@ describe("places on trails that cross the date line or pass a pole, however far 
     const lat = fc.oneof(fc.double({ min: -90, max: 90, noNaN: true }), fc.double({ min: 89, max: 90, noNaN: true }));
     fc.assert(
       fc.property(fc.array(fc.tuple(lon, lat), { minLength: 2, maxLength: 3 }), lon, lat, (points, lonDeg, latDeg) => {
-        const mended = mendTracks([sparse(points)]);
-        fc.pre(mended.alongM.length > 1 && mended.alongM.at(-1)! < 3_000_000);
-        const profile = buildProfile(mended, false);
+        const repaired = repairTracks([sparse(points)]);
+        fc.pre(repaired.alongM.length > 1 && repaired.alongM.at(-1)! < 3_000_000);
+        const profile = buildProfile(repaired, false);
         const { offM } = locate(profile, lonDeg, latDeg);
         for (let node = 0; node <= profile.cellCount; node++)
           expect(distanceM(profile.lonDeg[node]!, profile.latDeg[node]!, lonDeg, latDeg)).toBeGreaterThanOrEqual(
@@ -190,23 +190,23 @@ describe("mending", () => {
   const line = (): TrackPoints => trackNorth({ lengthM: 5000, spacingM: 50 });
 
   test("a clean track is left alone", () => {
-    const { mended, alongM } = mendTracks([line()]);
-    expect(mended).toMatchObject({ doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] });
-    expect(mended.spacingM).toBeCloseTo(50, -1);
+    const { repairs: repaired, alongM } = repairTracks([line()]);
+    expect(repaired).toMatchObject({ doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, gaps: [] });
+    expect(repaired.spacingM).toBeCloseTo(50, -1);
     expect(alongM.length).toBe(101);
   });
 
   test("doubled points are dropped", () => {
     const track = line();
     track.latDeg[40] = track.latDeg[39]!;
-    expect(mendTracks([track]).mended.doubledPoints).toBe(1);
+    expect(repairTracks([track]).repairs.doubledPoints).toBe(1);
   });
 
   test("a point flung 2 km aside is dropped and adds no length", () => {
     const track = line();
     track.lonDeg[50] = -150.024;
-    const { mended, alongM } = mendTracks([track]);
-    expect(mended.flungPoints).toBe(1);
+    const { repairs: repaired, alongM } = repairTracks([track]);
+    expect(repaired.flungPoints).toBe(1);
     expect(alongM.at(-1)).toBeCloseTo(5000, -2);
   });
 
@@ -214,15 +214,15 @@ describe("mending", () => {
     const track = line();
     for (let i = 0; i <= 100; i++) track.heightM[i] = i;
     for (const i of [0, 1, 50, 51, 52, 100]) track.heightM[i] = NaN;
-    const { heightM, mended } = mendTracks([track]);
-    expect(mended.missingHeights).toBe(6);
+    const { heightM, repairs: repaired } = repairTracks([track]);
+    expect(repaired.missingHeights).toBe(6);
     expect([heightM[0], heightM[1], heightM[51], heightM[100]].map((h) => Math.round(h!))).toEqual([2, 2, 51, 99]);
   });
 
   test("no heights at all is said, not guessed", () => {
     const track = line();
     track.heightM.fill(NaN);
-    const { hasHeights, heightM } = mendTracks([track]);
+    const { hasHeights, heightM } = repairTracks([track]);
     expect(hasHeights).toBe(false);
     expect(heightM.every((h) => h === 0)).toBe(true);
   });
@@ -231,8 +231,8 @@ describe("mending", () => {
     const track = line();
     track.heightM[30] = 900;
     for (let i = 60; i <= 100; i++) track.heightM[i] = 400;
-    const { heightM, mended } = mendTracks([track]);
-    expect(mended.spikedHeights).toBe(1);
+    const { heightM, repairs: repaired } = repairTracks([track]);
+    expect(repaired.spikedHeights).toBe(1);
     expect(heightM[30]).toBeCloseTo(100, 6);
     expect(heightM[60]).toBe(400);
   });
@@ -240,10 +240,10 @@ describe("mending", () => {
   test("gaps are walked straight and reported where they begin", () => {
     const track = line();
     for (let i = 50; i <= 100; i++) track.latDeg[i] = track.latDeg[i]! + 2000 / 111_040;
-    const { mended, alongM } = mendTracks([track]);
-    expect(mended.gaps).toHaveLength(1);
-    expect(mended.gaps[0]!.atM).toBeCloseTo(2450, -1);
-    expect(mended.gaps[0]!.lengthM).toBeCloseTo(2050, -1);
+    const { repairs: repaired, alongM } = repairTracks([track]);
+    expect(repaired.gaps).toHaveLength(1);
+    expect(repaired.gaps[0]!.atM).toBeCloseTo(2450, -1);
+    expect(repaired.gaps[0]!.lengthM).toBeCloseTo(2050, -1);
     expect(alongM.at(-1)).toBeCloseTo(7000, -2);
   });
 
@@ -251,8 +251,8 @@ describe("mending", () => {
     const track = line();
     for (let i = 0; i < track.latDeg.length; i++)
       track.latDeg[i] = track.latDeg[0]! + (i * 700 + (i > 60 ? 9000 : 0)) / 111_040;
-    const { mended } = mendTracks([track]);
-    expect(mended.spacingM).toBeCloseTo(700, -1);
-    expect(mended.gaps.map(({ lengthM }) => Math.round(lengthM / 100))).toEqual([97]);
+    const { repairs: repaired } = repairTracks([track]);
+    expect(repaired.spacingM).toBeCloseTo(700, -1);
+    expect(repaired.gaps.map(({ lengthM }) => Math.round(lengthM / 100))).toEqual([97]);
   });
 });

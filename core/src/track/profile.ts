@@ -8,7 +8,7 @@
 import { interpolate } from "./geodesic.ts";
 import { tooLong } from "./limit.ts";
 import type { LaidTrack } from "./lay.ts";
-import type { Mended, MendedTrack } from "./mend.ts";
+import type { Repairs, RepairedTrack } from "./repair.ts";
 import { plainRoute, type Route, type RouteJoint } from "./route.ts";
 
 export interface Profile {
@@ -35,7 +35,7 @@ export interface Profile {
   lowestM: number;
   hasHeights: boolean;
   reversed: boolean;
-  mended: Mended;
+  repairs: Repairs;
   /** What of the recorded lines is walked. */
   route: Route;
   /** Where the walk goes on elsewhere: at the node from which it does, in walking order. */
@@ -43,7 +43,7 @@ export interface Profile {
 }
 
 /** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
-export const PROFILE_VERSION = 4;
+export const PROFILE_VERSION = 5;
 
 const CELL_M = 100;
 const GRID_PER_CELL = 4;
@@ -54,7 +54,7 @@ export const CLIMB_THRESHOLD_M = 8;
  * Throws on a trail longer than is computed: readers refuse it before. Where a route goes on elsewhere, both
  * sides are measured apart: the joint lies on the nearest node, and the cell before it counts as level.
  */
-export function buildProfile(track: MendedTrack | LaidTrack, reversed: boolean): Profile {
+export function buildProfile(track: RepairedTrack | LaidTrack, reversed: boolean): Profile {
   const refusal = tooLong(track);
   if (refusal !== undefined) throw new RangeError(refusal);
   const { alongM } = track;
@@ -150,7 +150,7 @@ export function buildProfile(track: MendedTrack | LaidTrack, reversed: boolean):
     lowestM,
     hasHeights: track.hasHeights,
     reversed,
-    mended: track.mended,
+    repairs: track.repairs,
     route,
     joints: jointsOf(route, partNodes, cellCount, reversed),
   };
@@ -218,7 +218,7 @@ function boxMean(values: Float64Array, half: number): Float64Array {
  * Noise of single heights from their third differences, which a smooth hill hardly has
  * (variance of the third difference of white noise is 20 s²). Median-based, so spikes do not count.
  */
-function heightNoise(track: MendedTrack): number {
+function heightNoise(track: RepairedTrack): number {
   const h = track.heightM;
   const stride = Math.max(1, Math.floor(h.length / 20_000));
   const samples: number[] = [];

@@ -1,5 +1,5 @@
 /** A whole track file of any format at once: for tests, scripts and the server. */
-import { type Reading, refused } from "../units/problem.ts";
+import { type ReadResult, refused } from "../units/problem.ts";
 import type { TrackFile } from "./collect.ts";
 import { encodingOf } from "./encoding.ts";
 import { readFit } from "./fit.ts";
@@ -10,7 +10,7 @@ export function readTrackFile(
   trackId = "track",
   fileName = "track",
   keepTimes = false,
-): Reading<TrackFile> {
+): ReadResult<TrackFile> {
   if (isFit(bytes)) return readFit(bytes, trackId, fileName, keepTimes);
   const text = isPacked(bytes) ? unpacked(bytes) : { text: new TextDecoder(encodingOf(bytes)).decode(bytes) };
   if ("refusal" in text) return refused("file", text.refusal);

@@ -4,7 +4,7 @@
  * stopped between them; what has to be whole before it can be read is gathered, up to a bound.
  */
 import { Unzip, UnzipInflate } from "fflate";
-import { type Reading } from "../units/problem.ts";
+import { type ReadResult } from "../units/problem.ts";
 import type { TrackFile, TrackReader } from "./collect.ts";
 import { namesCoordinates, readPointTable } from "./csv.ts";
 import { encodingOf } from "./encoding.ts";
@@ -43,7 +43,7 @@ export function trackReaderFor(head: string, trackId: string, fileName: string, 
 }
 
 /** Reads when all of it is there. */
-function gathered(read: (text: string) => Reading<TrackFile>): TrackReader {
+function gathered(read: (text: string) => ReadResult<TrackFile>): TrackReader {
   const chunks: string[] = [];
   return {
     write: (chunk) => void chunks.push(chunk),

@@ -10,12 +10,12 @@ export interface Problem {
   sentence: string;
 }
 
-export interface Reading<T> {
+export interface ReadResult<T> {
   value: T | undefined;
   problems: Problem[];
 }
 
-export function refused<T>(place: string, sentence: string): Reading<T> {
+export function refused<T>(place: string, sentence: string): ReadResult<T> {
   return { value: undefined, problems: [{ severity: "error", place, sentence }] };
 }
 

@@ -34,14 +34,14 @@ export interface VariantLeg {
   days: number;
 }
 
-export interface VariantTold {
+export interface VariantReport {
   figures: VariantFigures;
   legs: VariantLeg[];
 }
 
 const RUNS = 400;
 
-export function tellVariant(plan: Plan, result: PlanResult, who: number): VariantTold {
+export function tellVariant(plan: Plan, result: PlanResult, who: number): VariantReport {
   const { kgKm, days, finishDate, money, blockers, cautions } = figuresOf(plan, result);
   const rows = result.legs.map((leg) => ({ leg, row: leg.hikers[who]! }));
   const km = result.legs.reduce((sum, { distanceM }) => sum + distanceM / 1000, 0);

@@ -11,7 +11,7 @@ export function takePart(plan: Plan, from: Plan, part: VariantPart): void {
   const other = structuredClone(from);
   if (part === "kit") {
     plan.kit = other.kit;
-    plan.held = other.held;
+    plan.decisions = other.decisions;
     plan.kitRules = other.kitRules;
   } else if (part === "stops") {
     const known = new Map(plan.stops.map((stop) => [stop.id, stop]));
@@ -32,11 +32,11 @@ export function takePart(plan: Plan, from: Plan, part: VariantPart): void {
       if (same) hiker.pace = same.pace;
     }
   }
-  mendLinks(plan);
+  repairLinks(plan);
 }
 
 /** Whatever names a row that is not there names what stands in for it, as if the row had been removed. */
-function mendLinks(plan: Plan): void {
+function repairLinks(plan: Plan): void {
   for (const reference of REFERENCES) {
     const ids = new Set(LISTS[reference.to](plan).map(({ id }) => id));
     const [heir] = ids;

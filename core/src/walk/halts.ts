@@ -8,16 +8,17 @@ import type { Profile } from "../track/profile.ts";
 // prettier-ignore
 export type HaltStop = Pick<
   Stop,
-  | "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "wayClimbM" | "backClimbM"
+  | "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "accessClimbM" | "backClimbM"
   | "rideMin" | "rideBackMin" | "shuttleClocks" | "shuttleBackClocks" | "services" | "lacks" | "closesH" | "foodBy"
 >;
 
 export function haltStop(stop: Stop): HaltStop {
-  const { id, trackM, alternateId, use, nights, offTrailM, access, wayClimbM, backClimbM, rideMin, rideBackMin } = stop;
+  const { id, trackM, alternateId, use, nights, offTrailM, access, accessClimbM, backClimbM, rideMin, rideBackMin } =
+    stop;
   const { shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy } = stop;
   // prettier-ignore
   return {
-    id, trackM, alternateId, use, nights, offTrailM, access, wayClimbM, backClimbM, rideMin, rideBackMin,
+    id, trackM, alternateId, use, nights, offTrailM, access, accessClimbM, backClimbM, rideMin, rideBackMin,
     shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy,
   };
 }
@@ -121,7 +122,7 @@ export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
   // Who sets out from a town in the middle may come to it again, between the parts or at the end.
   const again = (...nodes: number[]): HaltStop | undefined =>
-    used.find(({ stop }) => nodes.some((node) => liesAt(profile, stop, node)))?.stop;
+    used.find(({ stop }) => nodes.some((node) => isAt(profile, stop, node)))?.stop;
   const last = profile.cellCount;
   if (halts.at(-1)?.node !== last) {
     const stop = profile.joints.length > 0 ? again(last) : undefined;
@@ -144,7 +145,7 @@ export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wante
     node,
     nights: stop.nights,
     footM: onFoot ? offTrailM : 0,
-    thereM: onFoot ? offTrailM + LEVEL_M_PER_CLIMB_M * stop.wayClimbM : 0,
+    thereM: onFoot ? offTrailM + LEVEL_M_PER_CLIMB_M * stop.accessClimbM : 0,
     backM: onFoot ? offTrailM + LEVEL_M_PER_CLIMB_M * stop.backClimbM : 0,
     rideH: rides ? stop.rideMin / 60 : 0,
     rideBackH: rides ? (stop.rideBackMin ?? stop.rideMin) / 60 : 0,
@@ -191,7 +192,7 @@ function lacksFuel({ lacks }: Pick<HaltStop, "lacks">, fuel: Fuel): boolean {
 }
 
 /** Does a stop lie within reach of a node, whenever else the walk passes it? */
-function liesAt(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
+function isAt(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
   const place = placeAt(profile, walkedOf(profile, node));
   return place.alternateId === alternateId && Math.abs(place.trackM - trackM) <= END_REACH_M;
 }

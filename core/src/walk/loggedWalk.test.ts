@@ -124,9 +124,9 @@ test("whatever changes in pace, rules and kit, past days never move", () => {
           // Who comes early waits there.
           return nights.map(({ date }) => days.findLast((day) => day.date <= date)?.toNode);
         };
-        const told = nights.map(({ toNode }) => toNode);
-        expect(endsOf(logged)).toEqual(told);
-        expect(endsOf(changed)).toEqual(told);
+        const ends = nights.map(({ toNode }) => toNode);
+        expect(endsOf(logged)).toEqual(ends);
+        expect(endsOf(changed)).toEqual(ends);
         compared += nights.length;
       },
     ),

@@ -49,9 +49,9 @@ export function buildPast({ log, profile, halts, startDay }: PastInput): Past {
   const endNode = new Map<number, number>();
   let lastDay = -Infinity;
   for (const [day, card] of [...byDay].sort(([a], [b]) => a - b)) {
-    const told = halts.find(({ stopId }) => stopId === card.stopId)?.node ?? nodeOf(profile, card);
+    const cardNode = halts.find(({ stopId }) => stopId === card.stopId)?.node ?? nodeOf(profile, card);
     const before = nights.at(-1);
-    const node = Math.max(told, before?.node ?? 0);
+    const node = Math.max(cardNode, before?.node ?? 0);
     lastDay = day;
     if (node === 0) continue;
     if (before && node === before.node) before.zeroDays = day - before.day!;

@@ -93,30 +93,30 @@ function piecesOf({ track, timesS }: PastWalk, tally: Tally): Piece[] {
   let piece: Piece = { distanceM: 0, riseM: 0, walkS: 0 };
   /** Where the step began; none before the first point with a time. */
   let from = -1;
-  let wayM = 0;
+  let walkedM = 0;
   let walkedToday = false;
   for (let i = 0; i < timesS.length; i++) {
     // The way goes on over points without a time.
-    if (i > 0) wayM += distanceM(lonDeg[i - 1]!, latDeg[i - 1]!, lonDeg[i]!, latDeg[i]!);
+    if (i > 0) walkedM += distanceM(lonDeg[i - 1]!, latDeg[i - 1]!, lonDeg[i]!, latDeg[i]!);
     if (Number.isNaN(timesS[i]!)) continue;
     tally.timed = true;
     if (from < 0 || timesS[i]! <= timesS[from]!) {
       from = i;
-      wayM = 0;
+      walkedM = 0;
       continue;
     }
     const seconds = timesS[i]! - timesS[from]!;
     const cut = starts.has(i);
-    if (wayM < STEP_M && seconds < STEP_S && !cut) continue;
-    const speed = wayM / seconds;
+    if (walkedM < STEP_M && seconds < STEP_S && !cut) continue;
+    const speed = walkedM / seconds;
     if (seconds >= NIGHT_S) walkedToday = false;
-    else if (speed > FASTEST_MPS) tally.leftOutM += wayM;
+    else if (speed > FASTEST_MPS) tally.leftOutM += walkedM;
     else if (speed < SLOWEST_MPS || cut) tally.breakS += walkedToday ? seconds : 0;
     else {
       if (!walkedToday) tally.days++;
       walkedToday = true;
       const rise = heightM[i]! - heightM[from]!;
-      piece.distanceM += wayM;
+      piece.distanceM += walkedM;
       piece.walkS += seconds;
       piece.riseM += Number.isFinite(rise) ? rise : 0;
       if (piece.distanceM >= PIECE_M) {
@@ -125,7 +125,7 @@ function piecesOf({ track, timesS }: PastWalk, tally: Tally): Piece[] {
       }
     }
     from = i;
-    wayM = 0;
+    walkedM = 0;
   }
   if (piece.distanceM >= STEP_M) pieces.push(piece);
   return pieces;

@@ -70,18 +70,18 @@ describe("a pin with a date", () => {
     // Nobody waits for next year.
     const far = of([{ trackM, date: on(300) }]);
     expect(endsAt(far, trackM)!.zeroDays).toBe(0);
-    const early = far.checks.find(({ code }) => code === "pin-not-held");
+    const early = far.checks.find(({ code }) => code === "pin-missed");
     expect(early).toMatchObject({ why: "early" });
     expect((early as unknown as { days: number }).days).toBeGreaterThan(250);
     const late = of([{ trackM, date: on(-3) }]);
-    expect(late.checks.find(({ code }) => code === "pin-not-held")).toMatchObject({ why: "late", severity: "caution" });
+    expect(late.checks.find(({ code }) => code === "pin-missed")).toMatchObject({ why: "late", severity: "caution" });
   });
 });
 
 test("pins that cannot hold say why: past, against each other, off the route, forbidden", () => {
   const why = (pins: Record<string, unknown>[], over: Record<string, unknown> = {}): unknown[] =>
     of(pins, over)
-      .checks.filter((check) => check.code === "pin-not-held")
+      .checks.filter((check) => check.code === "pin-missed")
       .map((check) => (check as unknown as { why: string }).why);
   expect(why([{ trackM: 60_000, date: "2027-04-20" }])).toEqual(["past"]);
   expect(
@@ -101,7 +101,7 @@ test("a date at a stop is held when one comes that day, and told otherwise", () 
   const stops = [stopOf("m", 100_000, { services: ["shop-full", "bed"], nights: 1 })];
   const comes = of([], { stops }).legs[0]!.endDate;
   const why = (date: string): unknown =>
-    of([{ trackM: 100_000, date }], { stops }).checks.find(({ code }) => code === "pin-not-held");
+    of([{ trackM: 100_000, date }], { stops }).checks.find(({ code }) => code === "pin-missed");
   expect(why(comes)).toBeUndefined();
   expect(why("2027-05-20")).toMatchObject({ why: "early" });
 });
@@ -118,9 +118,9 @@ test("wherever undated pins are, days follow each other, and every pin within a 
     fc.property(fc.array(fc.integer({ min: 2_000, max: 198_000 }), { minLength: 1, maxLength: 6 }), (places) => {
       const result = of(places.map((trackM) => ({ trackM })));
       const nights = new Set(result.days.map(({ toNode }) => toNode));
-      const told = result.checks.filter(({ code }) => code === "pin-not-held").length;
-      const held = [...new Set(places.map((m) => Math.round(m / result.profile.cellM)))].filter((n) => nights.has(n));
-      expect(held.length + told).toBeGreaterThanOrEqual(new Set(places.map((m) => Math.round(m / 100))).size);
+      const unmet = result.checks.filter(({ code }) => code === "pin-missed").length;
+      const kept = [...new Set(places.map((m) => Math.round(m / result.profile.cellM)))].filter((n) => nights.has(n));
+      expect(kept.length + unmet).toBeGreaterThanOrEqual(new Set(places.map((m) => Math.round(m / 100))).size);
       let node = 0;
       for (const { fromNode, toNode } of result.days) {
         expect(fromNode).toBe(node);

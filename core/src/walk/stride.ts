@@ -74,7 +74,7 @@ export class Stride {
     this.plainH = partyHours(ground, loadKg, from, to);
     this.detours = detours.map(({ id, node, offTrailM }) => {
       const distanceM = 2 * offTrailM;
-      return { sourceId: id, node, distanceM, walkH: this.wayHours(distanceM, node) };
+      return { sourceId: id, node, distanceM, walkH: this.detourHours(distanceM, node) };
     });
     this.clockPerH = 1 + Math.max(...ground.paces.map((pace) => pace.breakFraction));
   }
@@ -175,14 +175,14 @@ export class Stride {
 
   /** Hours on foot from the trail to a stop, and back. */
   hoursThere({ thereM }: Halt, cell: number): number {
-    return this.wayHours(thereM, cell);
+    return this.detourHours(thereM, cell);
   }
 
   hoursBack({ backM }: Halt, cell: number): number {
-    return this.wayHours(backM, cell);
+    return this.detourHours(backM, cell);
   }
 
-  private wayHours(distanceM: number, cell: number): number {
+  private detourHours(distanceM: number, cell: number): number {
     return levelHours(this.ground, this.loadKg, distanceM, cell);
   }
 

@@ -71,17 +71,17 @@ describe("ways off the trail", () => {
   const off = (offTrailM: number, rest: Record<string, unknown> = {}) => ({
     stops: [stopOf("a", 20_000, { offTrailM, ...rest })],
   });
-  const wayH = (overrides: Record<string, unknown>, loadKg: number): number =>
+  const accessH = (overrides: Record<string, unknown>, loadKg: number): number =>
     walkAll(layGround(planOf(overrides), [trackNorth({ lengthM: 60_000 })]).ground, loadKg).parts.find(
       (part) => part.offTrailEndH > 0,
     )!.offTrailEndH;
 
   test("are walked at the hiker's own pace on the level, slower with the load", () => {
     // Tobler on the level, 5.04 km/h, times the own factor.
-    expect(wayH(off(4000), 0)).toBeCloseTo(4 / (5.04 * 0.8), 2);
+    expect(accessH(off(4000), 0)).toBeCloseTo(4 / (5.04 * 0.8), 2);
     const slow = { ...off(4000), hikers: [hikerOf({ pace: { speedFactor: 0.4 } })] };
-    expect(wayH(slow, 0)).toBeCloseTo(4 / (5.04 * 0.4), 2);
-    expect(wayH(off(4000), 20)).toBeCloseTo(4 / (5.04 * 0.8 * (1 - 20 * 0.007)), 2);
+    expect(accessH(slow, 0)).toBeCloseTo(4 / (5.04 * 0.4), 2);
+    expect(accessH(off(4000), 20)).toBeCloseTo(4 / (5.04 * 0.8 * (1 - 20 * 0.007)), 2);
   });
 
   test("count in the day's hours: who would come too late in the day camps before the stop", () => {
@@ -104,10 +104,10 @@ describe("ways off the trail", () => {
   });
 
   test("climb on the way costs as its level metres do, each way its own", () => {
-    const [climb, flat] = [wayH(off(4000, { wayClimbM: 300 }), 0), wayH(off(4000), 0)];
+    const [climb, flat] = [accessH(off(4000, { accessClimbM: 300 }), 0), accessH(off(4000), 0)];
     // 300 m of climb are worth 2,376 level metres.
     expect(climb / flat).toBeCloseTo(6376 / 4000, 6);
-    expect(wayH(off(4000, { backClimbM: 300 }), 0)).toBeCloseTo(flat, 9);
+    expect(accessH(off(4000, { backClimbM: 300 }), 0)).toBeCloseTo(flat, 9);
     const [, back] = walkOf(off(4000, { backClimbM: 300 })).walk.parts;
     const [, level] = walkOf(off(4000)).walk.parts;
     expect(back!.offTrailStartH / level!.offTrailStartH).toBeCloseTo(6376 / 4000, 2);

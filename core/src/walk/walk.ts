@@ -193,11 +193,11 @@ export function walkBlock(
       usedH += hours;
       part.walkH += hours;
       if (node >= to.node) break;
-      const held = [...past.nights, ...ground.pins].find((pin) => pin.node === node);
-      closePart(part, node, held?.bed || ground.camps.beds.has(node) ? "bed" : "camp");
+      const pinHere = [...past.nights, ...ground.pins].find((pin) => pin.node === node);
+      closePart(part, node, pinHere?.bed || ground.camps.beds.has(node) ? "bed" : "camp");
       part.forbiddenCamp = part.night === "camp" && ground.camps.forbidden[node] === 1;
       const due = day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
-      part.zeroDays = kept ? kept.zeroDays : Math.max(held ? restAtPin(held, day) : 0, due ? 1 : 0);
+      part.zeroDays = kept ? kept.zeroDays : Math.max(pinHere ? restAtPin(pinHere, day) : 0, due ? 1 : 0);
       nextDay(node, part.zeroDays, false);
       part = openPart(legIndex, node, 0);
     }

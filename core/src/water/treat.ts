@@ -19,7 +19,7 @@ export interface TreatedFill extends Filtered {
   litres: number;
   /** Of the water, taken as the mean of the leg's air, never frozen [L]. */
   waterC: number;
-  ways: readonly Treatment["way"][];
+  methods: readonly Treatment["method"][];
   /** Of the minutes, those that one stands still for. */
   handsOnMinutes: number;
 }
@@ -49,10 +49,14 @@ function sourceOf({ fromSourceId }: Carry, { sources }: Pick<Plan, "sources">): 
   return rowOf(sources, fromSourceId);
 }
 
-/** The ways that a fill is treated, one after the other: foul water both. */
-export function waysFor(carry: Carry, plan: Pick<Plan, "sources">, { way, second }: Treatment): Treatment["way"][] {
-  const isFoul = sourceOf(carry, plan)?.foul === true && second !== way;
-  return (isFoul ? [way, second] : [way]).filter((one) => one !== "none");
+/** The ways that a fill is treated, one after the other: contaminated water both. */
+export function methodsFor(
+  carry: Carry,
+  plan: Pick<Plan, "sources">,
+  { method, second }: Treatment,
+): Treatment["method"][] {
+  const isContaminated = sourceOf(carry, plan)?.contaminated === true && second !== method;
+  return (isContaminated ? [method, second] : [method]).filter((one) => one !== "none");
 }
 
 /** What is drunk and cooked on the way from a water; what is in reserve was treated before. */
@@ -65,21 +69,26 @@ export function treatFill(
 ): TreatedFill {
   const litres = carry.walkingL + carry.campL;
   const waterC = Math.max(1, (leg.lowC + leg.highC) / 2);
-  const ways = waysFor(carry, plan, treatment);
-  const times = ways.map((way) => timeOf(litres, waterC, { ...treatment, way }, heightM));
+  const methods = methodsFor(carry, plan, treatment);
+  const times = methods.map((method) => timeOf(litres, waterC, { ...treatment, method }, heightM));
   const minutes = times.reduce((sum, one) => sum + one.minutes, 0);
-  const handsOn = times.reduce((sum, one, i) => sum + (HANDS_ON.includes(ways[i]!) ? one.minutes : 0), 0);
+  const handsOn = times.reduce((sum, one, i) => sum + (HANDS_ON.includes(methods[i]!) ? one.minutes : 0), 0);
   const flushes = times.reduce((sum, one) => sum + one.flushes, 0);
-  return { litres, waterC, ways, minutes, handsOnMinutes: handsOn, flushes };
+  return { litres, waterC, methods, minutes, handsOnMinutes: handsOn, flushes };
 }
 
 /** While the others work one walks on. */
-const HANDS_ON: readonly Treatment["way"][] = ["filter", "lamp", "boil"];
+const HANDS_ON: readonly Treatment["method"][] = ["filter", "lamp", "boil"];
 
 /** Minutes at the water, or until it may be drunk. */
-function timeOf(litres: number, waterC: number, { way, flowLpm, murk, target }: Treatment, heightM: number): Filtered {
+function timeOf(
+  litres: number,
+  waterC: number,
+  { method, flowLpm, murk, target }: Treatment,
+  heightM: number,
+): Filtered {
   const wait = (minutes: number): Filtered => ({ minutes: litres > 0 ? minutes : 0, flushes: 0 });
-  switch (way) {
+  switch (method) {
     case "none":
       return wait(0);
     case "filter":
@@ -96,10 +105,10 @@ function timeOf(litres: number, waterC: number, { way, flowLpm, murk, target }: 
 }
 
 /** Ways that are used up by the litre. */
-const USED_UP: readonly Treatment["way"][] = ["filter", "dioxide", "chlorine", "lamp"];
+const USED_UP: readonly Treatment["method"][] = ["filter", "dioxide", "chlorine", "lamp"];
 
-export function isUsedUp(way: Treatment["way"]): boolean {
-  return USED_UP.includes(way);
+export function isUsedUp(method: Treatment["method"]): boolean {
+  return USED_UP.includes(method);
 }
 
 /** Litres, time and wear of a hiker's treatment; new ones come at stops only. */
@@ -111,14 +120,14 @@ export function treatedLegs(plan: Plan, { legs, profile }: TripFigures, who: num
       treatFill(carry, plan, leg, treatment, profile.heightM[carry.fromNode]!),
     );
     const sum = (of: (fill: TreatedFill) => number): number => fills.reduce((all, fill) => all + of(fill), 0);
-    const litres = treatment.way === "none" ? 0 : sum((fill) => fill.litres);
-    const wears = isUsedUp(treatment.way);
+    const litres = treatment.method === "none" ? 0 : sum((fill) => fill.litres);
+    const wears = isUsedUp(treatment.method);
     const renewed = wears && litres > 0 && soFar + litres > treatment.lifeL;
     soFar = (renewed ? 0 : soFar) + litres;
     return {
       legIndex: leg.index,
       litres,
-      secondL: sum((fill) => (fill.ways.length > 1 ? fill.litres : 0)),
+      secondL: sum((fill) => (fill.methods.length > 1 ? fill.litres : 0)),
       minutes: sum((fill) => fill.minutes),
       handsOnMinutes: sum((fill) => fill.handsOnMinutes),
       flushes: sum((fill) => fill.flushes),

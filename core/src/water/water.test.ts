@@ -17,7 +17,7 @@ const planWith = (water: Record<string, unknown>, overrides: Record<string, unkn
 
 describe("treating", () => {
   test("litres are what is drunk and cooked from untreated water, and minutes the filter's", () => {
-    const plan = planWith({ treatment: { way: "filter", flowLpm: 1, murk: "silty" } });
+    const plan = planWith({ treatment: { method: "filter", flowLpm: 1, murk: "silty" } });
     const result = computePlan(plan, tracks);
     const carries = result.legs[0]!.hikers[0]!.carries.filter((carry) => isTreated(carry, plan));
     expect(carries).toHaveLength(4);
@@ -32,7 +32,7 @@ describe("treating", () => {
     const sources = [sourceOf("t", 10_000, { kind: "tap" }), sourceOf("c", 40_000, { kind: "cache" })];
     const plan = planWith({}, { sources });
     expect(treatedLegs(plan, computePlan(plan, tracks), 0)[0]).toMatchObject({ litres: 0, minutes: 0 });
-    const none = planWith({ treatment: { way: "none" } });
+    const none = planWith({ treatment: { method: "none" } });
     expect(treatedLegs(none, computePlan(none, tracks), 0)[0]).toMatchObject({ litres: 0, minutes: 0 });
   });
 
@@ -47,30 +47,30 @@ describe("treating", () => {
     expect(computePlan(fresh, tracks).checks.some(({ code }) => code === "treatment-used-up")).toBe(false);
   });
 
-  test("foul water is treated a second way as well, and one way alone is told", () => {
-    const sources = [sourceOf("mill", 10_000, { foul: true }), sourceOf("spring", 50_000)];
-    const withWays = (treatment: Record<string, unknown>) => {
+  test("contaminated water is treated a second way as well, and one way alone is told", () => {
+    const sources = [sourceOf("mill", 10_000, { contaminated: true }), sourceOf("spring", 50_000)];
+    const withMethods = (treatment: Record<string, unknown>) => {
       const plan = planWith({ treatment }, { sources });
       const result = computePlan(plan, tracks);
-      const told = result.checks.find(({ code }) => code === "foul-water");
-      return { leg: treatedLegs(plan, result, 0)[0]!, told };
+      const found = result.checks.find(({ code }) => code === "contaminated-water");
+      return { leg: treatedLegs(plan, result, 0)[0]!, told: found };
     };
-    const one = withWays({ way: "filter" });
-    expect(one.told).toMatchObject({ severity: "caution", source: "mill", way: "filter" });
+    const one = withMethods({ method: "filter" });
+    expect(one.told).toMatchObject({ severity: "caution", source: "mill", method: "filter" });
     expect(one.leg.secondL).toBe(0);
-    const both = withWays({ way: "filter", second: "dioxide" });
+    const both = withMethods({ method: "filter", second: "dioxide" });
     expect(both.told).toBeUndefined();
     expect(both.leg.secondL).toBeGreaterThan(1);
     expect(both.leg.secondL).toBeLessThan(both.leg.litres);
     // The drops work while one walks: half an hour and more, and no minute at the water.
     expect(both.leg.minutes).toBeGreaterThan(one.leg.minutes + 29);
     expect(both.leg.handsOnMinutes).toBeCloseTo(one.leg.handsOnMinutes, 9);
-    expect(withWays({ way: "boil", second: "boil" }).told).toMatchObject({ way: "boil" });
+    expect(withMethods({ method: "boil", second: "boil" }).told).toMatchObject({ method: "boil" });
   });
 
   test("standing at the water longer than the breaks is noted", () => {
     const of = (flowLpm: number) => {
-      const plan = planWith({ treatment: { way: "filter", flowLpm, murk: "silty" } });
+      const plan = planWith({ treatment: { method: "filter", flowLpm, murk: "silty" } });
       return computePlan(plan, tracks).checks.find(({ code }) => code === "treating-long");
     };
     expect(of(0.05)).toMatchObject({ severity: "note", legIndex: 0, hikerId: "a" });
@@ -79,8 +79,10 @@ describe("treating", () => {
 
   test("a wet filter in frost is told, other ways are not", () => {
     const cold = { climate: { stations: [stationOf(-6, 8)] } };
-    const frost = (way: string) =>
-      computePlan(planWith({ treatment: { way } }, cold), tracks).checks.find(({ code }) => code === "filter-frost");
+    const frost = (method: string) =>
+      computePlan(planWith({ treatment: { method: method } }, cold), tracks).checks.find(
+        ({ code }) => code === "filter-frost",
+      );
     expect(frost("filter")).toMatchObject({ severity: "note", legIndex: 0 });
     expect(frost("lamp")).toBeUndefined();
   });

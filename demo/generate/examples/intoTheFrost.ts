@@ -42,7 +42,7 @@ export function intoTheFrost(): Record<string, unknown> {
       directionName: "southward",
       startDate: "2027-08-19",
       finishBy: "2027-11-25",
-      madeUp: true,
+      fictional: true,
     },
     trackIds: ["frost"],
     hikers: [
@@ -65,7 +65,7 @@ export function intoTheFrost(): Record<string, unknown> {
           startClockH: 7.5,
         },
         food: { densityKcalPerG: 4.3, shortfallFraction: 0.05, reserveDays: 1 },
-        menus: { usualId: "menu-cooked" },
+        menus: { defaultId: "menu-cooked" },
         water: { ratePerKmL: 0.1 },
         stove: { fuel: "liquid-fuel", boilsPerDay: 3, boilL: 0.5 },
       },

@@ -11,7 +11,7 @@ export function pansAndDunes(): Record<string, unknown> {
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: "pans-and-dunes",
-    trip: { name: "Pans and dunes", directionName: "out to the far well", startDate: "2027-10-04", madeUp: true },
+    trip: { name: "Pans and dunes", directionName: "out to the far well", startDate: "2027-10-04", fictional: true },
     trackIds: ["pans"],
     hikers: [
       botanist("oren", "Oren Tal", {
@@ -56,7 +56,7 @@ export function pansAndDunes(): Record<string, unknown> {
         name: "Bitter seep",
         reliable: false,
         chanceByMonth: Array<number>(12).fill(0.35),
-        foul: true,
+        contaminated: true,
       }),
     ],
     stretches: [

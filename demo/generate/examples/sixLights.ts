@@ -16,7 +16,7 @@ export function sixLights(): Record<string, unknown> {
       directionName: "with the wind",
       startDate: "2027-01-19",
       finishBy: "2027-01-25",
-      madeUp: true,
+      fictional: true,
     },
     trackIds: ["six-lights"],
     hikers: [

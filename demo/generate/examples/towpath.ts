@@ -25,7 +25,7 @@ export function towpath(): Record<string, unknown> {
       directionName: "upstream",
       startDate: "2027-07-05",
       finishBy: "2027-08-03",
-      madeUp: true,
+      fictional: true,
     },
     trackIds: ["towpath"],
     hikers: [

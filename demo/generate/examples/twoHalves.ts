@@ -23,7 +23,7 @@ export function twoHalves(): Record<string, unknown> {
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: "two-halves",
-    trip: { name: "Two halves", directionName: "the lower half first", startDate: "2027-12-27", madeUp: true },
+    trip: { name: "Two halves", directionName: "the lower half first", startDate: "2027-12-27", fictional: true },
     trackIds: ["range"],
     route: {
       sections: [
@@ -89,7 +89,7 @@ export function twoHalves(): Record<string, unknown> {
       ],
     },
     kit,
-    held: [
+    decisions: [
       {
         id: "snow",
         name: "if the hut tells of hard snow on the saddle",
@@ -116,6 +116,6 @@ const ford = (id: string, name: string, km: number, more: object) => ({
   kind: "ford",
   refMonthDay: "01-10",
   refClockH: 15,
-  snowWayM: 6000,
+  snowDistanceM: 6000,
   ...more,
 });

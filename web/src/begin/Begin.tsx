@@ -1,7 +1,7 @@
 /** A trip of one's own, begun on one page: the track, what lies on it, who walks and when. */
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { unitsSchema } from "@gepack/core";
-import { alternateWays } from "../edit/route.ts";
+import { alternatesFound } from "../edit/route.ts";
 import { startTrip } from "../edit/startTrip.ts";
 import { useAfterDrawing } from "../frame/useAfterDrawing.ts";
 import { useTheme } from "../frame/useTheme.ts";
@@ -120,7 +120,7 @@ function Rest({ phase }: { phase: Previewed }) {
       const stations = await calculator().simulateOn({ track, sea });
       await startTrip({
         track,
-        alternates: await alternateWays([track], preview.alternates),
+        alternates: await alternatesFound([track], preview.alternates),
         walked,
         coarse: isCoarse,
         lengthM,

@@ -3,10 +3,10 @@ import { unpackTrack, type Plan, type PlanFile } from "@gepack/core";
 
 export async function fetchDemo(onBytes: (bytes: number) => void): Promise<PlanFile> {
   let readBytes = 0;
-  const told = (bytes: number): void => onBytes((readBytes += bytes));
+  const count = (bytes: number): void => onBytes((readBytes += bytes));
   const [plan, ...tracks] = await Promise.all(
     ["corvane.gepack.json", "corvane.track", "corvane-alternate.track"].map((name) =>
-      fetchBytes(`/demo/${name}`, told),
+      fetchBytes(`/demo/${name}`, count),
     ),
   );
   return { plan: JSON.parse(new TextDecoder().decode(plan)) as Plan, tracks: tracks.map(unpackTrack) };

@@ -7,7 +7,7 @@ export async function kitHere(hikerId: string, spans: Piece["spans"]): Promise<P
   try {
     const stored = await db.plans.orderBy("id").sortBy("updatedAt");
     // Storage is read like a file.
-    const own = stored.filter(({ doc }) => (doc as Partial<typeof doc>).trip?.madeUp === false);
+    const own = stored.filter(({ doc }) => (doc as Partial<typeof doc>).trip?.fictional === false);
     return ownedPieces(
       own.map(({ doc }) => doc),
       { hikerId, spans },

@@ -15,7 +15,7 @@ export async function pantryHere(): Promise<PantryHere> {
     for (const { doc } of await db.plans.orderBy("id").sortBy("updatedAt")) {
       // Storage is read like a file.
       const { trip, foods: stored, menus: eaten } = doc as Partial<typeof doc>;
-      if (trip?.madeUp !== false) continue;
+      if (trip?.fictional !== false) continue;
       for (const food of readFoods(stored)) foods.set(food.id, food);
       for (const menu of readMenus(eaten)) if (!menu.id.startsWith("filled-")) menus.set(menu.id, menu);
     }

@@ -2,8 +2,8 @@
 import type { ScaleReading } from "@gepack/core";
 
 /** What it shows so long after a piece was laid on; undefined where nobody answers. */
-export async function askScale(name: string, toldG: number, elapsedMs: number): Promise<ScaleReading | undefined> {
-  const asked = new URLSearchParams({ name, toldG: String(toldG), elapsedMs: String(Math.round(elapsedMs)) });
-  const response = await fetch(`/api/scale?${asked}`).catch(() => undefined);
+export async function askScale(name: string, listedG: number, elapsedMs: number): Promise<ScaleReading | undefined> {
+  const query = new URLSearchParams({ name, listedG: String(listedG), elapsedMs: String(Math.round(elapsedMs)) });
+  const response = await fetch(`/api/scale?${query}`).catch(() => undefined);
   return response?.ok ? ((await response.json()) as ScaleReading) : undefined;
 }

@@ -1,7 +1,7 @@
 /** The satellite tracker, a simulated stand-in that the server ships with: it walks the demo's trail. */
 import type { TrackerAnswer } from "@gepack/core";
 
-export interface TrackerAsked {
+export interface TrackerQuery {
   /** The morning that it leaves on, and where along the trail. */
   start: string;
   fromM: number;
@@ -19,14 +19,14 @@ export async function askTracker({
   begunS,
   speed,
   since,
-}: TrackerAsked): Promise<TrackerAnswer | undefined> {
-  const asked = new URLSearchParams({
+}: TrackerQuery): Promise<TrackerAnswer | undefined> {
+  const query = new URLSearchParams({
     start,
     since,
     fromM: String(Math.round(fromM)),
     begun: String(begunS),
     speed: String(speed),
   });
-  const response = await fetch(`/api/tracker?${asked}`).catch(() => undefined);
+  const response = await fetch(`/api/tracker?${query}`).catch(() => undefined);
   return response?.ok ? ((await response.json()) as TrackerAnswer) : undefined;
 }

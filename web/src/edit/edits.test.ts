@@ -29,7 +29,7 @@ const { turnRound } = await import("./direction.ts");
 const { middleOf, walkInHalves } = await import("./route.ts");
 const { newHiker } = await import("./people.ts");
 const { letGo, moveNight, pinNight, restThere, setOwnHours } = await import("./pins.ts");
-const { takeTold } = await import("../store/notices.ts");
+const { takeNotices } = await import("../store/notices.ts");
 const { addRow, editRow, moveRow, removeRows, setRow } = await import("./rows.ts");
 const { endAtM, moveSpanEnd, nearestPoint, swapPoints } = await import("../stations/kit/spans.ts");
 const { addPlace, movePlace, pastePlaces, placeName, removePlaces } = await import("../stations/trail/places.ts");
@@ -108,14 +108,14 @@ describe("somebody more", () => {
   test("eats and cooks as the first does, whose own measured figures stay the first’s", () => {
     editRow("hikers", "a", "own figures", (row) => {
       Object.assign(row.food, { measuredKcalPerDay: 3000, shortfallFraction: 0 });
-      Object.assign(row.menus, { usualId: "soaked" });
+      Object.assign(row.menus, { defaultId: "soaked" });
       Object.assign(row.stove, { fuel: "none", gramsPerBoil: 9 });
     });
     const hiker = newHiker(plan);
     expect(hiker.name).toBe("Hiker 3");
     expect(hiker).toMatchObject({
       food: { shortfallFraction: 0 },
-      menus: { usualId: "soaked" },
+      menus: { defaultId: "soaked" },
       stove: { fuel: "none" },
     });
     expect([hiker.food.measuredKcalPerDay, hiker.stove.gramsPerBoil]).toEqual([undefined, undefined]);
@@ -315,12 +315,12 @@ describe("nights that are held on to", () => {
     moveNight(plan, profile, day, day.toM + 3000);
     expect(plan.pins).toHaveLength(1);
     expect(plan.pins[0]).toMatchObject({ overtimeH: 3, nights: 1, bed: false });
-    const held = days().find(({ pinId }) => pinId === plan.pins[0]!.id)!;
-    moveNight(plan, profile, held, 20_400);
+    const pinned = days().find(({ pinId }) => pinId === plan.pins[0]!.id)!;
+    moveNight(plan, profile, pinned, 20_400);
     expect(plan.pins).toHaveLength(1);
     // The well lies 400 m off.
     expect(Math.abs(plan.pins[0]!.trackM - 20_000)).toBeLessThan(60);
-    expect(plan.pins[0]!.overtimeH).toBe(held.toM < 20_400 ? 3 : 0.5);
+    expect(plan.pins[0]!.overtimeH).toBe(pinned.toM < 20_400 ? 3 : 0.5);
     letGo(plan.pins[0]!);
     expect(plan.pins).toEqual([]);
     expect(labels).toHaveLength(3);
@@ -332,10 +332,10 @@ describe("nights that are held on to", () => {
     expect(stop("one").nights).toBe(2);
     restThere(compute(), plan, at, -1);
     expect(stop("one").nights).toBe(1);
-    takeTold();
+    takeNotices();
     restThere(compute(), plan, at, -1);
     expect(stop("one").nights).toBe(1);
-    expect(takeTold().map(({ message }) => message)).toEqual(["This rest day comes from a rule."]);
+    expect(takeNotices().map(({ message }) => message)).toEqual(["This rest day comes from a rule."]);
     restThere(compute(), plan, camp(), 1);
     expect(plan.pins[0]).toMatchObject({ nights: 2 });
     const rests = days().find(({ rests: still, pinId }) => still && pinId !== undefined)!;

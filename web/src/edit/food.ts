@@ -23,7 +23,7 @@ export function beginPantry(): void {
     plan.foods.push(...startingFoods().filter(({ id }) => !plan.foods.some((food) => food.id === id)));
     plan.menus.push(...startingMenus().filter(({ id }) => !plan.menus.some((menu) => menu.id === id)));
     for (const hiker of plan.hikers)
-      hiker.menus.usualId ??= hiker.stove.fuel === "none" ? "menu-soaked" : "menu-cooked";
+      hiker.menus.defaultId ??= hiker.stove.fuel === "none" ? "menu-soaked" : "menu-cooked";
   });
 }
 

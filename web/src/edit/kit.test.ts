@@ -1,5 +1,5 @@
 /** Edits of kit and boxes: what they leave is always a document that can be read again. */
-import { pieceSchema, planSchema, type HeldChoice, type Piece, type Plan } from "@gepack/core";
+import { pieceSchema, planSchema, type PlanDecision, type Piece, type Plan } from "@gepack/core";
 import { produce, type Draft } from "immer";
 import { beforeEach, expect, test, vi } from "vitest";
 import { pieceOf, planWith, someone } from "../../test/plans.ts";
@@ -50,24 +50,30 @@ test("an alternative is taken with its reason, told in words that are not too lo
 test("of very many kept lists the oldest goes; a name that nobody sees becomes one that is seen", () => {
   kit.keepList("\u200b");
   for (let i = 0; i < 45; i++) kit.keepList(`list ${i}`);
-  expect(plan.keptKits).toHaveLength(40);
-  expect(plan.keptKits[0]!.name).toBe("list 5");
-  expect(plan.keptKits.at(-1)!.pieces.map(({ id }) => id)).toEqual(["tent"]);
+  expect(plan.savedLists).toHaveLength(40);
+  expect(plan.savedLists[0]!.name).toBe("list 5");
+  expect(plan.savedLists.at(-1)!.pieces.map(({ id }) => id)).toEqual(["tent"]);
   expect(readable()).toBe(true);
   kit.keepList("   ");
-  expect(plan.keptKits.at(-1)!.name).toBe("List");
+  expect(plan.savedLists.at(-1)!.name).toBe("List");
 });
 
-test("a decision is held, taken with a reason, opened again; more than the document takes are not added", () => {
-  const choice: HeldChoice = { id: "h", name: "if there is ice", pieceIds: ["tent"], otherwiseIds: [], counted: true };
+test("a decision is added, taken with a reason, opened again; more than the document takes are not added", () => {
+  const choice: PlanDecision = {
+    id: "h",
+    name: "if there is ice",
+    pieceIds: ["tent"],
+    otherwiseIds: [],
+    counted: true,
+  };
   kit.hold(choice);
   kit.decide(choice, false, "none was seen");
-  expect(plan.held[0]!.decided).toMatchObject({ taken: false, why: "none was seen" });
+  expect(plan.decisions[0]!.decided).toMatchObject({ taken: false, why: "none was seen" });
   expect(plan.kitStory[0]).toMatchObject({ what: "if there is ice: not taken", why: "none was seen" });
   kit.decide(choice, undefined, "");
-  expect(plan.held[0]).not.toHaveProperty("decided");
+  expect(plan.decisions[0]).not.toHaveProperty("decided");
   for (let i = 0; i < 210; i++) kit.hold({ ...choice, id: `h${i}` });
-  expect(plan.held).toHaveLength(200);
+  expect(plan.decisions).toHaveLength(200);
   expect(readable()).toBe(true);
 });
 

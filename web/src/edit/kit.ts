@@ -7,10 +7,10 @@ import {
   removeRow,
   starterKit,
   walkEnds,
-  wholeWay,
+  wholeHike,
   withAlternative,
   type DemandKind,
-  type HeldChoice,
+  type PlanDecision,
   type Piece,
   type PieceSwap,
   type Plan,
@@ -34,16 +34,16 @@ export function setDemand(kind: DemandKind, fromStopId: string, wanted: boolean 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** So many rows the story of the kit holds; older ones go. */
-const MOST_TOLD = 1000;
+const MOST_LISTED_KG = 1000;
 /** As the document allows. */
 const MOST_WHAT = 300;
 const MOST_WHY = 500;
 const MOST_LISTS = 40;
-const MOST_HELD = 200;
+const MOST_DECISIONS = 200;
 
 function tell(draft: Draft<Plan>, what: string, why: string): void {
   draft.kitStory.push({ on: today(), what: what.slice(0, MOST_WHAT), why: why.slice(0, MOST_WHY) });
-  draft.kitStory.splice(0, draft.kitStory.length - MOST_TOLD);
+  draft.kitStory.splice(0, draft.kitStory.length - MOST_LISTED_KG);
 }
 
 /** Spans as the search has found them, in one step; why is told in the story of the kit. */
@@ -74,7 +74,7 @@ export function takeCarriers(changes: readonly { pieceId: string; carrierId: str
 export function takeAlong(ids: readonly string[], label: string): void {
   void edit(label, (draft) => {
     for (const piece of draft.kit)
-      if (ids.includes(piece.id) && piece.spans.length === 0) piece.spans = wholeWay(draft as Plan);
+      if (ids.includes(piece.id) && piece.spans.length === 0) piece.spans = wholeHike(draft as Plan);
   });
 }
 
@@ -103,22 +103,22 @@ export function takeAlternative(pieceId: string, otherId: string, label: string,
 export function keepList(typed: string): void {
   const name = keptKitSchema.shape.name.safeParse(typed.trim()).data ?? "List";
   void edit(`Save the list “${name}”`, (draft) => {
-    draft.keptKits.splice(0, draft.keptKits.length - MOST_LISTS + 1);
-    draft.keptKits.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
+    draft.savedLists.splice(0, draft.savedLists.length - MOST_LISTS + 1);
+    draft.savedLists.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
   });
 }
 
-export function hold(choice: HeldChoice): void {
-  void edit(`Add a decision: ${choice.name}`, ({ held }) => {
-    if (held.length < MOST_HELD) held.push(choice);
+export function hold(choice: PlanDecision): void {
+  void edit(`Add a decision: ${choice.name}`, ({ decisions }) => {
+    if (decisions.length < MOST_DECISIONS) decisions.push(choice);
   });
 }
 
 /** With a reason; undefined opens it again. */
-export function decide(choice: HeldChoice, taken: boolean | undefined, why: string): void {
+export function decide(choice: PlanDecision, taken: boolean | undefined, why: string): void {
   const word = taken === undefined ? "reopened" : taken ? "taken" : "not taken along";
   void edit(`${choice.name}: ${word}`, (draft) => {
-    const row = draft.held.find(({ id }) => id === choice.id);
+    const row = draft.decisions.find(({ id }) => id === choice.id);
     if (!row) return;
     if (taken === undefined) delete row.decided;
     else row.decided = { on: today(), taken, why };
@@ -160,7 +160,7 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
 /** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */
 /** A list to begin with, for one hiker, carried all the way. */
 export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Piece[] {
-  const to = { hikerId, spans: wholeWay(plan), idOf: () => crypto.randomUUID() };
+  const to = { hikerId, spans: wholeHike(plan), idOf: () => crypto.randomUUID() };
   return starterKit(choice, to).map((row) => pieceSchema.parse(row));
 }
 

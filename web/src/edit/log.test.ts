@@ -29,7 +29,7 @@ beforeEach(() => {
   result = computePlan(plan, [straightTrack()]);
 });
 
-const told = (): string[] => plan.sources[0]!.reports.map(({ said, note }) => `${said}, ${note}`);
+const shownReports = (): string[] => plan.sources[0]!.reports.map(({ said, note }) => `${said}, ${note}`);
 
 test("with the first card the plan of then is kept; with later ones it stays; of a day there is one", () => {
   keepCards([card("2027-05-02", 30)], result);
@@ -48,11 +48,11 @@ test("what was seen at water is told to the source once, taken back with the car
   const seen = (said: "dry" | "flowing") => card("2027-05-01", 15, { water: [{ sourceId: "w", said }] });
   keepCards([seen("flowing")], result);
   keepCards([seen("dry")], result);
-  expect(told()).toEqual(["dry, a friend", "dry, from the log"]);
+  expect(shownReports()).toEqual(["dry, a friend", "dry, from the log"]);
   keepCards([card("2027-05-01", 15)], result);
-  expect(told()).toEqual(["dry, a friend"]);
+  expect(shownReports()).toEqual(["dry, a friend"]);
   keepCards([seen("flowing")], result);
   forgetCard(plan.log[0]!);
-  expect(told()).toEqual(["dry, a friend"]);
+  expect(shownReports()).toEqual(["dry, a friend"]);
   expect(plan.log).toEqual([]);
 });

@@ -75,10 +75,10 @@ export function takeFits(fits: readonly Fit[], result: PlanResult, label: string
   });
 }
 
-export function takeShakedown(told: Shakedown): void {
-  void edit(`Use figures learnt on ${told.name}`, (draft) => {
+export function takeShakedown(shakedown: Shakedown): void {
+  void edit(`Use figures learnt on ${shakedown.name}`, (draft) => {
     const plan = draft as Plan;
-    const { hikers, shakedowns } = withShakedown(plan, told);
+    const { hikers, shakedowns } = withShakedown(plan, shakedown);
     plan.hikers = hikers;
     plan.shakedowns = shakedowns;
   });

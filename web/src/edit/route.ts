@@ -23,13 +23,13 @@ import { calculator } from "../store/trail.ts";
 import { addRow, moveRow, setRow } from "./rows.ts";
 
 /** A track beside the main trail, with where its ends lie nearest to it. */
-export interface AlternateWay {
+export interface AlternateFound {
   track: TrackPoints;
   ends: readonly Located[];
 }
 
 /** Where the ends of tracks lie on the main trail. */
-export async function alternateWays(main: TrackPoints[], tracks: readonly TrackPoints[]): Promise<AlternateWay[]> {
+export async function alternatesFound(main: TrackPoints[], tracks: readonly TrackPoints[]): Promise<AlternateFound[]> {
   const places = tracks.flatMap(({ lonDeg, latDeg }) =>
     [0, lonDeg.length - 1].map((i) => ({ lonDeg: lonDeg[i]!, latDeg: latDeg[i]! })),
   );
@@ -37,7 +37,7 @@ export async function alternateWays(main: TrackPoints[], tracks: readonly TrackP
   return tracks.map((track, i) => ({ track, ends: ends.slice(2 * i, 2 * i + 2) }));
 }
 
-export function alternateOf({ track, ends }: AlternateWay): Alternate {
+export function alternateOf({ track, ends }: AlternateFound): Alternate {
   const metres = ends.map(({ trackM }) => Math.round(trackM));
   return alternateSchema.parse({
     id: crypto.randomUUID(),
@@ -50,11 +50,11 @@ export function alternateOf({ track, ends }: AlternateWay): Alternate {
 
 /** An alternate more, with what lies on it. */
 export function addAlternate(
-  way: AlternateWay,
+  found: AlternateFound,
   places: Pick<Plan, "stops" | "sources" | "camps" | "stretches">,
 ): Promise<void> {
-  const { track } = way;
-  const row = alternateOf(way);
+  const { track } = found;
+  const row = alternateOf(found);
   const { id } = row;
   return editWithTrack(`Add the alternate ${row.name}`, track, (draft) => {
     draft.route.alternates.push(row);

@@ -11,7 +11,7 @@ import {
   type TrackPoints,
   type Units,
 } from "@gepack/core";
-import { alternateOf, type AlternateWay } from "./route.ts";
+import { alternateOf, type AlternateFound } from "./route.ts";
 import { kitHere } from "../data/owned.ts";
 import { pantryHere } from "../data/pantry.ts";
 import { takePlan } from "../store/document.ts";
@@ -19,7 +19,7 @@ import { takePlan } from "../store/document.ts";
 export interface Start {
   track: TrackPoints;
   /** Other ways, each from and to the main trail. */
-  alternates?: readonly AlternateWay[];
+  alternates?: readonly AlternateFound[];
   /** What of the track is walked; all of it without. */
   walked?: { fromM: number; toM: number } | undefined;
   /** The track was made from a table. */
@@ -41,7 +41,7 @@ export interface Start {
 /** A new trip on a track: one hiker, everything not given at its defaults. */
 export async function startTrip(start: Start): Promise<void> {
   const { track, alternates = [], walked, coarse = false, lengthM, startDate, units, parts, name, hiker } = start;
-  const owned = await kitHere("me", pieceSchema.shape.spans.parse(wholeWay));
+  const owned = await kitHere("me", pieceSchema.shape.spans.parse(wholeHike));
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
@@ -62,7 +62,7 @@ export async function startTrip(start: Start): Promise<void> {
         heightCm: 170,
         bodyKg: 68,
         ...(lengthM < SHORT_TRIP_M ? fed : {}),
-        menus: { usualId: "menu-cooked", coldId: "menu-cold" },
+        menus: { defaultId: "menu-cooked", coldId: "menu-cold" },
         ...hiker,
       },
     ],
@@ -70,14 +70,14 @@ export async function startTrip(start: Start): Promise<void> {
     ...parts,
     kit: owned.length > 0 ? owned : STARTER_KIT,
   });
-  await takePlan({ plan, tracks: [track, ...alternates.map((way) => way.track)] });
+  await takePlan({ plan, tracks: [track, ...alternates.map((found) => found.track)] });
 }
 
 /** Some ten days: on shorter walks appetite keeps up, and nobody plans to lose weight. */
 const SHORT_TRIP_M = 220_000;
 const fed = { food: { shortfallFraction: 0, appetiteByWeek: [1, 1, 1, 1] } };
 
-const wholeWay = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
+const wholeHike = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
 /** A few pieces with honest masses, so that the first figures of an own trip mean something. */
 const STARTER_KIT = [
   { id: "k1", name: "Backpack", group: "Pack", massG: 1000, role: "pack" },
@@ -98,4 +98,4 @@ const STARTER_KIT = [
   { id: "k7", name: "Bottles, 1 L", group: "Water", massG: 40, quantity: 3, role: "bottle", capacityL: 1 },
   { id: "k8", name: "Stove and pot", group: "Kitchen", massG: 230, role: "stove", volumeL: 1 },
   { id: "k9", name: "Repair, care and electronics", group: "Small items", massG: 900, volumeL: 2 },
-].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeWay }));
+].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeHike }));

@@ -37,7 +37,7 @@ export function addCache(place: Pick<Source, "trackM" | "alternateId">, placedOn
     id: `source-${crypto.randomUUID()}`,
     name: "Cache",
     kind: "cache",
-    foul: false,
+    contaminated: false,
     reliable: false,
     chanceByMonth: Array.from({ length: 12 }, () => 0.8),
     offTrailM: 0,

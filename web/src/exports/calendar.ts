@@ -57,8 +57,8 @@ function wholeDay(plan: Plan, key: string, iso: string, title: string, descripti
 function dayEvents({ plan, result }: Given): EventAttributes[] {
   const say = sayIn(plan);
   return calendarDays(plan, result).map((day) => {
-    const where = day.place ?? `${NIGHT_WORDS[nightKind(day)]} at ${say.way(day.toM)}`;
-    const title = day.rests ? `Rest at ${where}` : `${say.way(day.toM - day.fromM)} to ${where}`;
+    const where = day.place ?? `${NIGHT_WORDS[nightKind(day)]} at ${say.distance(day.toM)}`;
+    const title = day.rests ? `Rest at ${where}` : `${say.distance(day.toM - day.fromM)} to ${where}`;
     const of = `Day ${day.tripDay} of ${plan.trip.name}`;
     const walked = `${of}, leg ${day.legIndex + 1}: ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local solar time. A plan, not a promise.`;
     return wholeDay(plan, day.date, day.date, title, day.rests ? `${of}.` : walked);
@@ -123,7 +123,7 @@ function counterEvents({ plan, result }: Given): EventAttributes[] {
 /** Nights that are held on to on a date: beds booked, people met. */
 function bookedEvents({ plan, result }: Given): EventAttributes[] {
   return calendarDays(plan, result).flatMap(({ date, place, pinId, rests }) => {
-    const pin = rests ? undefined : plan.pins.find(({ id, date: told }) => id === pinId && told !== undefined);
+    const pin = rests ? undefined : plan.pins.find(({ id, date: pinDate }) => id === pinId && pinDate !== undefined);
     if (!pin) return [];
     const said = pin.name.trim() === "" ? "pinned night" : pin.name.trim();
     return [wholeDay(plan, `${pin.id}-pin`, date, `${said}: ${place ?? "on the trail"}`, "Pinned in the plan.")];

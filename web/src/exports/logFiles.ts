@@ -42,7 +42,7 @@ export function logPage(plan: Plan, cards: readonly CardFigures[]): string {
   const say = sayIn(plan);
   const days = cards.map(({ card, tripDay, fromM, toM, climbM }) => {
     const facts = [
-      `${say.way(toM - fromM)}, ${say.height(climbM)} up, total ${say.way(toM)}`,
+      `${say.distance(toM - fromM)}, ${say.height(climbM)} up, total ${say.distance(toM)}`,
       card.walkedH === undefined ? "" : `${say.hours(card.walkedH)} walking`,
       card.weather,
       card.area,

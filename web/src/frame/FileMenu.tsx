@@ -7,22 +7,22 @@ const fetchMenu = () => import("./OpenedMenu.tsx");
 const OpenedMenu = lazy(fetchMenu);
 
 export function FileMenu() {
-  const [asked, setAsked] = useState(false);
+  const [isOpen, setOpen] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const button = (
     <button
       className="bar-button"
       aria-haspopup="menu"
-      aria-expanded={asked}
+      aria-expanded={isOpen}
       onPointerEnter={() => void fetchMenu()}
-      onClick={() => setAsked(true)}
+      onClick={() => setOpen(true)}
     >
       Plan <ChevronDown size={14} aria-hidden="true" />
     </button>
   );
   return (
     <>
-      {asked ? (
+      {isOpen ? (
         <Suspense fallback={button}>
           <OpenedMenu onImport={() => input.current?.click()} />
         </Suspense>

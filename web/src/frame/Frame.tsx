@@ -25,7 +25,7 @@ const PaperDialog = lazy(() => import("../paper/PaperDialog.tsx"));
 export default function Frame({ station }: { station: string }) {
   const { status, plan, result } = useDocument(useShallow(({ status, plan, result }) => ({ status, plan, result })));
   const notice = useNotice((state) => state.notice);
-  const asksPaper = usePapers((state) => state.asked !== undefined);
+  const asksPaper = usePapers((state) => state.request !== undefined);
   useEffect(begin, []);
   useEffect(() => {
     document.addEventListener("astro:before-swap", swapStation);
@@ -61,7 +61,7 @@ export default function Frame({ station }: { station: string }) {
         </div>
       )}
       <Stations station={station} />
-      {plan?.trip.madeUp && <Welcome />}
+      {plan?.trip.fictional && <Welcome />}
       {plan && result && <Helping station={station} plan={plan} result={result} />}
       {plan && result && asksPaper && (
         <Suspense fallback={null}>
@@ -80,11 +80,11 @@ function Opening() {
 }
 
 function Telling() {
-  const waiting = useNotice((state) => state.told.length > 0);
-  const [asked, setAsked] = useState(false);
-  if (waiting && !asked) setAsked(true);
+  const waiting = useNotice((state) => state.notices.length > 0);
+  const [confirms, setConfirms] = useState(false);
+  if (waiting && !confirms) setConfirms(true);
   return (
-    asked && (
+    confirms && (
       <Suspense fallback={null}>
         <Toasts />
       </Suspense>

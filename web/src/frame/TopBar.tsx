@@ -34,7 +34,7 @@ export function TopBar() {
             {plan.trip.variantName && <span className="font-normal">, {plan.trip.variantName}</span>}
           </h1>
           <span className="text-sm text-bar-muted">
-            {plan.trip.madeUp && "fictional · "}
+            {plan.trip.fictional && "fictional · "}
             {plan.trip.directionName && <span className="max-[480px]:hidden">{plan.trip.directionName} · </span>}
             {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
           </span>

@@ -12,16 +12,16 @@ const OVER_THE_PAGE = "[role=dialog], [role=alertdialog], [role=menu]";
 /** Where an element stands: its ancestors from the nearest on, and its place among the children of each. */
 type Place = readonly { parent: Element; index: number }[];
 
-interface Held {
+interface Focused {
   element: HTMLElement;
   place: Place;
 }
 
 export function useFocusKept(): void {
   useEffect(() => {
-    let last: Held | undefined;
+    let last: Focused | undefined;
     /** What had the focus before something opened over the page, and over that. */
-    const openers: Held[] = [];
+    const openers: Focused[] = [];
     /** A field that is given the focus after a tap would open the keyboard of a phone. */
     let byTouch = false;
     const onPointer = ({ pointerType }: PointerEvent): void => void (byTouch = pointerType === "touch");
@@ -82,7 +82,7 @@ function placeOf(element: Element): Place {
   return place;
 }
 
-function openerOf(openers: readonly Held[]): HTMLElement | undefined {
+function openerOf(openers: readonly Focused[]): HTMLElement | undefined {
   const opener = openers.findLast(({ element }) => isThere(element));
   return opener ? opener.element : openers[0] && inPlaceOf(openers[0].place);
 }

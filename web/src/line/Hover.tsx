@@ -57,5 +57,5 @@ function readout(plan: Plan, result: PlanResult, hikerIndex: number, metres: num
   const node = Math.round(metres / result.profile.cellM);
   const day = result.days.find((candidate) => candidate.toNode >= node);
   const kg = result.packs[hikerIndex]!.loadKg[Math.min(node, result.profile.cellCount - 1)]!;
-  return `${say.way(metres)}, ${day ? say.date(day.date) : ""}, ${say.kg(kg)}`;
+  return `${say.distance(metres)}, ${day ? say.date(day.date) : ""}, ${say.kg(kg)}`;
 }

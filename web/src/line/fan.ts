@@ -16,14 +16,14 @@ export function fanOf(odds: Odds, { legs }: Pick<PlanResult, "legs">): FanPoint[
     ? [{ metres: first.fromM, day: dayNumber(first.startDate)!, early: 0, late: 0 }]
     : [];
   for (const leg of legs) {
-    const told = odds.legs[leg.index];
-    if (!told) continue;
+    const legOdds = odds.legs[leg.index];
+    if (!legOdds) continue;
     const day = dayNumber(leg.endDate)!;
     points.push({
       metres: leg.toM,
       day,
-      early: Math.max(0, day - dayNumber(told.arrives[0])!),
-      late: Math.max(0, dayNumber(told.arrives[2])! - day),
+      early: Math.max(0, day - dayNumber(legOdds.arrives[0])!),
+      late: Math.max(0, dayNumber(legOdds.arrives[2])! - day),
     });
   }
   return points;

@@ -23,12 +23,12 @@ interface Props {
 const SIZES = (Object.keys(PAPER_SIZES) as PaperSize[]).map((size) => [size, PAPER_SIZES[size].word] as const);
 
 export default function PaperDialog({ plan, result }: Props) {
-  const asked = usePapers((state) => state.asked)!;
+  const request = usePapers((state) => state.request)!;
   const legIndex = useSelection((state) => Math.min(state.legIndex, result.legs.length - 1));
   const [who, setWho] = useState(useSelection.getState().hikerIndex);
-  const [papers, setPapers] = useState(asked.papers);
+  const [papers, setPapers] = useState(request.papers);
   const [reach, setReach] = useState<"all" | "leg">("all");
-  const [one, setOne] = useState(asked.boxKey);
+  const [one, setOne] = useState(request.boxKey);
   const kept = useSettings((state) => state.paperSize);
   const size = isPaperSize(kept) ? kept : "a4";
   const choice = useMemo(

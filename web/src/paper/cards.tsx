@@ -45,8 +45,8 @@ function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
         {stopName(plan, leg.fromStopId)} → {stopName(plan, leg.toStopId)}
       </div>
       <dl>
-        <Row name="way">
-          {say.way(leg.distanceM)}, {say.days(leg.dayCount)}
+        <Row name="distance">
+          {say.distance(leg.distanceM)}, {say.days(leg.dayCount)}
         </Row>
         <Row name="climb">
           ↑ {say.height(leg.climbM)} ↓ {say.height(leg.descentM)}
@@ -56,17 +56,17 @@ function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
           {say.kg(row.startKg)}, on arrival {say.kg(row.endKg)}
         </Row>
         <Row name="food">{say.kg(row.food.startKg)}</Row>
-        <Row name="a day">{say.kcal(row.energy.totalKcal)}</Row>
+        <Row name="per day">{say.kcal(row.energy.totalKcal)}</Row>
         {row.fuel.startKg > 0 && <Row name="fuel">{say.g(1000 * row.fuel.startKg)}</Row>}
         {carry && carry.litres > 0 && (
           <Row name="longest carry">
-            {say.L(carry.litres)}, {say.way(carry.distanceM)} from {fillWords(carry, leg, facts)}
+            {say.L(carry.litres)}, {say.distance(carry.distanceM)} from {fillWords(carry, leg, facts)}
           </Row>
         )}
         <Row name="nights, days">
           {say.C(leg.coldNightC)}, {say.C(leg.hotDayC)}
         </Row>
-        {leg.snowM > 0 && <Row name="on snow">{say.way(leg.snowM)}</Row>}
+        {leg.snowM > 0 && <Row name="on snow">{say.distance(leg.snowM)}</Row>}
         {ahead.slice(0, MOST_AHEAD).map(({ name, kind, rule, fromM }) => (
           <Row key={`${name} ${fromM}`} name={(rule ?? kind).replace("-", " ")}>
             {name}
@@ -112,12 +112,12 @@ function DayCard({ facts, day }: { facts: PaperFacts; day: CalendarDay }) {
         {placeWords(day, facts)}
       </div>
       <dl>
-        <Row name="way">{say.way(day.toM - day.fromM)}</Row>
+        <Row name="distance">{say.distance(day.toM - day.fromM)}</Row>
         <Row name="climb">
           ↑ {say.height(day.climbM)} ↓ {say.height(day.descentM)}
         </Row>
         <Row name="from – to">
-          {say.way(day.fromM)} – {say.way(day.toM)}
+          {say.distance(day.fromM)} – {say.distance(day.toM)}
         </Row>
         {heights && <Row name="heights">{heights}</Row>}
         <Row name="walking">
@@ -125,7 +125,7 @@ function DayCard({ facts, day }: { facts: PaperFacts; day: CalendarDay }) {
         </Row>
         {fills.length === 0 && <Row name="water">{day.dry ? "none: use what you carry" : "use what you carry"}</Row>}
         {fills.map(({ carry, leg: of }) => (
-          <Row key={carry.fromNode} name={say.way(carry.fromNode * cellM)}>
+          <Row key={carry.fromNode} name={say.distance(carry.fromNode * cellM)}>
             {say.L(carry.litres)} from {fillWords(carry, of, facts)}
             {carry.dryCamps > 0 && ", dry camp"}
           </Row>

@@ -60,5 +60,5 @@ export function paperFacts(plan: Plan, result: PlanResult, { who, legs, boxKey }
 /** Where a day ends, in words. */
 export function placeWords(day: CalendarDay, { plan, result, say }: PaperFacts): string {
   if (day.night === "end") return stopName(plan, result.legs.at(-1)!.toStopId);
-  return day.place ?? `${NIGHT_WORDS[nightKind(day)]} at ${say.way(day.toM)}`;
+  return day.place ?? `${NIGHT_WORDS[nightKind(day)]} at ${say.distance(day.toM)}`;
 }

@@ -81,7 +81,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
   }));
   const fills = sheet.carries.map((carry): LeavingLine => ({
     key: `fill ${carry.fromNode}`,
-    text: `${carry.fromNode === leg.fromNode ? "Fill here" : waterName(carry.fromSourceId, plan)}, ${say.way(carry.fromNode * result.profile.cellM)}${carry.campL > 0 ? ", for a dry camp" : ""}`,
+    text: `${carry.fromNode === leg.fromNode ? "Fill here" : waterName(carry.fromSourceId, plan)}, ${say.distance(carry.fromNode * result.profile.cellM)}${carry.campL > 0 ? ", for a dry camp" : ""}`,
     figure: say.L(carry.litres),
     of: "water",
   }));
@@ -126,7 +126,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
         key: `${name} ${fromM}`,
         text: name,
         small: (rule ?? kind).replace("-", " "),
-        figure: say.way(fromM),
+        figure: say.distance(fromM),
       })),
     },
     { name: "To decide", lines: decisionLines(plan, result, legIndex, say) },
@@ -136,7 +136,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
     leg,
     head: `Leaving ${stopName(plan, leg.fromStopId)}, ${firstName(hiker)}`,
     title: `${say.kg(sheet.startKg)} to ${stopName(plan, leg.toStopId)}`,
-    summary: `${say.way(leg.distanceM)}, ${say.height(leg.climbM)} up, ${say.days(leg.dayCount)}. Nights to ${say.C(leg.coldNightC)}, days to ${say.C(leg.hotDayC)}${leg.snowM >= SNOW_M ? `, ${say.way(leg.snowM)} on snow` : ""}.`,
+    summary: `${say.distance(leg.distanceM)}, ${say.height(leg.climbM)} up, ${say.days(leg.dayCount)}. Nights to ${say.C(leg.coldNightC)}, days to ${say.C(leg.hotDayC)}${leg.snowM >= SNOW_M ? `, ${say.distance(leg.snowM)} on snow` : ""}.`,
     parts: parts.filter(({ name, lines }) => lines.length > 0 || name === "Food"),
   };
 }

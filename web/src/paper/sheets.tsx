@@ -19,8 +19,8 @@ export function Overview({ facts }: { facts: PaperFacts }) {
       <h2 dir="auto">{plan.trip.name}</h2>
       <p>
         {plan.hikers.map(({ name }) => name).join(" and ")}. {longDate(plan.trip.startDate)} to{" "}
-        {longDate(result.finishDate)}: {say.days(days)}, {say.way(lengthM)}
-        {plan.trip.madeUp && ". Fictional: this trail doesn’t exist"}.
+        {longDate(result.finishDate)}: {say.days(days)}, {say.distance(lengthM)}
+        {plan.trip.fictional && ". Fictional: this trail doesn’t exist"}.
       </p>
       <ProfileLine facts={facts} />
       <div className="wide">
@@ -48,7 +48,7 @@ export function Overview({ facts }: { facts: PaperFacts }) {
                   <td>{leg.index + 1}</td>
                   <td dir="auto">{stopName(plan, leg.fromStopId)}</td>
                   <td dir="auto">{stopName(plan, leg.toStopId)}</td>
-                  <td className="num">{say.way(leg.distanceM)}</td>
+                  <td className="num">{say.distance(leg.distanceM)}</td>
                   <td className="num">{say.height(leg.climbM)}</td>
                   <td className="num">{say.date(leg.startDate)}</td>
                   <td className="num">{say.date(leg.endDate)}</td>
@@ -141,9 +141,9 @@ export function DayTable({ facts }: { facts: PaperFacts }) {
             <tr key={day.date}>
               <td className="num">{day.tripDay}</td>
               <td>{weekdayDate(day.date)}</td>
-              <td className="num">{day.rests ? "" : say.way(day.fromM)}</td>
-              <td className="num">{say.way(day.toM)}</td>
-              <td className="num">{day.rests ? "rest" : say.way(day.toM - day.fromM)}</td>
+              <td className="num">{day.rests ? "" : say.distance(day.fromM)}</td>
+              <td className="num">{say.distance(day.toM)}</td>
+              <td className="num">{day.rests ? "rest" : say.distance(day.toM - day.fromM)}</td>
               <td className="num">{day.rests ? "" : say.height(day.climbM)}</td>
               <td dir="auto">{placeWords(day, facts)}</td>
               <td className="num">{say.C(day.coldNightC)}</td>
@@ -177,8 +177,8 @@ export function MileTable({ facts }: { facts: PaperFacts }) {
         <tbody>
           {rows.map((row, i) => (
             <tr key={i}>
-              <td className="num">{say.way(row.alongM)}</td>
-              <td className="num">{rows[i + 1] ? say.way(rows[i + 1]!.alongM - row.alongM) : ""}</td>
+              <td className="num">{say.distance(row.alongM)}</td>
+              <td className="num">{rows[i + 1] ? say.distance(rows[i + 1]!.alongM - row.alongM) : ""}</td>
               <td dir="auto">{row.name}</td>
               <td dir="auto">{[row.kind, row.detail.replaceAll(" ", ", "), row.note].filter(Boolean).join(", ")}</td>
               <td className="num">{Number.isNaN(row.heightM) ? "" : say.height(row.heightM)}</td>
@@ -199,7 +199,7 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
         Leg {leg.index + 1}: {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
       </h2>
       <p className="small">
-        Camps and water. {say.way(leg.distanceM)}, {say.date(leg.startDate)} to {say.date(leg.endDate)},{" "}
+        Camps and water. {say.distance(leg.distanceM)}, {say.date(leg.startDate)} to {say.date(leg.endDate)},{" "}
         {say.height(leg.climbM)} up.
       </p>
       <table aria-label="Camps and water">
@@ -218,19 +218,17 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
           {waterLines(plan, result, leg.index).map(({ key, atM, name, what, heightM, toWaterM, fill, night }) => (
             <tr key={key} className={night ? "night" : ""}>
               <td className="tick">{night ? "☾" : "□"}</td>
-              <td className="num">{say.way(atM)}</td>
+              <td className="num">{say.distance(atM)}</td>
               <td dir="auto">{name}</td>
               <td dir="auto">{what}</td>
               <td className="num">{Number.isNaN(heightM) ? "" : say.height(heightM)}</td>
-              <td className="num">{toWaterM === undefined ? "" : say.way(toWaterM)}</td>
+              <td className="num">{toWaterM === undefined ? "" : say.distance(toWaterM)}</td>
               <td className="num">{fill}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="small">
-        {WATER_ASK}
-      </p>
+      <p className="small">{WATER_ASK}</p>
     </>
   );
 }

@@ -45,7 +45,7 @@ function wordsOf(rows: readonly FoundRow[]): [word: string, count: number][] {
   return [...counts].filter(([, count]) => count > 1).sort((a, b) => b[1] - a[1]);
 }
 
-const toldBy = ({ sorted, point }: FoundRow, word: string): boolean =>
+const matchedBy = ({ sorted, point }: FoundRow, word: string): boolean =>
   (sorted.word || point.symbol || point.type) === word;
 
 /** All places of one word or symbol at once, and words of one's own. */
@@ -55,7 +55,7 @@ function ByWord({ rows, onChange }: Props) {
   const [typed, setTyped] = useState("");
   const [kind, setKind] = useState<OwnWord["kind"]>("water");
   const words = wordsOf(rows);
-  const of = rows.filter((row) => toldBy(row, word));
+  const of = rows.filter((row) => matchedBy(row, word));
   return (
     <details className="my-2 text-sm">
       <summary className="cursor-pointer text-pine">By keyword or symbol, and your own keywords</summary>
@@ -74,7 +74,7 @@ function ByWord({ rows, onChange }: Props) {
               options={[["mixed", "mixed"] as const, ...TAKEN]}
               onPick={(taken) =>
                 taken !== "mixed" &&
-                onChange(rows.map((row) => (word !== "" && toldBy(row, word) ? { ...row, taken } : row)))
+                onChange(rows.map((row) => (word !== "" && matchedBy(row, word) ? { ...row, taken } : row)))
               }
             />
           </>

@@ -3,7 +3,7 @@ import { unitsSchema, type Units } from "@gepack/core";
 import { longDate } from "../units/date.ts";
 import { fixed, toPx, quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
-import { mendedWords } from "../words/mended.ts";
+import { repairWords } from "../words/repairs.ts";
 import { Parts } from "./Parts.tsx";
 import { ProblemList } from "./TrackDrop.tsx";
 import type { TrackFiles } from "./useTrackFile.ts";
@@ -12,8 +12,8 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
   const { phase, choose, join } = reading;
   if (phase.is !== "preview") return null;
   const { preview, problems, joins } = phase;
-  const { from, track, mended, gaps, parts } = preview;
-  const faults = mendedWords(mended);
+  const { from, track, repairs, gaps, parts } = preview;
+  const faults = repairWords(repairs);
   return (
     <>
       <b className="text-base">{track.name}</b>
@@ -45,12 +45,12 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
         </div>
       )}
       <p className="my-1 text-muted">
-        {mended.gaps.length === 0
+        {repairs.gaps.length === 0
           ? "No gaps"
-          : `${counted(mended.gaps.length, "gap")} (longest ${quantity("distance", Math.max(...mended.gaps.map((gap) => gap.lengthM)), units)})`}
+          : `${counted(repairs.gaps.length, "gap")} (longest ${quantity("distance", Math.max(...repairs.gaps.map((gap) => gap.lengthM)), units)})`}
         ; {faults.length === 0 ? "nothing to repair" : `repaired: ${faults.join(", ")}`}.
-        {mended.spacingM > WIDE_M &&
-          ` Points are ${quantity("distance", mended.spacingM, units)} apart, so bends and climbs in between are cut off.`}
+        {repairs.spacingM > WIDE_M &&
+          ` Points are ${quantity("distance", repairs.spacingM, units)} apart, so bends and climbs in between are cut off.`}
       </p>
       {problems.length > 0 && <ProblemList problems={problems} />}
     </>

@@ -1,7 +1,7 @@
 /** A computed plan in the words of the endpoint: per leg and hiker, units in the names. */
 import { boxesOf, calendarDays, checkFigures, isoOfDay, sendingDates, type Plan, type PlanResult } from "@gepack/core";
-import { isAction } from "../mends/mend.ts";
-import { checkMends, checkSentence } from "../words/checks/index.ts";
+import { isAction } from "../fixes/fix.ts";
+import { checkFixes, checkSentence } from "../words/checks/index.ts";
 import { stopName } from "../words/names.ts";
 
 export function planAnswer(plan: Plan, result: PlanResult): unknown {
@@ -121,7 +121,7 @@ export function planAnswer(plan: Plan, result: PlanResult): unknown {
       atKm: check.atM === undefined ? null : km(check.atM),
       figures: checkFigures(check),
       sentence: checkSentence(check, plan),
-      mends: checkMends(check, { plan, result }).map((mend) => (isAction(mend) ? mend.button : mend.advice)),
+      fixes: checkFixes(check, { plan, result }).map((fix) => (isAction(fix) ? fix.button : fix.advice)),
     })),
     caution:
       "A plan is not a forecast. Water sources may be dry; local rules, land managers, rescue services and medical advice come first.",

@@ -1,11 +1,11 @@
 /** A posted text made into an answer or a problem: what the endpoints do with a body that they have read. */
 import { computePlan, readPlanFile, type PlanFile, type Problem } from "@gepack/core";
 import { paperHtml } from "../paper/document.ts";
-import type { AskedPapers } from "./askedPapers.ts";
+import type { PapersQuery } from "./papersQuery.ts";
 import { planAnswer } from "./planAnswer.ts";
 
 export interface PlanTask {
-  what: { is: "plan" } | ({ is: "cards" } & AskedPapers);
+  what: { is: "plan" } | ({ is: "cards" } & PapersQuery);
   text: string;
 }
 

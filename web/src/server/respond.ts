@@ -21,9 +21,9 @@ export function answerJson(request: Request, json: string): Response {
     vary: "accept-encoding",
     ...(mayKeep ? { "cache-control": "no-cache", etag } : { "cache-control": "no-store" }),
   };
-  const asked = (name: string): string => request.headers.get(name) ?? "";
-  if (mayKeep && asked("if-none-match") === etag) return new Response(null, { status: 304, headers });
-  if (bytes.length < WORTH_PACKING || !/\bgzip\b/.test(asked("accept-encoding")))
+  const header = (name: string): string => request.headers.get(name) ?? "";
+  if (mayKeep && header("if-none-match") === etag) return new Response(null, { status: 304, headers });
+  if (bytes.length < WORTH_PACKING || !/\bgzip\b/.test(header("accept-encoding")))
     return new Response(bytes, { headers });
   return new Response(gzipSync(bytes), { headers: { ...headers, "content-encoding": "gzip" } });
 }

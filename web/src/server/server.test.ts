@@ -1,7 +1,7 @@
 import { gunzipSync } from "node:zlib";
 import { boxesOf, computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
 import { describe, expect, test } from "vitest";
-import { askedPapers } from "./askedPapers.ts";
+import { papersQuery } from "./papersQuery.ts";
 import { planAnswer } from "./planAnswer.ts";
 import { planJob } from "./planJob.ts";
 import { answer, foreignOrigin, limitedText, methodRefused, problem } from "./respond.ts";
@@ -209,7 +209,7 @@ describe("a plan in the words of the endpoint", () => {
     const load = body.checks.find((check) => check.code === "climate-assumed")!;
     expect(load).toMatchObject({
       figures: {},
-      mends: ["Fill in simulated weather", "Or add a weather station in Season."],
+      fixes: ["Fill in simulated weather", "Or add a weather station in Season."],
     });
     expect(body.caution).toMatch(/not a forecast/);
   });
@@ -220,21 +220,21 @@ describe("a plan in the words of the endpoint", () => {
 });
 
 describe("paper that is asked for", () => {
-  const asked = (query: string) => askedPapers(new URL(`http://127.0.0.1/api/cards?${query}`));
+  const queried = (query: string) => papersQuery(new URL(`http://127.0.0.1/api/cards?${query}`));
 
   test("in the order of the booklet, on the paper, for the hiker and the leg", () => {
-    expect(asked("papers=day-cards,leg-cards&size=letter&hiker=2&leg=3").asked).toEqual({
+    expect(queried("papers=day-cards,leg-cards&size=letter&hiker=2&leg=3").query).toEqual({
       papers: ["leg-cards", "day-cards"],
       size: "letter",
       hiker: 2,
       leg: 3,
     });
-    expect(asked("papers=booklet").asked?.papers).toContain("flight");
+    expect(queried("papers=booklet").query?.papers).toContain("flight");
   });
 
   test("what is not there is said: the paper, its size, a number that is none", () => {
-    expect(asked("").bad).toEqual([expect.stringContaining("papers is missing")]);
-    expect(asked("papers=leg-cards,poster&size=a9&leg=x").bad).toEqual([
+    expect(queried("").bad).toEqual([expect.stringContaining("papers is missing")]);
+    expect(queried("papers=leg-cards,poster&size=a9&leg=x").bad).toEqual([
       expect.stringContaining("leg is “x”"),
       expect.stringContaining("size is “a9”"),
       expect.stringContaining("papers holds “poster”"),
@@ -259,7 +259,7 @@ describe("paper that is asked for", () => {
       segmentStarts: new Uint32Array([0]),
     };
     const text = JSON.stringify(writePlanFile(plan, [track]));
-    const cards = (query: string) => planJob({ what: { is: "cards", ...asked(query).asked! }, text });
+    const cards = (query: string) => planJob({ what: { is: "cards", ...queried(query).query! }, text });
     const page = cards("papers=leg-cards,overview");
     expect(page).toMatchObject({
       status: 200,

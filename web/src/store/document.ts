@@ -16,7 +16,7 @@ import { change, importPlan, step, storePlan, storeTracks } from "../data/plans.
 import { useDocument } from "./documentState.ts";
 import { report } from "./notices.ts";
 import { useSelection } from "./selection.ts";
-import { arrived, fail, sent, show, standing } from "./standing.ts";
+import { arrived, fail, sent, show, liveDocument } from "./liveDocument.ts";
 import { calculator, forgetTrail, holdInMemory, keptTracks, takeTrail, tracksInMemory } from "./trail.ts";
 
 enablePatches();
@@ -38,13 +38,13 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
 
 /** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
 export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
-  const from = standing.latest;
+  const from = liveDocument.latest;
   if (!from) return;
   const [next, forward, inverse] = produceWithPatches(from, recipe);
   if (forward.length === 0) return;
   if (tracksInMemory())
     return show(next, label).catch((error: unknown) => {
-      if (standing.latest === next) standing.latest = from;
+      if (liveDocument.latest === next) liveDocument.latest = from;
       refused(error);
     });
   const note = writeNote({ planId: from.id, label, forward, inverse });
@@ -56,13 +56,13 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     const revision = await inTurn(shown, () => change(from.id, label, recipe, note.id));
     stored = true;
     // The next revision is all ours; a later one holds another tab's edit as well, and is yet to be shown.
-    if (revision === standing.seenRevision + 1) standing.seenRevision = revision;
+    if (revision === liveDocument.seenRevision + 1) liveDocument.seenRevision = revision;
     clearNote(note.id);
     await shown;
   } catch (error) {
     // Storage refused it, or it cannot be computed: it is taken back, unless a later edit stands on it already.
     clearNote(note.id);
-    if (standing.latest === next) {
+    if (liveDocument.latest === next) {
       if (stored) await step(from.id, "undo").catch(report);
       await show(from, `Not saved: ${label}`).catch(fail);
     }
@@ -84,27 +84,27 @@ function refused(error: unknown): void {
  * trials that come faster than answers the newest is shown, and none beside an edit.
  */
 export async function tryOut(recipe: (draft: Draft<Plan>) => void): Promise<void> {
-  const from = standing.latest;
+  const from = liveDocument.latest;
   if (!from) return;
   const [next] = produceWithPatches(from, recipe);
   const { plan, result: shown } = get();
-  standing.underTrial ??= { plan, result: shown };
-  const trial = standing.underTrial;
+  liveDocument.underTrial ??= { plan, result: shown };
+  const trial = liveDocument.underTrial;
   const result = await calculator().compute(next);
-  if (result && standing.latest === from && standing.underTrial === trial) set({ plan: next, result });
+  if (result && liveDocument.latest === from && liveDocument.underTrial === trial) set({ plan: next, result });
 }
 
 /** What was there before the trial is shown again. */
 export function endTrial(): void {
-  if (standing.underTrial) set(standing.underTrial);
-  standing.underTrial = undefined;
+  if (liveDocument.underTrial) set(liveDocument.underTrial);
+  liveDocument.underTrial = undefined;
 }
 
 export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
-  if (!standing.latest || tracksInMemory()) return;
+  if (!liveDocument.latest || tracksInMemory()) return;
   try {
     await storing;
-    const label = await step(standing.latest.id, direction);
+    const label = await step(liveDocument.latest.id, direction);
     if (label !== undefined) set({ lastLabel: `${direction === "undo" ? "Undid" : "Redid"}: ${label}` });
   } catch (error) {
     report(error);
@@ -114,17 +114,22 @@ export async function undoRedo(direction: "undo" | "redo"): Promise<void> {
 /** Shows a plan that came from outside, and stores it. */
 export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   takeTrail(plan, tracks);
-  const before = { latest: standing.latest, tracks: tracksInMemory(), shown: get(), selected: useSelection.getState() };
+  const before = {
+    latest: liveDocument.latest,
+    tracks: tracksInMemory(),
+    shown: get(),
+    selected: useSelection.getState(),
+  };
   if (before.tracks) holdInMemory(tracks);
   if (before.shown.plan) useSelection.setState({ legIndex: 0, zoomLeg: undefined });
   sent();
   try {
     await show(plan);
-    standing.seenRevision = before.tracks ? 0 : await storePlan(plan, tracks);
+    liveDocument.seenRevision = before.tracks ? 0 : await storePlan(plan, tracks);
   } catch (error) {
     // It cannot be computed, or storage refused it: the plan of before is shown again, nothing of it was touched.
     forgetTrail();
-    standing.latest = before.latest;
+    liveDocument.latest = before.latest;
     holdInMemory(before.tracks);
     set(before.shown);
     useSelection.setState(before.selected);
@@ -148,8 +153,8 @@ export async function editWithTrack(
   recipe: (draft: Draft<Plan>) => void,
 ): Promise<void> {
   try {
-    const held = tracksInMemory();
-    if (held) holdInMemory([...held, track]);
+    const inMemory = tracksInMemory();
+    if (inMemory) holdInMemory([...inMemory, track]);
     else await storeTracks([track]);
     await edit(label, recipe);
   } catch (error) {
@@ -166,6 +171,6 @@ export async function forOthers(): Promise<(OpenInput & { result: PlanResult }) 
 
 /** The whole plan as one file's text. */
 export async function exportText(): Promise<string | undefined> {
-  if (!standing.latest) return undefined;
-  return JSON.stringify(writePlanFile(standing.latest, await keptTracks(standing.latest)));
+  if (!liveDocument.latest) return undefined;
+  return JSON.stringify(writePlanFile(liveDocument.latest, await keptTracks(liveDocument.latest)));
 }

@@ -2,15 +2,15 @@
 import { create } from "zustand";
 
 /** Words in passing: what an action of the hiker's came to. */
-export interface Told {
+export interface Notice {
   kind: "done" | "failed" | "note";
   message: string;
   description?: string;
 }
 
-export const useNotice = create<{ notice: string | undefined; told: readonly Told[] }>(() => ({
+export const useNotice = create<{ notice: string | undefined; notices: readonly Notice[] }>(() => ({
   notice: undefined,
-  told: [],
+  notices: [],
 }));
 
 /** A sentence from outside the hiker's own action: a worker restarted, storage refused. */
@@ -31,14 +31,14 @@ export function dismissNotice(): void {
   useNotice.setState({ notice: undefined });
 }
 
-export function tell(kind: Told["kind"], message: string, description?: string): void {
-  const told: Told = { kind, message, ...(description === undefined ? {} : { description }) };
-  useNotice.setState((state) => ({ told: [...state.told, told] }));
+export function tell(kind: Notice["kind"], message: string, description?: string): void {
+  const notices: Notice = { kind, message, ...(description === undefined ? {} : { description }) };
+  useNotice.setState((state) => ({ notices: [...state.notices, notices] }));
 }
 
 /** What has not been shown yet, to whoever shows it. */
-export function takeTold(): readonly Told[] {
-  const { told } = useNotice.getState();
-  useNotice.setState({ told: [] });
-  return told;
+export function takeNotices(): readonly Notice[] {
+  const { notices } = useNotice.getState();
+  useNotice.setState({ notices: [] });
+  return notices;
 }

@@ -20,7 +20,7 @@ import { answered } from "./patience.ts";
 import { reloadBetweenEdits, watchVersion } from "./reload.ts";
 import { keepWithin, readLocation } from "./selection.ts";
 import { readSettings } from "./settings.ts";
-import { fail, isBusy, show, standing, whenAllArrived } from "./standing.ts";
+import { fail, isBusy, show, liveDocument, whenAllArrived } from "./liveDocument.ts";
 import { calculator, holdInMemory } from "./trail.ts";
 
 const set = useDocument.setState;
@@ -89,7 +89,7 @@ async function openWithoutStorage(error: unknown): Promise<void> {
 
 /** The plan kept on this device could not be opened: nothing of another one stays on the screen. */
 function failToOpen({ id, doc }: OpenPlan, why: string): void {
-  standing.latest = undefined;
+  liveDocument.latest = undefined;
   set({
     status: "failed",
     computing: false,
@@ -103,19 +103,19 @@ function failToOpen({ id, doc }: OpenPlan, why: string): void {
 /** What storage holds now: own edits come back here, and those of other tabs arrive. */
 async function follow(opened: OpenPlan): Promise<void> {
   const { id, doc, revision, undoLabel, redoLabel } = opened;
-  const same = standing.latest?.id === id;
+  const same = liveDocument.latest?.id === id;
   if (same && doc.version > PLAN_VERSION) return reloadBetweenEdits(isBusy);
   const asLeft = same ? undefined : shownOf(id, revision);
   if (!same && !(await isWhole(opened))) return;
   // While own edits are on their way, what comes back is older than what is shown.
-  putOff = same && standing.writing > 0 ? opened : undefined;
-  if (putOff || (same && revision < standing.seenRevision)) return;
+  putOff = same && liveDocument.writing > 0 ? opened : undefined;
+  if (putOff || (same && revision < liveDocument.seenRevision)) return;
   set({ undoLabel, redoLabel });
-  if (same && revision === standing.seenRevision && get().result) return;
-  standing.seenRevision = revision;
+  if (same && revision === liveDocument.seenRevision && get().result) return;
+  liveDocument.seenRevision = revision;
   // What is equal keeps its old object: what was drawn and computed from it rests.
-  const kept = same && standing.latest ? keepEqual(standing.latest, doc) : doc;
-  if (kept === standing.latest && get().result) return;
+  const kept = same && liveDocument.latest ? keepEqual(liveDocument.latest, doc) : doc;
+  if (kept === liveDocument.latest && get().result) return;
   const left = await asLeft?.catch(() => undefined);
   if (left) showAsLeft(kept, left);
   try {
@@ -143,7 +143,7 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
 
 /** The figures with which the page was left stand there at once. */
 function showAsLeft(plan: Plan, result: PlanResult): void {
-  standing.latest = plan;
+  liveDocument.latest = plan;
   keepWithin(result.legs.length, plan.hikers.length);
   set({
     plan,

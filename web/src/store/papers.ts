@@ -2,18 +2,18 @@
 import { create } from "zustand";
 import type { PaperId } from "../paper/papers.tsx";
 
-interface Asked {
+interface PaperRequest {
   papers: readonly PaperId[];
   /** Of boxes, this one alone. */
   boxKey?: string;
 }
 
-export const usePapers = create<{ asked: Asked | undefined }>(() => ({ asked: undefined }));
+export const usePapers = create<{ request: PaperRequest | undefined }>(() => ({ request: undefined }));
 
 export function showPapers(papers: readonly PaperId[], boxKey?: string): void {
-  usePapers.setState({ asked: { papers, ...(boxKey === undefined ? {} : { boxKey }) } });
+  usePapers.setState({ request: { papers, ...(boxKey === undefined ? {} : { boxKey }) } });
 }
 
 export function closePapers(): void {
-  usePapers.setState({ asked: undefined });
+  usePapers.setState({ request: undefined });
 }

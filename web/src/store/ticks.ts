@@ -32,7 +32,7 @@ export interface TickList {
 }
 
 export function useTicks(planId: string): TickList {
-  const { done, planId: held } = useStore();
+  const { done, planId: storedPlanId } = useStore();
   useEffect(() => {
     if (useStore.getState().planId !== planId) void read(planId);
   }, [planId]);
@@ -41,7 +41,7 @@ export function useTicks(planId: string): TickList {
     void writeSetting(settingOf(planId), JSON.stringify([...next])).catch(() => {});
   };
   return {
-    isTicked: (key) => held === planId && done.has(key),
+    isTicked: (key) => storedPlanId === planId && done.has(key),
     tick: (key, isDone) => keep(isDone ? new Set([...done, key]) : new Set([...done].filter((other) => other !== key))),
     clear: (beginning) => keep(new Set([...done].filter((key) => !key.startsWith(beginning)))),
   };

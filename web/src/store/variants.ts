@@ -2,7 +2,7 @@
 import { planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
 import { change, nameOf, openPlan, removeVariant, storeVariant, tripIdOf } from "../data/plans.ts";
 import { edit } from "./document.ts";
-import { latestPlan } from "./standing.ts";
+import { latestPlan } from "./liveDocument.ts";
 import { useDocument } from "./documentState.ts";
 import { report, tell } from "./notices.ts";
 

@@ -1,9 +1,9 @@
 /** Open checks in whole sentences, each with what would mend it: a button where the program can do it itself. */
 import type { Check, Plan, PlanResult } from "@gepack/core";
-import { isAction, type Mend } from "../mends/mend.ts";
+import { isAction, type Fix } from "../fixes/fix.ts";
 import { edit } from "../store/document.ts";
 import { firstName } from "../words/names.ts";
-import { checkMends, checkSentence, SEVERITY_WORD } from "../words/checks/index.ts";
+import { checkFixes, checkSentence, SEVERITY_WORD } from "../words/checks/index.ts";
 
 interface Props {
   checks: readonly Check[];
@@ -15,7 +15,7 @@ interface Props {
 
 export function CheckList({ checks, plan, result, withPlace }: Props) {
   if (checks.length === 0) return null;
-  const mendsOf = (check: Check): Mend[] => checkMends(check, { plan, result });
+  const fixesOf = (check: Check): Fix[] => checkFixes(check, { plan, result });
   return (
     <ul className="m-0 grid list-none gap-2 p-0">
       {checks.map((check, i) => (
@@ -25,9 +25,9 @@ export function CheckList({ checks, plan, result, withPlace }: Props) {
               {SEVERITY_WORD[check.severity]}
               {withPlace && place(check, plan)}.
             </b>{" "}
-            {checkSentence(check, plan)} <Advice mends={mendsOf(check)} />
+            {checkSentence(check, plan)} <Advice fixes={fixesOf(check)} />
           </span>
-          <Actions mends={mendsOf(check)} />
+          <Actions fixes={fixesOf(check)} />
         </li>
       ))}
     </ul>
@@ -40,13 +40,13 @@ function place(check: Check, plan: Plan): string {
   return `${leg}${hiker ? `, ${firstName(hiker)}` : ""}`;
 }
 
-function Advice({ mends }: { mends: readonly Mend[] }) {
-  const text = mends.flatMap((mend) => ("advice" in mend ? [mend.advice] : [])).join(" ");
+function Advice({ fixes }: { fixes: readonly Fix[] }) {
+  const text = fixes.flatMap((fix) => ("advice" in fix ? [fix.advice] : [])).join(" ");
   return text === "" ? null : <span className="text-muted">{text}</span>;
 }
 
-function Actions({ mends }: { mends: readonly Mend[] }) {
-  const actions = mends.filter(isAction);
+function Actions({ fixes }: { fixes: readonly Fix[] }) {
+  const actions = fixes.filter(isAction);
   if (actions.length === 0) return null;
   return (
     <span className="flex flex-wrap gap-1.5">

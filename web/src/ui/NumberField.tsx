@@ -35,7 +35,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
     kind ? figure(kind, inside, units, digits) : String(rounded(inside, digits ?? 2));
   const [error, setError] = useState<string>();
   /** Two readings of what was typed, both allowed. */
-  const [asked, setAsked] = useState<readonly number[]>([]);
+  const [readings, setReadings] = useState<readonly number[]>([]);
   const id = useId();
   const shown = show(value);
   const { text, type, rest } = useTyped(shown);
@@ -43,7 +43,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
   const give = (up?: string): void => {
     rest(up);
     setError(undefined);
-    setAsked([]);
+    setReadings([]);
   };
   const take = (taken: number): void => {
     give(show(taken));
@@ -71,7 +71,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
     }
     // Where the field itself would write the thousands so, it is meant so.
     if (second !== undefined && !(whole && first > second)) {
-      setAsked([first, second]);
+      setReadings([first, second]);
       return setError(`“${text.trim()}” can be read in two ways.`);
     }
     take(first);
@@ -96,7 +96,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
           aria-describedby={error ? `${id}-error` : undefined}
           onChange={(event) => {
             type(event.target.value);
-            setAsked([]);
+            setReadings([]);
           }}
           onBlur={commit}
           onKeyDown={keys}
@@ -114,7 +114,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
           className={`text-left text-xs leading-normal whitespace-normal text-danger ${bare ? "absolute top-full right-0 z-20 w-max max-w-[190px] rounded border border-danger bg-sheet p-1.5" : "max-w-[240px]"}`}
         >
           {error}
-          {asked.map((one) => (
+          {readings.map((one) => (
             <button
               key={one}
               type="button"

@@ -107,7 +107,7 @@ export const DERIVATION_LABEL: Readonly<Record<DerivationCode, string>> = {
   skin: "Skin",
   "ground-warmer": "Ground warmer than the air by",
   "ground-flux": "Heat loss into the ground",
-  "snow-way": "On snow",
+  "snow-distance": "On snow",
   "snow-firm": "Firm when you get there, or patches you can step over",
   "snow-soft": "Soft when you get there",
   "wet-days": "Expected wet days",

@@ -54,8 +54,8 @@ describe("the sentence under a figure", () => {
   test("a pack over its comfort is warned of, one under it is not", () => {
     const warns = result.legs.map((leg) => {
       const row = leg.hikers[0]!;
-      const asked = { plan, result, leg, row, hiker: plan.hikers[0]!, carryIndex: 0 };
-      return [FIGURE_WORDS.start.warning!(asked, sayIn(plan)) !== undefined, row.startKg > 13.55];
+      const context = { plan, result, leg, row, hiker: plan.hikers[0]!, carryIndex: 0 };
+      return [FIGURE_WORDS.start.warning!(context, sayIn(plan)) !== undefined, row.startKg > 13.55];
     });
     for (const [warned, over] of warns) expect(warned).toBe(over);
     expect(warns.some(([warned]) => warned)).toBe(true);

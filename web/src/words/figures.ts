@@ -20,7 +20,7 @@ import { stopName, waterName } from "./names.ts";
 import { sayIn, type Say } from "./say.ts";
 
 /** What is asked, of whom, on which leg. */
-export interface Asked {
+export interface FigureContext {
   plan: Plan;
   result: PlanResult;
   leg: LegResult;
@@ -33,21 +33,21 @@ interface FigureWords {
   tab: string;
   caution: string;
   /** Under the figure; its label where there is nothing more to say. */
-  headline?: (asked: Asked, say: Say) => string;
+  headline?: (context: FigureContext, say: Say) => string;
   /** A warning in red beside it. */
-  warning?: (asked: Asked, say: Say) => string | undefined;
+  warning?: (context: FigureContext, say: Say) => string | undefined;
   /** Why a leg may have no such figure. */
   nothing?: string;
 }
 
-const km = ({ result }: Asked, node: number, say: Say): string => say.way(node * result.profile.cellM);
+const km = ({ result }: FigureContext, node: number, say: Say): string => say.distance(node * result.profile.cellM);
 
 export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   start: {
     tab: "Pack",
     caution: `${LOAD_HURTS} Rules of thumb aren’t medical advice.`,
-    headline: (asked, say) =>
-      `Leaving ${stopName(asked.plan, asked.leg.fromStopId)}. Heaviest ${say.kg(asked.row.heaviestKg)} at ${km(asked, asked.row.heaviestNode, say)}, average ${say.kg(asked.row.meanKg)}, on arrival ${say.kg(asked.row.endKg)}. Worn in addition: ${say.kg(asked.row.kit.wornKg)}.`,
+    headline: (context, say) =>
+      `Leaving ${stopName(context.plan, context.leg.fromStopId)}. Heaviest ${say.kg(context.row.heaviestKg)} at ${km(context, context.row.heaviestNode, say)}, average ${say.kg(context.row.meanKg)}, on arrival ${say.kg(context.row.endKg)}. Worn in addition: ${say.kg(context.row.kit.wornKg)}.`,
     warning: ({ row, hiker }, say) => {
       const overKg = row.startKg - hiker.packComfortKg;
       return overKg > 0.05 ? `${say.kg(overKg)} over your comfortable load.` : undefined;
@@ -65,10 +65,10 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
     tab: "Carry",
     caution:
       "Any source may be dry today: ask locally. Treat what you drink. Drinking far beyond thirst is dangerous too.",
-    headline: (asked, say) => {
-      const carry = asked.row.carries[asked.carryIndex];
+    headline: (context, say) => {
+      const carry = context.row.carries[context.carryIndex];
       if (!carry) return "Water to carry.";
-      return `${carryPlace(carry, asked, say)} At least ${say.L(carry.litres)} when leaving; drink no more than ${say.L(carry.mostL)} in that time.`;
+      return `${carryPlace(carry, context, say)} At least ${say.L(carry.litres)} when leaving; drink no more than ${say.L(carry.mostL)} in that time.`;
     },
   },
   fuel: {
@@ -101,8 +101,8 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
     tab: "Warmth",
     caution:
       "One night in ten is colder than this, and valleys colder still. Damp down, hunger and a thin pad make it worse.",
-    headline: (asked, say) =>
-      `${asked.row.warmth && asked.row.warmth.marginK < 0 ? "Too cold" : "Margin"} at the coldest camp, ${km(asked, asked.leg.coldestCampNode, say)}, on the coldest night in ten.`,
+    headline: (context, say) =>
+      `${context.row.warmth && context.row.warmth.marginK < 0 ? "Too cold" : "Margin"} at the coldest camp, ${km(context, context.leg.coldestCampNode, say)}, on the coldest night in ten.`,
     nothing: "No camp on this leg, or no sleeping bag in your kit: nothing to compare.",
   },
   pad: {
@@ -125,11 +125,11 @@ export const FIGURE_WORDS: Record<Explained, FigureWords> = {
   },
 };
 
-export function headline(why: Explained, tree: Derivation, asked: Asked): string {
-  return FIGURE_WORDS[why].headline?.(asked, sayIn(asked.plan)) ?? `${derivationLabel(tree)}.`;
+export function headline(why: Explained, tree: Derivation, context: FigureContext): string {
+  return FIGURE_WORDS[why].headline?.(context, sayIn(context.plan)) ?? `${derivationLabel(tree)}.`;
 }
 
-function carryPlace(carry: Carry, asked: Asked, say: Say): string {
-  const from = waterName(carry.fromSourceId, asked.plan);
-  return `From ${from} at ${km(asked, carry.fromNode, say)}, ${say.way(carry.distanceM)} to ${waterName(carry.toSourceId, asked.plan)}.`;
+function carryPlace(carry: Carry, context: FigureContext, say: Say): string {
+  const from = waterName(carry.fromSourceId, context.plan);
+  return `From ${from} at ${km(context, carry.fromNode, say)}, ${say.distance(carry.distanceM)} to ${waterName(carry.toSourceId, context.plan)}.`;
 }

@@ -4,7 +4,7 @@ import type {
   Demand,
   DemandKind,
   Give,
-  HeldChoice,
+  PlanDecision,
   KitColumn,
   KitStyle,
   Plan,
@@ -100,7 +100,7 @@ export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "am
     case "traction":
     case "axe":
     case "snowshoes":
-      return say.way(amount);
+      return say.distance(amount);
     case "rain":
       return say.number(amount, 1);
     case "sun":
@@ -227,21 +227,21 @@ export const COLUMN_WORDS: Readonly<Record<KitColumn, string>> = {
   notes: "notes",
 };
 
-type HeldBy = NonNullable<HeldChoice["condition"]>["of"];
+type DecidedBy = NonNullable<PlanDecision["condition"]>["of"];
 
 /** What a decision may hang on, as it stands in a list. */
-export const HELD_WORDS: Readonly<Record<HeldBy, string>> = {
+export const DECIDED_WORDS: Readonly<Record<DecidedBy, string>> = {
   "night-below": "a night colder than",
   "snow-over": "more snow underfoot than",
   "carry-over": "a water carry over",
 };
 
-export function heldFigure(of: HeldBy, value: number, say: Say): string {
+export function decisionFigure(of: DecidedBy, value: number, say: Say): string {
   switch (of) {
     case "night-below":
       return say.C(value);
     case "snow-over":
-      return say.way(1000 * value);
+      return say.distance(1000 * value);
     case "carry-over":
       return say.L(value);
   }

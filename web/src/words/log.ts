@@ -54,7 +54,7 @@ export function leftFigure(what: Left["what"], value: number, say: Say): string 
 
 export const EVENT_WORDS: Readonly<Record<LogDay["pieces"][number]["what"], string>> = {
   broken: "broken",
-  mended: "repaired",
+  repaired: "repaired",
   bought: "bought",
   sent: "sent",
   swapped: "swapped",

@@ -7,7 +7,7 @@ export interface Say {
   g: (value: number) => string;
   L: (value: number, digits?: number) => string;
   /** A way along the ground, metres in. */
-  way: (metres: number) => string;
+  distance: (metres: number) => string;
   /** A height, metres in. */
   height: (metres: number) => string;
   C: (celsius: number) => string;
@@ -43,7 +43,7 @@ export function sayIn(plan: Plan): Say {
     kg: (value, digits) => quantity("mass", value, units, digits),
     g: (value) => quantity("smallMass", value, units),
     L: (value, digits) => quantity("volume", value, units, digits),
-    way: (metres) => quantity("distance", metres, units, 0),
+    distance: (metres) => quantity("distance", metres, units, 0),
     height: (metres) => quantity("height", metres, units),
     C: (celsius) => quantity("temperature", celsius, units),
     degrees: (kelvin) => `${fixed(units.temperature === "F" ? 1.8 * kelvin : kelvin, 1)} °${units.temperature}`,

@@ -67,11 +67,11 @@ export function weekdayWord(day: Weekday): string {
 }
 
 /** `2.3 km on foot`, `by shuttle, 25 min there and 40 back`. */
-export function wayWords(stop: Stop, say: Say, units: Units): string {
-  const { access, offTrailM, wayClimbM, rideMin, rideBackMin } = stop;
+export function accessWords(stop: Stop, say: Say, units: Units): string {
+  const { access, offTrailM, accessClimbM, rideMin, rideBackMin } = stop;
   if (offTrailM === 0) return "on the trail";
   if (access === "foot")
-    return `${quantity("distance", offTrailM, units)} on foot${wayClimbM > 0 ? `, ${say.height(wayClimbM)} up` : ""}`;
+    return `${quantity("distance", offTrailM, units)} on foot${accessClimbM > 0 ? `, ${say.height(accessClimbM)} up` : ""}`;
   const back = rideBackMin === undefined || rideBackMin === rideMin ? "" : `, ${rideBackMin} back`;
   return `${ACCESS_WORDS[access]}, ${rideMin} min${back}`;
 }

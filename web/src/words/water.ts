@@ -7,7 +7,7 @@ export const REPORT_WORDS: Readonly<Record<ReportWord, string>> = {
   dry: "dry",
 };
 
-export const WAY_WORDS: Readonly<Record<Treatment["way"], string>> = {
+export const METHOD_WORDS: Readonly<Record<Treatment["method"], string>> = {
   none: "untreated",
   filter: "filter",
   dioxide: "chlorine dioxide",
@@ -29,7 +29,7 @@ export const TARGET_WORDS: Readonly<Record<Treatment["target"], string>> = {
 };
 
 /** What stands beside each way. */
-export const WAY_NOTES: Readonly<Record<Treatment["way"], string>> = {
+export const METHOD_NOTES: Readonly<Record<Treatment["method"], string>> = {
   none: "Untreated water has made many hikers ill far from help.",
   filter: "Hollow-fibre filters don’t stop viruses: downstream of camps, huts and houses, also use drops or boil.",
   dioxide: "Follow the label, never use less; filter cloudy water first, or wait twice as long.",

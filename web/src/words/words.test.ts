@@ -1,9 +1,9 @@
 import { EXPLAINED, explain, type Check, type CheckCode, type Derivation } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { demo } from "../../test/plans.ts";
-import { isAction } from "../mends/mend.ts";
+import { isAction } from "../fixes/fix.ts";
 import { STATIONS } from "../stations/registry.ts";
-import { checkMark, checkMends, checkSentence, checkStation, distinct } from "./checks/index.ts";
+import { checkMark, checkFixes, checkSentence, checkStation, distinct } from "./checks/index.ts";
 import { DERIVATION_LABEL, sourceWords } from "./derivations.ts";
 import { firstName, stopName } from "./names.ts";
 
@@ -38,8 +38,8 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "cache-short": { have: 9.2, limit: 6, source: "Halfway cache" },
   "kit-uncovered": { demand: "traction", legs: 3 },
   "filter-frost": { nights: 3, have: -4.2 },
-  "treatment-used-up": { limit: 1000, way: "filter" },
-  "foul-water": { source: "Mill pond", way: "filter" },
+  "treatment-used-up": { limit: 1000, method: "filter" },
+  "contaminated-water": { source: "Mill pond", method: "filter" },
   "treating-long": { have: 140, limit: 95 },
   "source-decides": { have: 5.8, source: "Heron wash", chance: 72 },
   "food-below-resting": { have: 1200, limit: 1500 },
@@ -79,12 +79,12 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "rain-assumed": { have: 3 },
   "kit-role-gap": { role: "shoes" },
   "finish-late": { have: "2027-08-07", limit: "2027-08-05", late: 2 },
-  "pin-not-held": { pinId: "p", pin: "Hut", why: "late", wanted: "2027-05-05", comes: "2027-05-07", days: 2 },
+  "pin-missed": { pinId: "p", pin: "Hut", why: "late", wanted: "2027-05-05", comes: "2027-05-07", days: 2 },
   "camp-forbidden": { day: "2027-05-05" },
   "bed-missing": { have: 2, day: "2027-05-05" },
   "high-sleep": { have: 3400, gain: 900 },
-  "canister-not-asked": { stretch: "Long meadow" },
-  "told-ahead": { kind: "permit", stretch: "High park", more: "At the ranger post." },
+  "canister-if-camping": { stretch: "Long meadow" },
+  "rule-ahead": { kind: "permit", stretch: "High park", more: "At the ranger post." },
   "long-days": { have: 16, limit: 12, days: 3 },
   "short-sleep": { have: 3.2, limit: 6, days: 1 },
   "shop-shut": {
@@ -139,7 +139,7 @@ describe("checks in words", () => {
     expect(STATIONS.map(({ id }) => id)).toContain(checkStation(check));
     const sentences = [
       checkSentence(check, plan),
-      ...checkMends(check, { plan, result }).flatMap((mend) => ("advice" in mend ? [mend.advice] : [])),
+      ...checkFixes(check, { plan, result }).flatMap((fix) => ("advice" in fix ? [fix.advice] : [])),
     ];
     for (const sentence of sentences) {
       expect(sentence, code).toMatch(/^[A-Z0-9“−].*[.]$/);
@@ -157,12 +157,12 @@ describe("checks in words", () => {
   });
 
   test.each(CODES)("%s: a mend that is a button says what it does, and changes the plan in place", (code) => {
-    for (const mend of checkMends(made(code), { plan, result })) {
-      if (!isAction(mend)) continue;
-      expect(mend.button).toMatch(/^[A-Z].*[^.]$/);
+    for (const fix of checkFixes(made(code), { plan, result })) {
+      if (!isAction(fix)) continue;
+      expect(fix.button).toMatch(/^[A-Z].*[^.]$/);
       const changed = structuredClone(plan);
-      mend.recipe(changed as never);
-      expect(changed, mend.button).not.toEqual(plan);
+      fix.recipe(changed as never);
+      expect(changed, fix.button).not.toEqual(plan);
     }
   });
 
@@ -185,8 +185,8 @@ describe("checks in words", () => {
   test.each(CODES)("%s never promises safety", (code) => {
     for (const severity of ["blocker", "caution", "note"])
       expect(checkSentence(made(code, { severity }), plan)).not.toMatch(/\bsafe\b/i);
-    for (const mend of checkMends(made(code), { plan, result }))
-      expect("advice" in mend ? mend.advice : mend.button).not.toMatch(/\bsafe\b/i);
+    for (const fix of checkFixes(made(code), { plan, result }))
+      expect("advice" in fix ? fix.advice : fix.button).not.toMatch(/\bsafe\b/i);
   });
 });
 

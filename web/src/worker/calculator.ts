@@ -14,7 +14,7 @@ import type {
   PulledRow,
   ReserveOdds,
   Trust,
-  VariantTold,
+  VariantReport,
   Plan,
   PlanResult,
   Profile,
@@ -27,7 +27,7 @@ import type {
   TrackPoints,
   Goal,
   MenuOnHike,
-  WayThere,
+  FinishOption,
 } from "@gepack/core";
 import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
 import { fromWire } from "./wire.ts";
@@ -54,67 +54,67 @@ export interface Calculator {
   /** Undefined when a newer plan was given meanwhile. */
   compute: (plan: Plan) => Promise<PlanResult | undefined>;
   compareSchools: (
-    asked: { plan: Plan; hikerId: string; questions: readonly Question[] },
+    request: { plan: Plan; hikerId: string; questions: readonly Question[] },
     onFigures: (figures: SchoolFigures) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   sweepStarts: (
-    asked: { plan: Plan; dates: readonly string[] },
+    request: { plan: Plan; dates: readonly string[] },
     onFigures: (figures: StartFigures) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   compareMenus: (
-    asked: { plan: Plan; hikerId: string },
+    request: { plan: Plan; hikerId: string },
     onFigures: (figures: MenuOnHike) => void,
     signal: AbortSignal,
   ) => Promise<void>;
-  bankLegs: (asked: { plan: Plan }, onRow: (row: BankLegs) => void, signal: AbortSignal) => Promise<void>;
+  bankLegs: (request: { plan: Plan }, onRow: (row: BankLegs) => void, signal: AbortSignal) => Promise<void>;
   weighKits: (
-    asked: { plan: Plan; variants: readonly KitVariant[] },
+    request: { plan: Plan; variants: readonly KitVariant[] },
     onRow: (row: WeighedKit) => void,
     signal: AbortSignal,
   ) => Promise<void>;
-  searchSwaps: (asked: { plan: Plan }, onFound: (found: FoundSwaps) => void, signal: AbortSignal) => Promise<void>;
-  switchOffs: (asked: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
-  waysThere: (
-    asked: { plan: Plan; goal: Goal },
-    onFigures: (way: WayThere) => void,
+  searchSwaps: (request: { plan: Plan }, onFound: (found: FoundSwaps) => void, signal: AbortSignal) => Promise<void>;
+  switchOffs: (request: { plan: Plan }, onStep: (step: SwitchedOff) => void, signal: AbortSignal) => Promise<void>;
+  finishOptions: (
+    request: { plan: Plan; goal: Goal },
+    onFigures: (option: FinishOption) => void,
     signal: AbortSignal,
   ) => Promise<void>;
-  searchStops: (asked: { plan: Plan }, onEvent: (event: SearchEvent) => void, signal: AbortSignal) => Promise<void>;
+  searchStops: (request: { plan: Plan }, onEvent: (event: SearchEvent) => void, signal: AbortSignal) => Promise<void>;
   stopChoices: (
-    asked: { plan: Plan; stopId: string },
+    request: { plan: Plan; stopId: string },
     onChoice: (choice: StopChoice) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   readPast: (args: JobArgs<"readPast">, options: JobOptions) => Promise<JobAnswer<"readPast">>;
   simulate: (
-    asked: { plan: Plan; who: number; runs: number },
+    request: { plan: Plan; who: number; runs: number },
     onStep: (step: OddsStep) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   tellHikes: (
-    asked: { plan: Plan; who: number; runs: number; numbers: readonly number[] },
+    request: { plan: Plan; who: number; runs: number; numbers: readonly number[] },
     onHike: (hike: Hike) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   trustOf: (
-    asked: { plan: Plan; who: number },
+    request: { plan: Plan; who: number },
     onStep: (step: { done: number; trust?: Trust[] }) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   pullLevers: (
-    asked: { plan: Plan; who: number; target: LeverTarget; legIndex: number },
+    request: { plan: Plan; who: number; target: LeverTarget; legIndex: number },
     onRow: (row: PulledRow) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   tellVariants: (
-    asked: { plan: Plan; plans: readonly Plan[]; who: number },
-    onTold: (told: VariantTold) => void,
+    request: { plan: Plan; plans: readonly Plan[]; who: number },
+    onReport: (report: VariantReport) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   reserveOdds: (
-    asked: { plan: Plan; who: number },
+    request: { plan: Plan; who: number },
     onReserve: (reserve: ReserveOdds) => void,
     signal: AbortSignal,
   ) => Promise<void>;
@@ -143,13 +143,13 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
   let profileId = 0;
   let newest = 0;
   let running: Promise<unknown> = Promise.resolve();
-  let told: Plan | undefined;
+  let report: Plan | undefined;
   const trailOf = { live: "", side: "" };
 
   const live = startWorker("gepack-live", {
     onRestart: () => {
       trailOf.live = "";
-      told = undefined;
+      report = undefined;
       profileId = 0;
       onRestart();
     },
@@ -171,7 +171,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       );
     else return key;
     trailOf[whose] = key;
-    if (whose === "live") told = undefined;
+    if (whose === "live") report = undefined;
     return key;
   };
 
@@ -180,11 +180,11 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const key = await giveTrail(live, "live", withTracks);
       withTracks = false;
-      const answer = await live.job("compute", { parts: changedParts(told, plan), key, hasProfile: profileId });
-      if (answer === "no-plan") told = undefined;
+      const answer = await live.job("compute", { parts: changedParts(report, plan), key, hasProfile: profileId });
+      if (answer === "no-plan") report = undefined;
       else if (answer === "no-trail") withTracks = true;
       else {
-        told = plan;
+        report = plan;
         if (answer.profile) {
           profile = answer.profile;
           onProfile(key, profile);
@@ -227,39 +227,39 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       running = answer.catch(() => {});
       return answer;
     },
-    compareSchools: (asked, onFigures, signal) =>
-      longRun((key, options) => side().job("compareSchools", { ...asked, key }, options), onFigures, signal),
-    sweepStarts: (asked, onFigures, signal) =>
-      longRun((key, options) => side().job("sweepStarts", { ...asked, key }, options), onFigures, signal),
-    compareMenus: (asked, onFigures, signal) =>
-      longRun((key, options) => side().job("compareMenus", { ...asked, key }, options), onFigures, signal),
-    bankLegs: (asked, onRow, signal) =>
-      longRun((key, options) => side().job("bankLegs", { ...asked, key }, options), onRow, signal),
-    weighKits: (asked, onRow, signal) =>
-      longRun((key, options) => side().job("weighKits", { ...asked, key }, options), onRow, signal),
-    searchSwaps: (asked, onFound, signal) =>
-      longRun((key, options) => side().job("searchSwaps", { ...asked, key }, options), onFound, signal),
-    switchOffs: (asked, onStep, signal) =>
-      longRun((key, options) => side().job("switchOffs", { ...asked, key }, options), onStep, signal),
-    waysThere: (asked, onFigures, signal) =>
-      longRun((key, options) => side().job("waysThere", { ...asked, key }, options), onFigures, signal),
-    searchStops: (asked, onEvent, signal) =>
-      longRun((key, options) => side().job("searchStops", { ...asked, key }, options), onEvent, signal),
-    stopChoices: (asked, onChoice, signal) =>
-      longRun((key, options) => side().job("stopChoices", { ...asked, key }, options), onChoice, signal),
+    compareSchools: (request, onFigures, signal) =>
+      longRun((key, options) => side().job("compareSchools", { ...request, key }, options), onFigures, signal),
+    sweepStarts: (request, onFigures, signal) =>
+      longRun((key, options) => side().job("sweepStarts", { ...request, key }, options), onFigures, signal),
+    compareMenus: (request, onFigures, signal) =>
+      longRun((key, options) => side().job("compareMenus", { ...request, key }, options), onFigures, signal),
+    bankLegs: (request, onRow, signal) =>
+      longRun((key, options) => side().job("bankLegs", { ...request, key }, options), onRow, signal),
+    weighKits: (request, onRow, signal) =>
+      longRun((key, options) => side().job("weighKits", { ...request, key }, options), onRow, signal),
+    searchSwaps: (request, onFound, signal) =>
+      longRun((key, options) => side().job("searchSwaps", { ...request, key }, options), onFound, signal),
+    switchOffs: (request, onStep, signal) =>
+      longRun((key, options) => side().job("switchOffs", { ...request, key }, options), onStep, signal),
+    finishOptions: (request, onFigures, signal) =>
+      longRun((key, options) => side().job("waysThere", { ...request, key }, options), onFigures, signal),
+    searchStops: (request, onEvent, signal) =>
+      longRun((key, options) => side().job("searchStops", { ...request, key }, options), onEvent, signal),
+    stopChoices: (request, onChoice, signal) =>
+      longRun((key, options) => side().job("stopChoices", { ...request, key }, options), onChoice, signal),
     readPast: (args, options) => side().job("readPast", args, options),
-    simulate: (asked, onOdds, signal) =>
-      longRun((key, options) => side().job("simulate", { ...asked, key }, options), onOdds, signal),
-    tellHikes: (asked, onHike, signal) =>
-      longRun((key, options) => side().job("tellHikes", { ...asked, key }, options), onHike, signal),
-    trustOf: (asked, onStep, signal) =>
-      longRun((key, options) => side().job("trustOf", { ...asked, key }, options), onStep, signal),
-    pullLevers: (asked, onRow, signal) =>
-      longRun((key, options) => side().job("pullLevers", { ...asked, key }, options), onRow, signal),
-    tellVariants: (asked, onTold, signal) =>
-      longRun((key, options) => side().job("tellVariants", { ...asked, key }, options), onTold, signal),
-    reserveOdds: (asked, onReserve, signal) =>
-      longRun((key, options) => side().job("reserveOdds", { ...asked, key }, options), onReserve, signal),
+    simulate: (request, onOdds, signal) =>
+      longRun((key, options) => side().job("simulate", { ...request, key }, options), onOdds, signal),
+    tellHikes: (request, onHike, signal) =>
+      longRun((key, options) => side().job("tellHikes", { ...request, key }, options), onHike, signal),
+    trustOf: (request, onStep, signal) =>
+      longRun((key, options) => side().job("trustOf", { ...request, key }, options), onStep, signal),
+    pullLevers: (request, onRow, signal) =>
+      longRun((key, options) => side().job("pullLevers", { ...request, key }, options), onRow, signal),
+    tellVariants: (request, onReport, signal) =>
+      longRun((key, options) => side().job("tellVariants", { ...request, key }, options), onReport, signal),
+    reserveOdds: (request, onReserve, signal) =>
+      longRun((key, options) => side().job("reserveOdds", { ...request, key }, options), onReserve, signal),
     learnFrom: (args) => side().job("learnFrom", args),
     readDays: (args, options) => side().job("readDays", args, options),
     readTrack: (args, options) => side().job("readTrack", args, options),

@@ -98,7 +98,7 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
         void remote.stop(id);
         end(() => resolve({ is: "stopped" }));
       };
-      const told = (fraction: number, detail: unknown): void => {
+      const heard = (fraction: number, detail: unknown): void => {
         alive();
         if (signal?.aborted !== true) onProgress?.(fraction, detail);
       };
@@ -106,7 +106,7 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
       signal?.addEventListener("abort", stop);
       alive();
       // A way back for progress costs a channel: it is opened for those who want to hear.
-      remote.run(id, name, args, onProgress && proxy(told)).then(
+      remote.run(id, name, args, onProgress && proxy(heard)).then(
         (answer) => end(() => resolve(answer)),
         (error: unknown) => end(() => reject(error instanceof Error ? error : new WorkerLost())),
       );
@@ -117,16 +117,16 @@ export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorke
     async job(name, args, options = {}) {
       if (options.signal?.aborted === true) throw new JobStopped();
       let end: JobEnd;
-      let asked = generation;
+      let atStart = generation;
       try {
         end = await once(name, args, options);
       } catch {
-        restart(asked);
-        asked = generation;
+        restart(atStart);
+        atStart = generation;
         try {
           end = await once(name, args, options);
         } catch {
-          restart(asked);
+          restart(atStart);
           throw new JobFailed(`The calculation stopped responding twice. ${RELOAD}`);
         }
       }

@@ -3,7 +3,7 @@ import {
   buildProfile,
   computePlan,
   locate,
-  mendTracks,
+  repairTracks,
   readFoodTable,
   readKitTable,
   readPlan,
@@ -27,7 +27,7 @@ import {
   type PlanFile,
   type Problem,
   type Profile,
-  type Reading,
+  type ReadResult,
   type SeaWord,
   type Shakedown,
   type SortedKind,
@@ -73,7 +73,7 @@ export const fileJobs = {
   },
 
   /** One trail from one file or several, in the order that their ends give. */
-  readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<Reading<TrackPreview>> {
+  readTrack({ file, name, trackId, more = [] }: TrackFiles, control: JobControl): Promise<ReadResult<TrackPreview>> {
     return readTracks([{ file, name }, ...more], trackId, control);
   },
 
@@ -129,30 +129,29 @@ export const fileJobs = {
 
   /** Where places lie on a track that is not the plan's yet. */
   locateOn({ tracks, places }: { tracks: TrackPoints[]; places: { lonDeg: number; latDeg: number }[] }): Located[] {
-    const profile = buildProfile(mendTracks(tracks), false);
+    const profile = buildProfile(repairTracks(tracks), false);
     return places.map((place) => locate(profile, place.lonDeg, place.latDeg));
   },
 
   /** Weather stations along a track, from latitude, height and the distance of the sea. */
   simulateOn({ track, sea }: { track: TrackPoints; sea: SeaWord }): ClimateStation[] {
-    return simulatedStations(buildProfile(mendTracks([track]), false), sea);
+    return simulatedStations(buildProfile(repairTracks([track]), false), sea);
   },
 
-  readPlan({ file }: { file: Blob }): Promise<Reading<PlanFile>> {
+  readPlan({ file }: { file: Blob }): Promise<ReadResult<PlanFile>> {
     return planFileOf(file);
   },
 
   /** A document from storage, read like one from a file: what is kept may be damaged too. */
-  async readStored({ doc }: { doc: unknown }): Promise<Reading<Plan>> {
+  async readStored({ doc }: { doc: unknown }): Promise<ReadResult<Plan>> {
     return readPlan(doc);
   },
 };
 
 /** A plan file, read and computed once. */
-async function planFileOf(file: Blob): Promise<Reading<PlanFile>> {
+async function planFileOf(file: Blob): Promise<ReadResult<PlanFile>> {
   if (file.size === 0) return refused("file", "This file is empty. Choose a plan file exported from Gepack.");
-  if (file.size > MAX_FILE_BYTES)
-    return refused("file", tooLargeFile(file.size, MAX_FILE_BYTES));
+  if (file.size > MAX_FILE_BYTES) return refused("file", tooLargeFile(file.size, MAX_FILE_BYTES));
   const text = await textOf(file, MAX_FILE_BYTES);
   if (text === undefined)
     return refused("file", `Unpacked, this file is over ${MAX_FILE_BYTES / 1e6} MB, or it isn’t gzip.`);

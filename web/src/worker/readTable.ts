@@ -1,5 +1,5 @@
 /** Tables among files: spreadsheets, and texts whose lines are columns that name no coordinates. */
-import { encodingOf, namesCoordinates, tableRows, refused, unpackedBytes, type Reading } from "@gepack/core";
+import { encodingOf, namesCoordinates, tableRows, refused, unpackedBytes, type ReadResult } from "@gepack/core";
 import type { NamedFile } from "./namedFile.ts";
 
 export interface TableText {
@@ -18,7 +18,7 @@ const LINES = 5;
 export async function readTable(
   { file, name }: NamedFile,
   mostUnpacked = MAX_UNPACKED_BYTES,
-): Promise<Reading<TableText> | undefined> {
+): Promise<ReadResult<TableText> | undefined> {
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   if (head[0] === 0x50 && head[1] === 0x4b) return readSpreadsheet(file, name, mostUnpacked);
   let text: string;
@@ -38,7 +38,7 @@ export async function readTable(
   return { value: { name, rows: tableRows(whole) }, problems: [] };
 }
 
-function tooLarge(size: number): Reading<TableText> {
+function tooLarge(size: number): ReadResult<TableText> {
   const mb = (bytes: number): number => Math.round(bytes / 1e6);
   return refused("file", `This table is ${mb(size)} MB; the limit is ${mb(MAX_TABLE_BYTES)} MB.`);
 }
@@ -47,7 +47,7 @@ async function readSpreadsheet(
   file: Blob,
   name: string,
   mostUnpacked: number,
-): Promise<Reading<TableText> | undefined> {
+): Promise<ReadResult<TableText> | undefined> {
   if (file.size > MAX_TABLE_BYTES) return undefined;
   const bytes = new Uint8Array(await file.arrayBuffer());
   const unpacked = unpackedBytes(bytes, mostUnpacked);

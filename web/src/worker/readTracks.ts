@@ -8,7 +8,7 @@ import {
   guessSea,
   isFit,
   isPacked,
-  mendTracks,
+  repairTracks,
   partsOfFile,
   proposeChoices,
   refused,
@@ -17,12 +17,12 @@ import {
   unpacker,
   type CoarseRow,
   type CoarseTrack,
-  type Mended,
-  type MendedTrack,
+  type Repairs,
+  type RepairedTrack,
   type Part,
   type PartChoice,
   type Problem,
-  type Reading,
+  type ReadResult,
   type SeaWord,
   type TrackFile,
   type TrackPoints,
@@ -60,7 +60,7 @@ export interface LaidPreview {
   highestM: number;
   lowestM: number;
   hasHeights: boolean;
-  mended: Mended;
+  repairs: Repairs;
   /** How far the sea may be, from the heights alone. */
   seaGuess: SeaWord;
   /** Heights at even steps, for a small drawing. */
@@ -89,7 +89,7 @@ export async function readTracks(
   files: readonly NamedFile[],
   trackId: string,
   control: JobControl,
-): Promise<Reading<TrackPreview>> {
+): Promise<ReadResult<TrackPreview>> {
   const found: TrackFile[] = [];
   const tables: TableText[] = [];
   const problems: Problem[] = [];
@@ -136,8 +136,8 @@ export function layTable(rows: readonly CoarseRow[], place: CoarseTrack): LaidPr
   const track = coarseTrack(rows, place);
   if (!track)
     return "This table doesn’t make a trail: at least two rows must be some distance apart. Check which column is the distance.";
-  const mended = mendTracks([track]);
-  return tooLong(mended) ?? { ...previewOf(track, mended), alternates: [], choices: [], gaps: [] };
+  const repairs = repairTracks([track]);
+  return tooLong(repairs) ?? { ...previewOf(track, repairs), alternates: [], choices: [], gaps: [] };
 }
 
 /** Longer straight lines are not walked without asking. */
@@ -160,8 +160,8 @@ function layParts(
   name: string,
 ): LaidPreview | string {
   const { track, alternates, gaps: between } = arrangeParts(parts, choices, trackId);
-  const mended = mendTracks([track]);
-  const refusal = tooLong(mended);
+  const repairs = repairTracks([track]);
+  const refusal = tooLong(repairs);
   if (refusal !== undefined) return refusal;
   const nameOf = (index: number): string => parts[index]!.track.name || `track ${index + 1}`;
   const named = between.map(({ lengthM, before, after }) => ({
@@ -171,11 +171,11 @@ function layParts(
   }));
   const sameLength = (a: number, b: number): boolean => Math.abs(a - b) < 1;
   // A track's own gaps stand among those between tracks: those are told by their names.
-  const within = mended.mended.gaps
+  const within = repairs.repairs.gaps
     .filter(({ lengthM }) => !named.some((gap) => sameLength(gap.lengthM, lengthM)))
     .map(({ lengthM }) => ({ lengthM, before: "", after: "" }));
   return {
-    ...previewOf({ ...track, name }, mended),
+    ...previewOf({ ...track, name }, repairs),
     alternates,
     choices,
     gaps: [...named, ...within].filter(({ lengthM }) => lengthM > ASK_FROM_M),
@@ -218,7 +218,7 @@ const NO_TRACK: LaidPreview = {
   highestM: 0,
   lowestM: 0,
   hasHeights: false,
-  mended: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, spacingM: 0, gaps: [] },
+  repairs: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, spacingM: 0, gaps: [] },
   seaGuess: "inland",
   outlineM: new Float32Array(),
 };
@@ -229,7 +229,7 @@ async function readFile(
   trackId: string,
   { progress, breathe }: JobControl,
   share: (fraction: number) => number,
-): Promise<Reading<TrackFile>> {
+): Promise<ReadResult<TrackFile>> {
   if (file.size > MAX_FILE_BYTES)
     return refused(
       "file",
@@ -269,8 +269,8 @@ function decoderOf(encoding: string): TextDecoder | undefined {
   }
 }
 
-function previewOf(track: TrackPoints, mended: MendedTrack): Omit<LaidPreview, "alternates" | "choices" | "gaps"> {
-  const profile = buildProfile(mended, false);
+function previewOf(track: TrackPoints, repairs: RepairedTrack): Omit<LaidPreview, "alternates" | "choices" | "gaps"> {
+  const profile = buildProfile(repairs, false);
   const outlineM = Float32Array.from(
     { length: OUTLINE_STEPS + 1 },
     (_, i) => profile.heightM[Math.round((i / OUTLINE_STEPS) * profile.cellCount)]!,
@@ -284,7 +284,7 @@ function previewOf(track: TrackPoints, mended: MendedTrack): Omit<LaidPreview, "
     highestM: profile.highestM,
     lowestM: profile.lowestM,
     hasHeights: profile.hasHeights,
-    mended: mended.mended,
+    repairs: repairs.repairs,
     seaGuess: guessSea(profile),
     outlineM,
   };

@@ -18,7 +18,7 @@ import {
   tellVariant,
   TRIED_RESERVES,
   trustOf,
-  waysThere,
+  finishOptions,
   weighKits,
   type Filled,
   type FillLimits,
@@ -36,13 +36,13 @@ import {
   type Profile,
   type Question,
   type SchoolFigures,
-  type VariantTold,
+  type VariantReport,
 } from "@gepack/core";
 import type { JobControl } from "./control.ts";
 import type { Opened } from "./opened.ts";
 
 /** Hours, start and rest days. */
-const WAYS = 3;
+const FINISH_KINDS = 3;
 
 /** How far a simulation is; with the last step its answer. */
 export interface OddsStep {
@@ -66,7 +66,7 @@ export function createRuns({ session, isOpen }: Opened) {
    * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` asks for the
    * trail first. How far it is by a row and the number of rows so far; undefined leaves it where it was.
    */
-  const told = async <Row>(
+  const oneByOne = async <Row>(
     { plan: given, key }: OnTrail,
     { progress, breathe }: JobControl,
     rows: () => Iterable<Row>,
@@ -90,7 +90,7 @@ export function createRuns({ session, isOpen }: Opened) {
     for (const run of numbers) yield hikeOf(given, result, run, { runs, who });
   };
 
-  const variantsOf = function* (plans: readonly Plan[], who: number): Generator<VariantTold> {
+  const variantsOf = function* (plans: readonly Plan[], who: number): Generator<VariantReport> {
     for (const one of plans) yield tellVariant(one, compute(one), Math.min(who, one.hikers.length - 1));
   };
 
@@ -109,108 +109,129 @@ export function createRuns({ session, isOpen }: Opened) {
 
   return {
     /** Every school of the questions, one whole plan each. */
-    compareSchools: (asked: OnTrail<{ hikerId: string; questions: readonly Question[] }>, control: JobControl) =>
-      told(
-        asked,
+    compareSchools: (request: OnTrail<{ hikerId: string; questions: readonly Question[] }>, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        compareMany(asked),
-        ({ question }) => asked.questions.indexOf(question) / asked.questions.length,
+        compareMany(request),
+        ({ question }) => request.questions.indexOf(question) / request.questions.length,
       ),
 
     /** The plan with other first days. */
-    sweepStarts: (asked: OnTrail<{ dates: readonly string[] }>, control: JobControl) =>
-      told(asked, control, () => sweepStarts(asked.plan, asked.dates, compute), outOf(asked.dates.length)),
+    sweepStarts: (request: OnTrail<{ dates: readonly string[] }>, control: JobControl) =>
+      oneByOne(request, control, () => sweepStarts(request.plan, request.dates, compute), outOf(request.dates.length)),
 
     /** The plan with each menu eaten everywhere. */
-    compareMenus: (asked: OnTrail<{ hikerId: string }>, control: JobControl) =>
-      told(asked, control, () => compareMenus(asked.plan, asked.hikerId, compute), outOf(asked.plan.menus.length)),
+    compareMenus: (request: OnTrail<{ hikerId: string }>, control: JobControl) =>
+      oneByOne(
+        request,
+        control,
+        () => compareMenus(request.plan, request.hikerId, compute),
+        outOf(request.plan.menus.length),
+      ),
 
     /** Each bank left at home; what is missing then. */
-    bankLegs: (asked: OnTrail, control: JobControl) =>
-      told(
-        asked,
+    bankLegs: (request: OnTrail, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => bankLegs(asked.plan, figures(asked.plan), figures),
-        outOf(asked.plan.devices.length + 1),
+        () => bankLegs(request.plan, figures(request.plan), figures),
+        outOf(request.plan.devices.length + 1),
       ),
 
     /** Spans that meet every demand with the least carried; what each round finds. */
-    searchSwaps: (asked: OnTrail, control: JobControl) =>
-      told(asked, control, () => swapRounds(asked.plan, compute(asked.plan), compute), outOf(MOST_SWAP_ROUNDS)),
+    searchSwaps: (request: OnTrail, control: JobControl) =>
+      oneByOne(
+        request,
+        control,
+        () => swapRounds(request.plan, compute(request.plan), compute),
+        outOf(MOST_SWAP_ROUNDS),
+      ),
 
     /** The plan with each of these kits. */
-    weighKits: (asked: OnTrail<{ variants: readonly KitVariant[] }>, control: JobControl) =>
-      told(asked, control, () => weighKits(asked.plan, asked.variants, compute), outOf(asked.variants.length)),
+    weighKits: (request: OnTrail<{ variants: readonly KitVariant[] }>, control: JobControl) =>
+      oneByOne(
+        request,
+        control,
+        () => weighKits(request.plan, request.variants, compute),
+        outOf(request.variants.length),
+      ),
 
     /** Devices given up one after the other. */
-    switchOffs: (asked: OnTrail, control: JobControl) =>
-      told(asked, control, () => switchOffs(asked.plan, figures), outOf(asked.plan.devices.length + 1)),
+    switchOffs: (request: OnTrail, control: JobControl) =>
+      oneByOne(request, control, () => switchOffs(request.plan, figures), outOf(request.plan.devices.length + 1)),
 
     /** So many hikes, a tenth at a time: how far it is, and the answer with the last. */
-    simulate: (asked: OnTrail<{ who: number; runs: number }>, control: JobControl) =>
-      told<OddsStep>(
-        asked,
+    simulate: (request: OnTrail<{ who: number; runs: number }>, control: JobControl) =>
+      oneByOne<OddsStep>(
+        request,
         control,
-        () => simulateInParts(asked.plan, figures(asked.plan), { ...asked, partRuns: Math.ceil(asked.runs / 10) }),
+        () =>
+          simulateInParts(request.plan, figures(request.plan), { ...request, partRuns: Math.ceil(request.runs / 10) }),
         ({ done }) => done,
       ),
 
     /** Single hikes of such a simulation. */
-    tellHikes: (asked: OnTrail<{ who: number; runs: number; numbers: readonly number[] }>, control: JobControl) =>
-      told(
-        asked,
+    tellHikes: (request: OnTrail<{ who: number; runs: number; numbers: readonly number[] }>, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => hikesOf(asked.plan, asked.who, asked.runs, asked.numbers),
-        outOf(asked.numbers.length),
+        () => hikesOf(request.plan, request.who, request.runs, request.numbers),
+        outOf(request.numbers.length),
       ),
 
     /** What a figure's spread comes from. */
-    trustOf: (asked: OnTrail<{ who: number }>, control: JobControl) =>
-      told(
-        asked,
+    trustOf: (request: OnTrail<{ who: number }>, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => trustOf(asked.plan, figures(asked.plan), asked.who, figures),
+        () => trustOf(request.plan, figures(request.plan), request.who, figures),
         ({ done }) => done,
       ),
 
     /** Every single change, and the best in pairs. */
-    pullLevers: (asked: OnTrail<{ who: number; target: LeverTarget; legIndex: number }>, control: JobControl) =>
-      told(
-        asked,
+    pullLevers: (request: OnTrail<{ who: number; target: LeverTarget; legIndex: number }>, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => pullLevers(asked.plan, asked, { compute, figures }),
+        () => pullLevers(request.plan, request, { compute, figures }),
         ({ fraction }) => fraction,
       ),
 
     /** Variants of the trip, one after the other. */
-    tellVariants(asked: OnTrail<{ plans: readonly Plan[]; who: number }>, control: JobControl) {
-      if (!asked.plans.every((one) => session.hasTrail(one))) return Promise.resolve("no-trail" as const);
-      return told(asked, control, () => variantsOf(asked.plans, asked.who), outOf(asked.plans.length));
+    tellVariants(request: OnTrail<{ plans: readonly Plan[]; who: number }>, control: JobControl) {
+      if (!request.plans.every((one) => session.hasTrail(one))) return Promise.resolve("no-trail" as const);
+      return oneByOne(request, control, () => variantsOf(request.plans, request.who), outOf(request.plans.length));
     },
 
     /** Food in reserve against the chance of running out. */
-    reserveOdds: (asked: OnTrail<{ who: number }>, control: JobControl) =>
-      told(asked, control, () => reserveOdds(asked.plan, asked.who, figures), outOf(TRIED_RESERVES.length + 1)),
+    reserveOdds: (request: OnTrail<{ who: number }>, control: JobControl) =>
+      oneByOne(
+        request,
+        control,
+        () => reserveOdds(request.plan, request.who, figures),
+        outOf(TRIED_RESERVES.length + 1),
+      ),
 
     /** What it takes to be somewhere by a date. */
-    waysThere: (asked: OnTrail<{ goal: Goal }>, control: JobControl) =>
-      told(asked, control, () => waysThere(asked.plan, asked.goal, compute), outOf(WAYS)),
+    waysThere: (request: OnTrail<{ goal: Goal }>, control: JobControl) =>
+      oneByOne(request, control, () => finishOptions(request.plan, request.goal, compute), outOf(FINISH_KINDS)),
 
     /** Sets of stops, and how far the search is. */
-    searchStops: (asked: OnTrail, control: JobControl) =>
-      told(
-        asked,
+    searchStops: (request: OnTrail, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => searchStops(session, asked.plan),
+        () => searchStops(session, request.plan),
         (event) => (event.kind === "progress" ? event.fraction : undefined),
       ),
 
     /** What one may do at a stop instead. */
-    stopChoices: (asked: OnTrail<{ stopId: string }>, control: JobControl) =>
-      told(
-        asked,
+    stopChoices: (request: OnTrail<{ stopId: string }>, control: JobControl) =>
+      oneByOne(
+        request,
         control,
-        () => stopChoices(asked.plan, asked.stopId, compute),
+        () => stopChoices(request.plan, request.stopId, compute),
         () => 0,
       ),
 

@@ -1,7 +1,7 @@
 /** A job whose rows come one by one, with how far it is and a stop; given up when nobody looks any more. */
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Plan } from "@gepack/core";
-import { latestPlan } from "../store/standing.ts";
+import { latestPlan } from "../store/liveDocument.ts";
 import { report } from "../store/notices.ts";
 import { JobStopped } from "./client.ts";
 

@@ -30,17 +30,17 @@ export function fromColumns<Row extends object>({ count, numbers, others }: Colu
 }
 
 /** A result without the profile, which travels only when it changed. */
-export type ToldResult = Omit<PlanResult, "profile">;
+export type WireSource = Omit<PlanResult, "profile">;
 
 /** The same, with its rows as columns; `legs` keep no carries of their own. */
-export interface WireResult extends Omit<ToldResult, "days"> {
+export interface WireResult extends Omit<WireSource, "days"> {
   days: Columns;
   /** Of all legs and hikers, one after the other. */
   carries: Columns;
   carryCounts: number[];
 }
 
-export function toWire(result: ToldResult): WireResult {
+export function toWire(result: WireSource): WireResult {
   const hikers = result.legs.flatMap((leg) => leg.hikers);
   return {
     ...result,
@@ -51,7 +51,7 @@ export function toWire(result: ToldResult): WireResult {
   };
 }
 
-export function fromWire({ carries, carryCounts, days, ...rest }: WireResult): ToldResult {
+export function fromWire({ carries, carryCounts, days, ...rest }: WireResult): WireSource {
   const all = fromColumns<Carry>(carries);
   let at = 0;
   const counts = carryCounts.values();

@@ -14,7 +14,7 @@ let deaf: JobName[][];
 let workers: FakeWorker[];
 
 class FakeWorker {
-  readonly asked: { name: JobName; args: Record<string, unknown> }[] = [];
+  readonly requests: { name: JobName; args: Record<string, unknown> }[] = [];
   onerror: ((event: { preventDefault: () => void }) => void) | undefined;
   terminated = false;
   readonly beat: () => void;
@@ -28,10 +28,10 @@ class FakeWorker {
     this.beat = () => port2.postMessage(BEAT);
     const { run, stop } = serveJobs(this.beat);
     const api = {
-      run: async (id: number, job: JobName, args: unknown, told: (fraction: number, detail: unknown) => void) => {
-        this.asked.push({ name: job, args: args as Record<string, unknown> });
+      run: async (id: number, job: JobName, args: unknown, progress: (fraction: number, detail: unknown) => void) => {
+        this.requests.push({ name: job, args: args as Record<string, unknown> });
         if (silent.includes(job)) await new Promise(() => {});
-        return run(id, job, args, told);
+        return run(id, job, args, progress);
       },
       stop,
     };
@@ -40,7 +40,7 @@ class FakeWorker {
   }
 
   asks(name: JobName): Record<string, unknown>[] {
-    return this.asked.filter((one) => one.name === name).map((one) => one.args);
+    return this.requests.filter((one) => one.name === name).map((one) => one.args);
   }
   postMessage(message: unknown, transfer: Transferable[] = []): void {
     this.port.postMessage(message, transfer);

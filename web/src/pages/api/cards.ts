@@ -3,18 +3,18 @@
  * `?papers=leg-cards,day-cards&size=a4&hiker=1&leg=3`, or `papers=booklet` for all.
  */
 import type { APIRoute } from "astro";
-import { askedPapers } from "../../server/askedPapers.ts";
+import { papersQuery } from "../../server/papersQuery.ts";
 import { answerPosted } from "../../server/posted.ts";
 import { methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
 
 export const POST: APIRoute = (context) => {
-  const { asked, bad } = askedPapers(context.url);
-  if (!asked) return problem(400, "No such paper", `${bad.join("; ")}.`);
+  const { query, bad } = papersQuery(context.url);
+  if (!query) return problem(400, "No such paper", `${bad.join("; ")}.`);
   return answerPosted(
     context,
-    { is: "cards", ...asked },
+    { is: "cards", ...query },
     (html) =>
       new Response(html, { headers: { "content-type": "text/html; charset=utf-8", "cache-control": "no-store" } }),
   );

@@ -1,17 +1,17 @@
 import { SEA_KM, simulatedNormals, type SeaWord } from "@gepack/core";
 import type { APIRoute } from "astro";
-import { askedOf } from "../../server/asked.ts";
+import { queryOf } from "../../server/query.ts";
 import { answer, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
 
 /** Simulated normals of a place: `?latDeg=48&heightM=500&seaKm=40&west=0.5`; the sea in words as well. */
 export const GET: APIRoute = ({ request, url }) => {
-  const asked = url.searchParams;
-  const sea = asked.get("sea") as SeaWord | null;
+  const query = url.searchParams;
+  const sea = query.get("sea") as SeaWord | null;
   if (sea !== null && !(sea in SEA_KM))
     return problem(400, "Not a place", `sea is “${sea.slice(0, 30)}”; use one of ${Object.keys(SEA_KM).join(", ")}.`);
-  const { number, bad } = askedOf(url);
+  const { number, bad } = queryOf(url);
   const place = {
     latDeg: number("latDeg", -90, 90),
     heightM: number("heightM", -430, 8900),

@@ -1,6 +1,6 @@
 import { dayNumber, isoOfDay, POST_PLACES, sendingDays, simulatedTransit, type PostPlace } from "@gepack/core";
 import type { APIRoute } from "astro";
-import { askedOf } from "../../server/asked.ts";
+import { queryOf } from "../../server/query.ts";
 import { answer, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
@@ -9,14 +9,14 @@ const LOST_FRACTION = 0.01;
 
 /** Simulated days of a parcel: `?to=village&distanceKm=300`; with `arrives=2027-06-18&holdDays=15` also when to send it. */
 export const GET: APIRoute = ({ request, url }) => {
-  const asked = url.searchParams;
-  const { number, bad } = askedOf(url);
-  const to = asked.get("to") ?? "village";
+  const query = url.searchParams;
+  const { number, bad } = queryOf(url);
+  const to = query.get("to") ?? "village";
   if (!(POST_PLACES as readonly string[]).includes(to))
     bad.push(`to is “${to.slice(0, 30)}”; use one of ${POST_PLACES.join(", ")}`);
   const distanceKm = number("distanceKm", 0, 20_000, 0);
   const holdDays = number("holdDays", 1, 365, 15);
-  const arrives = asked.get("arrives");
+  const arrives = query.get("arrives");
   const arrivesDay = arrives === null ? undefined : dayNumber(arrives);
   if (arrives !== null && arrivesDay === undefined)
     bad.push(`arrives is “${arrives.slice(0, 30)}”; expected a day as YYYY-MM-DD`);

@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { dayNumber, simulatedTracker, unpackTrack, type TrackPoints } from "@gepack/core";
 import type { APIRoute } from "astro";
-import { askedOf } from "../../server/asked.ts";
+import { queryOf } from "../../server/query.ts";
 import { answer, methodRefused, problem } from "../../server/respond.ts";
 
 export const prerender = false;
@@ -29,12 +29,12 @@ function demoTrail(publicFiles: string): Promise<TrackPoints> {
  * as fast. With `elapsedS` so much of its own time has gone by instead.
  */
 export const GET: APIRoute = async ({ request, url, locals }) => {
-  const asked = url.searchParams;
-  const { number, bad } = askedOf(url);
-  const start = asked.get("start") ?? "";
+  const query = url.searchParams;
+  const { number, bad } = queryOf(url);
+  const start = query.get("start") ?? "";
   const startDay = dayNumber(start);
   if (startDay === undefined) bad.push(`start is “${start.slice(0, 30)}”; expected a day as YYYY-MM-DD`);
-  const sinceText = asked.get("since");
+  const sinceText = query.get("since");
   const sinceS = sinceText === null ? 0 : Date.parse(sinceText) / 1000;
   if (Number.isNaN(sinceS)) bad.push(`since is “${sinceText!.slice(0, 30)}”; expected a moment as 2027-03-30T00:00Z`);
   const nowS = Date.now() / 1000;

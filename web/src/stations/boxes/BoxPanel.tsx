@@ -78,21 +78,21 @@ export function BoxPanel({ plan, result, box, say }: Props) {
               <span className={ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}>{what}</span>
               {waits && <span className="text-caution">left out for now</span>}
             </label>
-            {own && plan.held.length > 0 && (
+            {own && plan.decisions.length > 0 && (
               <select
                 className="field max-w-[150px]"
                 aria-label={`Add ${what}`}
-                value={row?.lines.find((one) => one.id === id)?.heldId ?? ""}
+                value={row?.lines.find((one) => one.id === id)?.decisionId ?? ""}
                 onChange={(event) => {
-                  const heldId = event.target.value;
+                  const decisionId = event.target.value;
                   changeBox(box, `Box to ${name}: when to add ${what}`, ({ lines }) => {
                     const own = lines.find((one) => one.id === id);
-                    if (own) setFields(own, { heldId: heldId === "" ? undefined : heldId });
+                    if (own) setFields(own, { decisionId: decisionId === "" ? undefined : decisionId });
                   });
                 }}
               >
                 <option value="">always</option>
-                {plan.held.map((choice) => (
+                {plan.decisions.map((choice) => (
                   <option key={choice.id} value={choice.id}>
                     if {choice.name}
                   </option>

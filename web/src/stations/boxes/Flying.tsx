@@ -38,7 +38,8 @@ export function Flying({ plan, result, say }: { plan: Plan; result: PlanResult; 
         })}
       </div>
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
-        Guessed from the item’s name; correct it in the item. {CARRIERS_FIRST} That includes power banks over 100 Wh, medicines, and food across borders.
+        Guessed from the item’s name; correct it in the item. {CARRIERS_FIRST} That includes power banks over 100 Wh,
+        medicines, and food across borders.
       </p>
     </div>
   );

@@ -105,8 +105,8 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
             />
           )}
           <p className="mt-2 mb-0 max-w-[72ch] text-xs text-muted">
-            Mailing dates give a 95 % chance that the box is there when you arrive, early or late.
-            Transit times are estimates: trust the carrier and the post office over them.
+            Mailing dates give a 95 % chance that the box is there when you arrive, early or late. Transit times are
+            estimates: trust the carrier and the post office over them.
           </p>
         </section>
         {chosen && <BoxPanel key={chosen.key} plan={plan} result={result} box={chosen} say={say} />}

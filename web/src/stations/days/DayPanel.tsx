@@ -34,9 +34,9 @@ export function DayPanel({ plan, result, day }: Props) {
       <p className="mt-0.5 mb-2 text-muted">
         {day.rests
           ? "A rest day. "
-          : `${say.way(day.toM - day.fromM)}, ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local solar time. `}
+          : `${say.distance(day.toM - day.fromM)}, ${say.height(day.climbM)} up, ${say.hours(day.walkH)} walking, ${say.clock(day.leavesH)} to ${say.clock(day.arrivesH)} local solar time. `}
         Night: {NIGHT_WORDS[nightKind(day)]}
-        {day.place === undefined ? ` at ${say.way(day.toM)}` : `, ${day.place}`}, {say.height(day.heightM)}, below{" "}
+        {day.place === undefined ? ` at ${say.distance(day.toM)}` : `, ${day.place}`}, {say.height(day.heightM)}, below{" "}
         {say.C(day.coldNightC)} one night in ten; {say.percent(100 * day.wetChance)} chance of rain.
       </p>
       {movable &&
@@ -129,7 +129,7 @@ function Elsewhere({ plan, result: { profile }, day }: Props) {
           <li key={`${what} ${name} ${at}`}>
             <button className="btn text-xs!" title={what} onClick={() => moveNight(plan, profile, day, at)}>
               {name}, {at < day.toM ? "−" : "+"}
-              {say.way(Math.abs(at - day.toM))}
+              {say.distance(Math.abs(at - day.toM))}
             </button>
           </li>
         ))}

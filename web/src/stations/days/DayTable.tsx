@@ -30,8 +30,8 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
   }, [chosen]);
   const { units } = plan.trip;
   const say = sayIn(plan);
-  const way = unitSymbol("distance", units);
-  const km = (metres: number): string => quantity("distance", metres, units).replace(` ${way}`, "");
+  const unit = unitSymbol("distance", units);
+  const km = (metres: number): string => quantity("distance", metres, units).replace(` ${unit}`, "");
   const columns: Column<CalendarDay>[] = [
     {
       id: "date",
@@ -44,9 +44,9 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
       ),
     },
     { id: "leg", head: "leg", right: true, from: 561, cell: ({ legIndex }) => legIndex + 1 },
-    { id: "from", head: `from, ${way}`, right: true, from: 861, cell: ({ fromM, rests }) => (rests ? "" : km(fromM)) },
-    { id: "to", head: `to, ${way}`, right: true, cell: ({ toM }) => km(toM) },
-    { id: "way", head: way, right: true, cell: ({ fromM, toM, rests }) => (rests ? "rest" : km(toM - fromM)) },
+    { id: "from", head: `from, ${unit}`, right: true, from: 861, cell: ({ fromM, rests }) => (rests ? "" : km(fromM)) },
+    { id: "to", head: `to, ${unit}`, right: true, cell: ({ toM }) => km(toM) },
+    { id: "way", head: unit, right: true, cell: ({ fromM, toM, rests }) => (rests ? "rest" : km(toM - fromM)) },
     {
       id: "climb",
       head: "up / down",

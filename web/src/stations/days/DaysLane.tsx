@@ -49,8 +49,8 @@ export const DaysLane = memo(function DaysLane({ plan, result, days, onChoose }:
                 key={day.date}
                 tabIndex={-1}
                 className="absolute bottom-0 cursor-pointer border-l border-sheet"
-                aria-label={`${dayMonth(day.date)}, ${say.way(day.toM - day.fromM)} in ${say.hours(day.walkH)}`}
-                title={`${dayMonth(day.date)}: ${say.way(day.toM - day.fromM)} in ${say.hours(day.walkH)}`}
+                aria-label={`${dayMonth(day.date)}, ${say.distance(day.toM - day.fromM)} in ${say.hours(day.walkH)}`}
+                title={`${dayMonth(day.date)}: ${say.distance(day.toM - day.fromM)} in ${say.hours(day.walkH)}`}
                 onClick={() => onChoose(day)}
                 style={{
                   left: x(day.fromM),
@@ -88,7 +88,7 @@ export const DaysLane = memo(function DaysLane({ plan, result, days, onChoose }:
                 id={day.date}
                 data={{ atM: day.toM, day }}
                 label={`Night of ${dayMonth(day.date)}`}
-                valueText={`${say.way(day.toM)}, ${words}`}
+                valueText={`${say.distance(day.toM)}, ${words}`}
                 lengthM={profile.lengthM}
                 leftPx={left}
                 className={`top-[7px] size-[9px] ${look}`}

@@ -1,6 +1,6 @@
 /** What it takes to be at the finish, or a stop, by a date: hours, an earlier start, rest days; each to be taken. */
 import { useState } from "react";
-import { comesOn, makeChange, type Plan, type PlanResult, type WayThere } from "@gepack/core";
+import { comesOn, makeChange, type Plan, type PlanResult, type FinishOption } from "@gepack/core";
 import { edit } from "../../store/document.ts";
 import { calculator } from "../../store/trail.ts";
 import { DateField } from "../../ui/DateField.tsx";
@@ -13,20 +13,20 @@ import { usePlanRun } from "../../worker/useLongRun.ts";
 
 const FINISH = "finish";
 /** Hours, start and rest days. */
-const WAYS = 3;
+const KINDS = 3;
 
 export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
   const say = sayIn(plan);
   const [goal, setGoal] = useState(FINISH);
   const [typed, setTyped] = useState<string>();
-  const { rows: ways, fraction, start, stop, clear } = usePlanRun<WayThere>(plan);
+  const { rows: found, fraction, start, stop, clear } = usePlanRun<FinishOption>(plan);
   const stopId = goal === FINISH ? {} : { stopId: goal };
   const comes = comesOn(result, { ...stopId, date: "" });
   const date = typed ?? (goal === FINISH ? plan.trip.finishBy : undefined) ?? comes;
   const run = (): void =>
     start(
-      () => WAYS,
-      (now, onRow, signal) => calculator().waysThere({ plan: now, goal: { ...stopId, date } }, onRow, signal),
+      () => KINDS,
+      (now, onRow, signal) => calculator().finishOptions({ plan: now, goal: { ...stopId, date } }, onRow, signal),
     );
   const stops = result.legs.slice(0, -1).map(({ toStopId }) => toStopId);
   return (
@@ -61,19 +61,21 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
           {comes <= date ? ", in time." : "."}
         </span>
       </div>
-      {ways.length > 0 && (
+      {found.length > 0 && (
         <ul className="m-0 mt-2 list-none p-0 text-sm" data-testid="ways">
-          {ways.map((way) => (
-            <li key={way.way} className="flex flex-wrap items-center gap-3 border-t border-rule py-1">
-              <span className="min-w-[230px]">{wayWords(way, say)}</span>
-              {way.comes !== undefined && way.heaviestKg !== undefined && (
+          {found.map((option) => (
+            <li key={option.kind} className="flex flex-wrap items-center gap-3 border-t border-rule py-1">
+              <span className="min-w-[230px]">{optionWords(option, say)}</span>
+              {option.comes !== undefined && option.heaviestKg !== undefined && (
                 <>
                   <span className="figure text-muted">
-                    arrive {say.date(way.comes)}, heaviest pack {say.kg(way.heaviestKg)}
+                    arrive {say.date(option.comes)}, heaviest pack {say.kg(option.heaviestKg)}
                   </span>
                   <button
                     className="btn"
-                    onClick={() => void edit(wayWords(way, say), (draft) => makeChange(draft as Plan, way.change))}
+                    onClick={() =>
+                      void edit(optionWords(option, say), (draft) => makeChange(draft as Plan, option.change))
+                    }
                   >
                     Apply
                   </button>
@@ -87,16 +89,16 @@ export function FinishBy({ plan, result }: { plan: Plan; result: PlanResult }) {
   );
 }
 
-function wayWords({ way, by, comes, change }: WayThere, say: Say): string {
+function optionWords({ kind: option, by, comes, change }: FinishOption, say: Say): string {
   if (comes === undefined)
     return {
       hours: `Even ${by} more hours a day aren’t enough`,
       start: `Even starting ${by} days earlier isn’t enough`,
       zeros: by === 0 ? "There are no rest days to drop" : "Dropping every rest day isn’t enough",
-    }[way];
+    }[option];
   return {
     hours: `Walk ${say.number(by, 2)} h more a day`,
     start: `Start on ${say.date(change.startDate ?? "")}, ${say.days(by)} earlier`,
     zeros: by === 1 ? "Drop one rest day" : `Drop ${by} rest days`,
-  }[way];
+  }[option];
 }

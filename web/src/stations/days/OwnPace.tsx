@@ -54,26 +54,26 @@ export function OwnPace({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
         )}
         <span className="text-muted">GPX, TCX or FIT; you can pick several. They stay on this device.</span>
       </div>
-      {found && <Told plan={plan} hiker={hiker} reading={found} say={say} />}
+      {found && <PaceText plan={plan} hiker={hiker} reading={found} say={say} />}
     </section>
   );
 }
 
-function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading: PastReading; say: Say }) {
+function PaceText({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading: PastReading; say: Say }) {
   const { pace, problems } = reading;
   const { units } = plan.trip;
   const change = changeHiker(hiker);
   const breaks = pace.walkH > 0 ? pace.breakH / pace.walkH : 0;
   const hours = pace.days > 0 ? pace.walkH / pace.days : 0;
-  const way = unitSymbol("distance", units);
+  const unit = unitSymbol("distance", units);
   const columns: Column<SlopePace>[] = [
     { id: "slope", head: "slope", names: true, cell: slopeWords },
     { id: "way", head: "walked", right: true, cell: ({ distanceM }) => quantity("distance", distanceM, units) },
     {
       id: "speed",
-      head: `${way}/h`,
+      head: `${unit}/h`,
       right: true,
-      cell: ({ distanceM, walkH }) => quantity("distance", distanceM / walkH, units).replace(` ${way}`, ""),
+      cell: ({ distanceM, walkH }) => quantity("distance", distanceM / walkH, units).replace(` ${unit}`, ""),
     },
   ];
   return (
@@ -83,7 +83,7 @@ function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading
           {problem}
         </p>
       ))}
-      <p className="m-0">{toldWords(pace, say)}</p>
+      <p className="m-0">{paceWords(pace, say)}</p>
       {pace.factor && (
         <p className="m-0">
           Speed: {fixed(100 * pace.factor.value, 0)} % of the chosen model (90 % range:{" "}
@@ -148,10 +148,10 @@ function Told({ plan, hiker, reading, say }: { plan: Plan; hiker: Hiker; reading
   );
 }
 
-function toldWords({ distanceM, climbM, walkH, days, factor, leftOutM, untimed }: PastPace, say: Say): string {
+function paceWords({ distanceM, climbM, walkH, days, factor, leftOutM, untimed }: PastPace, say: Say): string {
   if (untimed) return "These files have no times, so they say nothing about pace.";
-  const walked = `${say.way(distanceM)}, ${say.height(climbM)} up, in ${say.hours(walkH)} on ${days === 1 ? "a day" : `${days} days`}.`;
-  const out = leftOutM > 500 ? `Left out ${say.way(leftOutM)} that was too fast for walking.` : "";
+  const walked = `${say.distance(distanceM)}, ${say.height(climbM)} up, in ${say.hours(walkH)} on ${days === 1 ? "a day" : `${days} days`}.`;
+  const out = leftOutM > 500 ? `Left out ${say.distance(leftOutM)} that was too fast for walking.` : "";
   return `${walked}${out}${factor ? "" : " Too little to say how you compare: it takes four hours of walking or more."}`;
 }
 

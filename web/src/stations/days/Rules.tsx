@@ -69,8 +69,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
   return (
     <>
       <p className="m-0 max-w-[72ch] text-sm text-muted">
-        {TOGETHER} Tired people, and people in the dark or
-        heat, make mistakes: keep a margin.
+        {TOGETHER} Tired people, and people in the dark or heat, make mistakes: keep a margin.
       </p>
       {plan.hikers.map((hiker) => (
         <div key={hiker.id} className="grid gap-2">

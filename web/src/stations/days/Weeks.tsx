@@ -48,7 +48,7 @@ export function Weeks({ plan, days, chosen, onChoose }: Props) {
                         onClick={() => onChoose(date)}
                       >
                         <span className="text-xs text-muted">{say.date(date)}</span>{" "}
-                        <b className="figure">{day.rests ? "rest" : say.way(day.toM - day.fromM)}</b>
+                        <b className="figure">{day.rests ? "rest" : say.distance(day.toM - day.fromM)}</b>
                         <span className={`block text-xs ${day.pinId === undefined ? "" : "font-bold text-caution"}`}>
                           {day.place ?? NIGHT_WORDS[nightKind(day)]}
                         </span>

@@ -20,7 +20,7 @@ interface Target {
   id: string;
   name: string;
   wanted: string;
-  held: string;
+  have: string;
   says: string;
   bad?: boolean;
 }
@@ -50,8 +50,8 @@ export function BagPanel({ plan, result, hiker, who, leg, from, bag }: Props) {
             {say.percent((100 * row.food.menuKcal) / Math.max(1, row.food.needKcal))} of what you burn.
           </p>
           <Targets plan={plan} hiker={hiker} leg={leg} who={who} bag={bag} />
-          <Fill say={say} label="Bear canister" heldL={bag.figures.volumeL} roomL={row.kit.canisterL} />
-          <Fill say={say} label="Pack, with the food and most water" heldL={row.volumeL} roomL={hiker.packVolumeL} />
+          <Fill say={say} label="Bear canister" foodL={bag.figures.volumeL} roomL={row.kit.canisterL} />
+          <Fill say={say} label="Pack, with the food and most water" foodL={row.volumeL} roomL={hiker.packVolumeL} />
           <Items plan={plan} bag={bag} />
         </>
       ) : (
@@ -97,17 +97,17 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
   const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * days;
   const wantedSodiumMg = hiker.fill.sodiumMgADay * days;
   const { figures } = bag;
-  const off = (held: number, wanted: number): string => {
+  const off = (have: number, wanted: number): string => {
     if (wanted <= 0) return "";
-    const percent = say.number((100 * Math.abs(held - wanted)) / wanted);
-    return percent === "0" ? "met" : `${held >= wanted ? "+" : "−"}${percent} %`;
+    const percent = say.number((100 * Math.abs(have - wanted)) / wanted);
+    return percent === "0" ? "met" : `${have >= wanted ? "+" : "−"}${percent} %`;
   };
   const rows: Target[] = [
     {
       id: "energy",
       name: "Energy",
       wanted: say.kcal(wantedKcal),
-      held: say.kcal(figures.energyKcal),
+      have: say.kcal(figures.energyKcal),
       says: off(figures.energyKcal, wantedKcal),
       bad: figures.energyKcal < 0.9 * wantedKcal,
     },
@@ -115,7 +115,7 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       id: "protein",
       name: "Protein",
       wanted: say.g(wantedProteinG),
-      held: say.g(figures.proteinG),
+      have: say.g(figures.proteinG),
       says: off(figures.proteinG, wantedProteinG),
       bad: figures.proteinG < 0.9 * wantedProteinG,
     },
@@ -123,14 +123,14 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       id: "density",
       name: "Energy density",
       wanted: "",
-      held: `${say.number(figures.energyKcal / Math.max(1, figures.massG), 2)} kcal/g`,
+      have: `${say.number(figures.energyKcal / Math.max(1, figures.massG), 2)} kcal/g`,
       says: "",
     },
     {
       id: "volume",
       name: "Packed volume",
       wanted: kit.canisterL > 0 ? `${say.L(kit.canisterL)} bear canister` : "",
-      held: say.L(figures.volumeL),
+      have: say.L(figures.volumeL),
       says: kit.canisterL === 0 ? "" : figures.volumeL <= kit.canisterL ? "fits" : "too much at the start",
       bad: kit.canisterL > 0 && figures.volumeL > kit.canisterL,
     },
@@ -138,17 +138,17 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
       id: "salt",
       name: "Sodium",
       wanted: `${say.number(wantedSodiumMg / 1000, 1)} g`,
-      held: `${say.number(figures.sodiumMg / 1000, 1)} g`,
+      have: `${say.number(figures.sodiumMg / 1000, 1)} g`,
       says: off(figures.sodiumMg, wantedSodiumMg),
       bad: figures.sodiumMg < 0.9 * wantedSodiumMg,
     },
-    { id: "water", name: "Cooking water", wanted: "", held: say.L(figures.waterL), says: "" },
-    { id: "money", name: "Cost", wanted: "", held: say.money(figures.price, 2), says: "" },
+    { id: "water", name: "Cooking water", wanted: "", have: say.L(figures.waterL), says: "" },
+    { id: "money", name: "Cost", wanted: "", have: say.money(figures.price, 2), says: "" },
   ];
   const columns: Column<Target>[] = [
     { id: "name", head: "target", unseen: true, names: true, cell: ({ name }) => name },
     { id: "wanted", head: "target", right: true, cell: ({ wanted }) => wanted },
-    { id: "held", head: "in the bag", right: true, cell: ({ held }) => held },
+    { id: "held", head: "in the bag", right: true, cell: ({ have }) => have },
     {
       id: "says",
       head: "vs. target",
@@ -160,17 +160,17 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
   return <Table<Target> label="Food bag against its targets" columns={columns} rows={rows} idOf={({ id }) => id} />;
 }
 
-function Fill({ say, label, heldL, roomL }: { say: Say; label: string; heldL: number; roomL: number }) {
+function Fill({ say, label, foodL, roomL }: { say: Say; label: string; foodL: number; roomL: number }) {
   if (roomL <= 0) return null;
-  const told = `${label}: ${say.L(heldL, 1)} of ${say.L(roomL, 1)}`;
-  const most = Math.max(heldL, roomL);
+  const sentence = `${label}: ${say.L(foodL, 1)} of ${say.L(roomL, 1)}`;
+  const most = Math.max(foodL, roomL);
   return (
     <div className="my-2 text-xs text-muted">
-      {told}
-      <div className="relative h-[10px] border border-rule" role="img" aria-label={told}>
+      {sentence}
+      <div className="relative h-[10px] border border-rule" role="img" aria-label={sentence}>
         <div
           className="absolute inset-y-0 left-0"
-          style={{ width: `${(100 * heldL) / most}%`, background: heldL > roomL ? "var(--danger)" : "var(--food)" }}
+          style={{ width: `${(100 * foodL) / most}%`, background: foodL > roomL ? "var(--danger)" : "var(--food)" }}
         />
         <div
           className="absolute inset-y-[-3px] w-[2px] bg-ink"

@@ -32,7 +32,7 @@ export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Pr
   return (
     <section aria-label="Menus by day" className="mb-3">
       <p className="m-0 mb-2 text-sm leading-[30px]">
-        Usually <Condition hiker={hiker} of="usualId" label="Default menu" options={[NONE, ...names]} />; on days
+        Usually <Condition hiker={hiker} of="defaultId" label="Default menu" options={[NONE, ...names]} />; on days
         averaging{" "}
         <FieldNumber
           bare
@@ -90,7 +90,7 @@ export function LegDays({ plan, hiker, fromStopId, legName, days, onChoose }: Pr
 
 interface ConditionProps {
   hiker: Hiker;
-  of: "usualId" | "coldId" | "dryCampId" | "noFlameId";
+  of: "defaultId" | "coldId" | "dryCampId" | "noFlameId";
   label: string;
   options: readonly (readonly [string, string])[];
 }

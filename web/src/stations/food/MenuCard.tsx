@@ -49,8 +49,8 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
   const minutes = minutesOf(plan, menu);
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const drop = ({ active, over }: DragEndEvent): void => {
-    const held = active.data.current as Held | undefined;
-    if (held && over) moveItem(menu, held.meal, over.id as Meal, held.food);
+    const dragged = active.data.current as Dragged | undefined;
+    if (dragged && over) moveItem(menu, dragged.meal, over.id as Meal, dragged.food);
   };
   return (
     <div data-testid="menu">
@@ -91,7 +91,7 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
 }
 
 /** What is being dragged, and out of which meal. */
-interface Held {
+interface Dragged {
   meal: Meal;
   food: Food;
 }
@@ -103,13 +103,13 @@ const nextMeal: KeyboardCoordinateGetter = (
 ) => {
   const by = code === "ArrowDown" ? 1 : code === "ArrowUp" ? -1 : 0;
   if (by === 0) return undefined;
-  const at = MEALS.indexOf((over?.id ?? (active?.data.current as Held | undefined)?.meal) as Meal);
+  const at = MEALS.indexOf((over?.id ?? (active?.data.current as Dragged | undefined)?.meal) as Meal);
   const next = MEALS[at + by];
   const rect = next && droppableRects.get(next);
   return rect ? { x: currentCoordinates.x, y: rect.top + 4 } : undefined;
 };
 /** What is held may be gone by an edit or by undo. */
-const nameOf = ({ data }: Active): string => (data.current as Held | undefined)?.food.name ?? "The item";
+const nameOf = ({ data }: Active): string => (data.current as Dragged | undefined)?.food.name ?? "The item";
 const over = (target: Over | null): string => (target ? `into ${MEAL_WORDS[target.id as Meal]}` : "outside the meals");
 /** For who hears what happens. */
 const SAID: Announcements = {
@@ -136,10 +136,10 @@ function MealPlace({ meal, children }: { meal: Meal; children: ReactNode }) {
 }
 
 /** Takes a food by the handle to another meal: dragged, or Space, arrow keys and Space. */
-function Grip({ meal, food }: Held) {
+function Grip({ meal, food }: Dragged) {
   const { setNodeRef, listeners, attributes, transform } = useDraggable({
     id: `${meal} ${food.id}`,
-    data: { meal, food } satisfies Held,
+    data: { meal, food } satisfies Dragged,
   });
   return (
     <button

@@ -45,7 +45,7 @@ export default function Food({ plan, result: newest }: ScreenProps) {
   const looked =
     plan.menus.find(({ id }) => id === menuId) ??
     legDays.find(({ menu }) => menu)?.menu ??
-    plan.menus.find(({ id }) => id === hiker.menus.usualId) ??
+    plan.menus.find(({ id }) => id === hiker.menus.defaultId) ??
     plan.menus[0];
   const needKcal = meanOf(legDays.map(({ menuKcal, needKcal: need }) => menuKcal || need));
   const mostKcal = Math.max(0, ...days.map((day) => Math.max(day.needKcal, day.menuKcal)));
@@ -71,14 +71,14 @@ export default function Food({ plan, result: newest }: ScreenProps) {
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule px-[18px] py-2 text-sm">
         <button
           className="btn btn-strong"
-          disabled={fraction !== undefined || hiker.menus.usualId === undefined}
+          disabled={fraction !== undefined || hiker.menus.defaultId === undefined}
           onClick={() => fill([leg.index])}
         >
           Fill the food bag for {legName}
         </button>
         <button
           className="btn"
-          disabled={fraction !== undefined || hiker.menus.usualId === undefined}
+          disabled={fraction !== undefined || hiker.menus.defaultId === undefined}
           onClick={() => fill(bags[who]!.map((one) => one.legIndex))}
         >
           Fill all of {firstName(hiker)}’s bags
@@ -186,8 +186,8 @@ const RESERVES = [
   ["day", "one day’s reserve"],
   ["share", "10 % reserve"],
 ] as const;
-type ReserveWay = (typeof RESERVES)[number][0];
-const RESERVE_OF: Readonly<Record<ReserveWay, Pick<Hiker["food"], "reserveDays" | "reserveFraction">>> = {
+type ReserveChoice = (typeof RESERVES)[number][0];
+const RESERVE_OF: Readonly<Record<ReserveChoice, Pick<Hiker["food"], "reserveDays" | "reserveFraction">>> = {
   none: { reserveDays: 0, reserveFraction: 0 },
   half: { reserveDays: 0.5, reserveFraction: 0 },
   day: { reserveDays: 1, reserveFraction: 0 },
@@ -197,21 +197,21 @@ const RESERVE_OF: Readonly<Record<ReserveWay, Pick<Hiker["food"], "reserveDays" 
 /** The usual ways; its figures by themselves are in Trip, Need. */
 function Reserve({ hiker }: { hiker: Hiker }) {
   const { reserveDays, reserveFraction } = hiker.food;
-  const now = RESERVES.find(([way]) => {
-    const of = RESERVE_OF[way];
+  const now = RESERVES.find(([choice]) => {
+    const of = RESERVE_OF[choice];
     return of.reserveDays === reserveDays && of.reserveFraction === reserveFraction;
   })?.[0];
   const own = `${Math.round(100 * reserveFraction)} % reserve, at least ${reserveDays} days`;
   return (
-    <Pick<ReserveWay | "own">
+    <Pick<ReserveChoice | "own">
       bare
       label="Reserve"
       value={now ?? "own"}
       options={now ? RESERVES : [["own", own], ...RESERVES]}
-      onPick={(way) => {
-        if (way === "own") return;
+      onPick={(choice) => {
+        if (choice === "own") return;
         editRow("hikers", hiker.id, `${firstName(hiker)}: food reserve`, (row) => {
-          Object.assign(row.food, RESERVE_OF[way]);
+          Object.assign(row.food, RESERVE_OF[choice]);
         });
       }}
     />
@@ -269,11 +269,11 @@ function fillWords(rows: readonly FillAnswer[], { fill }: Hiker, say: Say): stri
         ? `${name}: no bag fits all your limits. It would without ${listOf(answer.impossible, "or")}. ${most}`
         : `${name}: no bag fits all your limits, even with any one of them dropped. ${most}`;
     }
-    const held = answer.binding.length > 0 ? ` Limited by ${listOf(answer.binding, "and")}.` : "";
+    const limitedBy = answer.binding.length > 0 ? ` Limited by ${listOf(answer.binding, "and")}.` : "";
     const sure = answer.proven
       ? "no better bag exists"
       : `no bag is more than ${say.number(answer.gap, 1)} ${GAP_UNITS[fill.least]} better`;
-    return `${name}: ${say.g(answer.figures.massG)} instead of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${held}`;
+    return `${name}: ${say.g(answer.figures.massG)} instead of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${limitedBy}`;
   }
   const good = rows.filter(({ answer }) => !("impossible" in answer));
   const massG = good.reduce((sum, { answer }) => sum + ("figures" in answer ? answer.figures.massG : 0), 0);

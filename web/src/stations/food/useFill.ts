@@ -1,7 +1,7 @@
 /** Bags that are filled beside the page, one leg after the other, with progress and stop. */
 import { buildPantry, legFill, type Filled, type Hiker, type Impossible } from "@gepack/core";
 import { takeFilled } from "../../edit/food.ts";
-import { whenShown } from "../../store/standing.ts";
+import { whenShown } from "../../store/liveDocument.ts";
 import { calculator } from "../../store/trail.ts";
 import { stopName } from "../../words/names.ts";
 import { useLongRun } from "../../worker/useLongRun.ts";

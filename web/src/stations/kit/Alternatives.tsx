@@ -38,10 +38,10 @@ interface Row {
 export function Alternatives({ plan }: { plan: Plan }) {
   const say = sayIn(plan);
   const choices = plan.kit.filter((piece) => isTakenAlong(piece) && alternativesTo(plan, piece).length > 0);
-  const [asked, setAsked] = useState<string>();
+  const [chosenId, setChosenId] = useState<string>();
   const [weights, setWeights] = useState<RankWeights>({ comfort: 1, cost: 1, weight: 1 });
   const { rows: weighed, fraction, start, stop, clear } = usePlanRun<WeighedKit>(plan);
-  const piece = choices.find(({ id }) => id === asked) ?? choices[0];
+  const piece = choices.find(({ id }) => id === chosenId) ?? choices[0];
   if (!piece)
     return (
       <p className="max-w-[72ch] py-2 text-sm text-muted">
@@ -78,7 +78,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
           options={choices.map((one) => [one.id, whose(one, plan)] as const)}
           onPick={(id) => {
             clear();
-            setAsked(id);
+            setChosenId(id);
           }}
         />
         <button className="btn btn-strong" disabled={fraction !== undefined} onClick={weigh}>

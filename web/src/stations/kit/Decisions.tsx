@@ -2,10 +2,10 @@
 import { useState } from "react";
 import {
   decisionsOf,
-  HELD_BY,
-  heldSchema,
+  DECIDED_BY,
+  decisionSchema,
   type Decision,
-  type HeldChoice,
+  type PlanDecision,
   type Plan,
   type PlanResult,
 } from "@gepack/core";
@@ -13,7 +13,7 @@ import { decide, hold } from "../../edit/kit.ts";
 import { removeRows, setRow } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { parseQuantity, unitSymbol, type QuantityKind } from "../../units/quantity.ts";
-import { HELD_WORDS, heldFigure } from "../../words/kit.ts";
+import { DECIDED_WORDS, decisionFigure } from "../../words/kit.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 
@@ -75,9 +75,9 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
       </span>
       {found && choice.condition && (
         <div className={found.isSo ? "text-caution" : "text-muted"}>
-          By the plan’s figures this {found.isSo ? "applies" : "doesn’t apply"}: {HELD_WORDS[choice.condition.of]}{" "}
-          {heldFigure(choice.condition.of, choice.condition.limit, say)}; the plan has{" "}
-          {heldFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day come first.
+          By the plan’s figures this {found.isSo ? "applies" : "doesn’t apply"}: {DECIDED_WORDS[choice.condition.of]}{" "}
+          {decisionFigure(choice.condition.of, choice.condition.limit, say)}; the plan has{" "}
+          {decisionFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day come first.
         </div>
       )}
       {choice.decided ? (
@@ -102,7 +102,7 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
               ["without", "without it"],
             ]}
             onPick={(value) =>
-              setRow("held", choice.id, `${choice.name}: plan ${value} it`, { counted: value === "with" })
+              setRow("decisions", choice.id, `${choice.name}: plan ${value} it`, { counted: value === "with" })
             }
           />
           <label className="grid font-semibold">
@@ -120,7 +120,10 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
           <button className="btn" onClick={() => decide(choice, false, why)}>
             Leave it behind
           </button>
-          <button className="btn text-danger" onClick={() => removeRows("held", [choice.id], `Delete ${choice.name}`)}>
+          <button
+            className="btn text-danger"
+            onClick={() => removeRows("decisions", [choice.id], `Delete ${choice.name}`)}
+          >
             Delete
           </button>
           <span className="text-muted">For now, the plan is {taken ? "with" : "without"} it.</span>
@@ -137,7 +140,7 @@ function Side({ plan, choice, side, label }: SideProps) {
   const ids = choice[side];
   const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
   const set = (next: string[], what: string): void =>
-    setRow("held", choice.id, `${choice.name}: ${what}`, { [side]: next });
+    setRow("decisions", choice.id, `${choice.name}: ${what}`, { [side]: next });
   const free = plan.kit.filter(({ id }) => !choice.pieceIds.includes(id) && !choice.otherwiseIds.includes(id));
   return (
     <Pick
@@ -160,12 +163,12 @@ function Side({ plan, choice, side, label }: SideProps) {
 
 interface SideProps {
   plan: Plan;
-  choice: HeldChoice;
+  choice: PlanDecision;
   side: "pieceIds" | "otherwiseIds";
   label: string;
 }
 
-type Of = NonNullable<HeldChoice["condition"]>["of"];
+type Of = NonNullable<PlanDecision["condition"]>["of"];
 
 const KIND: Readonly<Record<Of, QuantityKind>> = {
   "night-below": "temperature",
@@ -183,7 +186,7 @@ function Add({ plan }: { plan: Plan }) {
   const { units } = plan.trip;
   const kind = of === "" ? undefined : KIND[of];
   const read = kind && parseQuantity(kind, limit, units);
-  const fault = !heldSchema.shape.name.safeParse(name.trim()).success
+  const fault = !decisionSchema.shape.name.safeParse(name.trim()).success
     ? "Say what it depends on."
     : pieceId === ""
       ? "Choose the item to take."
@@ -230,7 +233,7 @@ function Add({ plan }: { plan: Plan }) {
       <Pick
         label="Check against"
         value={of}
-        options={[["", "no figure"], ...HELD_BY.map((key) => [key, HELD_WORDS[key]] as [Of, string])]}
+        options={[["", "no figure"], ...DECIDED_BY.map((key) => [key, DECIDED_WORDS[key]] as [Of, string])]}
         onPick={setOf}
       />
       {of !== "" && (

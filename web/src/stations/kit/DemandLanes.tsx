@@ -28,9 +28,13 @@ const ROOM_PX = 30;
 
 export const DemandLanes = memo(function DemandLanes({ covers, result, frame, legIndex, kind, say, onKind }: Props) {
   const [all, setAll] = useState(false);
-  const asked = (Object.keys(DEMAND_WORDS) as DemandKind[]).filter((one) => covers.some((cover) => cover.kind === one));
+  const kindsRequired = (Object.keys(DEMAND_WORDS) as DemandKind[]).filter((one) =>
+    covers.some((cover) => cover.kind === one),
+  );
   const isOpen = (one: DemandKind): boolean => covers.some((cover) => cover.kind === one && !cover.isMet);
-  const kinds = all ? asked : asked.filter((one) => !PLAIN.includes(one) || isOpen(one) || one === kind);
+  const kinds = all
+    ? kindsRequired
+    : kindsRequired.filter((one) => !PLAIN.includes(one) || isOpen(one) || one === kind);
   const { x, widthPx } = frame;
   return (
     <section aria-label="Requirements" className="border-b border-rule pb-1" data-testid="demands">
@@ -77,9 +81,9 @@ export const DemandLanes = memo(function DemandLanes({ covers, result, frame, le
           </div>
         );
       })}
-      {asked.length > kinds.length || all ? (
+      {kindsRequired.length > kinds.length || all ? (
         <button className="ml-[18px] text-xs text-pine hover:underline" onClick={() => setAll(!all)}>
-          {all ? "Only those that vary or are open" : `${asked.length - kinds.length} more, all covered`}
+          {all ? "Only those that vary or are open" : `${kindsRequired.length - kinds.length} more, all covered`}
         </button>
       ) : null}
     </section>

@@ -24,7 +24,7 @@ interface Props {
 
 export function KitTools({ plan, result, leg, who, onOpen }: Props) {
   const hikerId = plan.hikers[who]!.id;
-  const waits = plan.held.filter(({ decided }) => !decided).length;
+  const waits = plan.decisions.filter(({ decided }) => !decided).length;
   return (
     <div className="px-[18px] pb-3">
       <Chapter name="Choose">

@@ -45,7 +45,7 @@ export function ListCompare({ plan, result, leg }: Props) {
   const [from, to] = [find(one), find(other)];
   const compared = compareLists(from.pieces(), to.pieces());
   const options = sources.map(({ key, words }) => [key, words] as const);
-  const kept = plan.keptKits.find(({ id }) => id === one || id === other);
+  const kept = plan.savedLists.find(({ id }) => id === one || id === other);
   return (
     <div className="py-2 text-sm">
       <div className="is-form flex flex-wrap items-end gap-3">
@@ -74,7 +74,7 @@ export function ListCompare({ plan, result, leg }: Props) {
         {kept && (
           <button
             className="btn text-danger"
-            onClick={() => removeRows("keptKits", [kept.id], `Delete the list “${kept.name}”`)}
+            onClick={() => removeRows("savedLists", [kept.id], `Delete the list “${kept.name}”`)}
           >
             Delete “{kept.name}”
           </button>
@@ -158,7 +158,7 @@ function sourcesOf(plan: Plan, result: PlanResult, leg: LegResult): Source[] {
     { key: "start", words: "at the start", pieces: () => listOnLeg(plan, result, 0) },
     { key: "leg", words: `on leg ${leg.index + 1}`, pieces: () => listOnLeg(plan, result, leg.index) },
     { key: "finish", words: "at the finish", pieces: () => listOnLeg(plan, result, last) },
-    ...plan.keptKits.map(({ id, name, pieces }) => ({ key: id, words: `“${name}”`, pieces: () => pieces })),
+    ...plan.savedLists.map(({ id, name, pieces }) => ({ key: id, words: `“${name}”`, pieces: () => pieces })),
     ...(plan.hikers.length > 1
       ? plan.hikers.map((hiker, who) => ({
           key: `hiker ${hiker.id}`,

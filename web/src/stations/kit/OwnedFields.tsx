@@ -40,7 +40,7 @@ export function OwnedFields({
         <Choice
           label="Flight and mail"
           {...register("travels", orNothing)}
-          options={[["", "guessed"], ...TRAVELS.map((way): [string, string] => [way, TRAVEL_WORDS[way]])]}
+          options={[["", "guessed"], ...TRAVELS.map((travels): [string, string] => [travels, TRAVEL_WORDS[travels]])]}
         />
         {number("price", `Price${plan.resupply.money === "" ? "" : `, ${plan.resupply.money}`}`, 100)}
         <Controller

@@ -54,7 +54,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const role = useWatch({ control, name: "role" });
   const name = useWatch({ control, name: "name" });
   const massG = useWatch({ control, name: "massG" });
-  const toldG = useWatch({ control, name: "toldG" });
+  const listedG = useWatch({ control, name: "listedG" });
   const wear = useWatch({ control, name: "wear" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
@@ -128,11 +128,11 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
               {number("massG", "Weight of one")}
               <Scale
                 name={name}
-                toldG={toldG ?? massG}
+                listedG={listedG ?? massG}
                 say={sayIn(plan)}
                 onWeighed={(grams) => {
                   const dirty = { shouldDirty: true } as const;
-                  form.setValue("toldG", toldG ?? massG, dirty);
+                  form.setValue("listedG", listedG ?? massG, dirty);
                   form.setValue("massG", grams, dirty);
                   form.setValue("measured", true, dirty);
                 }}

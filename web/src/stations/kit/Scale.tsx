@@ -6,7 +6,7 @@ import type { Say } from "../../words/say.ts";
 interface Props {
   name: string;
   /** What is told of one piece, grams. */
-  toldG: number;
+  listedG: number;
   /** What lies on it besides, tared away. */
   underG?: number | undefined;
   say: Say;
@@ -18,7 +18,7 @@ const LONGEST_MS = 10_000;
 
 type Display = { grams: number; settled: boolean } | "none";
 
-export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
+export function Scale({ name, listedG, underG = 0, say, onWeighed }: Props) {
   const [laidOnAt, setLaidOnAt] = useState<number>();
   const [display, setDisplay] = useState<Display>();
   useEffect(() => {
@@ -26,7 +26,7 @@ export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
     let isOver = false;
     const look = async (): Promise<void> => {
       const elapsedMs = performance.now() - laidOnAt;
-      const reading = await askScale(name, toldG + underG, elapsedMs);
+      const reading = await askScale(name, listedG + underG, elapsedMs);
       if (isOver) return;
       setDisplay(reading ? { ...reading, grams: reading.grams - underG } : "none");
       if (reading && !reading.settled && elapsedMs < LONGEST_MS) setTimeout(() => void look(), EVERY_MS);
@@ -49,7 +49,7 @@ export function Scale({ name, toldG, underG = 0, say, onWeighed }: Props) {
           <span className={`figure ${display.settled ? "font-semibold" : "text-muted"}`}>{say.g(display.grams)}</span>
           {display.settled && (
             <>
-              <span className="text-muted">{differs(display.grams - toldG, say)}</span>
+              <span className="text-muted">{differs(display.grams - listedG, say)}</span>
               <button type="button" className="btn" onClick={() => onWeighed(display.grams)}>
                 Use this weight
               </button>

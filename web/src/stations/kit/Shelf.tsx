@@ -59,7 +59,7 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
                 </>
               ),
             },
-            { id: "told", head: "listed weight", right: true, from: 561, cell: (piece) => toldWords(piece, say) },
+            { id: "told", head: "listed weight", right: true, from: 561, cell: (piece) => listedWords(piece, say) },
             {
               id: "price",
               head: "price",
@@ -89,11 +89,11 @@ export function Shelf({ plan, hikerId, onOpen }: Props) {
   );
 }
 
-function toldWords({ toldG, massG }: Piece, say: Say): string {
-  if (toldG === undefined) return "";
-  const more = massG - toldG;
-  if (Math.abs(more) < 0.5) return `${say.g(toldG)}, correct`;
-  return `${say.g(toldG)}, ${say.g(Math.abs(more))} ${more > 0 ? "too little" : "too much"}`;
+function listedWords({ listedG, massG }: Piece, say: Say): string {
+  if (listedG === undefined) return "";
+  const more = massG - listedG;
+  if (Math.abs(more) < 0.5) return `${say.g(listedG)}, correct`;
+  return `${say.g(listedG)}, ${say.g(Math.abs(more))} ${more > 0 ? "too little" : "too much"}`;
 }
 
 /** Condition, nights, kilometres, when bought, and what was changed or could be. */
@@ -106,7 +106,7 @@ function stateWords(
     condition,
     boughtOn && `bought in ${boughtOn.slice(0, 4)}`,
     nightsBefore && `${nightsBefore} nights used`,
-    wornM > 0 && say.way(wornM),
+    wornM > 0 && say.distance(wornM),
     open.length > 0 &&
       `could save ${say.g(open.reduce((sum, { savedG }) => sum + savedG, 0))}: ${open.map(({ what }) => what).join(", ")}`,
     verdict && verdict !== "keep" && `verdict: ${VERDICT_WORDS[verdict]}`,

@@ -53,7 +53,7 @@ export function Wear({ plan, result }: Props) {
               head: "equivalent wear on even trail",
               right: true,
               cell: ({ kmEq, wornKm }) =>
-                `${say.way(1000 * kmEq)}${wornKm > 0 ? ` after ${say.way(1000 * wornKm)}` : ""}`,
+                `${say.distance(1000 * kmEq)}${wornKm > 0 ? ` after ${say.distance(1000 * wornKm)}` : ""}`,
             },
             {
               id: "chance",

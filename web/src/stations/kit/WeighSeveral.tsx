@@ -14,22 +14,22 @@ export function WeighSeveral({ plan, onOpen }: { plan: Plan; onOpen: (piece: Pie
   const [passed, setPassed] = useState<readonly string[]>([]);
   const left = plan.kit.filter(({ measured }) => !measured);
   const next = left.find(({ id }) => !passed.includes(id));
-  const told = plan.kit.filter(({ measured, toldG }) => measured && toldG !== undefined);
-  const off = told.reduce((sum, { massG, toldG = 0, quantity }) => sum + (massG - toldG) * quantity, 0);
+  const weighed = plan.kit.filter(({ measured, listedG }) => measured && listedG !== undefined);
+  const off = weighed.reduce((sum, { massG, listedG = 0, quantity }) => sum + (massG - listedG) * quantity, 0);
   return (
     <div className="py-2 text-sm">
       <p className="mt-0 mb-2">
         {left.length === 0
           ? "Every item is weighed."
           : `${left.length} of ${plan.kit.length} items aren’t weighed yet.`}{" "}
-        {told.length > 0 &&
-          `For the ${told.length} weighed items, the listed weights were ${say.g(Math.abs(off))} too ${off >= 0 ? "low" : "high"} in total.`}
+        {weighed.length > 0 &&
+          `For the ${weighed.length} weighed items, the listed weights were ${say.g(Math.abs(off))} too ${off >= 0 ? "low" : "high"} in total.`}
       </p>
       <div className="mb-2 flex flex-wrap items-center gap-3">
         {bowlG === undefined ? (
           <>
             <span>Weigh small items in a bowl: put it on empty first, then take it off.</span>
-            <Scale key="bowl" name="Bowl" toldG={BOWL_G} say={say} onWeighed={setBowlG} />
+            <Scale key="bowl" name="Bowl" listedG={BOWL_G} say={say} onWeighed={setBowlG} />
           </>
         ) : (
           <>
@@ -45,16 +45,16 @@ export function WeighSeveral({ plan, onOpen }: { plan: Plan; onOpen: (piece: Pie
           <button className="font-semibold hover:underline" title={`Edit ${next.name}`} onClick={() => onOpen(next)}>
             {next.name}
           </button>
-          <span className="text-muted">listed {say.g(next.toldG ?? next.massG)} each</span>
+          <span className="text-muted">listed {say.g(next.listedG ?? next.massG)} each</span>
           <Scale
             key={next.id}
             name={next.name}
-            toldG={next.toldG ?? next.massG}
+            listedG={next.listedG ?? next.massG}
             underG={bowlG}
             say={say}
             onWeighed={(massG) =>
               setRow("kit", next.id, `${next.name}: ${say.g(massG)} by the scale`, {
-                toldG: next.toldG ?? next.massG,
+                listedG: next.listedG ?? next.massG,
                 massG,
                 measured: true,
               })

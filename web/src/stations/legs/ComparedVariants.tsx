@@ -7,7 +7,7 @@ import {
   type Plan,
   type VariantFigures,
   type VariantPart,
-  type VariantTold,
+  type VariantReport,
 } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { takeFrom, variantName } from "../../store/variants.ts";
@@ -27,10 +27,10 @@ const PARTS: Record<VariantPart, string> = {
 
 export function ComparedVariants({ plan, others, who }: { plan: Plan; others: readonly Plan[]; who: number }) {
   const say = sayIn(plan);
-  const { rows, fraction, start, stop } = usePlanRun<VariantTold>(plan);
+  const { rows, fraction, start, stop } = usePlanRun<VariantReport>(plan);
   const sameTrail = others.filter((other) => trackIdsOf(other).join() === trackIdsOf(plan).join());
-  const asked = sameTrail.map(({ id }) => id).join();
-  const plans = useMemo(() => [plan, ...sameTrail], [plan, asked]); // eslint-disable-line react-hooks/exhaustive-deps
+  const ids = sameTrail.map(({ id }) => id).join();
+  const plans = useMemo(() => [plan, ...sameTrail], [plan, ids]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(
     () =>
       start(
@@ -40,7 +40,7 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
       ),
     [plans, who], // eslint-disable-line react-hooks/exhaustive-deps
   );
-  const isTold = rows.length === plans.length;
+  const isComplete = rows.length === plans.length;
   const differing = useMemo(() => differencesOf(plans), [plans]);
   return (
     <section aria-label="Variants side by side" className="mt-3 overflow-x-auto">
@@ -48,7 +48,7 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
       {sameTrail.length < others.length && (
         <p className="m-0 text-muted">A variant on another track isn’t compared: open it to see it.</p>
       )}
-      {isTold && (
+      {isComplete && (
         <table className="border-collapse" data-testid="variants-compared">
           <thead>
             <tr className="border-b border-rule text-left">
@@ -124,34 +124,34 @@ function DifferenceRow({ head, cells }: Row) {
 
 const differ = ({ cells }: Row): boolean => new Set(cells).size > 1;
 
-function figureRows(rows: readonly VariantTold[], say: Say): Row[] {
-  const told = (head: string, words: (figures: VariantFigures) => string): Row => ({
+function figureRows(rows: readonly VariantReport[], say: Say): Row[] {
+  const figure = (head: string, words: (figures: VariantFigures) => string): Row => ({
     head,
     cells: rows.map(({ figures }) => words(figures)),
   });
   return [
-    told("start date", ({ startDate }) => say.date(startDate)),
-    told("finish", ({ finishDate }) => say.date(finishDate)),
-    told("days", ({ days }) => say.number(days)),
-    told("legs", ({ legs }) => say.number(legs)),
-    told("heaviest pack", ({ heaviestKg }) => say.kg(heaviestKg)),
-    told("average pack", ({ meanKg }) => say.kg(meanKg)),
-    told("base weight at the start", ({ baseKg }) => say.kg(baseKg)),
-    told("food eaten", ({ foodKg }) => say.kg(foodKg)),
-    told("total carried", ({ kgKm }) => say.carried(kgKm)),
-    told("money", ({ money }) => say.money(money)),
-    told("blockers", ({ blockers }) => say.number(blockers)),
-    told("cautions", ({ cautions }) => say.number(cautions)),
-    told("out of food at some point", ({ foodChance }) => shareWords(foodChance)),
-    told("out of water at some point", ({ waterChance }) => shareWords(waterChance)),
-    told("a night too cold", ({ coldChance }) => shareWords(coldChance)),
-    told("finish, 8 of 10", ({ arrives }) => arrives.map(say.date).join(" to ")),
+    figure("start date", ({ startDate }) => say.date(startDate)),
+    figure("finish", ({ finishDate }) => say.date(finishDate)),
+    figure("days", ({ days }) => say.number(days)),
+    figure("legs", ({ legs }) => say.number(legs)),
+    figure("heaviest pack", ({ heaviestKg }) => say.kg(heaviestKg)),
+    figure("average pack", ({ meanKg }) => say.kg(meanKg)),
+    figure("base weight at the start", ({ baseKg }) => say.kg(baseKg)),
+    figure("food eaten", ({ foodKg }) => say.kg(foodKg)),
+    figure("total carried", ({ kgKm }) => say.carried(kgKm)),
+    figure("money", ({ money }) => say.money(money)),
+    figure("blockers", ({ blockers }) => say.number(blockers)),
+    figure("cautions", ({ cautions }) => say.number(cautions)),
+    figure("out of food at some point", ({ foodChance }) => shareWords(foodChance)),
+    figure("out of water at some point", ({ waterChance }) => shareWords(waterChance)),
+    figure("a night too cold", ({ coldChance }) => shareWords(coldChance)),
+    figure("finish, 8 of 10", ({ arrives }) => arrives.map(say.date).join(" to ")),
   ].filter(differ);
 }
 
 /** Packs leaving for legs that are in all of them, and legs that are not. */
-function legRows(rows: readonly VariantTold[], plan: Plan, say: Say): Row[] {
-  const key = ({ fromStopId, toStopId }: VariantTold["legs"][number]): string => `${fromStopId} ${toStopId}`;
+function legRows(rows: readonly VariantReport[], plan: Plan, say: Say): Row[] {
+  const key = ({ fromStopId, toStopId }: VariantReport["legs"][number]): string => `${fromStopId} ${toStopId}`;
   const keys = [...new Set(rows.flatMap(({ legs }) => legs.map(key)))];
   return keys
     .map((one): Row => {

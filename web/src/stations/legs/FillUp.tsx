@@ -8,14 +8,14 @@ export function FillUp({
   detours,
   plan,
   result,
-  asked,
+  carryIndex,
   onAsk,
 }: {
   carries: Carry[];
   detours: LegHiker["detours"];
   plan: Plan;
   result: PlanResult;
-  asked: number;
+  carryIndex: number;
   onAsk: (index: number) => void;
 }) {
   const say = sayIn(plan);
@@ -31,17 +31,17 @@ export function FillUp({
         {wanted.map((carry) => (
           <li
             key={carry.fromNode}
-            className={`flex items-baseline gap-2 border-b border-rule py-0.5 ${carries[asked] === carry ? "bg-pine-wash" : ""}`}
+            className={`flex items-baseline gap-2 border-b border-rule py-0.5 ${carries[carryIndex] === carry ? "bg-pine-wash" : ""}`}
           >
             <span className="w-[62px] whitespace-nowrap text-muted">
-              {say.way(carry.fromNode * result.profile.cellM)}
+              {say.distance(carry.fromNode * result.profile.cellM)}
             </span>
             <span className="flex-1">
               {waterName(carry.fromSourceId, plan)}
               <span className="text-muted">
-                , enough for {say.way(carry.distanceM)}
+                , enough for {say.distance(carry.distanceM)}
                 {carry.campL > 0 ? `, ${say.L(carry.campL)} for camp` : ""}
-                {wayTo(detours, carry.fromSourceId, say)}
+                {detourWords(detours, carry.fromSourceId, say)}
               </span>
             </span>
             <button
@@ -60,7 +60,7 @@ export function FillUp({
           <ul className="m-0 list-none p-0 text-xs text-muted">
             {passed.map((choice) => (
               <li key={choice.sourceId} className="py-0.5">
-                {waterName(choice.sourceId, plan)}, {say.way(choice.distanceM / 2)} off trail:{" "}
+                {waterName(choice.sourceId, plan)}, {say.distance(choice.distanceM / 2)} off trail:{" "}
                 {say.number(choice.minutes)} min there and back; worth up to {say.number(worthMin(choice, plan))} min
               </li>
             ))}
@@ -76,7 +76,7 @@ function worthMin({ sparedLh }: LegHiker["detours"][number], { dayRules }: Plan)
   return Math.max(0, sparedLh) * dayRules.detourMinPerLitreHour;
 }
 
-function wayTo(detours: LegHiker["detours"], sourceId: string | undefined, say: Say): string {
+function detourWords(detours: LegHiker["detours"], sourceId: string | undefined, say: Say): string {
   const choice = detours.find((one) => one.sourceId === sourceId);
   return choice ? `, ${say.number(choice.minutes)} min off the trail and back` : "";
 }

@@ -36,8 +36,8 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
       again.current?.focus(),
     );
   };
-  const asked = target === "leg" ? legIndex : -1;
-  useEffect(run, [who, target, asked]); // eslint-disable-line react-hooks/exhaustive-deps
+  const ofLeg = target === "leg" ? legIndex : -1;
+  useEffect(run, [who, target, ofLeg]); // eslint-disable-line react-hooks/exhaustive-deps
   const now = rows.find(({ lever }) => !lever)?.figures;
   const changes = rows.filter(({ lever }) => lever).toSorted((a, b) => b.gain - a.gain);
   return (

@@ -40,11 +40,11 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
   useEffect(() => {
     if (odds && of) keepOdds(of, who, odds);
   }, [odds, of, who]);
-  const ask = (row: LegOdds, asked: Trouble): void => {
+  const ask = (row: LegOdds, kind: Trouble): void => {
     select({ legIndex: row.legIndex });
-    setTrouble(asked);
+    setTrouble(kind);
   };
-  const told = odds ? TROUBLES.filter((one) => odds.somewhere[one].found > 0) : [];
+  const shown = odds ? TROUBLES.filter((one) => odds.somewhere[one].found > 0) : [];
   const leg = result.legs[legIndex];
   const legOdds = odds?.legs[legIndex];
   return (
@@ -95,7 +95,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
                   );
                 },
               },
-              ...told.map((one): Column<LegOdds> =>
+              ...shown.map((one): Column<LegOdds> =>
                 chanceColumn(one, ask, (row) => row.legIndex === legIndex && one === trouble),
               ),
               {
@@ -144,7 +144,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
 function chanceColumn(
   trouble: Trouble,
   ask: (row: LegOdds, trouble: Trouble) => void,
-  isAsked: (row: LegOdds) => boolean,
+  isSelected: (row: LegOdds) => boolean,
 ): Column<LegOdds> {
   const { head, what } = TROUBLE_WORDS[trouble];
   return {
@@ -158,7 +158,7 @@ function chanceColumn(
         <button
           className={`cursor-pointer border-0 bg-transparent p-0 underline decoration-dotted underline-offset-2 ${
             one.low > WORTH_A_LOOK ? "font-semibold text-caution" : one.found === 0 ? "text-muted" : ""
-          } ${isAsked(row) ? "bg-pine-wash!" : ""}`}
+          } ${isSelected(row) ? "bg-pine-wash!" : ""}`}
           title={intervalWords(one)}
           aria-label={`Leg ${row.legIndex + 1}, ${head}: ${chanceWords(one)}. What went wrong`}
           onClick={(event) => {
@@ -174,8 +174,8 @@ function chanceColumn(
 }
 
 function driversWords(drivers: readonly { what: keyof typeof VARIED_WORDS; share: number }[], say: Say): string {
-  const told = drivers
+  const shown = drivers
     .filter(({ share }) => share >= 0.05)
     .map(({ what, share }) => `${say.percent(100 * share)} ${VARIED_WORDS[what]}`);
-  return told.length > 0 ? `. The spread of arrival dates comes from ${told.join(", ")}` : "";
+  return shown.length > 0 ? `. The spread of arrival dates comes from ${shown.join(", ")}` : "";
 }

@@ -30,7 +30,7 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
           onClick={() =>
             start(
               () => COUNT,
-              (asked, onRow, signal) => calculator().reserveOdds({ plan: asked, who }, onRow, signal),
+              (basis, onRow, signal) => calculator().reserveOdds({ plan: basis, who }, onRow, signal),
             )
           }
         >

@@ -13,7 +13,7 @@ const FILLS: Record<TrustGroup, string> = {
   sources: "var(--water)",
 };
 /** Figures that are told of by another. */
-const TOLD_BY: Partial<Record<Explained, Explained>> = { energy: "food" };
+const EXPLAINED_BY: Partial<Record<Explained, Explained>> = { energy: "food" };
 
 interface Props {
   plan: Plan;
@@ -25,9 +25,9 @@ interface Props {
 export function TrustBar({ plan, who, legIndex, figure }: Props) {
   const say = sayIn(plan);
   const { rows, fraction, start, stop } = usePlanRun<{ done: number; trust?: Trust[] }>(plan);
-  const asked = TOLD_BY[figure] ?? figure;
-  const one = rows.at(-1)?.trust?.find((row) => row.legIndex === legIndex && row.figure === asked);
-  if (NOT_TOLD.has(asked)) return null;
+  const explained = EXPLAINED_BY[figure] ?? figure;
+  const one = rows.at(-1)?.trust?.find((row) => row.legIndex === legIndex && row.figure === explained);
+  if (WITHOUT.has(explained)) return null;
   if (fraction !== undefined)
     return <Progress label="Trying models and hikes" fraction={rows.at(-1)?.done ?? 0} onStop={stop} />;
   if (!one)
@@ -44,7 +44,7 @@ export function TrustBar({ plan, who, legIndex, figure }: Props) {
         How sure is this?
       </button>
     );
-  const told = TRUST_GROUPS.filter((group) => one.shares[group] >= 0.005);
+  const groups = TRUST_GROUPS.filter((group) => one.shares[group] >= 0.005);
   return (
     <section aria-label="How sure this is" className="mt-2 text-sm" data-testid="trust">
       <p className="m-0">
@@ -52,15 +52,15 @@ export function TrustBar({ plan, who, legIndex, figure }: Props) {
           ? "Nothing we vary changes this figure."
           : `Likely error: ${spreadWords(one, say)}. It comes from`}
       </p>
-      {told.length > 0 && (
+      {groups.length > 0 && (
         <>
           <div className="mt-1 flex h-3 overflow-hidden rounded-sm" aria-hidden="true">
-            {told.map((group) => (
+            {groups.map((group) => (
               <span key={group} style={{ width: `${100 * one.shares[group]}%`, background: FILLS[group] }} />
             ))}
           </div>
           <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-3 p-0 text-xs">
-            {told.map((group) => (
+            {groups.map((group) => (
               <li key={group} className="flex items-center gap-1">
                 <span className="inline-block h-2.5 w-2.5" style={{ background: FILLS[group] }} aria-hidden="true" />
                 {TRUST_WORDS[group]} {say.percent(100 * one.shares[group])}
@@ -73,7 +73,7 @@ export function TrustBar({ plan, who, legIndex, figure }: Props) {
   );
 }
 
-const NOT_TOLD: ReadonlySet<Explained> = new Set(["base", "speed", "pad", "battery"]);
+const WITHOUT: ReadonlySet<Explained> = new Set(["base", "speed", "pad", "battery"]);
 
 function spreadWords({ sd, unit }: Trust, say: Say): string {
   switch (unit) {

@@ -22,21 +22,21 @@ interface Props {
 export function WentWrong({ plan, who, leg, odds, trouble, runs }: Props) {
   const chance = odds.chances[trouble];
   const examples = odds.examples[trouble];
-  const asked = examples?.join(" ") ?? "";
-  const [told, setTold] = useState<{ asked: string; hikes: Hike[] }>();
+  const wanted = examples?.join(" ") ?? "";
+  const [found, setFound] = useState<{ wanted: string; hikes: Hike[] }>();
   useEffect(() => {
     if (!examples) return;
     const stop = new AbortController();
     const hikes: Hike[] = [];
     calculator()
       .tellHikes({ plan, who, runs, numbers: examples }, (hike) => void hikes.push(hike), stop.signal)
-      .then(() => stop.signal.aborted || setTold({ asked, hikes }))
+      .then(() => stop.signal.aborted || setFound({ wanted, hikes }))
       .catch((error: unknown) => error instanceof JobStopped || report(error));
     return () => stop.abort();
     // The numbers stand for themselves, and the plan for the rest.
-  }, [plan, who, runs, asked]); // eslint-disable-line react-hooks/exhaustive-deps
+  }, [plan, who, runs, wanted]); // eslint-disable-line react-hooks/exhaustive-deps
   const { title, what, caution } = TROUBLE_WORDS[trouble];
-  const shown = told?.asked === asked ? told.hikes : [];
+  const shown = found?.wanted === wanted ? found.hikes : [];
   return (
     <aside
       aria-label="What went wrong"

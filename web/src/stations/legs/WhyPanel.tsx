@@ -5,7 +5,7 @@ import { select, useSelection } from "../../store/selection.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { derivationValue, Part } from "../../ui/DerivationTree.tsx";
 import { LOCAL_FIRST } from "../../words/cautions.ts";
-import { FIGURE_WORDS, headline, type Asked } from "../../words/figures.ts";
+import { FIGURE_WORDS, headline, type FigureContext } from "../../words/figures.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { FillUp } from "./FillUp.tsx";
@@ -28,15 +28,15 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
       (check.hikerId === undefined || check.hikerId === hiker.id),
   );
   const words = FIGURE_WORDS[why];
-  const asked: Asked = { plan, result, leg, row, hiker, carryIndex };
-  const warning = words.warning?.(asked, say);
+  const context: FigureContext = { plan, result, leg, row, hiker, carryIndex };
+  const warning = words.warning?.(context, say);
   return (
     <aside aria-label="Why" className="border-l border-rule bg-paper px-[18px] py-3.5" data-testid="why">
       <h2 className="m-0 text-lg leading-tight font-bold">
         {leg.index + 1}. {stopName(plan, leg.fromStopId)} to {stopName(plan, leg.toStopId)}
       </h2>
       <p className="mt-0.5 mb-2 text-sm text-muted">
-        {say.way(leg.distanceM)}, {say.height(leg.climbM)} up, {say.number(leg.dayCount, 1)} days from{" "}
+        {say.distance(leg.distanceM)}, {say.height(leg.climbM)} up, {say.number(leg.dayCount, 1)} days from{" "}
         {say.date(leg.startDate)}
       </p>
       <div role="group" aria-label="Figure" className="mb-3 grid grid-cols-6 gap-1">
@@ -62,7 +62,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
             {derivationValue(tree, plan)}
           </p>
           <p className="mt-1 mb-2 text-sm text-muted">
-            {headline(why, tree, asked)}
+            {headline(why, tree, context)}
             {warning && <b className="text-danger"> {warning}</b>}
           </p>
           <ul className="m-0 list-none p-0 text-sm">
@@ -84,7 +84,7 @@ export function WhyPanel({ plan, result }: { plan: Plan; result: PlanResult }) {
         detours={row.detours}
         plan={plan}
         result={result}
-        asked={why === "carry" ? carryIndex : -1}
+        carryIndex={why === "carry" ? carryIndex : -1}
         onAsk={(index) => {
           setPicked({ here, carryIndex: index });
           select({ why: "carry" });

@@ -14,7 +14,7 @@ const Variants = lazy(() => import("./Variants.tsx").then((module) => ({ default
 const LeavingSheet = lazy(() => import("./LeavingSheet.tsx").then((module) => ({ default: module.LeavingSheet })));
 
 export default function Legs({ plan, result }: ScreenProps) {
-  const [reading, setReading] = useState<Reading>("weights");
+  const [reading, setReading] = useState<View>("weights");
   // The odds have a Why of their own beside them.
   const isWide = reading === "odds";
   return (
@@ -26,7 +26,7 @@ export default function Legs({ plan, result }: ScreenProps) {
 }
 
 const READINGS = { weights: "Weights", odds: "Odds", levers: "What helps", variants: "Variants" } as const;
-type Reading = keyof typeof READINGS;
+type View = keyof typeof READINGS;
 
 const idOf = ({ leg }: LegRow): string => String(leg.index);
 
@@ -74,8 +74,8 @@ function LegTable({ plan, result, reading, onReading }: LegTableProps) {
 }
 
 interface KeyProps {
-  reading: Reading;
-  onReading: (reading: Reading) => void;
+  reading: View;
+  onReading: (reading: View) => void;
   onSheet: () => void;
 }
 
@@ -90,7 +90,7 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
         </>
       )}
       <span role="group" aria-label="View" className="ml-auto flex flex-wrap gap-1">
-        {(Object.keys(READINGS) as Reading[]).map((one) => (
+        {(Object.keys(READINGS) as View[]).map((one) => (
           <button
             key={one}
             className={`btn min-h-[24px]! px-2! py-0! ${one === reading ? "border-pine! bg-pine! text-on-pine!" : ""}`}

@@ -55,7 +55,7 @@ export function Afterwards({ plan, result, cards, say }: Props) {
           { id: "grams", head: "weight", right: true, cell: ({ grams }) => say.g(grams) },
           { id: "days", head: "days", right: true, cell: ({ days }) => days },
           { id: "nights", head: "nights", right: true, from: 561, cell: ({ nights }) => nights },
-          { id: "way", head: "carried", right: true, from: 861, cell: ({ metres }) => say.way(metres) },
+          { id: "way", head: "carried", right: true, from: 861, cell: ({ metres }) => say.distance(metres) },
           {
             id: "what",
             head: "events",

@@ -26,8 +26,8 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
   return (
     <>
       <p className="mt-0 mb-2" data-testid="log-say">
-        {cards.length === 1 ? "1 day" : `${cards.length} days`} saved, {say.way(last.toM)}
-        {totalH > 0 && `, ${say.hours(totalH)} on your feet`}. <b>{standingWords(last, say)}</b>
+        {cards.length === 1 ? "1 day" : `${cards.length} days`} saved, {say.distance(last.toM)}
+        {totalH > 0 && `, ${say.hours(totalH)} on your feet`}. <b>{aheadWords(last, say)}</b>
       </p>
       <AheadLine cards={cards} />
       <Table<CardFigures>
@@ -44,7 +44,7 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
             names: true,
             cell: ({ card }) => <span className="whitespace-nowrap">{say.date(card.date)}</span>,
           },
-          { id: "way", head: "distance", right: true, cell: ({ fromM, toM }) => say.way(toM - fromM) },
+          { id: "way", head: "distance", right: true, cell: ({ fromM, toM }) => say.distance(toM - fromM) },
           { id: "up", head: "up", right: true, from: 561, cell: ({ climbM }) => say.height(climbM) },
           {
             id: "hours",
@@ -57,7 +57,7 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
             id: "ahead",
             head: "ahead",
             right: true,
-            cell: ({ aheadM }) => (aheadM === undefined ? "" : say.way(aheadM)),
+            cell: ({ aheadM }) => (aheadM === undefined ? "" : say.distance(aheadM)),
           },
           {
             id: "low",
@@ -89,12 +89,12 @@ export function AgainstPlan({ plan, cards, chosen, say, onOpen }: Props) {
 
 const HALF_DAY = 0.5;
 
-export function standingWords({ aheadM, aheadDays }: CardFigures, say: Say): string {
+export function aheadWords({ aheadM, aheadDays }: CardFigures, say: Say): string {
   if (aheadM === undefined) return "";
   const days =
     aheadDays !== undefined && Math.abs(aheadDays) >= HALF_DAY ? `, ${say.days(Math.abs(rounded(aheadDays, 1)))}` : "";
   if (Math.abs(aheadM) < 1000) return "As planned.";
-  return `${say.way(Math.abs(aheadM))}${days} ${aheadM > 0 ? "ahead of" : "behind"} the original plan.`;
+  return `${say.distance(Math.abs(aheadM))}${days} ${aheadM > 0 ? "ahead of" : "behind"} the original plan.`;
 }
 
 function aboutWords({ weather, area, pieces, notes }: LogDay, plan: Plan): string {

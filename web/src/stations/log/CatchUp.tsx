@@ -24,7 +24,7 @@ import { weekdayDate } from "../../units/date.ts";
 import { CATCH_WORDS } from "../../words/log.ts";
 import type { Say } from "../../words/say.ts";
 import { JobStopped } from "../../worker/client.ts";
-import { MOST_CATCH_DAYS, plannedRows, recordRows, rowWays, withoutBlanks, type CatchRow } from "./catchUp.ts";
+import { MOST_CATCH_DAYS, plannedRows, recordRows, rowDistances, withoutBlanks, type CatchRow } from "./catchUp.ts";
 import { endAt, readEnd, type EndFields } from "./endPlace.ts";
 import { nameAt, namedPlaces, nextDate } from "./today.ts";
 import { useTracker } from "./useTracker.ts";
@@ -48,8 +48,8 @@ const MOST_AWAY_SHARE = 0.5;
 export function CatchUp({ plan, result, say }: Props) {
   const places = useMemo(() => namedPlaces(plan, result), [plan, result]);
   const [rows, setRows] = useState<readonly CatchRow[]>([]);
-  const [asked, setAsked] = useState<WalkedRecord>();
-  const [told, setTold] = useState<string>();
+  const [doubtful, setDoubtful] = useState<WalkedRecord>();
+  const [message, setMessage] = useState<string>();
   const [fraction, setFraction] = useState<number>();
   const running = useRef<AbortController>(null);
   const next = nextDate(plan);
@@ -64,14 +64,14 @@ export function CatchUp({ plan, result, say }: Props) {
   const rest = (): void => {
     tracker.clear();
     setRows([]);
-    setAsked(undefined);
-    setTold(undefined);
+    setDoubtful(undefined);
+    setMessage(undefined);
   };
   const take = (record: WalkedRecord): void => {
-    setAsked(undefined);
+    setDoubtful(undefined);
     const found = recordRows(plan, result, record, places, true);
     setRows(found);
-    if (found.length === 0) setTold("None of these days ends near this trail. Nothing was changed.");
+    if (found.length === 0) setMessage("None of these days ends near this trail. Nothing was changed.");
   };
   const read = (files: readonly File[]): void => {
     rest();
@@ -83,15 +83,15 @@ export function CatchUp({ plan, result, say }: Props) {
         { signal: mine.signal, onProgress: setFraction },
       )
       .then(({ record, problems }) => {
-        if (problems.length > 0) setTold(problems.join(" "));
+        if (problems.length > 0) setMessage(problems.join(" "));
         if (record.isUntimed)
-          setTold(
+          setMessage(
             [
               ...problems,
               "No point in this file has a time, so it can’t be split into days. Nothing was changed.",
             ].join(" "),
           );
-        else if (record.awayShare > MOST_AWAY_SHARE) setAsked(record);
+        else if (record.awayShare > MOST_AWAY_SHARE) setDoubtful(record);
         else take(record);
       })
       .catch((error: unknown) => {
@@ -104,10 +104,10 @@ export function CatchUp({ plan, result, say }: Props) {
     tracker.stop();
     setRows(shown.map((row, r) => (r === i ? change(row) : row)));
   };
-  const ways = rowWays(plan, result, shown);
+  const distances = rowDistances(plan, result, shown);
   const taken = shown.filter(({ isTaken }) => isTaken);
   const field = { units: plan.trip.units } as const;
-  const nameOf = (alongM: WalkedM): string => nameAt(places, alongM) ?? say.way(alongM);
+  const nameOf = (alongM: WalkedM): string => nameAt(places, alongM) ?? say.distance(alongM);
   return (
     <div className="is-form grid gap-2 py-2 text-sm" data-testid="catch-up">
       <div className="flex flex-wrap items-center gap-2">
@@ -160,19 +160,19 @@ export function CatchUp({ plan, result, say }: Props) {
       {tracker.told && tracker.told.record.awayShare > MOST_AWAY_SHARE && (
         <p className="m-0 text-caution">{awayWords(tracker.told.record, say)}</p>
       )}
-      {told !== undefined && (
+      {message !== undefined && (
         <p role="status" className="m-0 text-caution">
-          {told}
+          {message}
         </p>
       )}
-      {asked && (
+      {doubtful && (
         <div role="alert" className="rounded bg-caution-wash p-2">
-          {awayWords(asked, say)} Is this the same hike?
+          {awayWords(doubtful, say)} Is this the same hike?
           <div className="mt-1 flex flex-wrap gap-2">
             <button className="btn btn-strong" onClick={rest}>
               No, cancel
             </button>
-            <button className="btn" onClick={() => take(asked)}>
+            <button className="btn" onClick={() => take(doubtful)}>
               Yes, show its days
             </button>
           </div>
@@ -182,7 +182,7 @@ export function CatchUp({ plan, result, say }: Props) {
         <>
           <ul className="m-0 grid list-none gap-1 p-0" aria-label="Days to save">
             {shown.map(({ card, isTaken, about }, i) => {
-              const { fromM, toM } = ways[i]!;
+              const { fromM, toM } = distances[i]!;
               const date = weekdayDate(card.date);
               const setCard = (fields: Partial<LogDay>): void =>
                 setRow(i, (row) => ({ ...row, isTaken: true, card: withoutBlanks({ ...row.card, ...fields }) }));
@@ -209,7 +209,7 @@ export function CatchUp({ plan, result, say }: Props) {
                     onCommit={setCard}
                   />
                   <span className="w-[150px]">
-                    <b>{say.way(toM - fromM)}</b>, total {say.way(toM)}
+                    <b>{say.distance(toM - fromM)}</b>, total {say.distance(toM)}
                   </span>
                   <button className="btn min-h-[44px]" onClick={() => setCard(endAt(result.profile, fromM))}>
                     Rest day
@@ -262,5 +262,5 @@ export function CatchUp({ plan, result, say }: Props) {
 }
 
 function awayWords({ awayShare, nearestM }: WalkedRecord, say: Say): string {
-  return `${Math.round(10 * awayShare)} of 10 points are away from this trail; the nearest is ${say.way(nearestM)} away.`;
+  return `${Math.round(10 * awayShare)} of 10 points are away from this trail; the nearest is ${say.distance(nearestM)} away.`;
 }

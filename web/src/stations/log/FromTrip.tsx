@@ -14,20 +14,20 @@ export function FromTrip({ plan }: { plan: Plan }) {
   const say = sayIn(plan);
   const [trips, setTrips] = useState<{ id: string; name: string }[]>([]);
   const [chosen, setChosen] = useState("");
-  const [told, setTold] = useState<Shakedown | "none" | "asking">();
+  const [lessons, setLessons] = useState<Shakedown | "none" | "asking">();
   useEffect(() => {
     listPlans().then(setTrips, () => setTrips([]));
   }, [plan.id]);
   const others = trips.filter(({ id }) => id !== plan.id);
   const look = (id: string): void => {
     setChosen(id);
-    setTold(id === "" ? undefined : "asking");
+    setLessons(id === "" ? undefined : "asking");
     if (id === "") return;
     rawPlan(id)
       .then((text) => calculator().learnFrom({ file: new Blob([text]) }))
-      .then((answer) => setTold(answer ?? "none"))
+      .then((answer) => setLessons(answer ?? "none"))
       .catch((error: unknown) => {
-        setTold(undefined);
+        setLessons(undefined);
         report(error);
       });
   };
@@ -50,16 +50,16 @@ export function FromTrip({ plan }: { plan: Plan }) {
           onPick={look}
         />
       )}
-      {told === "asking" && <span role="status">Calculating that trip…</span>}
-      {told === "none" && (
+      {lessons === "asking" && <span role="status">Calculating that trip…</span>}
+      {lessons === "none" && (
         <span role="status">That trip has no saved day with hours, so there is nothing to learn from it.</span>
       )}
-      {typeof told === "object" && (
+      {typeof lessons === "object" && (
         <>
           <ul className="m-0 pl-5">
-            {told.told.map(({ what, cards }) => (
+            {lessons.lessons.map(({ what, cards }) => (
               <li key={what}>
-                {FITTED_WORDS[what]}, {say.days(cards)}: <b>{figureOf(what, told)}</b> there, {figureOf(what, mine!)}{" "}
+                {FITTED_WORDS[what]}, {say.days(cards)}: <b>{figureOf(what, lessons)}</b> there, {figureOf(what, mine!)}{" "}
                 here
               </li>
             ))}
@@ -68,11 +68,11 @@ export function FromTrip({ plan }: { plan: Plan }) {
             <button
               className="btn"
               onClick={() => {
-                takeShakedown(told);
+                takeShakedown(lessons);
                 look("");
               }}
             >
-              Use these figures from {told.name}
+              Use these figures from {lessons.name}
             </button>
           </span>
         </>
@@ -82,7 +82,10 @@ export function FromTrip({ plan }: { plan: Plan }) {
 }
 
 /** As the settings of a hiker have it. */
-function figureOf(what: Shakedown["told"][number]["what"], { pace, water }: Pick<Shakedown, "pace" | "water">): string {
+function figureOf(
+  what: Shakedown["lessons"][number]["what"],
+  { pace, water }: Pick<Shakedown, "pace" | "water">,
+): string {
   if (what === "pace") return `${fixed(100 * pace.speedFactor, 0)} %`;
   if (what === "breaks") return `${fixed(100 * pace.breakFraction, 0)} % of walking time`;
   return water.measuredLph === undefined ? `${fixed(water.ratePerKmL, 3)} L/km` : `${fixed(water.measuredLph, 2)} L/h`;

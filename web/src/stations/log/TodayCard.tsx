@@ -7,7 +7,7 @@ import {
   isWalked,
   LOGGED_NIGHTS,
   nodeOf,
-  standingOf,
+  rationState,
   walkedOf,
   type LogDay,
   type Plan,
@@ -57,15 +57,15 @@ export function TodayCard({ plan, result, hand, say }: Props) {
   const aheadM = planned === undefined ? undefined : toM - planned.toM;
   // What is typed is drawn first.
   const settled = useDeferredValue(card);
-  const standing = useMemo(
-    () => standingOf({ ...plan, log: [...plan.log.filter(({ date }) => date !== settled.date), settled] }, result),
+  const rations = useMemo(
+    () => rationState({ ...plan, log: [...plan.log.filter(({ date }) => date !== settled.date), settled] }, result),
     [plan, result, settled],
   );
   const leftPlanned = (what: "food" | "fuel"): number | undefined =>
-    standing?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
+    rations?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
   const step = (days: number): void => hand.open(isoOfDay(dayNumber(card.date)! + days));
   const field = { units: plan.trip.units } as const;
-  const placeName = nameAt(places, toM) ?? say.way(toM);
+  const placeName = nameAt(places, toM) ?? say.distance(toM);
   return (
     <section aria-label="Today" className="is-form grid gap-3 px-[18px] py-3 text-base" data-testid="today">
       <div className="flex flex-wrap items-center gap-2">
@@ -100,13 +100,13 @@ export function TodayCard({ plan, result, hand, say }: Props) {
       </div>
       <div>
         <h2 className="m-0 text-2xl font-extrabold">
-          {say.way(toM - fromM)}, {say.height(climb(profile.climbM))} up
+          {say.distance(toM - fromM)}, {say.height(climb(profile.climbM))} up
         </h2>
         <p className="m-0 text-muted" data-testid="today-say">
-          {nameAt(places, fromM) ?? say.way(fromM)} to {placeName} · total {say.way(toM)}
+          {nameAt(places, fromM) ?? say.distance(fromM)} to {placeName} · total {say.distance(toM)}
           {aheadM !== undefined &&
             Math.abs(aheadM) >= 500 &&
-            ` · ${say.way(Math.abs(aheadM))} ${aheadM > 0 ? "further than" : "less than"} planned`}
+            ` · ${say.distance(Math.abs(aheadM))} ${aheadM > 0 ? "further than" : "less than"} planned`}
           {profile.hasHeights &&
             ` · ${say.height(profile.heightM[fromNode]!)} → ${say.height(profile.heightM[toNode]!)}`}
         </p>
@@ -189,11 +189,13 @@ export function TodayCard({ plan, result, hand, say }: Props) {
             onCommit={(chargeFraction) => change({ chargeFraction })}
           />
         </div>
-        {standing?.left.map(({ what, have, wanted, isEnough }) => (
+        {rations?.left.map(({ what, have, wanted, isEnough }) => (
           <p key={what} className={`m-0 text-sm ${isEnough ? "text-muted" : "text-danger"}`} data-left={what}>
             {LEFT_WORDS[what]}: {leftFigure(what, have, say)} left, {leftFigure(what, wanted, say)} needed to the next
             stop
-            {isEnough ? "; that’s enough by the plan." : `: not enough. ${shortWords(what, say.way(standing.backM))}`}
+            {isEnough
+              ? "; that’s enough by the plan."
+              : `: not enough. ${shortWords(what, say.distance(rations.backM))}`}
           </p>
         ))}
       </section>

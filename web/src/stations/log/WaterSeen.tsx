@@ -26,7 +26,7 @@ export function WaterSeen({ waters, card, change, say }: Props) {
           return (
             <li key={id} className="flex flex-wrap items-center gap-2 border-b border-rule py-1">
               <span className="flex-1" dir="auto">
-                {name} <span className="text-xs text-muted">{say.way(alongM)}</span>
+                {name} <span className="text-xs text-muted">{say.distance(alongM)}</span>
               </span>
               {WORDS.map((word) => (
                 <button

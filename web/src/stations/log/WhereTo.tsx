@@ -26,7 +26,7 @@ const LOCATE_MS = 20_000;
 
 export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }: Props) {
   const [typed, setTyped] = useState("");
-  const [told, setTold] = useState<string>();
+  const [notice, setNotice] = useState<string>();
   const { profile } = result;
   useEffect(() => () => askForPoint(undefined), []);
   const found = findPlaces(places, typed, plannedM ?? fromM, MOST_FOUND);
@@ -34,26 +34,26 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
   const take = (fields: EndFields): void => {
     onPlace(fields);
     setTyped("");
-    setTold(undefined);
+    setNotice(undefined);
   };
   const end = (alongM: WalkedM): void => take(endAt(profile, alongM));
   const takeTyped = (): void => {
     const read = readEnd(typed, { places, nearM: plannedM ?? fromM, profile, units: plan.trip.units });
-    if ("error" in read) setTold(read.error);
+    if ("error" in read) setNotice(read.error);
     else take(read);
   };
   const takeFix = (): void => {
-    setTold("Getting your position…");
+    setNotice("Getting your position…");
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => {
         const there = locate(profile, coords.longitude, coords.latitude);
         if (there.offM > MOST_OFF_M)
-          return setTold(
-            `You’re ${say.way(there.offM)} from the trail. Nothing was changed: choose the place by hand.`,
+          return setNotice(
+            `You’re ${say.distance(there.offM)} from the trail. Nothing was changed: choose the place by hand.`,
           );
         end(walkedOf(profile, nodeOf(profile, there)));
       },
-      ({ message }) => setTold(`Couldn’t get your position: ${message || "no position"}. Choose the place by hand.`),
+      ({ message }) => setNotice(`Couldn’t get your position: ${message || "no position"}. Choose the place by hand.`),
       { timeout: LOCATE_MS, enableHighAccuracy: true },
     );
   };
@@ -67,7 +67,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);
-            setTold(undefined);
+            setNotice(undefined);
           }}
           onKeyDown={(event) => event.key === "Enter" && takeTyped()}
         />
@@ -109,7 +109,7 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
               <span className="truncate" dir="auto">
                 {place.name}
               </span>
-              <span className="figure text-xs text-muted">{say.way(place.alongM)}</span>
+              <span className="figure text-xs text-muted">{say.distance(place.alongM)}</span>
             </button>
           ))}
         </div>
@@ -125,15 +125,15 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
                 <span className="flex-1" dir="auto">
                   {place.name} <span className="text-xs text-muted">{place.kind}</span>
                 </span>
-                <span className="figure text-muted">{say.way(place.alongM)}</span>
+                <span className="figure text-muted">{say.distance(place.alongM)}</span>
               </button>
             </li>
           ))}
         </ul>
       )}
-      {told !== undefined && (
+      {notice !== undefined && (
         <p role="status" className="m-0 text-sm text-caution">
-          {told}
+          {notice}
         </p>
       )}
     </div>

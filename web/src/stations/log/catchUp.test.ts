@@ -10,7 +10,7 @@ import {
   type WalkedRecord,
 } from "@gepack/core";
 import { planWith, straightTrack } from "../../../test/plans.ts";
-import { MOST_CATCH_DAYS, plannedRows, recordRows, rowWays } from "./catchUp.ts";
+import { MOST_CATCH_DAYS, plannedRows, recordRows, rowDistances } from "./catchUp.ts";
 import { endNear, readEnd } from "./endPlace.ts";
 import { namedPlaces, openCard, type NamedPlace } from "./today.ts";
 
@@ -51,9 +51,9 @@ describe("days that are caught up", () => {
   test("as planned: each day's own end, in a row, and no more than two months", () => {
     const rows = plannedRows(plan, result, "2027-05-03");
     expect(rows.map(({ card }) => card.date)).toEqual(["2027-05-01", "2027-05-02", "2027-05-03"]);
-    const ways = rowWays(plan, result, rows);
-    expect(ways.map(({ toM }) => toM)).toEqual(ways.map(({ toM }) => toM).sort((a, b) => a - b));
-    expect(ways[1]!.fromM).toBe(ways[0]!.toM);
+    const distances = rowDistances(plan, result, rows);
+    expect(distances.map(({ toM }) => toM)).toEqual(distances.map(({ toM }) => toM).sort((a, b) => a - b));
+    expect(distances[1]!.fromM).toBe(distances[0]!.toM);
     expect(plannedRows(plan, result, "2030-01-01")).toHaveLength(MOST_CATCH_DAYS);
     expect(plannedRows(plan, result, "2020-01-01")).toEqual([]);
   });

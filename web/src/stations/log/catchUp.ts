@@ -71,34 +71,38 @@ export function recordRows(
     if (day.endsOffM > AWAY_M) about.push("ends-away");
     if (day.silentH > SILENT_H) about.push("silent");
     if (day.flung > 0) about.push("wrong-fixes");
-    const hours = (told: number | undefined): number | undefined =>
-      told === undefined ? undefined : rounded(Math.min(24, told), 1);
+    const hours = (given: number | undefined): number | undefined =>
+      given === undefined ? undefined : rounded(Math.min(24, given), 1);
     const card = withoutBlanks({
       ...base,
       ...endNear(result.profile, places, day.toM),
       walkedH: hours(day.walkedH) ?? base.walkedH,
       breakH: hours(day.breakH) ?? base.breakH,
     });
-    return [{ card, day, about, isTaken: !about.some((one) => NOT_UNASKED.has(one)) }];
+    return [{ card, day, about, isTaken: !about.some((one) => UNTICKED.has(one)) }];
   });
   return rows.slice(-MOST_CATCH_DAYS);
 }
 
-const NOT_UNASKED: ReadonlySet<CatchAbout> = new Set<CatchAbout>(["kept", "before-start", "not-over"]);
+const UNTICKED: ReadonlySet<CatchAbout> = new Set<CatchAbout>(["kept", "before-start", "not-over"]);
 
 export function withoutBlanks(card: LogDay): LogDay {
   return Object.fromEntries(Object.entries(card).filter(([, value]) => value !== undefined)) as LogDay;
 }
 
 /** Where each row's day begins and ends along the walk, the row before it told; a row never goes back. */
-export function rowWays(plan: Plan, result: PlanResult, rows: readonly CatchRow[]): { fromM: WalkedM; toM: WalkedM }[] {
+export function rowDistances(
+  plan: Plan,
+  result: PlanResult,
+  rows: readonly CatchRow[],
+): { fromM: WalkedM; toM: WalkedM }[] {
   const { profile } = result;
   const before = cardsOf(plan, result).findLast(({ card }) => card.date < (rows[0]?.card.date ?? ""));
   let fromNode = before?.toNode ?? 0;
   return rows.map(({ card }) => {
     const toNode = Math.max(fromNode, isWalked(profile, card) ? nodeOf(profile, card) : fromNode);
-    const way = { fromM: walkedOf(profile, fromNode), toM: walkedOf(profile, toNode) };
+    const walked = { fromM: walkedOf(profile, fromNode), toM: walkedOf(profile, toNode) };
     fromNode = toNode;
-    return way;
+    return walked;
   });
 }

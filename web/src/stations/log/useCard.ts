@@ -20,7 +20,7 @@ export interface CardInHand {
 
 export function useCard(plan: Plan, result: PlanResult): CardInHand {
   const [date, setDate] = useState(() => nextDate(plan));
-  const [held, setHeld] = useState<LogDay>();
+  const [draft, setDraft] = useState<LogDay>();
   const key = settingOf(plan.id);
   useEffect(() => {
     let isThere = true;
@@ -29,7 +29,7 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
         const found = isThere ? readCard(text) : undefined;
         if (!found) return;
         setDate(found.date);
-        setHeld(found);
+        setDraft(found);
       },
       () => {},
     );
@@ -38,10 +38,10 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
     };
   }, [key]);
   const fresh = useMemo(() => openCard(plan, result, date).card, [plan, result, date]);
-  const card = held?.date === date ? held : fresh;
+  const card = draft?.date === date ? draft : fresh;
   const keep = useCallback(
     (next: LogDay | undefined): void => {
-      setHeld(next);
+      setDraft(next);
       void writeSetting(key, next ? JSON.stringify(next) : "").catch(() => {});
     },
     [key],
@@ -55,7 +55,7 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
   );
   return {
     card,
-    isChanged: held?.date === date,
+    isChanged: draft?.date === date,
     // A field that becomes undefined goes.
     change: (fields) => keep(withoutBlanks({ ...card, ...fields })),
     open,

@@ -21,7 +21,7 @@ interface Following {
 
 export function useTracker(profile: Profile) {
   const [following, setFollowing] = useState<Following>();
-  const [told, setTold] = useState<Tracker>();
+  const [tracker, setTracker] = useState<Tracker>();
   useEffect(() => {
     if (!following) return;
     const { start } = following;
@@ -41,7 +41,7 @@ export function useTracker(profile: Profile) {
       const record = walkedDays([walkOf(fixes)], profile);
       // The nights before it leaves are no days of its.
       const days = record.days.filter(({ date }) => date >= start);
-      setTold({ record: { ...record, days }, clock: answer.clock, positions: fixes.length });
+      setTracker({ record: { ...record, days }, clock: answer.clock, positions: fixes.length });
       timer = setTimeout(() => void ask(), ASK_MS);
     };
     void ask();
@@ -51,16 +51,16 @@ export function useTracker(profile: Profile) {
     };
   }, [following, profile]);
   return {
-    told,
+    told: tracker,
     isFollowing: following !== undefined,
     follow: (start: string, fromM: number, speed: number): void => {
-      setTold(undefined);
+      setTracker(undefined);
       setFollowing({ start, fromM, speed, begunS: Math.round(Date.now() / 1000) });
     },
     stop: () => setFollowing(undefined),
     clear: () => {
       setFollowing(undefined);
-      setTold(undefined);
+      setTracker(undefined);
     },
   };
 }

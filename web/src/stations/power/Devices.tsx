@@ -257,7 +257,7 @@ function ownerName(plan: Plan, ownerId: string): string {
   return owner ? firstName(owner) : "nobody";
 }
 
-export function Standing({ plan, result, store }: ScreenProps & { store: Store }) {
+export function BatteryTable({ plan, result, store }: ScreenProps & { store: Store }) {
   const columns: Column<{ i: number; leg: Store["legs"][number] }>[] = [
     {
       id: "leg",

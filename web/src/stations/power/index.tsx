@@ -15,7 +15,7 @@ import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { Banks } from "./Banks.tsx";
 import { Canisters } from "./Canisters.tsx";
-import { Devices, Standing } from "./Devices.tsx";
+import { Devices, BatteryTable } from "./Devices.tsx";
 import { FuelTable } from "./FuelTable.tsx";
 import { PowerLanes } from "./PowerLanes.tsx";
 import { SwitchOff } from "./SwitchOff.tsx";
@@ -61,7 +61,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
         </section>
         <section aria-label="Batteries" className="min-w-0">
           {store ? (
-            <Standing plan={plan} result={result} store={store} />
+            <BatteryTable plan={plan} result={result} store={store} />
           ) : (
             <p className="text-sm text-muted">
               {result.power ? `${firstName(hiker)} has no device` : "No devices yet"}. Add them below to see whether the

@@ -71,7 +71,7 @@ export function BestStart({ plan, onTake }: Props) {
                   <td className="figure pr-4">{row.snowM < 100 ? "–" : quantity("distance", row.snowM, units, 0)}</td>
                   <td className="figure pr-4">{say.C(row.coldNightC)}</td>
                   <td className="figure pr-4">{say.C(row.hotDayC)}</td>
-                  <td className="figure pr-4">{say.way(row.longestDryM)}</td>
+                  <td className="figure pr-4">{say.distance(row.longestDryM)}</td>
                   <td className="figure pr-4">{row.closed || "–"}</td>
                   <td className="figure pr-4">{row.blockers}</td>
                   <td>

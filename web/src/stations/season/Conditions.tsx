@@ -33,12 +33,12 @@ export function Extremes({ plan, result, rows }: Props) {
       <b>{say.C(hot.hotDayC)}</b> in leg {hot.legIndex + 1} (one night and one day in ten);{" "}
       {snowed ? (
         <>
-          snow underfoot for <b>{say.way(snowM)}</b> from {say.date(snowed.startDate)}
+          snow underfoot for <b>{say.distance(snowM)}</b> from {say.date(snowed.startDate)}
         </>
       ) : (
         "no snow underfoot"
       )}
-      ; {say.way(dryM)} without water; at least {say.hours(dark.leastDaylightH)} of daylight.
+      ; {say.distance(dryM)} without water; at least {say.hours(dark.leastDaylightH)} of daylight.
     </p>
   );
 }

@@ -21,7 +21,7 @@ interface Props {
 }
 
 export default function StartChart({ rows, units, now, onTake }: Props) {
-  const [mass, way] = [unitSymbol("mass", units), unitSymbol("distance", units)];
+  const [mass, distance] = [unitSymbol("mass", units), unitSymbol("distance", units)];
   const data = rows.map(({ startDate, heaviestKg, snowM }) => ({
     startDate,
     heaviest: Number(figure("mass", heaviestKg, units).replaceAll(",", "")),
@@ -54,7 +54,7 @@ export default function StartChart({ rows, units, now, onTake }: Props) {
             orientation="right"
             width={60}
             tick={{ fontSize: 12, fill: "var(--muted)" }}
-            unit={` ${way}`}
+            unit={` ${distance}`}
           />
           <Tooltip
             labelFormatter={(label) => `Start ${dayMonth(String(label))}`}
@@ -64,7 +64,7 @@ export default function StartChart({ rows, units, now, onTake }: Props) {
           <Area
             yAxisId="way"
             dataKey="snow"
-            name={`on snow, ${way}`}
+            name={`on snow, ${distance}`}
             stroke="var(--kit)"
             fill="var(--kit)"
             fillOpacity={0.2}

@@ -7,21 +7,21 @@ import { report } from "../../store/notices.ts";
 /** More are not told apart on any screen. */
 const COLUMNS = 520;
 
-interface Asked extends Pick<Plan, "climate" | "sources" | "stretches"> {
+interface ChartInputs extends Pick<Plan, "climate" | "sources" | "stretches"> {
   profile: Profile;
 }
 
 interface Made {
-  asked: Asked;
+  inputs: ChartInputs;
   coming?: Promise<Plane> | undefined;
   plane?: Plane;
 }
 
-const madeOf = memo((asked: Asked): Made => ({ asked }));
+const madeOf = memo((inputs: ChartInputs): Made => ({ inputs }));
 
 /** Asked for once; again where it did not come. */
 function comingOf(made: Made): Promise<Plane> {
-  const { profile, ...plan } = made.asked;
+  const { profile, ...plan } = made.inputs;
   made.coming ??= calculator()
     .plane({ plan, profile, columns: Math.min(COLUMNS, profile.cellCount) })
     .then((plane) => (made.plane = plane))

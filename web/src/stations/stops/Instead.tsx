@@ -57,15 +57,15 @@ function cautionsMore(by: number): string[] {
 
 function differs({ figures }: StopChoice, { figures: now }: StopChoice, say: Say): string {
   const change = (by: number, words: (value: number) => string, what = ""): string[] => {
-    const told = words(Math.abs(by));
-    return told === words(0) ? [] : [`${by > 0 ? "+" : "−"}${told}${what}`];
+    const shown = words(Math.abs(by));
+    return shown === words(0) ? [] : [`${by > 0 ? "+" : "−"}${shown}${what}`];
   };
-  const told = [
+  const shown = [
     ...change(figures.days - now.days, say.days),
     ...change(figures.heaviestKg - now.heaviestKg, (kg) => say.kg(kg), " on the heaviest pack"),
     ...change(figures.kgKm - now.kgKm, say.carried),
     ...change(figures.money - now.money, say.money),
     ...cautionsMore(figures.blockers + figures.cautions - now.blockers - now.cautions),
   ];
-  return told.length === 0 ? "no noticeable change" : told.join(", ");
+  return shown.length === 0 ? "no noticeable change" : shown.join(", ");
 }

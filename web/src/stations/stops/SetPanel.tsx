@@ -34,8 +34,8 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
     {
       id: "hold",
       head: <span className="sr-only">Lock</span>,
-      cell: ({ stopId, isIn, held }) => {
-        const words = held ? "Let the search decide" : isIn ? "Always stop here" : "Never stop here";
+      cell: ({ stopId, isIn, locked }) => {
+        const words = locked ? "Let the search decide" : isIn ? "Always stop here" : "Never stop here";
         return (
           <button
             className="btn min-h-[24px]! px-1.5! py-0! text-xs! whitespace-nowrap"
@@ -45,7 +45,7 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
                 "stops",
                 stopId,
                 `${nameOf(stopId)}: ${words.toLowerCase()}`,
-                held ? { held: false } : { held: true, use: isIn },
+                locked ? { locked: false } : { locked: true, use: isIn },
               )
             }
           >

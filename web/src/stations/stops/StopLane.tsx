@@ -34,7 +34,7 @@ export const StopLane = memo(function StopLane({ plan, result: { profile }, line
           }}
           onClick={() => onChoose(stop.id)}
         >
-          {stop.held && (
+          {stop.locked && (
             <span className="absolute -top-[5px] left-1/2 size-[5px] -translate-x-1/2 rounded-full bg-ink" />
           )}
         </button>
@@ -45,6 +45,6 @@ export const StopLane = memo(function StopLane({ plan, result: { profile }, line
 
 const SHUT = "repeating-linear-gradient(45deg, var(--danger) 0 2px, var(--sheet) 2px 5px)";
 
-function words({ name, use, held }: Stop, isShut: boolean): string {
-  return `${name}, ${use ? "used" : "skipped"}${held ? ", locked" : ""}${isShut ? ", closed when you arrive" : ""}`;
+function words({ name, use, locked }: Stop, isShut: boolean): string {
+  return `${name}, ${use ? "used" : "skipped"}${locked ? ", locked" : ""}${isShut ? ", closed when you arrive" : ""}`;
 }

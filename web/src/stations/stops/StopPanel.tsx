@@ -24,7 +24,7 @@ import { SeasonField } from "../../ui/SeasonField.tsx";
 import { TypedText } from "../../ui/TypedText.tsx";
 import { sayIn } from "../../words/say.ts";
 import { ACCESS_WORDS } from "../../words/stops.ts";
-import { FoodWays } from "./FoodWays.tsx";
+import { FoodSupply } from "./FoodSupply.tsx";
 import { Instead } from "./Instead.tsx";
 import { Days, Group, Hours, Row, Ticks } from "./parts.tsx";
 
@@ -37,7 +37,7 @@ interface Props {
 
 export function StopPanel({ plan, stop, figures }: Props) {
   const say = sayIn(plan);
-  const { id, name, use, held, services } = stop;
+  const { id, name, use, locked, services } = stop;
   const set = (what: string, fields: Partial<Stop>): void => setRow("stops", id, `${name}: ${what}`, fields);
   const number = (key: NumberKey, label: string, what: string) => (
     <Row label={label}>
@@ -67,10 +67,10 @@ export function StopPanel({ plan, stop, figures }: Props) {
         </button>
         <button
           className="btn"
-          aria-pressed={held}
-          onClick={() => set(held ? "let the search decide" : "held", { held: !held })}
+          aria-pressed={locked}
+          onClick={() => set(locked ? "let the search decide" : "locked", { locked: !locked })}
         >
-          {held ? "Let the search decide" : use ? "Always stop here" : "Never stop here"}
+          {locked ? "Let the search decide" : use ? "Always stop here" : "Never stop here"}
         </button>
       </div>
       {isBrief(figures) && (
@@ -85,7 +85,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
       <Instead key={id} plan={plan} stop={stop} />
       {figures && (
         <Group title="Food for the next leg">
-          <FoodWays plan={plan} stop={stop} figures={figures} set={set} />
+          <FoodSupply plan={plan} stop={stop} figures={figures} set={set} />
         </Group>
       )}
       <Group title="Getting there">
@@ -94,14 +94,14 @@ export function StopPanel({ plan, stop, figures }: Props) {
             bare
             label={`Getting to ${name}`}
             value={stop.access}
-            options={ACCESS.map((way) => [way, ACCESS_WORDS[way]] as const)}
+            options={ACCESS.map((means) => [means, ACCESS_WORDS[means]] as const)}
             onPick={(access) => set(ACCESS_WORDS[access], { access })}
           />
         </Row>
         {number("offTrailM", "off trail", "off trail")}
         {stop.access === "foot" ? (
           <>
-            {number("wayClimbM", "climb there", "climb there")}
+            {number("accessClimbM", "climb there", "climb there")}
             {number("backClimbM", "climb back", "climb back")}
           </>
         ) : (
@@ -235,7 +235,7 @@ export function StopPanel({ plan, stop, figures }: Props) {
 
 type NumberKey =
   | "offTrailM"
-  | "wayClimbM"
+  | "accessClimbM"
   | "backClimbM"
   | "rideMin"
   | "ridePrice"

@@ -21,7 +21,7 @@ import { Pick } from "../../ui/Pick.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { unitSymbol } from "../../units/quantity.ts";
 import { sayIn } from "../../words/say.ts";
-import { FOOD_BY_WORDS, wayWords } from "../../words/stops.ts";
+import { FOOD_BY_WORDS, accessWords } from "../../words/stops.ts";
 
 interface Props {
   plan: Plan;
@@ -41,7 +41,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
     const at = (stop: Stop): number => walkedAt(profile, stop.trackM, stop.alternateId);
     return plan.stops.filter((stop) => isWalked(profile, stop)).sort((a, b) => at(a) - at(b));
   }, [plan.stops, profile]);
-  const told = new Map(figures.map((one) => [one.stop.id, one]));
+  const byStop = new Map(figures.map((one) => [one.stop.id, one]));
   const columns: Column<Stop>[] = [
     {
       id: "use",
@@ -55,7 +55,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
             onClick={(event) => event.stopPropagation()}
             onChange={(event) => chooseStop(stop, event.target.checked)}
           />
-          {stop.held && <Pin size={12} aria-label="locked" />}
+          {stop.locked && <Pin size={12} aria-label="locked" />}
         </span>
       ),
     },
@@ -64,14 +64,14 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       id: "at",
       head: `position, ${unitSymbol("distance", plan.trip.units)}`,
       right: true,
-      cell: (stop) => say.way(walkedAt(profile, stop.trackM, stop.alternateId)).replace(/\s\S+$/, ""),
+      cell: (stop) => say.distance(walkedAt(profile, stop.trackM, stop.alternateId)).replace(/\s\S+$/, ""),
     },
-    { id: "way", head: "getting there", from: 861, cell: (stop) => wayWords(stop, say, plan.trip.units) },
+    { id: "way", head: "getting there", from: 861, cell: (stop) => accessWords(stop, say, plan.trip.units) },
     {
       id: "comes",
       head: "you arrive",
       cell: ({ id }) => {
-        const stay = told.get(id);
+        const stay = byStop.get(id);
         if (!stay?.arrives) return stay ? "at the start" : "";
         return (
           <span className={`whitespace-nowrap ${shut.has(id) ? "text-danger" : ""}`}>
@@ -86,7 +86,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       head: "nights",
       right: true,
       from: 561,
-      cell: ({ id, nights, use }) => (use && told.get(id)?.leaves ? nights : ""),
+      cell: ({ id, nights, use }) => (use && byStop.get(id)?.leaves ? nights : ""),
     },
     {
       id: "food",
@@ -111,7 +111,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       head: "you carry out",
       right: true,
       cell: ({ id }) => {
-        const leaves = told.get(id)?.leaves;
+        const leaves = byStop.get(id)?.leaves;
         if (!leaves?.foodSold) return "";
         const kg = leaves.hikers.reduce((sum, { food }) => sum + food.startKg, 0);
         const days = Math.max(...leaves.hikers.map(({ food }) => food.mealDays));
@@ -124,7 +124,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       right: true,
       from: 861,
       cell: ({ id }) => {
-        const box = told.get(id)?.box;
+        const box = byStop.get(id)?.box;
         if (!box) return "";
         return box.sentDay === undefined
           ? say.date(isoOfDay(box.sending.byDay))
@@ -137,7 +137,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       right: true,
       from: 561,
       cell: ({ id }) => {
-        const money = told.get(id)?.money;
+        const money = byStop.get(id)?.money;
         return money ? say.number(moneyTotal(money)) : "";
       },
     },

@@ -40,8 +40,8 @@ export function useSearch(plan: Plan): StopSearch {
         ),
     );
   };
-  const told = useMemo(() => (of ? sortOut(rows, of) : NOTHING), [rows, of]);
-  return { ...told, fraction: running === undefined ? undefined : fraction, run, stop };
+  const outcome = useMemo(() => (of ? sortOut(rows, of) : NOTHING), [rows, of]);
+  return { ...outcome, fraction: running === undefined ? undefined : fraction, run, stop };
 }
 
 const NOTHING = { sets: [], candidates: [], end: undefined } as const;

@@ -14,7 +14,7 @@ const UNMEASURED = { depthM: undefined, speedMps: undefined, refMonthDay: undefi
 export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
   const { id, name, depthM, speedMps, refMonthDay, glacier } = ford;
   const set = (label: string, fields: Partial<Stretch>): void => setRow("stretches", id, `${name}: ${label}`, fields);
-  const figure = (path: "depthM" | "speedMps" | "refClockH" | "basinKm2" | "snowWayM", label: string) => (
+  const figure = (path: "depthM" | "speedMps" | "refClockH" | "basinKm2" | "snowDistanceM", label: string) => (
     <RecordField<Stretch>
       of="stretches"
       record={{ ...MEASURED, ...UNTOLD_FORD, ...ford }}
@@ -53,7 +53,7 @@ export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
               </>
             )}
             {figure("basinKm2", "Catchment area")}
-            {figure("snowWayM", "Elevation of the snow above it")}
+            {figure("snowDistanceM", "Elevation of the snow above it")}
             <label className="col-span-2 flex items-center gap-1.5 text-sm">
               <input
                 type="checkbox"

@@ -1,7 +1,7 @@
 /** Files that come to a plan that is there: places, an alternate, another track for it. */
 import { useEffect, useRef, useState } from "react";
 import type { Plan, Profile, TrackM } from "@gepack/core";
-import { addAlternate, alternateWays } from "../../edit/route.ts";
+import { addAlternate, alternatesFound } from "../../edit/route.ts";
 import { Found } from "../../reading/Found.tsx";
 import { partsOf, type FoundRow } from "../../reading/found.ts";
 import { TableMapping } from "../../reading/TableMapping.tsx";
@@ -79,8 +79,8 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
     }
   };
   const asAlternate = doing(async () => {
-    const [way] = await alternateWays(await mainTracks(), [preview.track]);
-    await addAlternate(way!, partsOf(rows ?? []));
+    const [found] = await alternatesFound(await mainTracks(), [preview.track]);
+    await addAlternate(found!, partsOf(rows ?? []));
   });
   const asMain = doing(() => takeAsMain(plan, profile, preview, rows ?? []));
   if (placesOnly) return <MergePanel plan={plan} phase={phase} onDone={reading.clear} />;
@@ -124,7 +124,7 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
   const moved = placed.filter((row) => Math.abs(row.trackM - byId.get(row.id)!) > MOVED_M);
   const times = plan.route.coarse ? lengthM / profile.route.mainLengthM : 1;
   const within = (metres: number): TrackM => Math.min(lengthM, Math.round(metres * times)) as TrackM;
-  const ways = await alternateWays([track], preview.alternates);
+  const side = await alternatesFound([track], preview.alternates);
   await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
     draft.trackIds = [track.id];
     draft.route.coarse = false;
@@ -147,7 +147,7 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
     for (const list of ["stops", "sources", "camps", "stretches"] as const)
       draft[list].push(...(extra[list] as never[]));
   });
-  for (const way of ways) await addAlternate(way, { stops: [], sources: [], camps: [], stretches: [] });
+  for (const found of side) await addAlternate(found, { stops: [], sources: [], camps: [], stretches: [] });
   if (moved.length === 0) return;
   const names = moved.slice(0, 5).map((row) => row.name);
   tell("note", `${moved.length} places moved by more than 100 m on the new track.`, names.join(", "));

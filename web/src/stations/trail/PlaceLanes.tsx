@@ -170,7 +170,7 @@ interface ViewProps {
 
 function PlaceMarkView({ data, plan, profile, leftPx, look, faint, chosen, onChoose }: ViewProps) {
   const { kind, id, name, end, atM } = data;
-  const where = sayIn(plan).way(atM);
+  const where = sayIn(plan).distance(atM);
   const keys = (event: KeyboardEvent): void => {
     const step = event.shiftKey ? LONG_STEP_M : STEP_M;
     const by = { ArrowLeft: -step, ArrowRight: step }[event.key];

@@ -63,9 +63,7 @@ export function SheetDialog({ plan, result, onClose }: Props) {
           ))}
         </tbody>
       </table>
-      <p className="mt-2 mb-0 text-xs text-muted">
-        ☾ planned night, with the coldest low in ten hikes. {WATER_ASK}
-      </p>
+      <p className="mt-2 mb-0 text-xs text-muted">☾ planned night, with the coldest low in ten hikes. {WATER_ASK}</p>
     </SheetFrame>
   );
 }

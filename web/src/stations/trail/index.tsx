@@ -3,7 +3,7 @@ import { lazy, Suspense, useState } from "react";
 import { ToggleGroup } from "radix-ui";
 import { showMap, useSettings } from "../../store/settings.ts";
 import { counted } from "../../words/counted.ts";
-import { mendedWords } from "../../words/mended.ts";
+import { repairWords } from "../../words/repairs.ts";
 import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { quantity } from "../../units/quantity.ts";
@@ -40,9 +40,9 @@ export default function Trail({ plan, result }: ScreenProps) {
   };
   const { profile } = result;
   const units = plan.trip.units;
-  const { mended } = profile;
-  const gaps = mended.gaps.length;
-  const faults = [...(gaps > 0 ? [`${counted(gaps, "gap")} walked as straight lines`] : []), ...mendedWords(mended)];
+  const { repairs } = profile;
+  const gaps = repairs.gaps.length;
+  const faults = [...(gaps > 0 ? [`${counted(gaps, "gap")} walked as straight lines`] : []), ...repairWords(repairs)];
   return (
     <div className="bg-sheet">
       <PlaceLanes plan={plan} result={result} chosen={chosen} onChoose={choose} />

@@ -67,12 +67,12 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
             <Pick
               bare
               label={`Who the rule of ${stretch.name} applies to`}
-              value={stretch.heldBy}
+              value={stretch.appliesTo}
               options={[
                 ["carrying", "anyone carrying food"],
                 ["sleeping", "anyone camping there"],
               ]}
-              onPick={(heldBy) => set(stretch, `applies to ${heldBy}`, { heldBy })}
+              onPick={(appliesTo) => set(stretch, `applies to ${appliesTo}`, { appliesTo })}
             />
           )}
         </span>

@@ -72,6 +72,6 @@ export default function TripStation({ plan, result }: ScreenProps) {
 }
 
 function partOfLocation(): string {
-  const asked = new URLSearchParams(window.location.search).get("part");
-  return PARTS.find(({ id }) => id === asked)?.id ?? PARTS[0]!.id;
+  const wantedPart = new URLSearchParams(window.location.search).get("part");
+  return PARTS.find(({ id }) => id === wantedPart)?.id ?? PARTS[0]!.id;
 }

@@ -60,6 +60,6 @@ export function Reports({ plan }: { plan: Plan }) {
 
 function reading(text: string, plan: Plan): ReportReading {
   const { data } = Papa.parse<string[]>(text.slice(0, 500_000), { delimitersToGuess: [",", ";", "\t"] });
-  const latest = plan.trip.madeUp ? undefined : new Date().toISOString().slice(0, 10);
+  const latest = plan.trip.fictional ? undefined : new Date().toISOString().slice(0, 10);
   return readReports(data, plan.sources, latest);
 }

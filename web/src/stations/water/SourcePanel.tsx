@@ -58,12 +58,12 @@ export function SourcePanel({ plan, result, leg, hiker, row }: Props) {
           <p className="mt-0 mb-1 text-sm text-muted">
             {overL > 0.05 && <b className="text-danger">{say.L(overL)} more than your bottles hold. </b>}
             {carry.litres > carry.mostL && `More than the ${say.L(carry.mostL)} you should drink in these hours. `}
-            For {say.way(carry.distanceM)} and {say.hours(carry.walkH)} of walking.
+            For {say.distance(carry.distanceM)} and {say.hours(carry.walkH)} of walking.
           </p>
           {carry.ifDry && (
             <p className="my-1.5 rounded bg-caution-wash px-2 py-1 text-sm" data-testid="if-dry">
               If {waterName(carry.toSourceId, plan)} is dry, the next is {waterName(carry.ifDry.toSourceId, plan)},{" "}
-              {say.way(carry.ifDry.distanceM)} from here: you need {say.L(carry.ifDry.litres)} for{" "}
+              {say.distance(carry.ifDry.distanceM)} from here: you need {say.L(carry.ifDry.litres)} for{" "}
               {say.hours(carry.ifDry.walkH)}. If you have less than {say.L(leftBefore(carry, carry.ifDry))} left when
               you reach {waterName(carry.toSourceId, plan)}, turn back.
             </p>
@@ -99,8 +99,8 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
   const [said, setSaid] = useState<ReportWord>("flowing");
   const today = new Date().toISOString().slice(0, 10);
   // Nobody has seen anything of a made-up trail.
-  const isAhead = seenOn !== "" && !plan.trip.madeUp && seenOn > today;
-  const when = seenOn === "" ? (plan.trip.madeUp ? date : today) : seenOn;
+  const isAhead = seenOn !== "" && !plan.trip.fictional && seenOn > today;
+  const when = seenOn === "" ? (plan.trip.fictional ? date : today) : seenOn;
   return (
     <div className="mt-3 border-t border-rule pt-2 text-sm">
       <p className="m-0 mb-1.5">
@@ -149,14 +149,14 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
       <label className="mt-2 flex items-center gap-2">
         <input
           type="checkbox"
-          checked={source.foul}
+          checked={source.contaminated}
           onChange={(event) =>
             editRow(
               "sources",
               source.id,
               `${source.name}: ${event.target.checked ? "treat twice" : "treat once"}`,
               (row) => {
-                row.foul = event.target.checked;
+                row.contaminated = event.target.checked;
               },
             )
           }

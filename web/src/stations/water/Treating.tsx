@@ -5,7 +5,7 @@ import { HikerChoice, HikerRows } from "../../ui/HikerFields.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
-import { MURK_WORDS, TARGET_WORDS, WAY_NOTES, WAY_WORDS } from "../../words/water.ts";
+import { MURK_WORDS, TARGET_WORDS, METHOD_NOTES, METHOD_WORDS } from "../../words/water.ts";
 
 interface Props {
   plan: Plan;
@@ -24,8 +24,8 @@ export function Treating({ plan, result, hiker, who }: Props) {
   const say = sayIn(plan);
   const { treatment } = hiker.water;
   const rows = treatedLegs(plan, result, who);
-  const wears = treatment.way !== "none" && treatment.way !== "boil";
-  const isChemical = treatment.way === "dioxide" || treatment.way === "chlorine";
+  const wears = treatment.method !== "none" && treatment.method !== "boil";
+  const isChemical = treatment.method === "dioxide" || treatment.method === "chlorine";
   const fields = (list: readonly FieldRow[]) => <HikerRows plan={plan} hiker={hiker} list={list} />;
   return (
     <div className="py-2">
@@ -33,18 +33,18 @@ export function Treating({ plan, result, hiker, who }: Props) {
         <HikerChoice
           hiker={hiker}
           label="Treatment"
-          value={treatment.way}
-          options={WAY_WORDS}
-          set={(target, way) => void (target.water.treatment.way = way)}
+          value={treatment.method}
+          options={METHOD_WORDS}
+          set={(target, method) => void (target.water.treatment.method = method)}
         />
         <HikerChoice
           hiker={hiker}
           label="For contaminated water, add"
           value={treatment.second}
-          options={WAY_WORDS}
+          options={METHOD_WORDS}
           set={(target, second) => void (target.water.treatment.second = second)}
         />
-        {treatment.way === "filter" && fields(FLOW)}
+        {treatment.method === "filter" && fields(FLOW)}
         {wears && (
           <HikerChoice
             hiker={hiker}
@@ -54,7 +54,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
             set={(target, murk) => void (target.water.treatment.murk = murk)}
           />
         )}
-        {treatment.way === "dioxide" && (
+        {treatment.method === "dioxide" && (
           <HikerChoice
             hiker={hiker}
             label="Protect against"
@@ -66,10 +66,10 @@ export function Treating({ plan, result, hiker, who }: Props) {
         {wears && fields(LIFE)}
       </div>
       <p className="my-2 max-w-[72ch] text-sm text-muted">
-        {WAY_NOTES[treatment.way]} None of these removes chemicals, salt or algal toxins.
+        {METHOD_NOTES[treatment.method]} None of these removes chemicals, salt or algal toxins.
         {isChemical && " Minutes are the waiting time at each fill-up."}
       </p>
-      {treatment.way !== "none" && (
+      {treatment.method !== "none" && (
         <Table<TreatedLeg>
           label="Treatment by leg"
           columns={[
@@ -85,7 +85,7 @@ export function Treating({ plan, result, hiker, who }: Props) {
               : [
                   {
                     id: "second",
-                    head: `and ${WAY_WORDS[treatment.second]}`,
+                    head: `and ${METHOD_WORDS[treatment.second]}`,
                     right: true,
                     cell: ({ secondL }: TreatedLeg) => (secondL > 0 ? say.L(secondL) : ""),
                   },

@@ -190,7 +190,7 @@ function Trust({ plan, hiker }: { plan: Plan; hiker: Hiker }) {
 
 function columnsOf(plan: Plan, leg: LegResult, cellM: number, say: Say, bottleL: number): Column<FillRow>[] {
   return [
-    { id: "at", head: "at", right: true, cell: ({ node }) => say.way(node * cellM) },
+    { id: "at", head: "at", right: true, cell: ({ node }) => say.distance(node * cellM) },
     {
       id: "name",
       head: "fill up",
@@ -223,7 +223,7 @@ function columnsOf(plan: Plan, leg: LegResult, cellM: number, say: Say, bottleL:
           </span>
         ),
     },
-    { id: "km", head: "to next", right: true, from: 561, cell: ({ carry }) => carry && say.way(carry.distanceM) },
+    { id: "km", head: "to next", right: true, from: 561, cell: ({ carry }) => carry && say.distance(carry.distanceM) },
     { id: "hours", head: "hours", right: true, from: 561, cell: ({ carry }) => carry && say.number(carry.walkH, 1) },
     {
       id: "camps",

@@ -2,7 +2,7 @@
 import {
   isTreated,
   treatFill,
-  waysFor,
+  methodsFor,
   type Carry,
   type LegResult,
   type Passage,
@@ -54,7 +54,7 @@ export function fillRows({ plan, result, leg, who, passages }: Given): FillRow[]
 }
 
 function treating(carry: Carry, plan: Plan, leg: LegResult, treatment: Treatment, { profile }: PlanResult) {
-  if (!isTreated(carry, plan) || waysFor(carry, plan, treatment).length === 0) return undefined;
+  if (!isTreated(carry, plan) || methodsFor(carry, plan, treatment).length === 0) return undefined;
   const { minutes, flushes } = treatFill(carry, plan, leg, treatment, profile.heightM[carry.fromNode]!);
   return { minutes, flushes };
 }

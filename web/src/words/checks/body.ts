@@ -1,5 +1,5 @@
-import { advice, mends } from "../../mends/mend.ts";
-import { noShortfall } from "../../mends/way.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { noShortfall } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 export const bodyWords = checkWords({
@@ -8,34 +8,34 @@ export const bodyWords = checkWords({
     station: "trip",
     sentence: (check, say) =>
       `Your calorie deficit adds up to ${say.kcal(check.have)} by the finish, more than ${say.kcal(check.limit)}: you’ll lose strength. Estimated weight loss: about ${say.kg(check.lost)} (an estimate, not a measurement).`,
-    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Eat more in town.")),
+    fixes: (check, on) => fixes(noShortfall(on, check.hikerId), advice("Eat more in town.")),
   },
   "fat-too-low": {
     mark: "body",
     station: "trip",
     sentence: (check, say) =>
       `Your body fat would fall to ${say.percent(check.have)} by the finish; below ${say.percent(check.limit)} you can’t stay warm and hormones suffer. Get medical advice.`,
-    mends: (check, on) => mends(noShortfall(on, check.hikerId)),
+    fixes: (check, on) => fixes(noShortfall(on, check.hikerId)),
   },
   "food-too-dense": {
     mark: "menu",
     station: "trip",
     sentence: (check, say) =>
       `${say.number(check.have, 1)} kcal/g is too high for a menu: only nuts and oil reach ${say.number(check.limit, 1)} kcal/g or more.`,
-    mends: () => [advice("Enter the energy density of the food you actually eat.")],
+    fixes: () => [advice("Enter the energy density of the food you actually eat.")],
   },
   "protein-low": {
     mark: "protein",
     station: "trip",
     sentence: (check, say) =>
       `The menu has ${say.number(check.have, 1)} g of protein per kg of body weight a day; ${say.number(check.limit, 1)} g keeps muscle on long hikes.`,
-    mends: () => [advice("Add protein to the menu.")],
+    fixes: () => [advice("Add protein to the menu.")],
   },
   "energy-availability": {
     mark: "energy",
     station: "trip",
     sentence: (check, say) =>
       `From week 4, ${say.kcal(check.have)} per kg of lean body mass are left each day after walking; below ${say.kcal(check.limit)}, bones and hormones suffer. Get medical advice.`,
-    mends: (check, on) => mends(noShortfall(on, check.hikerId), advice("Eat more, or walk less each day.")),
+    fixes: (check, on) => fixes(noShortfall(on, check.hikerId), advice("Eat more, or walk less each day.")),
   },
 });

@@ -1,6 +1,6 @@
-import { addLiner, addPad } from "../../mends/kit.ts";
-import { advice, mends } from "../../mends/mend.ts";
-import { setOutEarlier, simulateWeather } from "../../mends/way.ts";
+import { addLiner, addPad } from "../../fixes/kit.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { setOutEarlier, simulateWeather } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 export const coldWords = checkWords({
@@ -9,8 +9,8 @@ export const coldWords = checkWords({
     station: "kit",
     sentence: (check, say) =>
       `One night in ten drops to ${say.C(check.limit)} at the coldest camp; your sleeping bag, with what you wear in it, is good to ${say.C(check.have)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined || check.hikerId === undefined
           ? undefined
           : addLiner(on, check.legIndex, check.hikerId, check.have - check.limit),
@@ -22,8 +22,8 @@ export const coldWords = checkWords({
     station: "kit",
     sentence: (check, say) =>
       `The coldest camp needs pads of ${say.R(check.limit)}; yours add up to ${say.R(check.have)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined || check.hikerId === undefined
           ? undefined
           : addPad(on, check.legIndex, check.hikerId, check.limit - check.have),
@@ -34,28 +34,28 @@ export const coldWords = checkWords({
     station: "kit",
     sentence: (check, say) =>
       `You carry no ${check.role === "bag" ? "sleeping bag" : check.role} for ${check.nights === 1 ? "a night" : `${say.number(check.nights)} nights`} outside; one night in ten drops to ${say.C(check.low)}.`,
-    mends: () => [advice("Add the item in Kit and set what it serves as, or sleep indoors.")],
+    fixes: () => [advice("Add the item in Kit and set what it serves as, or sleep indoors.")],
   },
   "stove-too-cold": {
     mark: "stove",
     station: "legs",
     sentence: (check, say) =>
       `At ${say.C(check.have)}, the coldest night in ten, the stove may fail: it needs ${say.C(check.limit)} or warmer.`,
-    mends: () => [advice("Keep the gas canister warm in your sleeping bag.")],
+    fixes: () => [advice("Keep the gas canister warm in your sleeping bag.")],
   },
   "heat-stress": {
     mark: "heat",
     station: "legs",
     sentence: (check, say) =>
       `One day in ten reaches ${say.C(check.have)}: rest ${say.number(check.rest)} min of every hour and drink about ${say.L(check.limit)} an hour, not more.`,
-    mends: (_, on) => mends(setOutEarlier(on), advice("Rest in the shade during the hot hours.")),
+    fixes: (_, on) => fixes(setOutEarlier(on), advice("Rest in the shade during the hot hours.")),
   },
   "climate-simulated": {
     mark: "season",
     station: "season",
     sentence: (check, say) =>
       `The weather for ${check.have === 1 ? "one station" : `${say.number(check.have)} stations`} is simulated from latitude, elevation and distance to the sea. It can be 4 °C off, with half or twice the rain.`,
-    mends: () => [
+    fixes: () => [
       advice("Enter averages from a climate table you trust in Season before you choose your sleep system."),
     ],
   },
@@ -64,6 +64,6 @@ export const coldWords = checkWords({
     station: "season",
     sentence: (_, say) =>
       `No weather station: nights of ${say.C(5)} and days of ${say.C(18)} are assumed all year. Real cold and heat on your trail will differ.`,
-    mends: (_, on) => mends(simulateWeather(on), advice("Or add a weather station in Season.")),
+    fixes: (_, on) => fixes(simulateWeather(on), advice("Or add a weather station in Season.")),
   },
 });

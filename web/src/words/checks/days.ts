@@ -1,5 +1,5 @@
-import { advice, mends } from "../../mends/mend.ts";
-import { fewerZeros, startEarlier, startLater, unpin, useStopOnLeg } from "../../mends/way.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { fewerZeros, startEarlier, startLater, unpin, useStopOnLeg } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 /** What stands against a pinned night. */
@@ -12,7 +12,7 @@ const WHY: Record<string, string> = {
 };
 
 export const daysWords = checkWords({
-  "pin-not-held": {
+  "pin-missed": {
     mark: "pin",
     station: "days",
     sentence: (check, say) => {
@@ -22,8 +22,8 @@ export const daysWords = checkWords({
         return `${pin} can’t be kept: ${comes}, ${say.days(check.days)} ${check.why === "late" ? "too late" : "too early"}.`;
       return `${pin} ${WHY[check.why] ?? `can’t be kept (${check.why})`}; ${comes}.`;
     },
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.why === "late" ? startEarlier(on, check.days) : undefined,
         check.why === "early" ? startLater(on, check.days) : undefined,
         unpin(on, check.pinId),
@@ -35,16 +35,16 @@ export const daysWords = checkWords({
     station: "trip",
     sentence: (check, say) =>
       `You arrive on ${say.date(check.have)}, ${say.days(check.late)} after your target of ${say.date(check.limit)}.`,
-    mends: (check, on) =>
-      mends(startEarlier(on, check.late), fewerZeros(on), advice("Or walk more hours a day, in Days.")),
+    fixes: (check, on) =>
+      fixes(startEarlier(on, check.late), fewerZeros(on), advice("Or walk more hours a day, in Days.")),
   },
   "camp-forbidden": {
     mark: "camp",
     station: "legs",
     sentence: (check, say) =>
       `The night of ${say.date(check.day)} falls where camping is forbidden, with no legal site in reach.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
         advice("Walk longer that day, or add a camp before it."),
       ),
@@ -56,8 +56,8 @@ export const daysWords = checkWords({
       check.have === 1
         ? `No bed is in reach for the night of ${say.date(check.day)}.`
         : `${say.number(check.have)} nights without a bed in reach, the first on ${say.date(check.day)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
         advice("Add the beds along the trail in Trail, change your hours, or carry gear for a night outside."),
       ),
@@ -67,7 +67,7 @@ export const daysWords = checkWords({
     station: "legs",
     sentence: (check, say) =>
       `A night at ${say.height(check.have)}, ${say.height(check.gain)} above your highest night so far: altitude can make anyone ill, however fit.`,
-    mends: () => [
+    fixes: () => [
       advice(
         "Above 2,500 m, sleep at most 500 m higher each night and take a rest day every third night. A headache with nausea means descend at once. See a doctor before you go.",
       ),
@@ -78,26 +78,26 @@ export const daysWords = checkWords({
     station: "trip",
     sentence: (check, say) =>
       `${check.days === 1 ? "One day" : `${say.days(check.days)}`} of more than ${say.hours(check.limit)} on your feet, the longest ${say.hours(check.have)}: strains and falls increase with such hours.`,
-    mends: () => [advice("Walk fewer hours a day (Days), or add a camp before the stop.")],
+    fixes: () => [advice("Walk fewer hours a day (Days), or add a camp before the stop.")],
   },
   "short-sleep": {
     mark: "sleep",
     station: "trip",
     sentence: (check, say) =>
       `As little as ${say.hours(Math.max(0, check.have))} of sleep; less than ${say.hours(check.limit)} on ${check.days === 1 ? "one night" : `${say.number(check.days)} nights`}. Judgement fails first, and falls follow.`,
-    mends: () => [advice("Walk fewer hours, or start later. Don’t drive, climb or ford when short of sleep.")],
+    fixes: () => [advice("Walk fewer hours, or start later. Don’t drive, climb or ford when short of sleep.")],
   },
   "heights-missing": {
     mark: "elevation",
     station: "trail",
     sentence: () =>
       "The track has no elevations: climb and pace are calculated as if it were flat. Temperatures are for the elevation of the weather stations. Higher up it will be colder, and lower down hotter, than shown.",
-    mends: () => [advice("Use a track with elevations.")],
+    fixes: () => [advice("Use a track with elevations.")],
   },
   "not-settled": {
     mark: "unsettled",
     station: "legs",
     sentence: (check, say) => `Weights were still changing by ${say.g(check.move)} when the calculation stopped.`,
-    mends: () => [],
+    fixes: () => [],
   },
 });

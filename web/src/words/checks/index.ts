@@ -1,6 +1,6 @@
 /** The words of all checks, and what is told of one: the core answers codes and values. */
 import type { Check, CheckCode, Plan } from "@gepack/core";
-import type { Mend, Standing } from "../../mends/mend.ts";
+import type { Fix, FixContext } from "../../fixes/fix.ts";
 import type { StationId } from "../../stations/registry.ts";
 import { sayIn } from "../say.ts";
 import { bodyWords } from "./body.ts";
@@ -54,13 +54,13 @@ export function checkStation(check: Check): StationId {
 /** What falls short, with its figures: a whole sentence. */
 export function checkSentence(check: Check, plan: Plan): string {
   const say = sayIn(plan);
-  const at = check.atM === undefined ? "" : ` at ${say.way(check.atM)}`;
+  const at = check.atM === undefined ? "" : ` at ${say.distance(check.atM)}`;
   return wordsOf(check).sentence(check as never, say, at);
 }
 
 /** What would mend it, the buttons first as they stand. */
-export function checkMends(check: Check, on: Standing): Mend[] {
-  return wordsOf(check).mends(check as never, on);
+export function checkFixes(check: Check, on: FixContext): Fix[] {
+  return wordsOf(check).fixes(check as never, on);
 }
 
 /** A sharp word for severity, never colour alone. */

@@ -1,5 +1,5 @@
-import { useStopOnLeg } from "../../mends/way.ts";
-import { advice, mends } from "../../mends/mend.ts";
+import { useStopOnLeg } from "../../fixes/schedule.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
 import { checkWords } from "./words.ts";
 
 export const loadWords = checkWords({
@@ -8,8 +8,8 @@ export const loadWords = checkWords({
     station: "legs",
     sentence: (check, say, at) =>
       `Your pack reaches ${say.kg(check.have)}${at}; it’s comfortable up to ${say.kg(check.limit)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
         advice("Leave some kit behind or send it home, or use a pack that carries more."),
       ),
@@ -19,14 +19,14 @@ export const loadWords = checkWords({
     station: "kit",
     sentence: (check, say, at) =>
       `Your pack reaches ${say.kg(check.have)}${at}; ${check.piece} is rated for ${say.kg(check.limit)}.`,
-    mends: () => [advice("Carry less here, or use a pack rated for more: seams and hips fail before the hike does.")],
+    fixes: () => [advice("Carry less here, or use a pack rated for more: seams and hips fail before the hike does.")],
   },
   "food-over-pack": {
     mark: "volume",
     station: "legs",
     sentence: (check, say) => `Kit and food take up ${say.L(check.have)}; the pack holds ${say.L(check.limit)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
         advice("Take a larger pack or less kit."),
       ),
@@ -36,8 +36,8 @@ export const loadWords = checkWords({
     station: "legs",
     sentence: (check, say) =>
       `${say.days(check.have)} of food in one leg: more than ${say.days(check.limit)} is hard to carry and hard to keep eating.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.legIndex === undefined ? undefined : useStopOnLeg(on, check.legIndex),
         advice("Mail food ahead to a stop in between."),
       ),

@@ -1,4 +1,4 @@
-import { advice } from "../../mends/mend.ts";
+import { advice } from "../../fixes/fix.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
 
@@ -9,15 +9,15 @@ interface Quantity {
   of: string;
   show: Show;
   /** What is said of a quantity that is beyond on a part of the way, whose percent is told. */
-  partOfTheWay?: boolean;
+  shareOfDistance?: boolean;
 }
 
 const percentOf: Show = (fraction, say) => say.percent(100 * fraction);
 
 const QUANTITIES: Record<string, Quantity> = {
   loadKg: { of: "loads", show: (kg, say) => say.kg(kg) },
-  gradePercent: { of: "slopes", show: (percent, say) => say.percent(percent), partOfTheWay: true },
-  gradeFraction: { of: "slopes", show: percentOf, partOfTheWay: true },
+  gradePercent: { of: "slopes", show: (percent, say) => say.percent(percent), shareOfDistance: true },
+  gradeFraction: { of: "slopes", show: percentOf, shareOfDistance: true },
   temperatureC: { of: "days", show: (celsius, say) => say.C(celsius) },
   ageY: { of: "ages", show: (years, say) => `${say.number(years)} y` },
   bodyFatFraction: { of: "body fat", show: percentOf },
@@ -31,12 +31,15 @@ export const modelWords = checkWords({
     mark: "model",
     station: "trip",
     sentence: ({ model, quantity, have, low, high }, say) => {
-      const { of, show, partOfTheWay } = QUANTITIES[quantity] ?? { of: quantity, show: (value: number) => `${value}` };
-      const beyond = partOfTheWay
+      const { of, show, shareOfDistance } = QUANTITIES[quantity] ?? {
+        of: quantity,
+        show: (value: number) => `${value}`,
+      };
+      const beyond = shareOfDistance
         ? `${say.percent(have)} of your distance is outside that`
         : `here it is ${show(have, say)}`;
       return `“${model}” was measured for ${of} from ${show(low, say)} to ${show(high, say)}; ${beyond}. Its figures are marked, not hidden.`;
     },
-    mends: () => [advice("Choose another model in Setup, Models.")],
+    fixes: () => [advice("Choose another model in Setup, Models.")],
   },
 });

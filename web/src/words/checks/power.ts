@@ -1,5 +1,5 @@
-import { advice, mends } from "../../mends/mend.ts";
-import { moreSpareCells } from "../../mends/way.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { moreSpareCells } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 export const powerWords = checkWords({
@@ -8,19 +8,19 @@ export const powerWords = checkWords({
     station: "power",
     sentence: (check, say) =>
       `Your batteries run flat on ${say.date(check.day)}, ${check.short < 1 ? "less than 1 Wh" : `${say.number(check.short)} Wh`} short of the next socket.`,
-    mends: () => [advice("Carry a larger power bank on this leg, or use your devices less.")],
+    fixes: () => [advice("Carry a larger power bank on this leg, or use your devices less.")],
   },
   "battery-low": {
     mark: "battery",
     station: "power",
     sentence: (check, say) => `The batteries fall to ${say.percent(check.have)} on ${say.date(check.day)}.`,
-    mends: () => [advice("Use your devices less, or carry a larger power bank on this leg.")],
+    fixes: () => [advice("Use your devices less, or carry a larger power bank on this leg.")],
   },
   "spare-cells-short": {
     mark: "battery",
     station: "power",
     sentence: (check) =>
       `“${check.device}” needs ${check.limit === 1 ? "1 spare set" : `${check.limit} spare sets`} of batteries on this leg; you have ${check.have}.`,
-    mends: (check, on) => mends(moreSpareCells(on, check.deviceId, check.limit)),
+    fixes: (check, on) => fixes(moreSpareCells(on, check.deviceId, check.limit)),
   },
 });

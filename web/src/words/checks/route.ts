@@ -1,5 +1,5 @@
-import { advice, mends } from "../../mends/mend.ts";
-import { walkAlternate } from "../../mends/route.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { walkAlternate } from "../../fixes/route.ts";
 import { checkWords } from "./words.ts";
 
 const RESTS: Record<string, string> = {
@@ -13,20 +13,20 @@ export const routeWords = checkWords({
     mark: "route",
     station: "trail",
     sentence: () => "This trail was made from a table: coarse between rows, and not placed on the map.",
-    mends: () => [advice("Import a recorded track when you find one; stops, kit and menus stay.")],
+    fixes: () => [advice("Import a recorded track when you find one; stops, kit and menus stay.")],
   },
   "route-part-rests": {
     mark: "route",
     station: "trail",
     sentence: (check) => `“${check.part}” is ignored: ${RESTS[check.why] ?? check.why}.`,
-    mends: () => [advice("Choose another alternate, or change where it leaves and rejoins.")],
+    fixes: () => [advice("Choose another alternate, or change where it leaves and rejoins.")],
   },
   "closure-ridden": {
     mark: "route",
     station: "trail",
     sentence: (check, say) =>
       `“${check.alternate}” doesn’t bypass all of “${check.closure}”: a ride of ${say.hours(check.hours)} covers the rest.`,
-    mends: () => [
+    fixes: () => [
       advice("Change where the alternate leaves and rejoins, or keep the ride. The land manager decides on closures."),
     ],
   },
@@ -34,13 +34,13 @@ export const routeWords = checkWords({
     mark: "route",
     station: "trail",
     sentence: (check, say) =>
-      `Your sections walk ${say.way(check.metres)} twice; places there count the first time you reach them.`,
-    mends: () => [advice("Start one section where the other ends.")],
+      `Your sections walk ${say.distance(check.metres)} twice; places there count the first time you reach them.`,
+    fixes: () => [advice("Start one section where the other ends.")],
   },
   "kit-stop-off-route": {
     mark: "kit",
     station: "kit",
     sentence: (check) => `“${check.piece}” changes at ${check.stop}, which isn’t on this route.`,
-    mends: (check, on) => mends(walkAlternate(on, check.stopId), advice("Or move the change to a stop on the route.")),
+    fixes: (check, on) => fixes(walkAlternate(on, check.stopId), advice("Or move the change to a stop on the route.")),
   },
 });

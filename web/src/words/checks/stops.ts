@@ -1,5 +1,5 @@
-import { moreNights, passStop, startLater } from "../../mends/way.ts";
-import { advice, mends } from "../../mends/mend.ts";
+import { moreNights, passStop, startLater } from "../../fixes/schedule.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
 import { mailBetween } from "../cautions.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
@@ -28,8 +28,8 @@ export const stopWords = checkWords({
     station: "season",
     sentence: (check, say) =>
       `${check.stop} is closed on ${say.date(check.day)}, when you arrive; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         startLater(on, check.wait + IN_HAND_DAYS),
         passStop(on, check.stopId),
         advice("Ask there before you count on it: seasons move with the snow."),
@@ -40,15 +40,15 @@ export const stopWords = checkWords({
     station: "season",
     sentence: (check, say) =>
       `The post office at ${check.stop} is closed on ${say.date(check.day)}, when you arrive; it opens on ${say.date(check.opens)}, ${say.days(check.wait)} later.`,
-    mends: (check, on) =>
-      mends(startLater(on, check.wait + IN_HAND_DAYS), advice("Mail it to the stop before or after.")),
+    fixes: (check, on) =>
+      fixes(startLater(on, check.wait + IN_HAND_DAYS), advice("Mail it to the stop before or after.")),
   },
   "shop-shut": {
     mark: "closed",
     station: "stops",
     sentence: (check, say) => shutSentence(`The shop at ${check.stop}`, check, say),
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
         check.wait > 0 ? passStop(on, check.stopId) : undefined,
         advice("Opening hours change: call before you count on them."),
@@ -58,8 +58,8 @@ export const stopWords = checkWords({
     mark: "closed",
     station: "stops",
     sentence: (check, say) => shutSentence(`The post office at ${check.stop}`, check, say),
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
         advice("Some hostels and shops accept boxes at any hour: ask where to send it."),
       ),
@@ -71,8 +71,8 @@ export const stopWords = checkWords({
       check.severity === "note"
         ? `No single mailing date works for the box to ${check.stop}. ${mailBetween(say.date(check.by), say.date(check.from))}`
         : `Mailed on ${say.date(check.from)}, the box to ${check.stop} has a ${say.number(check.chance)} % chance of arriving in time; mailed by ${say.date(check.by)}, it almost certainly will.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         moreNights(on, check.stopId, 1),
         advice("Ask the counter to hold it longer, mail it from an earlier stop, or have someone at home mail it."),
       ),
@@ -81,15 +81,15 @@ export const stopWords = checkWords({
     mark: "post",
     station: "boxes",
     sentence: (check) => `Food for ${check.stop} is set to be mailed from another stop, but none before it is chosen.`,
-    mends: () => [advice("In Stops, choose where it’s bought, or have it sent from home.")],
+    fixes: () => [advice("In Stops, choose where it’s bought, or have it sent from home.")],
   },
   "ride-gone": {
     mark: "ride",
     station: "stops",
     sentence: (check, say) =>
       `You reach the road to ${check.stop} at ${say.clock(check.comesH)}; the day’s last ride leaves at ${say.clock(check.last)}.`,
-    mends: (check, on) =>
-      mends(
+    fixes: (check, on) =>
+      fixes(
         passStop(on, check.stopId),
         advice("Pin the night before closer to it, or check whether you can hitch a ride."),
       ),
@@ -99,21 +99,21 @@ export const stopWords = checkWords({
     station: "stops",
     sentence: (check, say) =>
       `${check.stop} has no food for the next leg, in a shop or by mail. You carry ${say.kg(check.have)} for it from ${check.from || "the start"}.`,
-    mends: (check, on) => mends(passStop(on, check.stopId), advice("If it offers more, tick it in Stops.")),
+    fixes: (check, on) => fixes(passStop(on, check.stopId), advice("If it offers more, tick it in Stops.")),
   },
   "fuel-not-sold": {
     mark: "fuel",
     station: "stops",
     sentence: (check, say) =>
       `${check.stop} doesn’t sell your fuel: you carry ${say.g(check.have)} for the next leg from ${check.from || "the start"}.`,
-    mends: () => [advice("Most fuel can’t be mailed. If the stop offers more, tick it in Stops.")],
+    fixes: () => [advice("Most fuel can’t be mailed. If the stop offers more, tick it in Stops.")],
   },
   "piece-not-there": {
     mark: "post",
     station: "kit",
     sentence: (check) =>
       `“${check.piece}” is to be ${check.how} at ${check.stop}, but nothing there makes that possible.`,
-    mends: () => [advice("Move the swap to a stop with a post office or a shop.")],
+    fixes: () => [advice("Move the swap to a stop with a post office or a shop.")],
   },
   "stops-silent": {
     mark: "offers",
@@ -122,6 +122,6 @@ export const stopWords = checkWords({
       check.have === 1
         ? `${check.stop} doesn’t say what it offers; food and fuel are assumed to be available.`
         : `${say.number(check.have)} stops, ${check.stop} first, don’t say what they offer; food and fuel are assumed to be available.`,
-    mends: () => [advice("Tick what they offer in Stops.")],
+    fixes: () => [advice("Tick what they offer in Stops.")],
   },
 });

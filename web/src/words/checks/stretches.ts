@@ -1,4 +1,4 @@
-import { advice } from "../../mends/mend.ts";
+import { advice } from "../../fixes/fix.ts";
 import { checkWords } from "./words.ts";
 
 const KIND: Record<string, string> = {
@@ -24,17 +24,17 @@ export const stretchWords = checkWords({
     station: "season",
     sentence: (check) =>
       `Ticks are active in “${check.stretch}” on ${check.days === 1 ? "one day" : `${check.days} days`} of this leg, judging by its warmth.`,
-    mends: () => [
+    fixes: () => [
       advice(
         "Wear long trousers and check yourself every evening. Follow your doctor’s and the land manager’s advice.",
       ),
     ],
   },
-  "told-ahead": {
+  "rule-ahead": {
     mark: "ahead",
     station: "trail",
     sentence: (check) =>
       `${check.stretch === "" ? "A stretch" : `“${check.stretch}”`} ${KIND[check.kind] ?? `is a stretch of the kind ${check.kind}`}${check.more.trim() === "" ? "" : `: ${check.more.trim().replace(/[.]$/, "")}`}.`,
-    mends: (check) => [advice(ADVICE[check.kind] ?? "Check the rules before you go.")],
+    fixes: (check) => [advice(ADVICE[check.kind] ?? "Check the rules before you go.")],
   },
 });

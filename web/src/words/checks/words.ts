@@ -1,6 +1,6 @@
 /** What every check owes the reader: a mark for a table, its station, a whole sentence, and what would mend it. */
 import type { Check, CheckCode } from "@gepack/core";
-import type { Mend, Standing } from "../../mends/mend.ts";
+import type { Fix, FixContext } from "../../fixes/fix.ts";
 import type { StationId } from "../../stations/registry.ts";
 import type { Say } from "../say.ts";
 
@@ -12,7 +12,7 @@ export interface CheckWords<Code extends CheckCode> {
   station: StationId;
   /** `at` is " at km 12", or nothing where the check bites nowhere in particular. */
   sentence: (check: CheckOf<Code>, say: Say, at: string) => string;
-  mends: (check: CheckOf<Code>, on: Standing) => Mend[];
+  fixes: (check: CheckOf<Code>, on: FixContext) => Fix[];
 }
 
 /** The words of some checks; a code without words, or with figures that are not its own, does not compile. */

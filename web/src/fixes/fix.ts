@@ -14,21 +14,21 @@ export interface Advice {
   advice: string;
 }
 
-export type Mend = Action | Advice;
+export type Fix = Action | Advice;
 
 /** The plan as it stands, which a mend is worked out from. */
-export interface Standing {
+export interface FixContext {
   plan: Plan;
   result: PlanResult;
 }
 
 export const advice = (sentence: string): Advice => ({ advice: sentence });
 
-export function isAction(mend: Mend): mend is Action {
-  return "recipe" in mend;
+export function isAction(fix: Fix): fix is Action {
+  return "recipe" in fix;
 }
 
 /** Those that could be worked out: a mend may find nothing to do. */
-export function mends(...found: (Mend | undefined)[]): Mend[] {
-  return found.filter((mend) => mend !== undefined);
+export function fixes(...found: (Fix | undefined)[]): Fix[] {
+  return found.filter((fix) => fix !== undefined);
 }

@@ -1,9 +1,9 @@
 /** Which papers an address asks for, and what is wrong with it. */
 import { isPaperSize, PAPER_SIZES, type PaperSize } from "../paper/css.ts";
 import { isPaperId, PAPER_IDS, type PaperId } from "../paper/papers.tsx";
-import { askedOf } from "./asked.ts";
+import { queryOf } from "./query.ts";
 
-export interface AskedPapers {
+export interface PapersQuery {
   papers: readonly PaperId[];
   size: PaperSize;
   /** From 1; the leg is one of all where none is asked for. */
@@ -14,8 +14,8 @@ export interface AskedPapers {
 const MOST_LEGS = 10_000;
 const MOST_HIKERS = 6;
 
-export function askedPapers(url: URL): { asked: AskedPapers | undefined; bad: string[] } {
-  const { number, bad } = askedOf(url);
+export function papersQuery(url: URL): { query: PapersQuery | undefined; bad: string[] } {
+  const { number, bad } = queryOf(url);
   const hiker = number("hiker", 1, MOST_HIKERS, 1);
   const leg = number("leg", 0, MOST_LEGS, 0);
   const size = url.searchParams.get("size") ?? "a4";
@@ -27,8 +27,8 @@ export function askedPapers(url: URL): { asked: AskedPapers | undefined; bad: st
     bad.push(
       `papers ${unknown === undefined ? "is missing" : `holds “${short(unknown)}”`}; expected booklet, or some of ${PAPER_IDS.join(", ")}`,
     );
-  if (bad.length > 0 || !isPaperSize(size)) return { asked: undefined, bad };
-  return { asked: { papers, size, hiker: Math.floor(hiker), leg: leg === 0 ? undefined : Math.floor(leg) }, bad };
+  if (bad.length > 0 || !isPaperSize(size)) return { query: undefined, bad };
+  return { query: { papers, size, hiker: Math.floor(hiker), leg: leg === 0 ? undefined : Math.floor(leg) }, bad };
 }
 
 const short = (text: string): string => text.slice(0, 30);

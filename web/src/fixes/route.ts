@@ -1,8 +1,8 @@
 /** Mends of the route. */
-import type { Action, Standing } from "./mend.ts";
+import type { Action, FixContext } from "./fix.ts";
 
 /** The alternate that a stop lies on is walked. */
-export function walkAlternate({ plan }: Standing, stopId: string): Action | undefined {
+export function walkAlternate({ plan }: FixContext, stopId: string): Action | undefined {
   const stop = plan.stops.find(({ id }) => id === stopId);
   const alternate = plan.route.alternates.find(({ id, chosen }) => id === stop?.alternateId && !chosen);
   if (!alternate) return undefined;

@@ -3,10 +3,10 @@ import { firstName } from "../words/names.ts";
 import { dayNumber, guessSea, isoOfDay, isWalked, nodeOf, simulatedStations, type Hiker } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
-import type { Action, Standing } from "./mend.ts";
+import type { Action, FixContext } from "./fix.ts";
 
 /** The stop passed by on a leg that lies nearest to its middle. */
-export function useStopOnLeg(on: Standing, legIndex: number): Action | undefined {
+export function useStopOnLeg(on: FixContext, legIndex: number): Action | undefined {
   const leg = on.result.legs[legIndex]!;
   const middle = (leg.fromNode + leg.toNode) / 2;
   const passed = on.plan.stops
@@ -18,15 +18,15 @@ export function useStopOnLeg(on: Standing, legIndex: number): Action | undefined
 }
 
 /** One's own judgement of a source: it is counted on, whatever the school of trust says. */
-export function countOnSource(on: Standing, name: string): Action | undefined {
+export function countOnSource(on: FixContext, name: string): Action | undefined {
   return judgeSource(on, name, true, `Count on ${name}`);
 }
 
-export function strikeSource(on: Standing, name: string): Action | undefined {
+export function strikeSource(on: FixContext, name: string): Action | undefined {
   return judgeSource(on, name, false, `Plan as if ${name} were dry`);
 }
 
-function judgeSource({ plan }: Standing, name: string, counted: boolean, words: string): Action | undefined {
+function judgeSource({ plan }: FixContext, name: string, counted: boolean, words: string): Action | undefined {
   const source = plan.sources.find((candidate) => candidate.name === name);
   if (!source) return undefined;
   return {
@@ -40,7 +40,7 @@ function judgeSource({ plan }: Standing, name: string, counted: boolean, words: 
 }
 
 /** Stations along the trail from latitude, height and a guess of the sea. */
-export function simulateWeather({ result }: Standing): Action {
+export function simulateWeather({ result }: FixContext): Action {
   const { profile } = result;
   return {
     button: "Fill in simulated weather",
@@ -53,7 +53,7 @@ const EARLIEST_H = 3;
 const EARLIER_H = 1.5;
 
 /** The whole party sets out earlier, into the cool of the morning. */
-export function setOutEarlier({ plan }: Standing): Action | undefined {
+export function setOutEarlier({ plan }: FixContext): Action | undefined {
   const now = Math.max(...plan.hikers.map((hiker) => hiker.pace.startClockH));
   const then = Math.max(EARLIEST_H, now - EARLIER_H);
   if (then >= now) return undefined;
@@ -69,14 +69,14 @@ export function setOutEarlier({ plan }: Standing): Action | undefined {
 }
 
 /** The start moves by as many days as one is late. */
-export function startEarlier(on: Standing, days: number): Action | undefined {
+export function startEarlier(on: FixContext, days: number): Action | undefined {
   return startLater(on, -Math.ceil(days));
 }
 
 /** More than two months are another hike. */
 const MOST_LATER_DAYS = 60;
 
-export function startLater({ plan }: Standing, days: number): Action | undefined {
+export function startLater({ plan }: FixContext, days: number): Action | undefined {
   const start = dayNumber(plan.trip.startDate);
   if (start === undefined || days > MOST_LATER_DAYS) return undefined;
   const date = isoOfDay(start + days);
@@ -88,7 +88,7 @@ export function startLater({ plan }: Standing, days: number): Action | undefined
 }
 
 /** The stop is passed by: the legs before and after it become one. */
-export function passStop({ plan }: Standing, stopId: string): Action | undefined {
+export function passStop({ plan }: FixContext, stopId: string): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
   if (!stop) return undefined;
   return {
@@ -102,7 +102,7 @@ export function passStop({ plan }: Standing, stopId: string): Action | undefined
 }
 
 /** So many nights more at a stop, until a door opens. */
-export function moreNights({ plan }: Standing, stopId: string, nights: number): Action | undefined {
+export function moreNights({ plan }: FixContext, stopId: string, nights: number): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
   if (!stop) return undefined;
   const words = nights === 1 ? `One more night at ${stop.name}` : `${nights} more nights at ${stop.name}`;
@@ -117,7 +117,7 @@ export function moreNights({ plan }: Standing, stopId: string, nights: number): 
 }
 
 /** A pinned night is let go. */
-export function unpin({ plan }: Standing, pinId: string): Action | undefined {
+export function unpin({ plan }: FixContext, pinId: string): Action | undefined {
   if (!plan.pins.some(({ id }) => id === pinId)) return undefined;
   return {
     button: "Unpin",
@@ -127,7 +127,7 @@ export function unpin({ plan }: Standing, pinId: string): Action | undefined {
 }
 
 /** A rest day less, at the stop that has most of them. */
-export function fewerZeros({ plan }: Standing): Action | undefined {
+export function fewerZeros({ plan }: FixContext): Action | undefined {
   const longest = plan.stops.filter((stop) => stop.use && stop.nights > 1).sort((a, b) => b.nights - a.nights)[0];
   if (!longest) return undefined;
   return {
@@ -141,7 +141,7 @@ export function fewerZeros({ plan }: Standing): Action | undefined {
 }
 
 /** What is burned is eaten. */
-export function noShortfall({ plan }: Standing, hikerId: string | undefined): Action | undefined {
+export function noShortfall({ plan }: FixContext, hikerId: string | undefined): Action | undefined {
   const hiker: Hiker | undefined = plan.hikers.find((candidate) => candidate.id === hikerId);
   if (!hiker || hiker.food.shortfallFraction <= 0) return undefined;
   return {
@@ -154,7 +154,7 @@ export function noShortfall({ plan }: Standing, hikerId: string | undefined): Ac
   };
 }
 
-export function moreSpareCells({ plan }: Standing, deviceId: string, sets: number): Action | undefined {
+export function moreSpareCells({ plan }: FixContext, deviceId: string, sets: number): Action | undefined {
   const device = plan.devices.find((candidate) => candidate.id === deviceId);
   if (!device) return undefined;
   return {

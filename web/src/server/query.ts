@@ -1,13 +1,13 @@
 /** Numbers asked for in an address, each within its bounds; what is wrong with them is gathered into one answer. */
 
-export interface Asked {
+export interface Query {
   /** Without `otherwise` it has to be there. NaN where it is not as it should be. */
   number: (name: string, low: number, high: number, otherwise?: number) => number;
   /** Sentences, without a full stop. */
   bad: string[];
 }
 
-export function askedOf({ searchParams }: URL): Asked {
+export function queryOf({ searchParams }: URL): Query {
   const bad: string[] = [];
   return {
     bad,

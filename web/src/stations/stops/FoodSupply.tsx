@@ -13,10 +13,10 @@ interface Props {
   set: (what: string, fields: Partial<Stop>) => void;
 }
 
-export function FoodWays({ plan, stop, figures, set }: Props) {
+export function FoodSupply({ plan, stop, figures, set }: Props) {
   const say = sayIn(plan);
   const foodBy = figures?.foodBy ?? stop.foodBy;
-  const onTheWay = stop.foodBy === "ahead" || stop.foodBy === "bounce";
+  const isForwarded = stop.foodBy === "ahead" || stop.foodBy === "bounce";
   const box = figures?.box;
   return (
     <>
@@ -32,7 +32,7 @@ export function FoodWays({ plan, stop, figures, set }: Props) {
           figures?.leaves?.foodSold === false &&
           "But this stop has no post office listed."}
       </p>
-      {onTheWay && (
+      {isForwarded && (
         <Row label="forwarded from">
           <Pick
             bare

@@ -6,14 +6,14 @@ import {
   serves,
   usesOf,
   walkEnds,
-  wholeWay,
+  wholeHike,
   type DemandKind,
   type Piece,
   type Plan,
 } from "@gepack/core";
 import { stopName } from "../words/names.ts";
 import { quantity } from "../units/quantity.ts";
-import type { Action, Standing } from "./mend.ts";
+import type { Action, FixContext } from "./fix.ts";
 
 type NewPiece = Pick<Piece, "name" | "group" | "massG"> & Partial<Piece>;
 
@@ -23,7 +23,7 @@ interface Legs {
 }
 
 /** Comes in at the first of the legs' stops and goes home at the last; between the parts of a route nothing is posted. */
-function spanOver({ plan, result }: Standing, { first, last }: Legs): Piece["spans"][number] {
+function spanOver({ plan, result }: FixContext, { first, last }: Legs): Piece["spans"][number] {
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const comes = result.legs.findLast(({ index, fromStopId }) => index <= first && !fromStopId.startsWith("@"));
   const goes = result.legs.find(({ index, toStopId }) => index >= last && !toStopId.startsWith("@"));
@@ -39,7 +39,7 @@ const legWords = ({ first, last }: Legs): string =>
   first === last ? `leg ${first + 1}` : `legs ${first + 1} to ${last + 1}`;
 
 /** A piece more on these legs. */
-function pieceOnLegs(on: Standing, legs: Legs, hikerId: string, piece: NewPiece): Action {
+function pieceOnLegs(on: FixContext, legs: Legs, hikerId: string, piece: NewPiece): Action {
   const mass = quantity("smallMass", piece.massG, on.plan.trip.units);
   const where = legWords(legs);
   return {
@@ -64,7 +64,7 @@ function pieceOnLegs(on: Standing, legs: Legs, hikerId: string, piece: NewPiece)
 }
 
 /** A piece more on one leg: it comes in at the leg's first stop and goes home at its last. */
-function pieceOnLeg(on: Standing, legIndex: number, hikerId: string, piece: NewPiece): Action {
+function pieceOnLeg(on: FixContext, legIndex: number, hikerId: string, piece: NewPiece): Action {
   return pieceOnLegs(on, { first: legIndex, last: legIndex }, hikerId, piece);
 }
 
@@ -74,7 +74,7 @@ const article = (name: string): string =>
 const BAG_SIZES_L = [1, 2, 3, 4, 6, 8, 10];
 
 /** Water bags weigh about 18 g a litre. */
-export function addWaterBag(on: Standing, legIndex: number, hikerId: string, missingL: number): Action {
+export function addWaterBag(on: FixContext, legIndex: number, hikerId: string, missingL: number): Action {
   const capacityL = BAG_SIZES_L.find((size) => size >= missingL) ?? Math.ceil(missingL);
   const group = groupOf(on.plan, "bottle", "Water");
   const massG = 18 * capacityL;
@@ -87,7 +87,7 @@ export function addWaterBag(on: Standing, legIndex: number, hikerId: string, mis
   });
 }
 
-export function addHardCanister(on: Standing, legIndex: number, hikerId: string, foodL: number): Action {
+export function addHardCanister(on: FixContext, legIndex: number, hikerId: string, foodL: number): Action {
   const capacityL = foodL <= 7.5 ? 7.5 : foodL <= 11.5 ? 11.5 : 14;
   const group = groupOf(on.plan, "hard-canister", "Food");
   const massG = Math.round(95 * capacityL);
@@ -102,7 +102,7 @@ export function addHardCanister(on: Standing, legIndex: number, hikerId: string,
   });
 }
 
-export function addLiner(on: Standing, legIndex: number, hikerId: string, missingK: number): Action {
+export function addLiner(on: FixContext, legIndex: number, hikerId: string, missingK: number): Action {
   const fleece = missingK > 2;
   const name = fleece ? "Fleece liner" : "Silk liner";
   const group = groupOf(on.plan, "bag", "Sleep");
@@ -116,7 +116,7 @@ export function addLiner(on: Standing, legIndex: number, hikerId: string, missin
   });
 }
 
-export function addPad(on: Standing, legIndex: number, hikerId: string, missingR: number): Action {
+export function addPad(on: FixContext, legIndex: number, hikerId: string, missingR: number): Action {
   const padR = missingR <= 0.5 ? 0.5 : missingR <= 1.5 ? 1.5 : Math.max(2.5, Math.ceil(2 * missingR) / 2);
   const name = `Foam pad, R ${padR}`;
   const group = groupOf(on.plan, "pad", "Sleep");
@@ -148,7 +148,7 @@ const FOR_DEMAND: Partial<Record<DemandKind, NewPiece>> = {
 };
 
 /** A demand that no piece meets: one from the shelf, one more, or the hiker's word that it is not asked for there. */
-export function meetDemand(on: Standing, kind: DemandKind, hikerId: string): Action[] {
+export function meetDemand(on: FixContext, kind: DemandKind, hikerId: string): Action[] {
   const { plan, result } = on;
   const who = plan.hikers.findIndex(({ id }) => id === hikerId);
   const open = coverOf(plan, result, demandsOf(plan, result)).filter(
@@ -187,7 +187,7 @@ export function meetDemand(on: Standing, kind: DemandKind, hikerId: string): Act
 }
 
 /** A piece of the role that lies on the shelf comes along. */
-export function takeFromShelf({ plan }: Standing, role: string, hikerId: string | undefined): Action | undefined {
+export function takeFromShelf({ plan }: FixContext, role: string, hikerId: string | undefined): Action | undefined {
   const piece = plan.kit.find((one) => one.role === role && !isTakenAlong(one) && serves(one, hikerId ?? ""));
   if (!piece) return undefined;
   return {
@@ -195,13 +195,13 @@ export function takeFromShelf({ plan }: Standing, role: string, hikerId: string 
     label: `${piece.name}: brought along`,
     recipe: ({ kit }) => {
       const row = kit.find(({ id }) => id === piece.id);
-      if (row) row.spans = wholeWay(plan);
+      if (row) row.spans = wholeHike(plan);
     },
   };
 }
 
 /** A piece that is nowhere for a while is posted to where it comes in, and sent home where it goes. */
-export function postAndSendHome({ plan }: Standing, pieceId: string): Action | undefined {
+export function postAndSendHome({ plan }: FixContext, pieceId: string): Action | undefined {
   const piece = plan.kit.find((candidate) => candidate.id === pieceId);
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   if (!piece) return undefined;
@@ -219,7 +219,7 @@ export function postAndSendHome({ plan }: Standing, pieceId: string): Action | u
 }
 
 /** A stop that the plan passes by is used after all. */
-export function useStop({ plan }: Pick<Standing, "plan">, stopId: string): Action | undefined {
+export function useStop({ plan }: Pick<FixContext, "plan">, stopId: string): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId);
   if (!stop || stop.use) return undefined;
   return {

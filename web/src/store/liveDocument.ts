@@ -12,7 +12,7 @@ import { calculator, giveTrail, tracksInMemory } from "./trail.ts";
 const set = useDocument.setState;
 const get = useDocument.getState;
 
-export const standing: {
+export const liveDocument: {
   /** The document with every edit in it, those included that are still being computed. */
   latest: Plan | undefined;
   /** The newest revision in storage that is known to be in `latest`, and edits on their way there. */
@@ -24,7 +24,7 @@ export const standing: {
 
 /** Is an edit on its way to storage, or a plan to its figures? */
 export function isBusy(): boolean {
-  return standing.writing > 0 || get().computing;
+  return liveDocument.writing > 0 || get().computing;
 }
 
 /** Nothing is on the screen, and why. */
@@ -37,7 +37,7 @@ const SLOW_MS = 150;
 
 /** The document with every edit so far; what is shown may wait for its figures still. */
 export function latestPlan(): Plan | undefined {
-  return standing.latest;
+  return liveDocument.latest;
 }
 
 /** The document with every edit so far and its result, as soon as both are shown. */
@@ -45,7 +45,7 @@ export function whenShown(): Promise<{ plan: Plan; result: PlanResult }> {
   return new Promise((resolve) => {
     const look = (): boolean => {
       const { plan, result, status } = get();
-      if (!plan || !result || (plan !== standing.latest && status !== "failed")) return false;
+      if (!plan || !result || (plan !== liveDocument.latest && status !== "failed")) return false;
       resolve({ plan, result });
       return true;
     };
@@ -62,8 +62,8 @@ function keepSoon(): void {
   clearTimeout(keeping);
   keeping = setTimeout(() => {
     const { plan, result } = get();
-    if (isBusy() || standing.underTrial || plan !== standing.latest) return keepSoon();
-    if (plan && result && !tracksInMemory()) void keepShown(plan.id, standing.seenRevision, result).catch(() => {});
+    if (isBusy() || liveDocument.underTrial || plan !== liveDocument.latest) return keepSoon();
+    if (plan && result && !tracksInMemory()) void keepShown(plan.id, liveDocument.seenRevision, result).catch(() => {});
   }, KEEP_SHOWN_MS);
 }
 
@@ -73,7 +73,7 @@ export async function show(plan: Plan, label?: string): Promise<void> {
   // The very document that is shown is computed anew where it was opened as it was left: that is no edit.
   const edited =
     shown.plan?.id === plan.id && shown.result !== undefined && (shown.plan !== plan || label !== undefined);
-  standing.latest = plan;
+  liveDocument.latest = plan;
   const slow = setTimeout(() => set({ computing: true }), SLOW_MS);
   try {
     await giveTrail(plan);
@@ -81,7 +81,7 @@ export async function show(plan: Plan, label?: string): Promise<void> {
     if (!result) return;
     keepWithin(result.legs.length, plan.hikers.length);
     // What was tried meanwhile is over.
-    standing.underTrial = undefined;
+    liveDocument.underTrial = undefined;
     keepSoon();
     const { result: before, undoLabel, lastLabel } = get();
     set({
@@ -96,7 +96,7 @@ export async function show(plan: Plan, label?: string): Promise<void> {
     });
   } finally {
     clearTimeout(slow);
-    if (standing.latest === plan) set({ computing: false });
+    if (liveDocument.latest === plan) set({ computing: false });
   }
 }
 
@@ -109,14 +109,14 @@ export function whenAllArrived(handler: () => void): void {
 
 /** A piece of writing is on its way; until it has come to its end nothing says that all is kept. */
 export function sent(): void {
-  standing.writing++;
+  liveDocument.writing++;
   set({ storing: true });
 }
 
 /** A piece of writing has come to its end; with the last one, what storage told meanwhile is looked at. */
 export function arrived(): void {
-  standing.writing--;
-  if (standing.writing > 0) return;
+  liveDocument.writing--;
+  if (liveDocument.writing > 0) return;
   set({ storing: false });
   for (const handler of handlers) handler();
 }

@@ -1,13 +1,13 @@
 /** What had to be mended of a track, a phrase for each kind of fault that it has. */
-import type { Mended } from "@gepack/core";
+import type { Repairs } from "@gepack/core";
 import { counted } from "./counted.ts";
 
-export function mendedWords({
+export function repairWords({
   doubledPoints,
   flungPoints,
   missingHeights,
   spikedHeights,
-}: Omit<Mended, "gaps" | "spacingM">): string[] {
+}: Omit<Repairs, "gaps" | "spacingM">): string[] {
   return [
     doubledPoints > 0 && `${counted(doubledPoints, "duplicate point")} removed`,
     flungPoints > 0 && `${counted(flungPoints, "stray point")} removed`,

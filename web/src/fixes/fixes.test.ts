@@ -3,8 +3,8 @@ import { computePlan, deviceSchema, type Check, type CheckCode, type Plan, type 
 import { produce } from "immer";
 import { describe, expect, test } from "vitest";
 import { demo, demoTrack, pieceOf, planWith, straightTrack } from "../../test/plans.ts";
-import { checkMends } from "../words/checks/index.ts";
-import { isAction, type Action } from "./mend.ts";
+import { checkFixes } from "../words/checks/index.ts";
+import { isAction, type Action } from "./fix.ts";
 
 interface Offer {
   check: Check;
@@ -19,12 +19,12 @@ function take(plan: Plan, track: TrackPoints, code: CheckCode, button = 0): Offe
   const result = computePlan(plan, [track]);
   const found = result.checks.filter((check) => check.code === code);
   for (const check of found) {
-    const action = checkMends(check, { plan, result }).filter(isAction)[button];
+    const action = checkFixes(check, { plan, result }).filter(isAction)[button];
     if (!action) continue;
-    const mended = produce(plan, action.recipe);
+    const fixed = produce(plan, action.recipe);
     const same = (other: Check): boolean =>
       other.code === code && other.legIndex === check.legIndex && other.hikerId === check.hikerId;
-    return { check, action, after: computePlan(mended, [track]).checks.filter(same), plan: mended };
+    return { check, action, after: computePlan(fixed, [track]).checks.filter(same), plan: fixed };
   }
   throw new Error(`no button for ${code} among ${found.length}`);
 }
@@ -34,11 +34,11 @@ describe("on the demo", () => {
   const track = demoTrack();
 
   test("bottles that are too small: a bag that holds what is missing, on that leg alone", () => {
-    const { check, action, after, plan: mended } = take(plan, track, "carry-over-bottles");
+    const { check, action, after, plan: fixed } = take(plan, track, "carry-over-bottles");
     expect(action.button).toMatch(/^Add a water bag, \d+ L on leg \d+ \(\+\d+ g\)$/);
     expect(after).toEqual([]);
     const before = computePlan(plan, [track]);
-    const now = computePlan(mended, [track]);
+    const now = computePlan(fixed, [track]);
     for (const [i, leg] of now.legs.entries())
       if (i !== check.legIndex) expect(leg.hikers[0]!.kit.baseKg).toBeCloseTo(before.legs[i]!.hikers[0]!.kit.baseKg, 9);
   });
@@ -75,9 +75,9 @@ describe("on a straight trail", () => {
       stops: [{ id: "mill", name: "Mill", trackM: 45_000, use: false }],
       kit: [pieceOf("all", { massG: 15_500 })],
     });
-    const { action, plan: mended } = take(plan, track, "load-over-comfort");
+    const { action, plan: fixed } = take(plan, track, "load-over-comfort");
     expect(action.button).toBe("Stop at Mill");
-    expect(computePlan(mended, [track]).legs).toHaveLength(2);
+    expect(computePlan(fixed, [track]).legs).toHaveLength(2);
   });
 
   test("a source that is not trusted: one’s own judgement is counted on, whatever the rule", () => {
@@ -135,7 +135,7 @@ describe("on a straight trail", () => {
       after.filter((check) => check.code === "kit-uncovered" && check.demand === "rain");
     const of = (from: Plan) => rain(computePlan(from, [track]).checks)[0]!;
     const buttons = (from: Plan) =>
-      checkMends(of(from), { plan: from, result: computePlan(from, [track]) }).filter(isAction);
+      checkFixes(of(from), { plan: from, result: computePlan(from, [track]) }).filter(isAction);
     const [shelf, lift] = buttons(plan);
     expect(shelf!.button).toBe("Take Rain jacket from the shelf on legs 1 to 2");
     const bare = { ...plan, kit: plan.kit.slice(0, 1) };
@@ -153,10 +153,10 @@ describe("on a straight trail", () => {
   test("a day too hot: setting out in the cool of the morning", () => {
     const hot = { lowC: Array(12).fill(26), highC: Array(12).fill(41), lowSdK: 2, highSdK: 3 };
     const plan = planWith({ climate: { stations: [{ id: "w", name: "W", trackM: 0, heightM: 100, ...hot }] } });
-    const { action, plan: mended } = take(plan, track, "heat-stress");
+    const { action, plan: fixed } = take(plan, track, "heat-stress");
     expect(action.button).toBe("Set out at 5:30");
-    expect(mended.hikers[0]!.pace.startClockH).toBe(5.5);
-    expect(mended.dayRules.darkFraction).toBeGreaterThan(0);
+    expect(fixed.hikers[0]!.pace.startClockH).toBe(5.5);
+    expect(fixed.dayRules.darkFraction).toBeGreaterThan(0);
   });
 
   test("a menu that starves: no shortfall", () => {

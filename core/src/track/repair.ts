@@ -5,7 +5,7 @@
 import { distanceM } from "./geodesic.ts";
 import type { TrackPoints } from "./points.ts";
 
-export interface Mended {
+export interface Repairs {
   doubledPoints: number;
   flungPoints: number;
   missingHeights: number;
@@ -16,7 +16,7 @@ export interface Mended {
   gaps: { atM: number; lengthM: number }[];
 }
 
-export interface MendedTrack {
+export interface RepairedTrack {
   lonDeg: Float64Array;
   latDeg: Float64Array;
   /** No NaN left. All zero when the recorder gave no height at all. */
@@ -24,7 +24,7 @@ export interface MendedTrack {
   /** Distance along the track of each point, ascending. */
   alongM: Float64Array;
   hasHeights: boolean;
-  mended: Mended;
+  repairs: Repairs;
 }
 
 /** A step is a gap from this length on, and from so many times what is usual on the track. */
@@ -35,14 +35,14 @@ const FLUNG_M = 300;
 /** A height this far from the median of its five neighbours is a spike. */
 const SPIKE_M = 60;
 
-export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
+export function repairTracks(tracks: readonly TrackPoints[]): RepairedTrack {
   let total = 0;
   for (const track of tracks) total += track.lonDeg.length;
   const lon = new Float64Array(total);
   const lat = new Float64Array(total);
   const height = new Float64Array(total);
   const along = new Float64Array(total);
-  const mended: Mended = {
+  const repairs: Repairs = {
     doubledPoints: 0,
     flungPoints: 0,
     missingHeights: 0,
@@ -60,14 +60,14 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
       if (n > 0) {
         const stepM = distanceM(lon[n - 1]!, lat[n - 1]!, lonDeg, latDeg);
         if (stepM < 0.05) {
-          mended.doubledPoints++;
+          repairs.doubledPoints++;
           continue;
         }
         if (stepM > FLUNG_M && i + 1 < count) {
           const onward = distanceM(lonDeg, latDeg, track.lonDeg[i + 1]!, track.latDeg[i + 1]!);
           const direct = distanceM(lon[n - 1]!, lat[n - 1]!, track.lonDeg[i + 1]!, track.latDeg[i + 1]!);
           if (onward > FLUNG_M && direct < 0.4 * Math.min(stepM, onward)) {
-            mended.flungPoints++;
+            repairs.flungPoints++;
             continue;
           }
         }
@@ -82,18 +82,18 @@ export function mendTracks(tracks: readonly TrackPoints[]): MendedTrack {
 
   const heightM = height.slice(0, n);
   const alongM = along.slice(0, n);
-  mended.spacingM = spacingOf(alongM);
-  mended.gaps = gapsIn(alongM, Math.max(GAP_M, GAP_TIMES * mended.spacingM));
-  mended.spikedHeights = dropSpikes(heightM);
+  repairs.spacingM = spacingOf(alongM);
+  repairs.gaps = gapsIn(alongM, Math.max(GAP_M, GAP_TIMES * repairs.spacingM));
+  repairs.spikedHeights = dropSpikes(heightM);
   const missing = fillMissing(heightM, alongM);
-  mended.missingHeights = missing - mended.spikedHeights;
+  repairs.missingHeights = missing - repairs.spikedHeights;
   return {
     lonDeg: lon.slice(0, n),
     latDeg: lat.slice(0, n),
     heightM,
     alongM,
     hasHeights: missing < n,
-    mended,
+    repairs,
   };
 }
 
@@ -105,8 +105,8 @@ function spacingOf(alongM: Float64Array): number {
   return stepsM.sort()[stepsM.length >> 1]!;
 }
 
-function gapsIn(alongM: Float64Array, fromM: number): Mended["gaps"] {
-  const gaps: Mended["gaps"] = [];
+function gapsIn(alongM: Float64Array, fromM: number): Repairs["gaps"] {
+  const gaps: Repairs["gaps"] = [];
   for (let i = 1; i < alongM.length; i++) {
     const lengthM = alongM[i]! - alongM[i - 1]!;
     if (lengthM > fromM) gaps.push({ atM: alongM[i - 1]!, lengthM });
