@@ -46,10 +46,10 @@ test("nights are told by what is there, a pin among them, and rest days follow t
   expect(days[0]!.lightLeftH).toBeGreaterThan(0);
 });
 
-test("as CSV: a row a day, names with commas in quotes, clocks as local mean time", () => {
+test("as CSV: a row a day, names with commas in quotes, clocks as local solar time", () => {
   const rows = writeDaysCsv(plan, result).trim().split("\n");
   expect(rows).toHaveLength(calendarDays(plan, result).length + 1);
-  expect(rows[0]).toContain("leaves (local mean time)");
+  expect(rows[0]).toContain("leaves (local solar time)");
   expect(rows.find((row) => row.includes("Mill"))).toContain('"Mill, upper"');
   expect(rows[1]).toMatch(/^2027-05-01,1,1,0\.0,.*,07:00,1\d:\d\d,camp,/);
 });

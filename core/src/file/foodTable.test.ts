@@ -50,8 +50,8 @@ describe("a table of foods", () => {
   test.each([
     [["", "300"], "line 2", /no name/],
     [["Air", ""], "line 2", /energy is missing/],
-    [["Cold fusion", "abc"], "line 2", /“abc” under kcal is no number/],
-    [["Ice", "-5"], "line 2", /nothing is below 0/],
+    [["Cold fusion", "abc"], "line 2", /“abc” in column kcal isn’t a number/],
+    [["Ice", "-5"], "line 2", /can’t be negative/],
     [["Lead", "2000"], "line 2", /per 100 g, per serving or per pack/],
   ])("%j is said and the next line is read all the same", (row, place, words) => {
     const { foods, problems } = read([["name", "kcal"], row, ["Bread", "250"]]);
@@ -66,13 +66,13 @@ describe("a table of foods", () => {
         ["name", "serving", "kcal"],
         ["Bar", "", "200"],
       ]).problems[0]!.sentence,
-    ).toMatch(/need its grams/);
+    ).toMatch(/need its weight in grams/);
     expect(
       read([
         ["a", "b"],
         ["1", "2"],
       ]).problems[0]!.sentence,
-    ).toMatch(/first line has to name/);
+    ).toMatch(/first row must name/);
     expect(read([]).problems).toHaveLength(1);
     expect(
       read(

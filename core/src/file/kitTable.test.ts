@@ -68,14 +68,14 @@ describe("kit out of anybody's table", () => {
       "line 11 note",
     ]);
     expect(problems[2]!.sentence).toMatch(/stone.*Use g, kg, oz or lb/);
-    expect(problems[3]!.sentence).toMatch(/not between 0 and 50 kg/);
+    expect(problems[3]!.sentence).toMatch(/isn’t between 0 and 50 kg/);
   });
 
   test("without a column for the name or the mass it says what is needed", () => {
     const { pieces, problems } = read("colour|price\nred|3");
     expect(pieces).toEqual([]);
     expect(problems[0]).toMatchObject({ place: "line 1" });
-    expect(problems[0]!.sentence).toMatch(/name.*mass/);
+    expect(problems[0]!.sentence).toMatch(/name.*weight/);
     expect(readKitTable([], made()).problems).toHaveLength(1);
   });
 

@@ -27,11 +27,11 @@ test("day, source and word in any order, with a note; a head line is none", () =
 });
 
 test.each([
-  [["2027-05-02", "Old well", "dry"], "None of its words is a source"],
-  [["2027-05-02", "Fork spring", "perhaps"], "does not say flowing"],
-  [["2027-02-30", "Fork spring", "dry"], "no day"],
-  [["05/06/2027", "Fork spring", "dry"], "no day"],
-  [["2027-05-09", "Fork spring", "dry"], "has not come yet"],
+  [["2027-05-02", "Old well", "dry"], "No word here matches a source"],
+  [["2027-05-02", "Fork spring", "perhaps"], "This line needs “flowing”"],
+  [["2027-02-30", "Fork spring", "dry"], "no date"],
+  [["05/06/2027", "Fork spring", "dry"], "no date"],
+  [["2027-05-09", "Fork spring", "dry"], "is in the future"],
 ])("%o is told: %s", (row, sentence) => {
   const { reports, problems } = readReports([["2027-05-01", "Fork spring", "dry"], row], sources, "2027-05-08");
   expect(reports).toHaveLength(1);

@@ -171,7 +171,7 @@ export const fuel = registryOf<FuelSchool>("fuel", [
   defineSchool({
     id: "none",
     name: "No stove",
-    source: "No fuel",
+    source: "No fuel is used",
     confidence: "high",
     validity: { words: "Cold meals and cold soaking.", ranges: {} },
     lowerHeatingMJPerKg: 1,

@@ -82,9 +82,9 @@ test("rows that cannot be read are named with their reason, the rest goes on", (
     ["F", 8],
   ]);
   expect(unread).toEqual([
-    { line: 3, reason: "“soon” is no distance." },
-    { line: 4, reason: "No distance." },
-    { line: 5, reason: "No name." },
+    { line: 3, reason: "“soon” isn’t a distance." },
+    { line: 4, reason: "This row has no distance." },
+    { line: 5, reason: "This row has no name." },
     { line: 6, reason: "“-3” is outside 0 to 40,000 km." },
     { line: 7, reason: "“99999999” is outside 0 to 40,000 km." },
   ]);

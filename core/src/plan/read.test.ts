@@ -32,7 +32,7 @@ describe("mended, with a sentence", () => {
     const { value, problems } = readPlan(withPart("stretches", [stretchOf({ fromM: 900, toM: 300 })]));
     expect(value!.stretches[0]).toMatchObject({ fromM: 300, toM: 900 });
     expect(problems).toMatchObject([
-      { severity: "caution", place: "stretches[0]", sentence: expect.stringContaining("exchanged") as string },
+      { severity: "caution", place: "stretches[0]", sentence: expect.stringContaining("swapped") as string },
     ]);
   });
 
@@ -72,7 +72,12 @@ describe("refused with a place and a sentence", () => {
       "kit[0].name",
       /200 characters, found 300/,
     ],
-    ["a name nobody sees", withPart("kit", [pieceOf("x", 1, { name: "\u200b \u2060" })]), "kit[0].name", /can be seen/],
+    [
+      "a name nobody sees",
+      withPart("kit", [pieceOf("x", 1, { name: "\u200b \u2060" })]),
+      "kit[0].name",
+      /visible name/,
+    ],
     ["a year beyond calendars", withPart("trip", { name: "x", startDate: "9999-12-31" }), "trip.startDate", /2200/],
     [
       "a month nobody has",
@@ -80,7 +85,7 @@ describe("refused with a place and a sentence", () => {
       "stretches[0].fromMonthDay",
       /MM-DD, found "99-99"/,
     ],
-    ["a stop called as an end", withPart("stops", [stopOf("@start", 5)]), "stops[0].id", /not begin with @/],
+    ["a stop called as an end", withPart("stops", [stopOf("@start", 5)]), "stops[0].id", /doesn’t start with @/],
     [
       "two stations of one id",
       withPart("climate", { stations: [stationOf(2, 9), stationOf(2, 9)] }),
@@ -300,7 +305,7 @@ test("an alternate whose track is not in the file rests, and that is said", () =
   const { value, problems } = readPlanFile(file);
   expect(value!.plan.route.alternates).toHaveLength(1);
   expect(problems).toMatchObject([
-    { severity: "caution", sentence: expect.stringContaining("“High way” rests") as string },
+    { severity: "caution", sentence: expect.stringContaining("“High way” is ignored") as string },
   ]);
 });
 

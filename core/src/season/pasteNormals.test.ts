@@ -48,13 +48,13 @@ describe("what is read", () => {
 
 test.each([
   ["", /Nothing was pasted/],
-  [`low\t${LOW.slice(1).join("\t")}`, /Row 1 \(low\) has 11 months; twelve are wanted/],
+  [`low\t${LOW.slice(1).join("\t")}`, /Row 1 \(low\) has 11 months; enter twelve/],
   [
     `low\t${[30, ...LOW.slice(1)].join("\t")}\nhigh\t${HIGH.join("\t")}`,
     /In month 1 the low \(30\) is above the high \(3\)/,
   ],
   [`low\t${LOW.join("\t")}\nlow\t${LOW.join("\t")}`, /Row 2 is one too many/],
-  [`wet days\t${Array(12).fill(40).join("\t")}`, /40 is no number of wet days; 0 to 31 is allowed/],
+  [`wet days\t${Array(12).fill(40).join("\t")}`, /40 isn’t a valid number of wet days; enter 0 to 31/],
 ])("refused with a sentence: %j", (text, sentence) => {
   expect(errorOf(text)).toMatch(sentence);
 });

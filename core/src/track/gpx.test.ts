@@ -148,10 +148,10 @@ describe("what is refused, with a sentence", () => {
     ["XML that is not GPX", "<kml><Document/></kml>", /root element is <kml>/],
     ["a page", "<html><body>404</body></html>", /root element is <html>/],
     ["a GPX without points", GPX(""), /no track or route points/],
-    ["a track of one point", GPX('<trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk>'), /one point/],
-    ["only bad points", GPX('<trk><trkseg><trkpt lat="99" lon="1"/></trkseg></trk>'), /None of the file's 1 points/],
+    ["a track of one point", GPX('<trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk>'), /only one track point/],
+    ["only bad points", GPX('<trk><trkseg><trkpt lat="99" lon="1"/></trkseg></trk>'), /None of the file’s 1 points/],
     ["bad points without end", GPX('<wpt lat="x"/>'.repeat(1200)), /first 1000 points/],
-    ["a file cut short", TRACK.slice(0, -40), /cut short/],
+    ["a file cut short", TRACK.slice(0, -40), /cut off/],
     ["an entity bomb", '<!DOCTYPE gpx [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]><gpx>&b;</gpx>', /document type/],
     [
       "an external entity",
@@ -164,7 +164,7 @@ describe("what is refused, with a sentence", () => {
       `<gpx ${Array.from({ length: 300 }, (_, i) => `a${i}=""`).join(" ")}/>`,
       /more than 200 attributes/,
     ],
-    ["an undefined entity", GPX("<trk><name>&lol;</name></trk>"), /not well-formed/],
+    ["an undefined entity", GPX("<trk><name>&lol;</name></trk>"), /XML is broken/],
   ])("%s", (_, text, sentence) => {
     const { value, problems } = readGpx(text);
     expect(value).toBeUndefined();

@@ -128,7 +128,7 @@ describe("storing", () => {
       name: "BulkError",
     });
     const put = vi.spyOn(db.tracks, "bulkPut").mockRejectedValue(refusal);
-    await expect(storePlan(plan("q"), [track])).rejects.toThrow(/because it is full/);
+    await expect(storePlan(plan("q"), [track])).rejects.toThrow(/because it’s full/);
     put.mockRestore();
   });
 
@@ -263,7 +263,7 @@ describe("what is damaged where it lies", () => {
   test("a row without a document bars neither the list, nor migrating, nor its own export", async () => {
     await db.plans.put(damagedRow);
     await migrateStored();
-    expect(await listPlans()).toContainEqual({ id: "bad", name: "A plan without a name", updatedAt: 0 });
+    expect(await listPlans()).toContainEqual({ id: "bad", name: "Unnamed plan", updatedAt: 0 });
     expect(JSON.parse(await rawPlan("bad"))).toEqual({ tracks: [] });
   });
 
@@ -314,8 +314,8 @@ describe("what is damaged where it lies", () => {
   test("a plan that a newer version has in hand is not written to by this one", async () => {
     await rename("one");
     await db.plans.update("p", { "doc.version": 99 });
-    await expect(rename("two")).rejects.toThrow(/newer Gepack/);
-    await expect(step("p", "undo")).rejects.toThrow(/newer Gepack/);
+    await expect(rename("two")).rejects.toThrow(/newer version of Gepack/);
+    await expect(step("p", "undo")).rejects.toThrow(/newer version of Gepack/);
     expect(await nameNow()).toBe("one");
   });
 });

@@ -134,7 +134,7 @@ describe("two halves", () => {
   test("both are walked outward from there, all of the ground once", () => {
     const { profile } = compute();
     walkInHalves(profile.lengthM, middleOf(plan, profile));
-    expect(labels).toEqual(["Walk it in two halves"]);
+    expect(labels).toEqual(["Split into two halves"]);
     const { legs, profile: walked } = compute();
     expect(walked.lengthM).toBeCloseTo(profile.lengthM, -2);
     expect(legs.map(({ fromStopId }) => fromStopId)).toEqual([
@@ -335,7 +335,7 @@ describe("nights that are held on to", () => {
     takeNotices();
     restThere(compute(), plan, at, -1);
     expect(stop("one").nights).toBe(1);
-    expect(takeNotices().map(({ message }) => message)).toEqual(["This rest day comes from a rule."]);
+    expect(takeNotices().map(({ message }) => message)).toEqual(["A rule adds this rest day."]);
     restThere(compute(), plan, camp(), 1);
     expect(plan.pins[0]).toMatchObject({ nights: 2 });
     const rests = days().find(({ rests: still, pinId }) => still && pinId !== undefined)!;

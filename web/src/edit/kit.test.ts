@@ -69,7 +69,7 @@ test("a decision is added, taken with a reason, opened again; more than the docu
   kit.hold(choice);
   kit.decide(choice, false, "none was seen");
   expect(plan.decisions[0]!.decided).toMatchObject({ taken: false, why: "none was seen" });
-  expect(plan.kitStory[0]).toMatchObject({ what: "if there is ice: not taken", why: "none was seen" });
+  expect(plan.kitStory[0]).toMatchObject({ what: "if there is ice: not taken along", why: "none was seen" });
   kit.decide(choice, undefined, "");
   expect(plan.decisions[0]).not.toHaveProperty("decided");
   for (let i = 0; i < 210; i++) kit.hold({ ...choice, id: `h${i}` });

@@ -45,7 +45,7 @@ describe("the calendar, read by another reader", () => {
     const text = calendarOf(plan, computePlan(plan, [straightTrack()]));
     for (const line of text.split("\r\n")) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
     const events = eventsOf(text);
-    const counters = events.filter(({ summary }) => summary.startsWith("Post at Mill; town, \\ n"));
+    const counters = events.filter(({ summary }) => summary.startsWith("Post office at Mill; town, \\ n"));
     expect(counters.length).toBeGreaterThanOrEqual(2);
     for (const { summary, startDate } of counters)
       expect(summary).toContain(startDate.dayOfWeek() === 1 ? "closed" : "09:00 to 16:30");

@@ -137,7 +137,7 @@ describe("on a straight trail", () => {
     const buttons = (from: Plan) =>
       checkFixes(of(from), { plan: from, result: computePlan(from, [track]) }).filter(isAction);
     const [shelf, lift] = buttons(plan);
-    expect(shelf!.button).toBe("Take Rain jacket from the shelf on legs 1 to 2");
+    expect(shelf!.button).toBe("Bring Rain jacket from your shelf on legs 1 to 2");
     const bare = { ...plan, kit: plan.kit.slice(0, 1) };
     const [more] = buttons(bare);
     expect(more!.button).toBe("Add a rain jacket on legs 1 to 2 (+220 g)");
@@ -154,7 +154,7 @@ describe("on a straight trail", () => {
     const hot = { lowC: Array(12).fill(26), highC: Array(12).fill(41), lowSdK: 2, highSdK: 3 };
     const plan = planWith({ climate: { stations: [{ id: "w", name: "W", trackM: 0, heightM: 100, ...hot }] } });
     const { action, plan: fixed } = take(plan, track, "heat-stress");
-    expect(action.button).toBe("Set out at 5:30");
+    expect(action.button).toBe("Start each day at 5:30");
     expect(fixed.hikers[0]!.pace.startClockH).toBe(5.5);
     expect(fixed.dayRules.darkFraction).toBeGreaterThan(0);
   });
@@ -163,7 +163,7 @@ describe("on a straight trail", () => {
     const plan = planWith();
     const hungry = produce(plan, (draft) => void (draft.hikers[0]!.food.shortfallFraction = 0.65));
     const { action, after } = take(hungry, track, "food-below-resting");
-    expect(action.button).toBe("Plan no shortfall");
+    expect(action.button).toBe("Plan without a calorie deficit");
     expect(after).toEqual([]);
   });
 });

@@ -63,7 +63,7 @@ describe("papers of the demo", () => {
     const [tamsin, jory] = [0, 1].map((who) => textOf(sheetsOf(["leg-cards"], { who })[0]!));
     expect(tamsin).not.toBe(jory);
     const kg = trip.result.legs[0]!.hikers[1]!.startKg.toFixed(1);
-    expect(jory).toContain(`${kg} kg, at its end`);
+    expect(jory).toContain(`${kg} kg, on arrival`);
   });
 
   test("a page is whole by itself: no script, nothing fetched, its size told to the printer", () => {

@@ -27,7 +27,7 @@ describe("days as hikers type them", () => {
   });
 
   test.each(["", "soon", "31 April", "30 Feb", "29 Feb", "2027-13-01", "3"])("“%s” is no day", (text) =>
-    expect(iso(text)).toMatch(/is not a day.*3 May/),
+    expect(iso(text)).toMatch(/isn’t a date.*3 May/),
   );
 
   test.each(["3 May 1950", "3 May 2900"])("“%s” is out of reach", (text) => expect(iso(text)).toMatch(/1970 to 2199/));
@@ -52,7 +52,7 @@ describe("seasons", () => {
   });
   test.each(["summer", "1 Jun", "1 Jun to 40 Oct", "1 Jun to 15 Oct to 3 Nov"])("%s is none", (text) => {
     const read = parseSeason(text);
-    expect("error" in read ? read.error : "").toMatch(/is no season. Type it as 1 Jun to 15 Oct/);
+    expect("error" in read ? read.error : "").toMatch(/isn’t a season. Type it as 1 Jun to 15 Oct/);
   });
   test("an open end is the year's", () => {
     expect([seasonWords(["06-01", undefined]), seasonWords([undefined, "03-31"])]).toEqual([

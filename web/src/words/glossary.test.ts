@@ -8,6 +8,20 @@ test("each word stands once, in the order of the alphabet, with a meaning that i
   for (const [term, meaning] of GLOSSARY) {
     expect(meaning.length).toBeGreaterThan(8);
     expect(meaning.startsWith(term)).toBe(false);
-    expect(meaning).toMatch(/^[^A-Z.].*[^.]$/);
+    expect(meaning, term).toMatch(/^[^A-Z.].*[^.]$/);
   }
+});
+
+test("terms that stand on many screens are explained", () => {
+  const terms = GLOSSARY.map(([term]) => term).join(" ");
+  for (const term of [
+    "local solar time",
+    "bear canister",
+    "one in ten",
+    "R-value",
+    "dry camp",
+    "comfortable load",
+    "kg·km",
+  ])
+    expect(terms).toContain(term);
 });

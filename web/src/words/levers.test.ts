@@ -9,23 +9,23 @@ const school: Lever = { kind: "water-school", school: "distance" };
 const pass: Lever = { kind: "pass", stopId: "mill" };
 
 test("a change is told as what is done; of two the second goes on small", () => {
-  expect(leverWords(plan, pass)).toBe("Pass by Mill");
+  expect(leverWords(plan, pass)).toBe("Skip Mill");
   expect(leverWords(plan, reserve)).toBe("10 % of the water as reserve");
   expect(leverWords(plan, { kind: "both", first: reserve, second: pass })).toBe(
-    "10 % of the water as reserve, and pass by Mill",
+    "10 % of the water as reserve, and skip Mill",
   );
-  expect(leverWords(plan, { kind: "leave", pieceId: "gone" })).toContain("(piece is gone)");
+  expect(leverWords(plan, { kind: "leave", pieceId: "gone" })).toContain("(item no longer exists)");
 });
 
 test("what takes from a margin says so, each margin once; what only takes weight does not", () => {
-  expect(thinnerBy(reserve)).toEqual(["less water in hand"]);
+  expect(thinnerBy(reserve)).toEqual(["thinner water margin"]);
   expect(thinnerBy({ kind: "figure", field: "boils", value: 2 })).toEqual([]);
   expect(thinnerBy(pass)).toEqual([]);
   // Another way of counting quenches no thirst.
-  expect(thinnerBy(school)).toEqual(["counted less, not less thirst"]);
+  expect(thinnerBy(school)).toEqual(["only the estimate drops, not your thirst"]);
   const least: Lever = { kind: "figure", field: "least-water", value: 0.5 };
-  expect(thinnerBy({ kind: "both", first: reserve, second: least })).toEqual(["less water in hand"]);
+  expect(thinnerBy({ kind: "both", first: reserve, second: least })).toEqual(["thinner water margin"]);
   expect(thinnerBy({ kind: "both", first: pass, second: { kind: "trust", trust: "all" } })).toEqual([
-    "less water in hand",
+    "thinner water margin",
   ]);
 });

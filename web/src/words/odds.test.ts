@@ -8,7 +8,7 @@ test.each([
   [14, 1000, 0.023, "1 in 71"],
   [15, 1000, 0.025, "2 in 100"],
   [94, 1000, 0.11, "9 in 100"],
-  [990, 1000, 0.995, "nearly all"],
+  [990, 1000, 0.995, "almost always"],
 ])("%i of %i hikes is said as people read it", (found, runs, high, words) => {
   expect(chanceWords({ found, runs, low: 0, high })).toBe(words);
 });

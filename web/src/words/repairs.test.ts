@@ -6,11 +6,11 @@ const NOTHING = { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHei
 test("only what had to be mended is told, one as one and many as many", () => {
   expect(repairWords(NOTHING)).toEqual([]);
   expect(repairWords({ ...NOTHING, doubledPoints: 1, missingHeights: 1234 })).toEqual([
-    "1 doubled point dropped",
-    "1,234 heights filled in",
+    "1 duplicate point removed",
+    "1,234 elevations filled in",
   ]);
   expect(repairWords({ ...NOTHING, flungPoints: 2, spikedHeights: 1 })).toEqual([
-    "2 flung points dropped",
-    "1 spiked height smoothed",
+    "2 stray points removed",
+    "1 elevation spike smoothed",
   ]);
 });

@@ -168,10 +168,10 @@ describe("checks in words", () => {
 
   test("figures carry the hiker's units, dates are written out, one is not several", () => {
     expect(checkSentence(made("load-over-comfort"), plan)).toBe(
-      "The pack reaches 16.5 kg at 12 km; it carries 15.0 kg in comfort.",
+      "Your pack reaches 16.5 kg at 12 km; it’s comfortable up to 15.0 kg.",
     );
-    expect(checkSentence(made("finish-late"), plan)).toBe("Arrival on 7 Aug is 2 days after the wanted 5 Aug.");
-    expect(checkSentence(made("battery-flat"), plan)).toContain("less than 1 Wh is missing");
+    expect(checkSentence(made("finish-late"), plan)).toBe("You arrive on 7 Aug, 2 days after your target of 5 Aug.");
+    expect(checkSentence(made("battery-flat"), plan)).toContain("less than 1 Wh short");
     const imperial = structuredClone(plan);
     imperial.trip.units.mass = "lb";
     expect(checkSentence(made("load-over-comfort"), imperial)).toContain("36.4 lb");
@@ -199,6 +199,6 @@ test("the ends of the trail and a stop that is gone have names", () => {
   expect([stopName(plan, "@start"), stopName(plan, "sael"), stopName(plan, "zzz")]).toEqual([
     "Start",
     "Sael",
-    "(stop is gone)",
+    "(stop no longer exists)",
   ]);
 });

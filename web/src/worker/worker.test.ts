@@ -256,7 +256,7 @@ describe("long jobs", () => {
     expect(steps.length).toBeGreaterThan(1);
     expect(steps.at(-1)).toBe(1);
     const refused = await calculator.readPlan({ file: new Blob(["{ no json"]) });
-    expect(refused.problems[0]!.sentence).toMatch(/not a plan file/);
+    expect(refused.problems[0]!.sentence).toMatch(/isn’t a plan file/);
   });
 
   test("a trail longer than anybody walks is refused with its length, before any cell is laid", async () => {

@@ -111,7 +111,7 @@ test("where a day ended is read as a place or a distance, and told what is allow
   expect(readEnd("old", context)).toMatchObject({ stopId: "mill", night: "stop" });
   expect(readEnd("12 km", context)).toMatchObject({ trackM: 12_000, night: "camp" });
   expect(readEnd("-4", context)).toHaveProperty("error");
-  expect(readEnd("900 km", context)).toMatchObject({ error: expect.stringMatching(/^The walk is \d/) as string });
+  expect(readEnd("900 km", context)).toMatchObject({ error: expect.stringMatching(/^The hike is \d/) as string });
   expect(readEnd("?", context)).toMatchObject({ error: expect.stringContaining("two letters") as string });
   expect(endNear(result.profile, places, 39_900 as WalkedM)).toMatchObject({ stopId: "mill" });
 });

@@ -35,11 +35,11 @@ describe("a row a day", () => {
 test.each([
   ["", /Nothing was pasted/],
   ["11 Apr\tcold", /Row 1: “cold” is not a number/],
-  ["yesterday\t3\t9\nnever\t2\t8", /Row 2: “never” is not a day/],
+  ["yesterday\t3\t9\nnever\t2\t8", /Row 2: “never” isn’t a date/],
   ["11 Apr\t12\t3", /the low is above the high/],
-  ["11 Apr\t3\t90", /is no high in °C/],
-  ["11 Apr\t3\t9\n11 Apr\t4\t9", /is there twice/],
-  [Array.from({ length: 16 }, (_, i) => `${i + 1} May\t3\t9`).join("\n"), /16 days; nothing beyond 15/],
+  ["11 Apr\t3\t90", /isn’t a valid high in °C/],
+  ["11 Apr\t3\t9\n11 Apr\t4\t9", /appears twice/],
+  [Array.from({ length: 16 }, (_, i) => `${i + 1} May\t3\t9`).join("\n"), /16 days; at most 15/],
 ])("%j is refused with a sentence", (text, sentence) => {
   const result = read(text);
   expect("error" in result ? result.error : "").toMatch(sentence);

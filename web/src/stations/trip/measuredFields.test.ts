@@ -58,9 +58,9 @@ test("whatever replaces a question's schools is said, and nothing else", () => {
   own.food.measuredKcalPerDay = 3100;
   own.water.measuredLph = 0.6;
   own.stove.gramsPerBoil = 7.5;
-  expect(replacedBy("effort", own)).toBe("your 3,100 kcal of a walking day replace effort and resting.");
+  expect(replacedBy("effort", own)).toBe("your 3,100 kcal per walking day replace the effort and resting models.");
   expect(replacedBy("resting", own)).toBe(replacedBy("effort", own));
-  expect(replacedBy("water", own)).toContain("0.60 L an hour");
-  expect(replacedBy("fuel", own)).toContain("7.5 g a boil");
+  expect(replacedBy("water", own)).toContain("0.60 L per hour");
+  expect(replacedBy("fuel", own)).toContain("7.5 g per boil");
   expect(replacedBy("time", own)).toBeUndefined();
 });
