@@ -258,7 +258,7 @@ function searchPlan(count: number): Plan {
   }));
   return { ...plan, stops, pins: [], kit: plan.kit.map((piece) => ({ ...piece, spans: [] })) };
 }
-/** Until the first set is told, and until the last. */
+/** Until the first set is given, and until the last. */
 for (const count of [34, 200]) {
   const wanted = searchPlan(count);
   session.compute(wanted);

@@ -27,7 +27,7 @@ export function registryTables(): string {
   }).join("\n\n");
 }
 
-/** What the reader wants to see move, by question. */
+/** What the reader needs to see move, by question. */
 const COLUMNS: [string, (figures: SchoolFigures) => string][] = [
   ["walking days", (figures) => String(figures.walkDays)],
   ["finish", (figures) => figures.finishDate.slice(5)],

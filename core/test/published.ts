@@ -159,7 +159,7 @@ export const SUN = `
 2026-12-15 55 08:19 15:31
 `;
 
-/** Four significant figures: half a unit in the last of them, for figures that begin with a 1. */
+/** Four significant figures: half a unit in the last of them, for figures that start with a 1. */
 export const FOUR_FIGURES = 5.5e-4;
 
 /** Relative distance of two figures, against the larger of the wanted one and a floor. */

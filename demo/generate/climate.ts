@@ -85,7 +85,7 @@ export function buildStations(): {
   );
 }
 
-/** A week's forecast as it was told on its first day, for the canyon at 900 m. */
+/** A week's forecast as it was given on its first day, for the canyon at 900 m. */
 export const FORECAST = {
   id: "red-stair-week",
   name: "Red Stair week",

@@ -122,7 +122,7 @@ export function onTheTrail(plan: Plan, result: PlanResult): Pick<Plan, "log" | "
   };
 }
 
-/** Full of what the leg begins with. */
+/** Full of what the leg starts with. */
 function leaving({ hikers }: LegResult): { fuelG: number; charge: number } {
   const { needG, endG } = hikers[0]!.fuel;
   return { fuelG: needG + endG, charge: 1 };

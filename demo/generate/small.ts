@@ -81,7 +81,7 @@ export const station = (id: string, km: number, heightM: number, meanC: number, 
   };
 };
 
-/** A starting list with pieces of one's own after it; pieces by their names are left out. */
+/** A starting list with pieces of your own after it; pieces by their names are left out. */
 export function kitOf(
   hikerId: string,
   { style, stove, without = [] }: { style: (typeof KIT_STYLES)[number]; stove: boolean; without?: readonly string[] },

@@ -75,7 +75,7 @@ async function underLoad(url: string): Promise<Report> {
   return { what: "long plans at once", tried: sent, failures, figures };
 }
 
-/** Those who leave take their work along: who comes after does not wait for it. */
+/** Those who leave take their work along: whoever comes after does not wait for it. */
 async function leaving(url: string): Promise<Report> {
   const failures: string[] = [];
   const body = long();

@@ -1,4 +1,4 @@
-/** A trip of one's own, from the first click to its legs. */
+/** A trip of your own, from the first click to its legs. */
 import { strToU8, zipSync } from "fflate";
 import { asFile, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 
@@ -50,7 +50,7 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await expect(page.locator("#leg-row-0")).toContainText("1 May");
   await page.reload();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
-  // The weather is its own, and says what it is until one's own figures take its place.
+  // The weather is its own, and says what it is until your own figures take its place.
   await station(page, "Season");
   await expect(page.getByText("simulated", { exact: true }).first()).toBeVisible();
   await page.getByText("Simulated 1").click();

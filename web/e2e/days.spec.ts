@@ -155,7 +155,7 @@ test("an own trail’s days, at a phone’s width too, and without faults for as
   await expect(page.getByRole("table", { name: "Days" }).getByRole("row").nth(1)).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   await expect(panel(page)).toBeVisible();
-  // What was drawn for the wider page is drawn anew first.
+  // What was drawn for the wider page is drawn again first.
   await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const { violations } = await axeOn(page).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);

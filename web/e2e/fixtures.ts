@@ -35,7 +35,7 @@ export async function openDemo(page: Page, path = "/"): Promise<void> {
   if (await look.isVisible()) await look.click();
 }
 
-/** Goes to another address without loading the page anew, as a link does. */
+/** Goes to another address without loading the page again, as a link does. */
 export async function goOn(page: Page, path: string): Promise<void> {
   await page.evaluate(async (href) => {
     const there = new Promise((done) => document.addEventListener("astro:page-load", done, { once: true }));
@@ -70,12 +70,12 @@ export async function startingWeights(page: Page): Promise<string[]> {
   return page.getByTitle("Why this weight").allInnerTexts();
 }
 
-/** An own trip, begun from a file with everything as it is proposed. */
+/** An own trip, started from a file with everything as it is proposed. */
 export async function beginTrip(page: Page, file: ReturnType<typeof asFile>): Promise<void> {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(file);
   await page.getByRole("button", { name: "Show my plan" }).click();
-  // What is told above the Line moves all below it, once, as it comes.
+  // What is given above the Line moves all below it, once, as it comes.
   await expect(page.getByTestId("line")).toBeVisible();
 }
 

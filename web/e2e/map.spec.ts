@@ -9,7 +9,7 @@ function pmtilesOf(tileType: 1 | 2, tile: Uint8Array, attribution: string): Buff
   const metadata = Buffer.from(JSON.stringify({ attribution }));
   const varint = (value: number): number[] =>
     value < 128 ? [value] : [(value & 127) | 128, ...varint(Math.floor(value / 128))];
-  // One entry: its number, a run of one, its length, and where it begins, plus one.
+  // One entry: its number, a run of one, its length, and where it starts, plus one.
   const directory = Buffer.from([1, 0, 1, ...varint(tile.length), 1].flatMap((v, i) => (i === 3 ? v : [v])));
   const header = Buffer.alloc(127);
   header.write("PMTiles", 0);

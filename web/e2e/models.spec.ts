@@ -27,7 +27,7 @@ test("every school says what it makes of this hike, and another one changes the 
 test("a comparison can be stopped and begun again", async ({ page }) => {
   await openDemo(page, "/trip/?part=models");
   await page.getByRole("button", { name: "Stop" }).click();
-  // Longer than edits in quick succession are waited out: nothing begins again by itself.
+  // Longer than edits in quick succession are waited out: nothing starts again by itself.
   await page.waitForTimeout(900);
   await expect(page.getByText("All compared.")).toHaveCount(0);
   await page.getByRole("button", { name: "Compare again" }).click();

@@ -53,7 +53,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await station(page, "Setup");
   await expect(page.getByText("Everybody walks together")).toHaveCount(0);
   await addHiker(page, "Milo");
-  // Who comes along eats what the first does, and carries nothing yet.
+  // Whoever comes along eats what the first does, and carries nothing yet.
   await station(page, "Food");
   await expect(page.getByRole("region", { name: "Menus", exact: true })).toContainText("Cooked day");
   await station(page, "Kit");

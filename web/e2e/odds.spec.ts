@@ -27,7 +27,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   expect(await inHundred(5)).toBeLessThan(before);
   await reserves.getByRole("button", { name: "Take 2 days" }).click();
   await expect(page.getByTestId("effect")).toContainText("2 days in reserve");
-  // The plan is another one: its odds are asked for again.
+  // The plan is another one: its odds are needed again.
   await page.getByRole("button", { name: "Simulate a thousand hikes again" }).click();
   await expect(finish).toContainText("1000 hikes");
   await page.getByRole("button", { name: "Weights" }).click();

@@ -72,7 +72,7 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   const names = await rows.locator("b").allInnerTexts();
   const forward = Array.from({ length: 14 }, (_, i) => `Day ${i + 1}`);
   expect([forward, [...forward].reverse()]).toContainEqual(names);
-  // Without its middle the trail has a hole, which is asked for.
+  // Without its middle the trail has a hole, which is needed.
   await page.getByLabel("Day 7: taken as").selectOption("skip");
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();

@@ -25,7 +25,7 @@ test("fuel by leg follows the stove, ways to cook stand side by side, and what t
   await expect(page.getByRole("list", { name: "Power banks by leg" })).toContainText(
     "Power bank, 10 000 mAh: wanted on leg",
   );
-  // One that has a rank goes first, and the others stay on.
+  // One that has a rank comes first, and the others stay on.
   await page.getByLabel("When Camera is switched off").selectOption("1.");
   await page.getByRole("button", { name: "What to turn off to make it" }).click();
   await expect(steps.getByRole("listitem").nth(1)).toContainText("Without Camera:");

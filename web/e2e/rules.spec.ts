@@ -1,4 +1,4 @@
-/** Rules of the field, set where they stand: rides, rules in one's own words, what a way to water is worth. */
+/** Rules of the field, set where they stand: rides, rules in your own words, what a way to water is worth. */
 import { expect, openDemo, station, test } from "./fixtures.ts";
 
 test("a way to water is worth what one says: at nothing all of it is passed by, and told", async ({ page }) => {

@@ -1,4 +1,4 @@
-/** Stops: the best sets are found, taken and undone; doors, rides and boxes are told and mended; an own trail has them too. */
+/** Stops: the best sets are found, taken and undone; doors, rides and boxes are given and repaired; an own trail has them too. */
 import type { Page } from "@playwright/test";
 import { asFile, beginTrip, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
 

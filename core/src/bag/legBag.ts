@@ -1,5 +1,5 @@
 /**
- * What lies in a hiker's food bag on leaving a stop, food by food: eaten on the leg, eaten on the legs after it where
+ * What is in a hiker's food bag on leaving a stop, food by food: eaten on the leg, eaten on the legs after it where
  * no food comes before them, and the reserve; and where it comes from. Its grams are the plan's own.
  */
 import { buildPantry, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "../food/figures.ts";
@@ -161,7 +161,7 @@ export interface ShoppingList {
   nowhere: ShoppingItem[];
 }
 
-/** For all hikers together: what is bought where each leg begins, mixes by their parts, and what the box there brings. */
+/** For all hikers together: what is bought where each leg starts, mixes by their parts, and what the box there brings. */
 export function shoppingLists(bags: readonly (readonly LegBag[])[], foods: readonly Food[]): ShoppingList[] {
   const known = new Map(foods.map((food) => [food.id, food]));
   const boughtAs = partsOfMixes(foods);

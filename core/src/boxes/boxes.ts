@@ -1,6 +1,6 @@
 /**
  * Boxes of the plan: one to every stop from each place that something is sent from, filled by what the plan posts there.
- * Food counts as what all packs begin the next leg with; where menus say what it is, that stands line by line.
+ * Food counts as what all packs start the next leg with; where menus say what it is, that stands line by line.
  */
 import type { BoxLine, BoxRow } from "../plan/boxSchema.ts";
 import type { Piece, Plan } from "../plan/schema.ts";
@@ -29,7 +29,7 @@ export interface PlannedBox {
   /** Of pieces and food, as loosely as they pack; own lines tell none. */
   litres: number;
   price: number;
-  /** From home: between which days it should be sent. On the way: the day of being there. */
+  /** From home: between which days it should be sent. Along the trail: the day of being there. */
   sending: Sending;
   sentDay: number;
   chance: number;
@@ -73,7 +73,7 @@ interface Posted {
   fromStopId: string | undefined;
 }
 
-/** Each span that begins in the post, and where it was sent: on from the stop where the span before it ended, or from home. */
+/** Each span that starts in the post, and where it was sent: on from the stop where the span before it ended, or from home. */
 function postedPieces(plan: Plan): Posted[] {
   const out = leftOut(plan);
   return plan.kit.flatMap((piece) => {
@@ -156,7 +156,7 @@ const goesIn = ({ decisions }: Pick<Plan, "decisions">, { decisionId }: BoxLine)
   decisions.every((choice) => choice.id !== decisionId || isTaken(choice));
 
 const CARTON_G = 250;
-/** What is less likely to be there is told as unsure. */
+/** What is less likely to be there is given as unsure. */
 const LEAST_CHANCE = 0.9;
 
 /** The days of sending as dates, for lists and calendars. */

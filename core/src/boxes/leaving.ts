@@ -39,7 +39,7 @@ export interface LeavingSheet {
   carries: Carry[];
   /** The first day on which something is missing, and the least left on the leg, as a share. */
   charge: { flatOn: string | undefined; lowestFraction: number } | undefined;
-  /** Stretches that begin or hold on the leg, in walking order. */
+  /** Stretches that start or hold on the leg, in walking order. */
   ahead: SheetRule[];
 }
 
@@ -96,7 +96,7 @@ export function leavingSheet(
   };
 }
 
-/** Stretches that begin or hold on a leg, in walking order. */
+/** Stretches that start or hold on a leg, in walking order. */
 export function rulesAhead({ stretches }: Plan, result: TripFigures, leg: LegResult): SheetRule[] {
   return stretches
     .filter((stretch) => stretch.kind !== "surface" && touches(stretch, leg, result) && holdsOn(stretch, leg))

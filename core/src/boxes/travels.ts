@@ -1,6 +1,6 @@
 /**
  * What goes by post and by air. Judgement out of what carriers and aircraft commonly refuse [M to H]; rules of the carrier
- * and of the countries go first, and each piece may say otherwise.
+ * and of the countries come first, and each piece may say otherwise.
  */
 import type { TRAVELS } from "../plan/ids.ts";
 import type { Piece } from "../plan/schema.ts";

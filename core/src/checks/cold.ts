@@ -38,7 +38,7 @@ const padTooThin = defineCheck({
   },
 });
 
-/** What a night in the open asks for. A shelter may be anybody's. */
+/** What a night in the open requires. A shelter may be anybody's. */
 const SLEEP_ROLES = ["bag", "pad", "shelter"] as const;
 /** Warmer nights than this are bearable without a bag; none is safe without shelter from rain. */
 const MILD_NIGHT_C = 10;

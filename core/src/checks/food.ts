@@ -63,7 +63,7 @@ const foodOverCanister = defineCheck({
         firstNode(stretch, leg, context.result),
       );
       if (entries.length === 0) continue;
-      // The bag is fullest where the first of them begins.
+      // The bag is fullest where the first of them starts.
       const entry = Math.min(...entries);
       const { reserveKg, forLaterKg, eatenKg } = row.food;
       const have =

@@ -41,7 +41,7 @@ export const CHECKS = [
   ...modelChecks,
 ] as const;
 
-/** Any check that can be found, told apart by its code. */
+/** Any check that can be found, distinguished by its code. */
 export type Check = CheckOf<(typeof CHECKS)[number]>;
 export type CheckCode = Check["code"];
 

@@ -118,7 +118,7 @@ const SHOWN: Partial<Record<DemandKind, Severity>> = {
   papers: "note",
 };
 
-/** A demand that no piece meets, once for a hiker: where it begins, and on how many legs. */
+/** A demand that no piece meets, once for a hiker: where it starts, and on how many legs. */
 const kitUncovered = defineCheck({
   code: "kit-uncovered",
   units: { demand: "name", legs: "count" },

@@ -105,7 +105,7 @@ test("a menu of dry camps is eaten there, and its water is what is carried", () 
   const cooked = computePlan(planFor([5, 15], {}), tracks);
   const menus = { defaultId: "menu-cooked", dryCampId: "menu-soaked" };
   const dry = computePlan(planFor([5, 15], { menus }), tracks);
-  // Not a source on the way: every camp is dry.
+  // Not a source along the trail: every camp is dry.
   expect(dry.days.filter(({ night }) => night === "camp").map(({ menus: [menu] }) => menu?.menuId)).toEqual(
     dry.days.filter(({ night }) => night === "camp").map(() => "menu-soaked"),
   );

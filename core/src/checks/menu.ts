@@ -87,7 +87,7 @@ const foodNotSold = defineCheck({
   },
 });
 
-/** A litre of sweat takes so much with it in the mean of people, 40 mmol [M-H]; nearly all that is drunk walking is sweat [L]. */
+/** A litre of sweat takes so much with it on average of people, 40 mmol [M-H]; nearly all that is drunk walking is sweat [L]. */
 const SODIUM_G_PER_L = 0.92;
 const SWEAT_OF_DRINK = 0.8;
 

@@ -7,12 +7,12 @@ import type { Hiker } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { defineCheck } from "./check.ts";
 
-/** Part of the trail that may lie beyond a model's grades before it is said. */
+/** Part of the trail that may be beyond a model's grades before it is said. */
 const MUCH_OF_IT = 0.1;
-/** A part of the whole trail is told well enough by every eighth cell. */
+/** A part of the whole trail is given well enough by every eighth cell. */
 const SAMPLE_CELLS = 8;
 
-/** A quantity of the hike beyond a range: the value that is told, or nothing. */
+/** A quantity of the hike beyond a range: the value that is given, or nothing. */
 type Beyond = (low: number, high: number) => number | undefined;
 
 /** The least and the most of a quantity. */
@@ -24,7 +24,7 @@ const within =
     return least < low ? least : most > high ? most : undefined;
   };
 
-/** The part of the way that lies beyond, in percent. */
+/** The part of the distance that is beyond, in percent. */
 function shareOfDistance(values: Float64Array, times: number): Beyond {
   return (low, high) => {
     let beyond = 0;

@@ -30,7 +30,7 @@ describe("stops and their seasons", () => {
   test("a closed post matters where something is posted, or nothing else brings food", () => {
     const closed = { postFrom: "05-15", postTo: "10-31" };
     expect(found(checksOf(stop({ ...shop, ...closed })), "post-out-of-season")).toEqual([]);
-    // A house that is closed is told as one, not as its post as well.
+    // A house that is closed is given as one, not as its post as well.
     const shut = checksOf(stop({ services: ["post"], openFrom: "05-15", openTo: "10-31" }));
     expect(found(shut, "stop-out-of-season")).toHaveLength(1);
     expect(found(shut, "post-out-of-season")).toEqual([]);

@@ -141,7 +141,7 @@ const postOutOfSeason = defineCheck({
   units: { stopId: "name", stop: "name", day: "date", opens: "date", wait: "days" },
   *find(context) {
     for (const { stop, where, day, stay } of counters(context)) {
-      // A house that is closed is told as one.
+      // A house that is closed is given as one.
       const opening = postOpening(stop);
       if (inSeason(opening, stay.from.day) || !inSeason(houseOpening(stop), stay.from.day)) continue;
       const opens = inSeasonAgain(opening, stay.from.day);

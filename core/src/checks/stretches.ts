@@ -1,4 +1,4 @@
-/** Stretches of the trail: what is told before them. */
+/** Stretches of the trail: what is given before them. */
 import type { Stretch } from "../plan/schema.ts";
 import { firstNode, holdsOn, touches } from "../result/stretches.ts";
 import { nodesOn, walkedOf } from "../track/place.ts";
@@ -50,7 +50,7 @@ const ticks = defineCheck({
 
 type RuleAhead = "permit" | "own-rule" | "hazard" | "insects" | "animals" | "faint-path";
 
-/** What is told before a stretch; undefined for those that have an effect or a check of their own. */
+/** What is given before a stretch; undefined for those that have an effect or a check of their own. */
 function lineOf({ kind, rule }: Stretch): RuleAhead | undefined {
   if (kind === "hazard" || kind === "insects" || kind === "animals" || kind === "faint-path") return kind;
   if (kind !== "rule") return undefined;

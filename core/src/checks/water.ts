@@ -1,4 +1,4 @@
-/** Water: more than the bottles hold, more than a body should drink, and water passed by. */
+/** Water: more than the bottles hold, more than a body should drink, and water skipped. */
 import { rowOf } from "../plan/rowOf.ts";
 import { nodeOf, walkedOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
@@ -70,7 +70,7 @@ const untrustedWater = defineCheck({
 
 /** Litres by which a source that is dry would change what has to be carried to it: more than this is named. */
 const DECIDES_L = 2;
-/** A source with this chance of flowing, or more, is taken for sure. */
+/** A source with this chance of flowing, or more, is taken as sure. */
 const SURE_CHANCE = 0.95;
 
 const sourceDecides = defineCheck({

@@ -1,6 +1,6 @@
 /**
  * What it takes to be somewhere by a date: the finish, or a stop. Three ways, each solved with the true model: longer hours
- * every day, an earlier start, rest days given up. Hours and rest days are bisected, as if more never came later: where a
+ * every day, an earlier start, rest days dropped. Hours and rest days are bisected, as if more never came later: where a
  * camp near water upsets that by a day, the answer meets the date and may not be the very least. None where the most that
  * is allowed does not.
  */
@@ -26,7 +26,7 @@ export interface Change {
 
 export interface FinishOption {
   kind: FinishKind;
-  /** Hours more a day, days earlier, or nights given up. */
+  /** Hours more a day, days earlier, or nights dropped. */
   by: number;
   /** The changed plan comes on this date; undefined where even the most does not do. */
   comes: string | undefined;
@@ -133,7 +133,7 @@ function stopsBefore({ legs }: Pick<PlanFigures, "legs">, { stopId }: Goal): Rea
   return new Set((at < 0 ? legs : legs.slice(0, at + 1)).map(({ fromStopId }) => fromStopId));
 }
 
-/** Rest days at those stops, the longest stays first, one night more given up at every step. */
+/** Rest days at those stops, the longest stays first, one night more dropped at every step. */
 function zeroSteps(plan: Plan, before: ReadonlySet<string>): Step[] {
   const nights = new Map(plan.stops.filter(({ id }) => before.has(id)).map((stop) => [stop.id, stop.nights]));
   const steps: Step[] = [];

@@ -116,7 +116,7 @@ export interface FuelLine {
   leavingG: number[];
 }
 
-/** At the height of the leg's camps, everything bought where it begins. */
+/** At the height of the leg's camps, everything bought where it starts. */
 export function fuelLines(plan: Plan, result: PlanFigures, hikerId: string, legIndex: number): FuelLine[] {
   const hiker = plan.hikers.find(({ id }) => id === hikerId);
   if (!hiker) return [];

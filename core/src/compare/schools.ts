@@ -49,7 +49,7 @@ export function withSchool(plan: Plan, hikerId: string, question: Question, id: 
   return { ...plan, hikers: plan.hikers.map((hiker) => (hiker.id === hikerId ? changed(hiker) : hiker)) };
 }
 
-/** Another stove; who boiled nothing so far begins with two boils of half a litre a day. */
+/** Another stove; who boiled nothing so far starts with two boils of half a litre a day. */
 export function stoveOf({ stove }: Hiker, fuel: Hiker["stove"]["fuel"]): Hiker["stove"] {
   const rest = { ...stove };
   delete rest.gramsPerBoil;

@@ -1,9 +1,9 @@
-/** What to switch off so that the charge lasts: devices given up one after the other, each step by the true model. */
+/** What to switch off so that the charge lasts: devices dropped one after the other, each step by the true model. */
 import type { Device, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 
 export interface SwitchedOff {
-  /** In the order in which they are given up; none in the first row. */
+  /** In the order in which they are dropped; none in the first row. */
   deviceIds: string[];
   /** Legs on which something is missing still, and how much in all. */
   flatLegs: number[];
@@ -23,7 +23,7 @@ export function shortByLeg({ power, legs }: TripFigures): number[] {
 }
 
 /**
- * In the order of their ranks, where any has one: the others stay on. Without ranks those that take most go first.
+ * In the order of their ranks, where any has one: the others stay on. Without ranks those that take most come first.
  */
 export function givenUp(devices: readonly Device[]): Device[] {
   const using = devices.filter((device) => device.kind === "rechargeable" && usedWh(device) > 0);
@@ -32,7 +32,7 @@ export function givenUp(devices: readonly Device[]): Device[] {
   return using.sort((a, b) => b.count * usedWh(b) - a.count * usedWh(a));
 }
 
-/** Until nothing is missing, or nothing is left to be given up. */
+/** Until nothing is missing, or nothing is left to be dropped. */
 export function* switchOffs(plan: Plan, compute: (plan: Plan) => TripFigures): Generator<SwitchedOff> {
   const order = givenUp(plan.devices);
   for (let k = 0; k <= order.length; k++) {

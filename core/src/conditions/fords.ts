@@ -22,7 +22,7 @@ import type { WalkedM } from "../units/lengths.ts";
 import { dayOfYear, isoOfDay } from "../units/day.ts";
 import { monthDayIndex } from "../walk/terrain.ts";
 
-/** What stands in for what a ford does not tell [L]. */
+/** What replaces what a ford does not tell [L]. */
 export const UNKNOWN_FORD = { basinKm2: 50, snowDistanceM: 5000 } as const;
 /** The basin's heights are those of the trail so far around, and 300 m at least. */
 const BASIN_REACH_M = 20_000;

@@ -68,7 +68,7 @@ export function legConditions(
       coldestOfAllC: coldestOfNightsC(
         nights.length === 0
           ? [{ meanC: leg.coldestCautiousLowC, sdK }]
-          : // The mean that the one-in-ten night is told from.
+          : // The mean that the one-in-ten night is given from.
             nights.map(({ coldNightC, nightSdK }) => ({ meanC: coldNightC + ONE_IN_TEN * nightSdK, sdK: nightSdK })),
       ),
       coldHeightM: profile.heightM[leg.coldestCampNode]!,
@@ -89,7 +89,7 @@ export function legConditions(
   });
 }
 
-/** Of a leg, what asks for kit and is found from sky and season: the ultraviolet index, insects, its highest ford. */
+/** Of a leg, what requires kit and is found from sky and season: the ultraviolet index, insects, its highest ford. */
 export interface LegAsks {
   uvIndex: number;
   /** 0 to 3. */

@@ -50,7 +50,7 @@ export interface Place {
   sources?: readonly PlacedSource[];
 }
 
-/** What a year at a place is told from. */
+/** What a year at a place is given from. */
 export interface YearFacts {
   season: Season;
   snow: Snow | undefined;

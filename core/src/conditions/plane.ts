@@ -22,7 +22,7 @@ export interface SeasonFacts {
   snow: Snow | undefined;
 }
 
-/** The season that a plan is computed by, and its snow unless stretches alone say where it lies. */
+/** The season that a plan is computed by, and its snow unless stretches alone say where it is. */
 export function seasonOf(plan: Pick<Plan, "climate">, profile: Profile): SeasonFacts {
   const { stations, warmth, wetness, snowBy, snowYear, forecasts, readings } = plan.climate;
   const normals = buildSeason({ stations: stations.map(stationFacts), profile, warmth, wetness });

@@ -1,4 +1,4 @@
-/** The season's figures taken apart are those that are told elsewhere. */
+/** The season's figures taken apart are those that are given elsewhere. */
 import { expect, test } from "vitest";
 import { planOf, stationOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan } from "../session/session.ts";

@@ -1,4 +1,4 @@
-/** What the kit gives against what is asked of it: met or not, by which pieces; and what nobody asks for. */
+/** What the kit gives against what is asked of it: met or not, by which pieces; and what nobody requires. */
 import type { Piece, Plan } from "../plan/schema.ts";
 import { storeOf } from "../power/power.ts";
 import type { TripFigures } from "../result/result.ts";
@@ -93,7 +93,7 @@ export interface Idle {
   legs: number[];
 }
 
-/** Pieces that are only good for what comes and goes: carried on legs on which none of it is asked for. */
+/** Pieces that are only good for what comes and goes: carried on legs on which none of it is needed. */
 export function idlePieces(plan: Plan, result: TripFigures, covers: readonly Cover[]): Idle[] {
   const required = new Set(covers.flatMap(({ legIndex, pieceIds }) => pieceIds.map((id) => `${id} ${legIndex}`)));
   const uses = usesOf(plan);

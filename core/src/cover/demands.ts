@@ -33,7 +33,7 @@ export interface Demand {
   byHand: boolean;
 }
 
-/** Where the coldest night in ten is colder than this, or a day in the mean, one wants something warm to sit in. */
+/** Where the coldest night in ten is colder than this, or a day on average, one needs something warm to sit in. */
 const EVENING_C = 10;
 const COLD_DAY_C = 5;
 /** A shell is never left at home where nights get this cold and it may well be wet (science of rain) [L]. */

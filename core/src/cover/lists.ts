@@ -14,7 +14,7 @@ export function listNow(plan: Pick<Plan, "kit" | "decisions">): ListedPiece[] {
     .map((piece) => listed(piece, piece.carrierId));
 }
 
-/** What is carried or worn on a leg, by whom; by one hiker alone where one is asked for. */
+/** What is carried or worn on a leg, by whom; by one hiker alone where one is needed. */
 export function listOnLeg(plan: Plan, { legs, carrier }: TripFigures, legIndex: number, only?: number): ListedPiece[] {
   return plan.kit.flatMap((piece, p) => {
     const who = carrier[p * legs.length + legIndex]!;

@@ -28,7 +28,7 @@ export const isInside = (ride: Ride): boolean => INSIDE.includes(ride);
 /** A litre of pieces of which nobody says how large they are [L]. */
 const KG_PER_L = 0.3;
 
-/** As its owner says; else soft and not wanted before camp at the bottom, heavy near the back, what the day wants on top. */
+/** As its owner says; else soft and not wanted before camp at the bottom, heavy near the back, what the day needs on top. */
 export function rideOf(piece: Pick<Piece, "name" | "gives" | "role" | "rides" | "wear" | "volumeL">): Ride {
   if (piece.rides) return piece.rides;
   if (piece.wear === "worn") return "body";
@@ -70,7 +70,7 @@ export function packingOf(plan: Plan, result: TripFigures, legIndex: number, who
     if (piece.role === "hard-canister") canisterL += (piece.capacityL ?? 0) * piece.quantity;
     const kg = (piece.massG * piece.quantity) / 1000;
     const ride = rideOf(piece);
-    // Bottles are as large as what is in them, which is told apart.
+    // Bottles are as large as what is in them, which is distinguished.
     const litres = piece.role === "bottle" || ride === "body" ? 0 : litresOf(piece, kg);
     items.push({ pieceId: piece.id, what: "piece", litres, kg, ride });
   }

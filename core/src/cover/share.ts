@@ -1,6 +1,6 @@
 /**
  * Who carries what of the shared pieces, so that the load that is heaviest for its bearer is as light as it can be:
- * exact. Loads are shares of what each can carry; everything of one's own, food and water among it, counts.
+ * exact. Loads are shares of what each can carry; everything of your own, food and water among it, counts.
  * Two carriers: every sum of grams that can be reached (subset sums); more: branch and bound, the heaviest piece first.
  */
 import type { Plan } from "../plan/schema.ts";
@@ -22,7 +22,7 @@ export interface Sharing {
 interface SharedPiece {
   pieceId: string;
   massG: number;
-  /** Who has it now. */
+  /** Whoever has it now. */
   carrier: number;
 }
 
@@ -126,7 +126,7 @@ function ofMany(shared: readonly SharedPiece[], ownG: readonly number[], strengt
     }
     const i = order[k]!;
     const { massG, carrier } = shared[i]!;
-    // Who has room first, so that good answers come early.
+    // Whoever has room first, so that good answers come early.
     const turns = ownG.map((_, who) => who).sort((a, b) => loadG[a]! / strength[a]! - loadG[b]! / strength[b]!);
     for (const who of turns) {
       carriers[i] = who;

@@ -14,7 +14,7 @@ export interface SpellProblem {
   pieces: readonly SpellPiece[];
   /** By leg. */
   legKm: readonly number[];
-  /** By leg, whether pieces may come and go where it begins, and the day on which it begins. The first is home. */
+  /** By leg, whether pieces may come and go where it starts, and the day on which it starts. The first is home. */
   canMove: readonly boolean[];
   day: readonly number[];
   /** What was sent home is back no sooner than so many days later. */

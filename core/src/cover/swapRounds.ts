@@ -1,4 +1,4 @@
-/** Swaps by the plan itself: what is carried changes the days, and the days what is asked for; so it is searched again. */
+/** Swaps by the plan itself: what is carried changes the days, and the days what is needed; so it is searched again. */
 import { legAsks } from "../conditions/legs.ts";
 import { seasonOf } from "../conditions/plane.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -20,7 +20,7 @@ export interface FoundSwaps {
 export const MOST_SWAP_ROUNDS = 4;
 
 /**
- * What is found after every round. Only the last is told: it is the one whose demands are those of the days that come of
+ * What is found after every round. Only the last is given: it is the one whose demands are those of the days that come of
  * it, where a lighter one of before was found for other days.
  */
 export function* swapRounds(

@@ -71,7 +71,7 @@ const NEVER: readonly Piece["role"][] = ["pack", "shelter", "shoes", "stove"];
 function isMovable(piece: Piece, uses: ReadonlySet<DemandKind>, visited: ReadonlySet<string>): boolean {
   if (piece.movable !== undefined) return piece.movable && uses.size > 0;
   const fixed = NEVER.includes(piece.role) || piece.wear !== "packed";
-  // What is bought on the way and thrown away after has no home to go to; who comes for one takes it there.
+  // What is bought along the trail and thrown away after has no home to go to; whoever comes for one takes it there.
   const passing = piece.spans.some(
     ({ begins, ends, fromStopId, toStopId }) =>
       begins === "bought" ||
@@ -262,7 +262,7 @@ function requirementOf(plan: Plan, demand: Demand, movers: readonly Mover[], sta
 
 const SLACK = 0.05;
 
-/** More is better, in every kind: nights as kelvins below zero. What is asked for by hand has no figure: anything will do. */
+/** More is better, in every kind: nights as kelvins below zero. What is needed by hand has no figure: anything will do. */
 function wantedOf({ kind, amount, byHand }: Demand): number {
   if (byHand) return kind === "night" ? NO_BAG / 2 : kind === "pad" || kind === "water" ? 2 * SLACK : 1;
   if (kind === "night") return -amount;

@@ -19,7 +19,7 @@ test("by hand: on even trail with 80 kg a kilometre is a kilometre, on scree 1.6
   const [wear] = shoeWear(plan, result);
   const meanKg = result.legs.reduce((sum, leg) => sum + leg.hikers[0]!.meanKg + leg.hikers[0]!.body.bodyKg, 0) / 4;
   expect(wear!.kmEq).toBeCloseTo((400 * meanKg) / 80, -0.5);
-  // 300 km in the mean: a fifth is worn out by 228, so it is changed twice, at stops.
+  // 300 km on average: a fifth is worn out by 228, so it is changed twice, at stops.
   expect(wear!.changeAtLegs).toEqual([2]);
   expect(wear!.chance).toBeCloseTo(1 - Math.exp(-(((0.9064025 * wear!.kmEq) / 300) ** 4)), 4);
   const scree = [{ id: "x", name: "x", fromM: 0, toM: 400_000, kind: "surface", surface: "scree" }];

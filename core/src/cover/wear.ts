@@ -82,7 +82,7 @@ export interface UsedUp {
 const USE_CV = 0.3;
 const Z_95 = 1.645;
 
-/** What is used by the day: a tube that is full where its spans begin, and runs down. */
+/** What is used by the day: a tube that is full where its spans start, and runs down. */
 export function usedUp(plan: Plan, result: PlanFigures): UsedUp[] {
   return plan.kit.flatMap((piece, p) => {
     const { perDayG } = piece;

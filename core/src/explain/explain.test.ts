@@ -188,7 +188,7 @@ test("every explanation's parts combine to its value, on every random plan", () 
     if (node.combine === "product") return values.reduce((a, b) => a * b, 1);
     return values[0]! / values[1]!;
   };
-  // A speed was walked with the packs of the round before the one that is told: near enough, where it settled, and the
+  // A speed was walked with the packs of the round before the one that is given: near enough, where it settled, and the
   // less so the more a kilogram slows.
   const slack = (code: string, nearness: number): number => (code === "speed" ? nearness : 1e-9);
   const check = (node: Derivation, nearness: number): void => {

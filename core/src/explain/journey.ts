@@ -69,7 +69,7 @@ function explainEnergy({ row, schools, hiker }: WhyContext): Derivation {
   return sum("energy", energy.totalKcal, "kcal/day", parts);
 }
 
-/** The slowest cell of a leg, where no other is asked for. */
+/** The slowest cell of a leg, where no other is needed. */
 function slowestCell(result: PlanFigures, leg: LegResult): number {
   let slowest = leg.fromNode;
   for (let c = leg.fromNode; c < leg.toNode; c++) if (result.cellH[c]! > result.cellH[slowest]!) slowest = c;

@@ -1,4 +1,4 @@
-/** Why a night is warm enough or not, what pad it wants, and where the battery stands. */
+/** Why a night is warm enough or not, what pad it needs, and where the battery stands. */
 import { ONE_IN_TEN, R_PER_RSI } from "../models/cold.ts";
 import { CLEAR_TAIL_K } from "../models/coldNight.ts";
 import { storeOf } from "../power/power.ts";

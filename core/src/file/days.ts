@@ -90,7 +90,7 @@ function walkedDay(parts: readonly DayResult[], profile: Walked["profile"]): Day
   };
 }
 
-/** So near a night lies at a place. */
+/** So near a night is at a place. */
 const AT_PLACE_M = 400;
 
 function placeNames(

@@ -97,7 +97,7 @@ export function readKitTable(
     const cell = (key: KitColumn): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
     const name = cell("name");
     const typed = cell("told");
-    // What was never weighed weighs what is told of it.
+    // What was never weighed weighs what is given of it.
     const isWeighed = cell("mass") !== "";
     const mass = isWeighed ? cell("mass") : typed;
     const place = `line ${i + 2}`;
@@ -171,7 +171,7 @@ function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>>
   return columns;
 }
 
-/** The unit beside the number goes first, then that of the line, then the head's; grams where nobody says. */
+/** The unit beside the number comes first, then that of the line, then the head's; grams where nobody says. */
 function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
   const parts = [...tidyNumbers(cell).matchAll(/([-−+]?[\d.,]+)\s*([a-z]*)/giu)];
   if (parts.length === 0) return `“${cell.slice(0, 30)}” isn’t a weight.`;

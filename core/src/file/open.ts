@@ -113,7 +113,7 @@ export function writeMileTable({ plan, result }: Omit<OpenInput, "tracks">): str
       ...plan.hikers.map((_, h) => row.fillL?.[h]?.toFixed(2) ?? ""),
     ];
   });
-  // Names that begin like a formula must not become one.
+  // Names that start like a formula must not become one.
   return Papa.unparse({ fields, data }, { escapeFormulae: /^[=+\-@\t\r]/, newline: "\r\n" });
 }
 

@@ -9,7 +9,7 @@ import { placeRows, type PlaceRow } from "./places.ts";
 
 export interface SheetPlace {
   row: PlaceRow;
-  /** From where the leg begins. */
+  /** From where the leg starts. */
   fromStartM: number;
   /** To the next water that is trusted or the leg's end; undefined at the last. */
   toWaterM: number | undefined;
@@ -18,7 +18,7 @@ export interface SheetPlace {
 export interface SheetNight {
   date: string;
   fromStartM: number;
-  /** A bed on the way, or outside. */
+  /** A bed along the trail, or outside. */
   bed: boolean;
   /** A listed camp that it is spent at. */
   campName: string | undefined;

@@ -1,7 +1,7 @@
 /** What is worked out for a mix from its parts, and for a single food from its own row. */
 import type { Food } from "../plan/schema.ts";
 
-/** Mixes of mixes of mixes go no deeper: what lies below counts for nothing. */
+/** Mixes of mixes of mixes go no deeper: what is below counts for nothing. */
 const MOST_DEEP = 50;
 
 /**

@@ -12,9 +12,9 @@ export interface IntegerProgram {
   /** May be infinite where the cost is not negative. */
   most: readonly number[];
   rows: readonly { of: readonly number[]; atLeast: number }[];
-  /** Improvements smaller than this are none: what differs by less is taken for equal. */
+  /** Improvements smaller than this are none: what differs by less is taken as equal. */
   grain: number;
-  /** Gives up, with the best so far, after so many nodes. */
+  /** Drops, with the best so far, after so many nodes. */
   mostNodes: number;
 }
 

@@ -7,7 +7,7 @@ import type { Food, Meal, Menu, MenuChoice } from "../plan/schema.ts";
 import { dayNumber } from "../units/day.ts";
 import { buildPantry, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "./figures.ts";
 
-/** What is the same every day, and what grows with the need, per meal. Drinks are taken on the way. */
+/** What is the same every day, and what grows with the need, per meal. Drinks are taken along the trail. */
 export interface MealParts {
   fixed: FoodFigures;
   growing: FoodFigures;
@@ -22,7 +22,7 @@ export interface MenuFigures {
   all: MealParts;
 }
 
-/** Drinks are taken on the way. */
+/** Drinks are taken along the trail. */
 export const dayMealOf = (meal: Meal): DayMeal => (meal === "drinks" ? "way" : meal);
 
 /** What brings nothing to live on does not grow with the need. */

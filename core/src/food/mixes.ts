@@ -1,4 +1,4 @@
-/** What holds for a mix because it holds for its parts: where it is to be had, its tags, what it is bought as. */
+/** What holds for a mix because it holds for its parts: where it is available, its tags, what it is bought as. */
 import { BOUGHT_IN } from "../plan/ids.ts";
 import type { Food } from "../plan/schema.ts";
 import { foldFoods } from "./foldFoods.ts";
@@ -9,8 +9,8 @@ export type Supplier = "smallShop" | "fullShop" | "posted" | "home";
 const MOST_SOLD = { smallShop: "shop-small", fullShop: "shop-full", posted: "home", home: "home" } as const;
 
 /**
- * Ids of what is to be had: a small shop has what small shops have, a full one that and more; the rest comes in a
- * box. A mix is to be had where all its parts are.
+ * Ids of what is available: a small shop has what small shops have, a full one that and more; the rest comes in a
+ * box. A mix is available where all its parts are.
  */
 export function soldAt(foods: readonly Food[], supplier: Supplier): ReadonlySet<string> {
   const most = BOUGHT_IN.indexOf(MOST_SOLD[supplier]);

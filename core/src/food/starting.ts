@@ -1,6 +1,6 @@
 /**
- * The pantry one begins with: generic foods, figures per 100 g of the food as packed. Energy and nutrients are
- * round figures as public food composition tables give them, from memory [M]: the label on one's own packet goes
+ * The pantry one starts with: generic foods, figures per 100 g of the food as packed. Energy and nutrients are
+ * round figures as public food composition tables give them, from memory [M]: the label on your own packet goes
  * first. Bulk, portions, prices and times are judgement [L]. Atwater's factors (4, 9, 4 kcal/g, fibre 2) agree with
  * the energy to a fifth, which the tests hold.
  */
@@ -178,7 +178,7 @@ const MIXES: readonly (readonly [string, string, Record<string, number>, Partial
   ["mix-trail", "Nut, fruit and chocolate mix", { almonds: 30, peanuts: 30, raisins: 30, "dark-chocolate": 20 }, {}],
 ];
 
-/** What is no food for on the way. */
+/** What is no food for along the trail. */
 // prettier-ignore
 const MEAL_OF: Readonly<Record<Exclude<Meal, "way">, readonly string[]>> = {
   breakfast: [
@@ -206,7 +206,7 @@ export function pantryFoodOf(fields: Pick<Food, "id" | "name"> & Partial<Food>):
   return pantryFoodSchema.parse(fields);
 }
 
-/** A fresh copy, so that nobody edits what others begin with. */
+/** A fresh copy, so that nobody edits what others start with. */
 export function startingFoods(): Food[] {
   const foods = ROWS.map((row) => {
     const figures = Object.fromEntries(FIELDS.map((field, i) => [field, row[i]]));
@@ -245,7 +245,7 @@ const menuOf = (id: string, name: string, meals: Partial<Record<Meal, Items>>): 
   ) as Menu["meals"],
 });
 
-/** Menus one begins with: a stove twice a day, a jar to soak in, packets that only want hot water, a day in the cold. */
+/** Menus one starts with: a stove twice a day, a jar to soak in, packets that only want hot water, a day in the cold. */
 // prettier-ignore
 export function startingMenus(): Menu[] {
   return [

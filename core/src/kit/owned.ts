@@ -16,7 +16,7 @@ export interface OwnedFor {
 
 /**
  * What the first hiker of each trip owns or shares, the oldest trip first. What went along on the last trip goes along
- * again unless its verdict was to leave it at home, all the rest lies on the shelf; stops, carriers and spans are those of the other trails, and stay there.
+ * again unless its verdict was to leave it at home, all the rest is on the shelf; stops, carriers and spans are those of the other trails, and stay there.
  */
 export function ownedPieces(trips: readonly StoredTrip[], { hikerId, spans }: OwnedFor): Piece[] {
   const owned = new Map<string, Piece>();

@@ -1,5 +1,5 @@
 /**
- * A stand-in for a kitchen scale that could be asked: what lies on it is a little off what is told of the piece, always
+ * A stand-in for a kitchen scale that could be asked: what is on it is a little off what is given of the piece, always
  * the same for the same name; the display rises, swings, settles, and drifts on. Simulated, and said so wherever it is
  * used; all of its constants are judgement [L].
  */
@@ -14,7 +14,7 @@ export interface ScaleReading {
 
 export interface OnScale {
   name: string;
-  /** What is told of the piece, grams. */
+  /** What is given of the piece, grams. */
   listedG: number;
   /** Since it was laid on. */
   elapsedMs: number;

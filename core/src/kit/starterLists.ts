@@ -1,5 +1,5 @@
 /**
- * Lists to begin with for who has nothing yet: generic pieces with masses as they usually are (judgement [L]), each to
+ * Lists to start with for whoever has nothing yet: generic pieces with masses as they usually are (judgement [L]), each to
  * be weighed. A style, with or without a flame, on the ground or hung.
  */
 import type { Piece } from "../plan/schema.ts";

@@ -62,7 +62,7 @@ function setValue({ food, water, stove }: Hiker, field: LeverField, value: numbe
   else stove.boilsPerDay = value;
 }
 
-/** Makes the change in place, for one hiker where it is one's own. */
+/** Makes the change in place, for one hiker where it is your own. */
 export function makeLever(plan: Plan, hikerId: string, lever: Lever): void {
   const hiker = plan.hikers.find(({ id }) => id === hikerId);
   const stopOf = (stopId: string): Plan["stops"][number] | undefined => plan.stops.find(({ id }) => id === stopId);

@@ -152,7 +152,7 @@ function mayHelp(
   }
 }
 
-/** Does a stop lie on a leg? */
+/** Does a stop are on a leg? */
 function isOn(stopId: string, { stops }: Plan, profile: PlanResult["profile"], leg: LegResult): boolean {
   const stop = stops.find(({ id }) => id === stopId);
   if (!stop || !isWalked(profile, stop)) return false;
@@ -211,7 +211,7 @@ export function valueIn(figures: LeverFigures, target: LeverTarget): number {
   }
 }
 
-/** Legs are told by where they end: another stop moves their numbers. */
+/** Legs are given by where they end: another stop moves their numbers. */
 function newChecks(before: PlanResult, after: PlanResult): Pulled["breaks"] {
   const key = ({ legs }: PlanResult, { code, legIndex, hikerId }: Check): string =>
     `${code} ${legIndex === undefined ? "" : legs[legIndex]?.toStopId} ${hikerId}`;

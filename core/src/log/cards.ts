@@ -21,10 +21,10 @@ export interface CardFigures {
   /** NaN where the track has no heights. */
   fromHeightM: number;
   toHeightM: number;
-  /** Walking hours that the plan's models have for this very ground, and the hours that it wants of such a day. */
+  /** Walking hours that the plan's models have for this very ground, and the hours that it needs of such a day. */
   groundH: number;
   wantedH: number;
-  /** What the plan has for that date: where it was to end when the log was begun; undefined where it had none. */
+  /** What the plan has for that date: where it was to end when the log was started; undefined where it had none. */
   plannedToM: number | undefined;
   /** How far ahead of the plan of then, metres and days; less than nothing behind. */
   aheadM: number | undefined;

@@ -11,13 +11,13 @@ export function walkLitres(parts: readonly DayResult[]): number {
   return parts.reduce((sum, { walkL }) => sum + walkL[0]!, 0);
 }
 
-/** Drunk and cooked with in camp; what the menu asks beside it is not told apart by a card. */
+/** Drunk and cooked with in camp; what the menu asks beside it is not distinguished by a card. */
 export function campLitres({ hikers }: Plan): number {
   const { dinnerL, nightL, breakfastL } = hikers[0]!.water;
   return dinnerL + nightL + breakfastL;
 }
 
-/** What went between two evenings; unknown where there is more than before, or one is not told. */
+/** What went between two evenings; unknown where there is more than before, or one is not given. */
 export function leftLess(before: number | undefined, now: number | undefined): number | undefined {
   return before !== undefined && now !== undefined && before > now ? before - now : undefined;
 }

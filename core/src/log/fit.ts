@@ -184,7 +184,7 @@ export function withFits(
     learned,
     devices: withUse(plan, factor("charge")),
     hikers: plan.hikers.map((hiker, h) => {
-      // All walk together: pace and hours are the party's; what is eaten and burnt was the first one's.
+      // All walk together: pace and hours are the party's; what is eaten and burnt was the first your.
       const walked = {
         ...hiker,
         pace: {

@@ -1,4 +1,4 @@
-/** Nights of the log as readings of one's own thermometer: they tell the normals' error, as others do. */
+/** Nights of the log as readings of your own thermometer: they tell the normals' error, as others do. */
 import type { Plan, ThermometerReading } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { trackAt } from "../track/place.ts";
@@ -29,7 +29,7 @@ export interface NightBias {
   spreadK: number;
 }
 
-/** How much warmer or colder the nights were than the plan has them in the mean. */
+/** How much warmer or colder the nights were than the plan has them on average. */
 export function nightBias({ days }: PlanFigures, cards: readonly CardFigures[]): NightBias | undefined {
   const off = cards.flatMap(({ card, faults }) => {
     const planned = days.findLast(({ date }) => date === card.date);

@@ -46,7 +46,7 @@ function isCarried(fit: Fit): fit is Fit & { what: CarriedOver } {
   return (CARRIED_OVER as readonly string[]).includes(fit.what);
 }
 
-/** All walk together: of pace and breaks the others keep what they differ by from the first; water is the first one's own. */
+/** All walk together: of pace and breaks the others keep what they differ by from the first; water is the first your own. */
 export function withShakedown(plan: Plan, { planId, name, days, on, lessons, pace, water }: Shakedown): Plan {
   const tells = (what: CarriedOver): boolean => lessons.some((one) => one.what === what);
   const mine = plan.hikers[0]!.pace;

@@ -36,7 +36,7 @@ const FIX_S = 20 * 60;
 const NIGHT_FIX_S = 4 * 3600;
 const LEAVES_H = 7.5;
 const STOPS_H = 17;
-/** Hours at noon in which it lies still. */
+/** Hours at noon in which it is still. */
 const NOON = { from: 12, to: 13.25 } as const;
 const KMH = { least: 2.4, most: 3.4 } as const;
 /** Of positions those that never come and those that are wrong; of days those with a valley without sky. */

@@ -105,7 +105,7 @@ describe("days out of a record", () => {
     const here = buildProfile(repairTracks([east]), false);
     const rows = [...dayOf(0, 0, 7), ...dayOf(1, 21, 7), ...dayOf(2, 42, 7)];
     const walk = record(rows, east);
-    // The second half lies on the other side.
+    // The second half is on the other side.
     walk.track.lonDeg.forEach((_, i, all) => (all[i] = i > rows.length / 2 ? -179.999 : 179.999));
     expect(walkedDays([walk], here).days.map(({ date }) => date)).toEqual(["2027-05-01", "2027-05-02", "2027-05-03"]);
   });
@@ -145,7 +145,7 @@ describe("simulated tracker", () => {
     expect(days.length).toBeGreaterThan(28);
     expect(days.some(({ flung }) => flung > 0)).toBe(true);
     expect(days.some(({ silentH }) => silentH > 3)).toBe(true);
-    // The first is the night before it leaves, and the last may have only begun.
+    // The first is the night before it leaves, and the last may have only started.
     for (const [i, { toM, fromM, walkedH }] of days.entries()) {
       if (i === 0 || i === days.length - 1) continue;
       expect(toM!).toBeGreaterThan(days[i - 1]!.toM!);

@@ -1,9 +1,9 @@
 /**
  * Days out of recorded positions with times, a watch's every second or a tracker's every half hour: where each day ended,
  * how long was walked and rested. Days are those of the sun at the walker, from three in the night to three, reckoned on
- * from where the record begins, so that none is lost or doubled where the trail crosses the date line. A position that is
+ * from where the record starts, so that none is lost or doubled where the trail crosses the date line. A position that is
  * reached and left faster than anybody walks, while the way without it is walked, is a wrong fix and is left out. Where the
- * record is silent for longer than a rest, the hours of the way between are taken from the day's own speed. All bounds are
+ * record is silent for longer than a rest, the hours of the distance between are taken from the day's own speed. All bounds are
  * judgement [L].
  */
 import { distanceM } from "../track/geodesic.ts";
@@ -33,7 +33,7 @@ export interface WalkedDay {
 export interface WalkedRecord {
   /** In order. */
   days: WalkedDay[];
-  /** Share of the positions that lie away from the trail, and how far the nearest and the farthest are. */
+  /** Share of the positions that are away from the trail, and how far the nearest and the farthest are. */
   awayShare: number;
   nearestM: number;
   farthestM: number;
@@ -164,7 +164,7 @@ function hoursOf(fixes: readonly Fix[]): Pick<WalkedDay, "walkedH" | "breakH" | 
     const isMoving = speed >= SLOWEST_MPS && speed <= FASTEST_MPS;
     from = fix;
     if (!isMoving) {
-      // A rest is one between two walks: before the first and after the last the day has not begun, and is over.
+      // A rest is one between two walks: before the first and after the last the day has not started, and is over.
       if (walkS + silentM > 0) pendingS += seconds;
       continue;
     }

@@ -71,7 +71,7 @@ export function extraterrestrialMJ(latDeg: number, yearDay: number): number {
   return Math.max(0, ((24 * 60) / Math.PI) * SOLAR_CONSTANT * distance * height);
 }
 
-/** Share of what a level panel would give, by where it lies, and of that what trees let through [L]. */
+/** Share of what a level panel would give, by where it is, and of that what trees let through [L]. */
 const LYING: Readonly<Record<SolarPlace, number>> = { pack: 0.4, camp: 0.85 };
 const UNDER: Readonly<Record<SolarTrees, number>> = { open: 1, scattered: 0.6, forest: 0.15 };
 
@@ -89,7 +89,7 @@ export function sunHours(latDeg: number, yearDay: number, cloudCover: number): n
   return (extraterrestrialMJ(latDeg, yearDay) * (0.25 + 0.5 * (1 - cloudCover))) / MJ_PER_KWH;
 }
 
-/** Wh a panel gives in a day by the sun's radiation, where it lies and what stands over it, charging counted. */
+/** Wh a panel gives in a day by the sun's radiation, where it is and what stands over it, charging counted. */
 export function radiationWh({ ratedW, place, trees }: SolarPanel, sunH: number): number {
   return ratedW * sunH * LYING[place] * UNDER[trees] * DELIVERED;
 }
@@ -101,7 +101,7 @@ const DAY_CV = 0.3;
 const ALIKE = 0.3;
 
 /**
- * Sets of cells, that in the device among them, for so many days: n days take n µ in the mean, with a spread of
+ * Sets of cells, that in the device among them, for so many days: n days take n µ on average, with a spread of
  * µ CV √(n (1 + (n − 1) ρ)); µ is a set over the days that it lasts.
  */
 export function setsFor(days: number, daysPerSet: number, certainty: keyof typeof Z): number {

@@ -5,7 +5,7 @@
  * Letters follow the papers: W body kg, L load kg, V m/s, G grade in percent (signed, uphill positive),
  * i grade as a fraction, η terrain factor. 1 ml of oxygen is 20.92 J (5 kcal per litre).
  * Every school is clamped to the grades it was measured on and never falls below standing. Loads are
- * clamped to 70 kg: a plan that asks for more is told so by a check, not by a number without end.
+ * clamped to 70 kg: a plan that requires more is given so by a check, not by a number without end.
  */
 import { defineSchool, measuredSchool, registryOf, type School } from "./school.ts";
 
@@ -102,7 +102,7 @@ export function lcdaWPerKg(S: number, G: number): number {
 
 /**
  * With a load: M = 1.44 W + 2 (W+L)(L/W)² + η (W+L)(LCDA − 1.44); downhill η holds for the level part
- * alone. The load terms are ours (engineering): they lie within the published models' spread.
+ * alone. The load terms are ours (engineering): they are within the published models' spread.
  */
 function lcdaW(W: number, load: number, V: number, grade: number, slope: number, eta: number): number {
   const L = load < HEAVIEST_LOAD_KG ? load : HEAVIEST_LOAD_KG;

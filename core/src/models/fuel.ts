@@ -117,7 +117,7 @@ export function simmerGramsPerMin(school: FuelSchool, stoveId: string, windExpos
   return stoveId === "none" ? 0 : (burntW * 60) / (school.lowerHeatingMJPerKg * 1000);
 }
 
-/** Without a valve nobody can shut them: most fire bans forbid them. */
+/** Without a valve nobody can closed them: most fire bans forbid them. */
 export const FORBIDDEN_BY_BANS: readonly string[] = ["alcohol", "tablets"];
 
 const IN_THE_FIELD = { heightM: [0, 5500], volumeL: [0.2, 3] } as const;
@@ -219,7 +219,7 @@ export function canisterKPa(massFractions: Partial<Record<Gas, number>>, tempera
   return moles > 0 ? pressure / moles / MMHG_PER_KPA : 0;
 }
 
-/** Overpressure a burner wants before it runs well; assumed. */
+/** Overpressure a burner needs before it runs well; assumed. */
 export const BURNER_KPA = 50;
 
 /** Liquid temperature at which a canister still gives that much over the air, °C; found by halving. */

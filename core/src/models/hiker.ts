@@ -1,6 +1,6 @@
 /**
  * A hiker resolved once into the schools they walk, burn and drink by. A measured value is a school like
- * any other: who comes after asks no more which it was. An id that this version does not know is answered
+ * any other: whoever comes after asks no more which it was. An id that this version does not know is answered
  * by the default.
  */
 import type { Hiker } from "../plan/schema.ts";

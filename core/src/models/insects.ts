@@ -1,7 +1,7 @@
 /**
- * Mosquitoes through the year at one place [L throughout]: they begin some weeks after the snow is gone, by the
+ * Mosquitoes through the year at one place [L throughout]: they start some weeks after the snow is gone, by the
  * warmth gathered since (daily mean above 4 °C from melt-out: 80 K d start, 250 peak, 700 fading), and end with the
- * first mean low under −2 °C after the warmest day. Where no snow lies by the warmth above 10 °C since midwinter
+ * first mean low under −2 °C after the warmest day. Where no snow is by the warmth above 10 °C since midwinter
  * (120, 250, no fading), on wet ground. Levels 0 to 3; wind and cold hours spare you.
  */
 export interface InsectPlace {
@@ -30,7 +30,7 @@ export function mosquitoYear({ meanC, lowC, cover, south }: InsectPlace): Float3
   for (let i = 0; i < DAYS; i++) {
     const day = (midwinter + i) % DAYS;
     if (i > warmest && lowC[day]! < -2) break;
-    // New snow before the season begins sets it back.
+    // New snow before the season starts sets it back.
     if (cover[day]! >= GONE_COVER && i <= warmest) gathered = 0;
     else gathered += Math.max(0, meanC[day]! - aboveC);
     if (gathered <= start) continue;

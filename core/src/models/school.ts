@@ -10,7 +10,7 @@ export interface Validity {
   ranges: Readonly<Record<string, readonly [low: number, high: number]>>;
 }
 
-/** An input that lies outside the range a school was measured in. */
+/** An input that is outside the range a school was measured in. */
 export interface Reason {
   quantity: string;
   value: number;
@@ -30,9 +30,9 @@ export interface SchoolHead {
 }
 
 export interface School extends SchoolHead {
-  /** Measured by the hiker on themselves: it stands in for the schools of its question. */
+  /** Measured by the hiker on themselves: it replaces the schools of its question. */
   measured: boolean;
-  /** Which of the input's figures lie outside the ranges. Figures that are missing are not judged. */
+  /** Which of the input's figures are outside the ranges. Figures that are missing are not judged. */
   outside: (input: object) => Reason[];
 }
 
@@ -50,7 +50,7 @@ export function defineSchool<Functions extends object>(school: SchoolHead & Func
   };
 }
 
-/** A value that a hiker measured, as the school it stands in for: it holds for them, whatever the ranges. */
+/** A value that a hiker measured, as the school it replaces: it holds for them, whatever the ranges. */
 export function measuredSchool<Functions extends object>(
   id: string,
   name: string,

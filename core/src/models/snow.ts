@@ -6,7 +6,7 @@
  * and others 2018, Nat Commun 9:1148; hemispheric mean, −0.4 to 2.4 by place). What melts: a degree-day factor
  * with the sine of SNOW-17 (Anderson 1973; values within Hock 2003, J Hydrol 282:104) times the expected positive
  * degrees of single days about the mean (Braithwaite 1985; Calov & Greve 2005, J Glaciol 51:173). How it
- * lies: lognormal about its mean with a coefficient of variation of 0.5 (Liston 2004, J Clim 17:1381), so
+ * is: lognormal about its mean with a coefficient of variation of 0.5 (Liston 2004, J Clim 17:1381), so
  * that a melting cover has holes. Precipitation by height, densities and the factors of a low and a high year are
  * engineering [L]. Melt-out is known to some −10 to +20 days; a dated report wins over it.
  */
@@ -33,11 +33,11 @@ export interface SnowYear {
   cover: Float32Array;
   /** Water in the snow, mm over all the ground. */
   waterMm: Float32Array;
-  /** Melt that the day would bring where snow lies, mm. */
+  /** Melt that the day would bring where snow is, mm. */
   meltMm: Float32Array;
 }
 
-/** From this share on the ground is white; between the two lie patches; below it is bare. */
+/** From this share on the ground is white; between the two are patches; below it is bare. */
 export const CONTINUOUS_COVER = 0.8;
 export const PATCHES_COVER = 0.1;
 
@@ -48,7 +48,7 @@ export type SnowYearWord = keyof typeof SNOW_YEARS;
 const VARIATION = 0.5;
 const SIGMA2 = Math.log(1 + VARIATION * VARIATION);
 const SIGMA = Math.sqrt(SIGMA2);
-/** Below this an early cover is gone, and a new one begins. */
+/** Below this an early cover is gone, and a new one starts. */
 const GONE_COVER = 0.02;
 const HALF_YEAR_DAYS = 183;
 /** 1 September: no snow of the year before is carried over. */

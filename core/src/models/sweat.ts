@@ -75,7 +75,7 @@ export function shapiroGPerM2H(requiredWPerM2: number, possibleWPerM2: number): 
   return 27.9 * requiredWPerM2 * possibleWPerM2 ** -0.455;
 }
 
-/** OSEC = 147 exp(0.0012 OSE), g/m²/h: the 1982 figure mended; never below 147 even at rest in the cool. */
+/** OSEC = 147 exp(0.0012 OSE), g/m²/h: the 1982 figure repaired; never below 147 even at rest in the cool. */
 export function gonzalezCorrectedGPerM2H(shapiro: number): number {
   return 147 * Math.exp(0.0012 * shapiro);
 }
@@ -88,7 +88,7 @@ export function gonzalezPiecewiseGPerM2H(requiredWPerM2: number, possibleWPerM2:
 /** Latent heat of sweat, J/kg. */
 const LATENT_J_PER_KG = 2_430_000;
 
-/** Litres an hour that the heat balance asks for; evaporation is half wasted where it is at its limit. */
+/** Litres an hour that the heat balance requires; evaporation is half wasted where it is at its limit. */
 export function sweatLph(input: SweatInput): number {
   const { requiredNetW, possibleWPerM2, surfaceM2 } = heatBalance(input);
   if (requiredNetW <= 0) return 0;

@@ -8,7 +8,7 @@
 import { clamp } from "../units/constants.ts";
 import { defineSchool, registryOf, type School, type Validity } from "./school.ts";
 
-/** A piece of the way. Climb and descent are both positive; the grade is their difference over the distance. */
+/** A piece of the distance. Climb and descent are both positive; the grade is their difference over the distance. */
 export interface Section {
   distanceM: number;
   climbM: number;

@@ -8,7 +8,7 @@ const HALVES_L: Readonly<Record<Murk, number>> = { clear: 60, cloudy: 20, silty:
 
 export interface Filtered {
   minutes: number;
-  /** Back-flushes at half flow, on the way through. */
+  /** Back-flushes at half flow, along the trail through. */
   flushes: number;
 }
 
@@ -39,7 +39,7 @@ export type Target = (typeof TARGETS)[number];
 const DOSE_MG_PER_L: Readonly<Record<Target, number>> = { giardia: 2, cryptosporidium: 4 };
 /** What stays of the dose while it works. */
 const LEFT_OF_DOSE = 0.5;
-/** On labels; they go first. */
+/** On labels; they come first. */
 const LABEL_MIN: Readonly<Record<Target, number>> = { giardia: 30, cryptosporidium: 240 };
 const CHLORINE_MIN = 30;
 

@@ -65,8 +65,8 @@ export function heatFactor(temperatureC: number): number {
 /** Skin diffusion and least urine, 375 and 500 ml a day, in litres an hour; the breath is counted apart. */
 const OBLIGATORY_LPH = 0.875 / 24;
 /**
- * In cool air the balance asks for no sweat at all, in clothes that nobody would wear then. Never less than
- * the water that rest alone asks for: adequate intake 2.0 L a day (EFSA 2010, women), over sixteen waking hours.
+ * In cool air the balance requires no sweat at all, in clothes that nobody would wear then. Never less than
+ * the water that rest alone requires: adequate intake 2.0 L a day (EFSA 2010, women), over sixteen waking hours.
  */
 export const LEAST_LPH = 2 / 16;
 

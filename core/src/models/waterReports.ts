@@ -72,7 +72,7 @@ function faded(chance: number, prior: (day: number) => number, from: number, to:
 }
 
 /**
- * The chance that all of several sources are dry, where droughts are common to them: a part c of the way from
+ * The chance that all of several sources are dry, where droughts are common to them: a part c of the distance from
  * independent to all alike [L].
  */
 const COMMON = 0.3;

@@ -1,6 +1,6 @@
 /**
  * How long things last. Shoes by kilometres on even trail with 80 kg of body and pack: Weibull of shape 4, whose
- * spread is 0.28 of its mean; a mean life of 800 km is judgement [L] (500 to 1,000 are told) and one's own is better.
+ * spread is 0.28 of its mean; a mean life of 800 km is judgement [L] (500 to 1,000 are given) and your own is better.
  */
 import type { Surface } from "../plan/schema.ts";
 

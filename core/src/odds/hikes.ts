@@ -1,6 +1,6 @@
 /**
  * Simulated hikes: the plan's own days, longer or shorter, warmer or colder, hungrier or not, with sources that are dry,
- * doors that are shut, boxes that are late, pieces that fail and days lost to illness.
+ * doors that are closed, boxes that are late, pieces that fail and days lost to illness.
  *
  * Laws, all in the document and editable: factors of a person are lognormal about the plan, one of the hike and one of
  * the day (0.08 and 0.10 of pace, 0.12 and 0.15 of energy, others judgement), a day like the one before by 0.3 [L, M].
@@ -8,7 +8,7 @@
  * on wet days, which follow one another as a chain [M]. Sources: their chance of the month, in three of ten years all
  * with one draw [L]. Parcels: the post's own law. Illness: a day of every 167, one day of rest and a geometric number
  * more, of which three are spent out of the bag. Shoes: Weibull; other pieces: exponential. A slower day takes longer
- * and more food, fuel, water and charge alike; a later day has the season of its date at the planned place. Who has run
+ * and more food, fuel, water and charge alike; a later day has the season of its date at the planned place. Whoever has run
  * out comes on as quickly; nobody turns back. Every draw is keyed by what it is of: other plans, workers and orders meet
  * the same luck.
  */
@@ -108,14 +108,14 @@ interface Walked {
   restDays: number;
   /** Of those, out of the bag. */
   fedRestDays: number;
-  /** Multiples of the planned charge and thirst, in the mean of its days, and of thirst on the worst of them. */
+  /** Multiples of the planned charge and thirst, on average of its days, and of thirst on the worst of them. */
   charge: number;
   thirst: number;
   mostThirst: number;
   nightK: number;
 }
 
-/** One hiker of many on the way, with all that goes on from leg to leg. */
+/** One hiker of many along the trail, with all that goes on from leg to leg. */
 class Walker {
   readonly snow: number;
   wetDays = 0;

@@ -53,7 +53,7 @@ export function snowYear(u: number, { lowSnowFraction, highSnowFraction }: OddsL
   return u < lowSnowFraction ? -1 : u > 1 - highSnowFraction ? 1 : 0;
 }
 
-/** A chain with the chance of the day in the mean: wet days follow wet ones. */
+/** A chain with the chance of the day on average: wet days follow wet ones. */
 export function wetAfter(chance: number, wasWet: boolean | undefined): number {
   if (wasWet === undefined) return chance;
   return wasWet ? chance + PERSISTENCE * (1 - chance) : chance * (1 - PERSISTENCE);

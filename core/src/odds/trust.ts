@@ -1,7 +1,7 @@
 /**
- * How far a figure may be trusted: what its spread comes from. The person, the weather and what lies on the way each
+ * How far a figure may be trusted: what its spread comes from. The person, the weather and what is along the trail each
  * varied alone in the same hikes; the schools of each question side by side, one as likely as the other [L]. Shares of
- * variances that are taken apart add up only where nothing works on anything else: they are told as shares of their sum.
+ * variances that are taken apart add up only where nothing works on anything else: they are given as shares of their sum.
  */
 import { variance } from "simple-statistics";
 import { withSchool } from "../compare/schools.ts";
@@ -72,7 +72,7 @@ function trustSteps(): number {
   return QUESTIONS.reduce((sum, question) => sum + models[question].all.length, 0) + Object.keys(VARIED_BY).length;
 }
 
-/** Each step of the way, and with the last all figures of all legs. */
+/** Each step of the distance, and with the last all figures of all legs. */
 export function* trustOf(
   plan: Plan,
   result: PlanFigures,

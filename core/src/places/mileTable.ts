@@ -1,7 +1,7 @@
 /**
  * Mile tables: places by their distance along the trail, as rows of a spreadsheet. What each column means is
  * guessed from its head and its cells, and may be told otherwise; a row that cannot be read is named with its
- * reason and the rest goes on. Distances come out in metres from where the table begins, heights in metres.
+ * reason and the rest goes on. Distances come out in metres from where the table starts, heights in metres.
  */
 import Papa from "papaparse";
 import { delimiterOf } from "../track/csv.ts";
@@ -223,7 +223,7 @@ const LOWEST_M = -500;
 const HIGHEST_M = 9000;
 const LONGEST_M = 40_000_000;
 
-/** Reads the rows as they are told to be read. Places come in order of their distance. */
+/** Reads the rows as they are given to be read. Places come in order of their distance. */
 export function readMileTable(rows: readonly (readonly string[])[], { hasHead, columns }: TableReading): MileTable {
   const unread: MileTable["unread"] = [];
   const read: MileRow[] = [];
@@ -280,7 +280,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
   }
   if (along < 0 && next < 0)
     return { rows: [], unread: [{ line: 1, reason: "No column is marked as the distance: choose one." }] };
-  // Told from the far end: the walk begins where the most is left.
+  // Told from the far end: the walk starts where the most is left.
   if (read.length > 1 && read[0]!.alongM > read.at(-1)!.alongM) {
     const farM = read.reduce((most, row) => Math.max(most, row.alongM), 0);
     for (const row of read) row.alongM = farM - row.alongM;

@@ -1,4 +1,4 @@
-/** Made-up waypoints with what they are. A label is the kinds in order, `water:tank` where it is told of which sort. */
+/** Made-up waypoints with what they are. A label is the kinds in order, `water:tank` where it is given of which sort. */
 import { describe, expect, test } from "vitest";
 import { sortWaypoint, type SortedKind, type WaypointWords } from "./sortWaypoint.ts";
 

@@ -58,7 +58,7 @@ interface Term extends Meaning {
 class Lexicon {
   private readonly byFirst = new Map<string, Term[]>();
   private readonly endings: Term[] = [];
-  /** These count only where a run begins with them. */
+  /** These count only where a run starts with them. */
   private readonly atHead = new Set<Term>();
 
   constructor(entries: typeof ENTRIES) {
@@ -112,7 +112,7 @@ export interface OwnWord {
 
 let ownLexicon = { key: "", lexicon };
 
-/** Made anew only when the hiker's words change. */
+/** Made again only when the hiker's words change. */
 function lexiconWith(own: readonly OwnWord[]): Lexicon {
   const usable = own.filter(({ word }) => plain(word) !== "");
   if (usable.length === 0) return lexicon;
@@ -173,7 +173,7 @@ export function sortWaypoint(
     if (!before) return void found.set(term.kind, { ...term, sure });
     const offers = [...new Set([...(before.offers ?? []), ...(term.offers ?? [])])] as Offer[];
     if (offers.length > 0) before.offers = offers;
-    // A plain "water" is told better by what follows.
+    // A plain "water" is given better by what follows.
     if (before.water === undefined && term.water !== undefined) before.water = term.water;
     // What was laid there ends, whatever else the symbol says.
     if (term.water === "cache") before.water = "cache";
@@ -182,7 +182,7 @@ export function sortWaypoint(
   if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
   for (const field of ["symbol", "type", "name"] as const)
     for (const term of heads(texts[field], by)) take(term, SURE[field]);
-  // Beside a place that has its kind, a pass or a junction is only where it lies.
+  // Beside a place that has its kind, a pass or a junction is only where it is.
   if (found.size > 1) found.delete("landmark");
   const known = found.size > 0;
   for (const term of heads(texts.description, by)) {

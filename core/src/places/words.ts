@@ -1,7 +1,7 @@
 /**
  * What the words on a waypoint mean, in five languages: data for `sortWaypoint`. Lower case, without accents;
  * whole words or runs of words. `~` before a word takes it as the end of a compound too (`~hutte`: Berghütte); `^`
- * takes it only where a name begins with it (`^bar`: Bar Central, not Long Bar Light, which stands on sand).
+ * takes it only where a name starts with it (`^bar`: Bar Central, not Long Bar Light, which stands on sand).
  */
 import type { SERVICES, SOURCE_KINDS } from "../plan/ids.ts";
 
@@ -132,6 +132,6 @@ export const SEASONAL =
 /** Between two things that are both there. */
 export const JOINERS =
   "with, and, plus, at, near, by, next to, beside, mit, und, bei, am, an der, avec, et, pres, con, y, junto, cerca, e, presso, vicino";
-/** A name with one of these begins with what it is: Fuente del Pueblo is a spring. */
+/** A name with one of these starts with what it is: Fuente del Pueblo is a spring. */
 export const ROMANCE =
   "de, du, des, d, del, de la, della, dello, di, da, do, dos, dei, degli, la, le, les, el, los, las, il, lo, aux, au, al, alla";

@@ -20,7 +20,7 @@ export const climateStationSchema = z.looseObject({
   /** Rain and melted snow of each month, and its days with 1 mm or more; those of the latitude where missing. */
   precipMm: monthly(amount("mm", 0, 3000)).optional(),
   wetDays: monthly(amount("d", 0, 31)).optional(),
-  /** Filled in from latitude, height and the sea, until one's own figures take its place. */
+  /** Filled in from latitude, height and the sea, until your own figures take its place. */
   simulated: z.boolean().default(false),
 });
 
@@ -31,7 +31,7 @@ export const forecastDaySchema = z.looseObject({
   date: isoDate,
   lowC: celsius.optional(),
   highC: celsius.optional(),
-  /** Chance of a wet day, and the rain that is told, mm. */
+  /** Chance of a wet day, and the rain that is given, mm. */
   wetChance: fraction().optional(),
   rainMm: amount("mm", 0, 1000).optional(),
   windMps: amount("m/s", 0, 60).optional(),
@@ -49,7 +49,7 @@ export const forecastSchema = z.looseObject({
   days: z.array(forecastDaySchema).max(MOST_FORECAST_DAYS),
 });
 
-/** One's own thermometer, out of the sun and off the ground. */
+/** Your own thermometer, out of the sun and off the ground. */
 export const readingSchema = z.looseObject({
   id,
   date: isoDate,
@@ -61,7 +61,7 @@ export const readingSchema = z.looseObject({
 
 export const climateSchema = z.looseObject({
   stations: z.array(climateStationSchema).max(200).default([]),
-  /** Where snow lies: by degree days from the stations, or where stretches say so alone. */
+  /** Where snow is: by degree days from the stations, or where stretches say so alone. */
   snowBy: z.enum(["degree-day", "by-hand"]).default("degree-day"),
   /** The year that is planned for. */
   snowYear: z.enum(["low", "usual", "high"]).default("usual"),

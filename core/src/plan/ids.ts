@@ -3,10 +3,10 @@
 export const PLAN_FORMAT = "gepack-plan";
 export const PLAN_VERSION = 5;
 
-/** Stand-ins for the two ends of the track as recorded, where a stop id is asked for. */
+/** Stand-ins for the two ends of the track as recorded, where a stop id is needed. */
 export const START_ID = "@start";
 export const FINISH_ID = "@finish";
-/** Begin the ids of halts that no stop is: at the transfer to a section, on the ride past a closure. */
+/** Start the ids of halts that no stop is: at the transfer to a section, on the ride past a closure. */
 export const TRANSFER = "@transfer:";
 export const RIDE = "@ride:";
 /** Snow by the way, where it is all the water for a while. */
@@ -23,7 +23,7 @@ export const LACKS = ["gas", "alcohol", "liquid-fuel", "tablets", "dried-meals",
 export const FOOD_BY = ["buy", "drop", "bounce", "ahead", "visitor"] as const;
 /** The way between the trail and a stop. */
 export const ACCESS = ["foot", "hitch", "shuttle"] as const;
-/** How a food is eaten, and where it is to be had at the least. */
+/** How a food is eaten, and where it is available at the least. */
 export const EATEN = ["cold", "soaked", "boiled"] as const;
 export const BOUGHT_IN = ["shop-small", "shop-full", "home"] as const;
 export const MEALS = ["breakfast", "way", "dinner", "drinks"] as const;

@@ -53,7 +53,7 @@ export const pieceSchema = z.looseObject({
   gives: z.array(z.enum(GIVES)).max(12).optional(),
   /** Whether a search may move its spans; by what it is good for where nobody says. */
   movable: z.boolean().optional(),
-  /** Shoes: metres of even trail that a pair lasts in the mean, and those before this hike. */
+  /** Shoes: metres of even trail that a pair lasts on average, and those before this hike. */
   meanLifeM: distance(10_000_000).default(800_000),
   wornM: distance(10_000_000).default(0),
   /** Of what is used by the day. */
@@ -138,7 +138,7 @@ export const ownDemandSchema = z.looseObject({
   wanted: z.boolean(),
 });
 
-/** What the kit is asked for, and what moving pieces by post costs (judgement [L]). */
+/** What the kit is needed, and what moving pieces by post costs (judgement [L]). */
 export const kitRulesSchema = z.looseObject({
   demands: z.array(ownDemandSchema).max(2000).default([]),
   /** Of one piece sent one way: so much, and so much a kilogram. */

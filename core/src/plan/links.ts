@@ -1,4 +1,4 @@
-/** Does what a plan names exist? Said of a file that is read, and mended where a name may be missing. */
+/** Does what a plan names exist? Said of a file that is read, and repaired where a name may be missing. */
 import type { Problem } from "../units/problem.ts";
 import { LISTS, rowsOf, type ListName } from "./lists.ts";
 import { REFERENCES, type Reference } from "./references.ts";

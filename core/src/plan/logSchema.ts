@@ -11,7 +11,7 @@ export const loggedPieceSchema = z.looseObject({
   note: z.string().max(500).default(""),
 });
 
-/** One day as it was. What is not told is not known: nothing of it counts as nothing. */
+/** One day as it was. What is not given is not known: nothing of it counts as nothing. */
 export const logDaySchema = z.looseObject({
   id,
   date: isoDate,
@@ -43,7 +43,7 @@ export const logDaySchema = z.looseObject({
   notes: z.string().max(4000).default(""),
 });
 
-/** A day of the plan as it stood when the log was begun. */
+/** A day of the plan as it stood when the log was started. */
 export const plannedDaySchema = z.looseObject({
   date: isoDate,
   /** Along the walk. */

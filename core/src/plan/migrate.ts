@@ -62,7 +62,7 @@ function within(value: unknown, key: string, change: (inner: unknown) => unknown
   return isDocument(value) && value[key] !== undefined ? { ...value, [key]: change(value[key]) } : value;
 }
 
-/** Words that puzzled: what was told is listed, what was held is locked or decided, a way is a method or a distance. */
+/** Words that puzzled: what was given is listed, what was held is locked or decided, a way is a method or a distance. */
 function from4To5(document: Document): Document {
   const rows = (key: string, change: (row: unknown) => unknown): void => {
     if (document[key] !== undefined) changed[key] = eachOf(document[key], change);

@@ -1,4 +1,4 @@
-/** How far what is met on the way may be from what was planned: the laws of a simulated hike. */
+/** How far what is met along the trail may be from what was planned: the laws of a simulated hike. */
 import { z } from "zod";
 import { VARIED } from "./ids.ts";
 import { amount, fraction } from "./values.ts";
@@ -17,7 +17,7 @@ export const oddsSchema = z.looseObject({
   fuelDay: fraction(0, 0.5).default(0.15),
   chargeHike: fraction(0, 0.5).default(0.1),
   chargeDay: fraction(0, 0.5).default(0.3),
-  /** What a day of one's own is like the day before, and a night like the night before. */
+  /** What a day of your own is like the day before, and a night like the night before. */
   dayLikeness: fraction(0, 0.95).default(0.3),
   nightLikeness: fraction(0, 0.95).default(0.7),
   /** Years in which all sources are good or bad together. */

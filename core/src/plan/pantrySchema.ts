@@ -93,7 +93,7 @@ export const fillSchema = z.looseObject({
   proteinGPerKg: amount("g/kg", 0, 4).default(1.2),
   /** Share of the energy that may come from fat. */
   mostFatFraction: fraction(0.1, 1).default(0.5),
-  /** What a body loses at rest, the adequate intake (National Academies 2019); sweat is told beside it. */
+  /** What a body loses at rest, the adequate intake (National Academies 2019); sweat is given beside it. */
   sodiumMgADay: amount("mg/day", 0, 20_000).default(1500),
   /** Tags of what one does not eat. */
   without: z.array(label).max(20).default([]),

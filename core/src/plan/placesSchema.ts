@@ -1,4 +1,4 @@
-/** What lies along the trail in the document: stops, water, stretches, camps. */
+/** What is along the trail in the document: stops, water, stretches, camps. */
 import { z } from "zod";
 import {
   ACCESS,
@@ -44,7 +44,7 @@ export const stopSchema = z.looseObject({
   offTrailM: distance(200_000).default(0),
   /** On foot the way to the stop is walked; a ride takes its minutes, waiting for one in them, and no legs. */
   access: z.enum(ACCESS).default("foot"),
-  /** On foot: climb on the way to the stop, and on the way back to the trail. */
+  /** On foot: climb towards the stop, and along the trail back to the trail. */
   accessClimbM: amount("m", 0, 5000).default(0),
   backClimbM: amount("m", 0, 5000).default(0),
   rideMin: amount("min", 0, 1440).default(60),
@@ -103,12 +103,12 @@ export const sourceSchema = z.looseObject({
   reliable: z.boolean().default(true),
   /** Chance of finding water, January to December. */
   chanceByMonth: monthly(fraction()).optional(),
-  /** One's own judgement, over every school of trust: counted on, or struck out. */
+  /** Your own judgement, over every school of trust: counted on, or struck out. */
   counted: z.boolean().optional(),
   offTrailM: distance(20_000).default(0),
   /** Below camps, houses or cattle: it is treated a second way as well. */
   contaminated: z.boolean().default(false),
-  /** What was seen there, and by whom it was told. */
+  /** What was seen there, and by whom it was given. */
   reports: z
     .array(z.looseObject({ date: isoDate, said: z.enum(REPORTS), note: label.default("") }))
     .max(500)
@@ -157,7 +157,7 @@ export const campSchema = z.looseObject({
   note,
 });
 
-/** A night that the hiker holds on to: a day ends here, on a date where one is told. */
+/** A night that the hiker holds on to: a day ends here, on a date where one is given. */
 export const pinSchema = z.looseObject({
   id,
   /** What is said of it: "booked", "meet the others". */

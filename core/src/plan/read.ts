@@ -63,7 +63,7 @@ const KINDS: Readonly<Record<string, string>> = {
   record: "an object",
 };
 
-/** Missing, of the wrong kind, and out of range are told apart, each with what came. */
+/** Missing, of the wrong kind, and out of range are distinguished, each with what came. */
 export function sentenceOf(issue: z.core.$ZodIssue): string {
   const found = `found ${quoted(issue.input)}`;
   switch (issue.code) {

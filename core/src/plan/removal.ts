@@ -40,7 +40,7 @@ export function trackIdsOf({ trackIds, route }: Pick<Plan, "trackIds" | "route">
   return [...new Set([...trackIds, ...route.alternates.map(({ trackId }) => trackId)])];
 }
 
-/** An alternate goes, and what lies on it with it. */
+/** An alternate goes, and what is on it with it. */
 export function removeAlternate(plan: Plan, alternateId: string): void {
   for (const list of ["stops", "sources", "camps", "pins", "stretches"] as const)
     for (const { id, alternateId: on } of [...LISTS[list](plan)])

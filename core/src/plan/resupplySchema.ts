@@ -27,7 +27,7 @@ export const resupplySchema = z.looseObject({
   /** Chance of each further working day that a parcel is on its way, in two stages (science of post [L]). */
   transitQ: fraction(0, 0.95).default(0.35),
   lostFraction: fraction(0, 0.5).default(0.01),
-  /** Where the search may go: days of food in the bag, and one's comfort. */
+  /** Where the search may go: days of food in the bag, and your comfort. */
   mostFoodDays: amount("days", 1, 30).default(8),
   withinComfort: z.boolean().default(false),
   withinPack: z.boolean().default(false),
@@ -36,7 +36,7 @@ export const resupplySchema = z.looseObject({
   dayKgKm: amount("kg·km", 0, 10_000).default(60),
   moneyKgKm: amount("kg·km", 0, 10_000).default(1),
   stopKgKm: amount("kg·km", 0, 10_000).default(20),
-  /** The longest wait for a shop or a counter that is shut, in nights. */
+  /** The longest wait for a shop or a counter that is closed, in nights. */
   mostWaitNights: whole("", 0, 7).default(2),
 });
 

@@ -45,7 +45,7 @@ export const routeSchema = z.looseObject({
   alternates: z.array(alternateSchema).max(200).default([]),
   closures: z.array(closureSchema).max(200).default([]),
   sections: z.array(sectionSchema).max(40).default([]),
-  /** The main trail was made from a table: it lies nowhere, and its climbs are the table's. */
+  /** The main trail was made from a table: it is nowhere, and its climbs are the table's. */
   coarse: z.boolean().default(false),
 });
 

@@ -163,7 +163,7 @@ export const stoveSchema = z.looseObject({
   gramsPerBoil: amount("g/boil", 0, 500).optional(),
   /** Kept boiling so long on a day on which is cooked. */
   simmerMinPerDay: amount("min", 0, 240).default(0),
-  /** Canisters that are sold on the way; of own sizes below there is one. */
+  /** Canisters that are sold along the trail; of own sizes below there is one. */
   sizes: z.array(z.enum(CAN_SIZES)).max(3).default(["middle"]),
   /** A part-full canister is left behind where new ones alone are lighter. */
   exchange: z.boolean().default(false),
@@ -253,9 +253,9 @@ export const deviceSchema = z.looseObject({
   /** Spare cells: days one set lasts, and sets carried from each stop. */
   daysPerSet: amount("days", 0.1, 1000).default(10),
   spareSets: whole("", 0, 50).default(0),
-  /** That the spare sets last: in the mean of days, or more surely. */
+  /** That the spare sets last: on average of days, or more surely. */
   spareCertainty: z.enum(CERTAINTIES).default("mean"),
-  /** When charge runs short: 1 is switched off first. Who has no rank stays on where others have one. */
+  /** When charge runs short: 1 is switched off first. Whoever has no rank stays on where others have one. */
   offRank: whole("", 1, 20).optional(),
   /** Bank: what it takes from the wall. Solar: rated panel. */
   watts: amount("W", 0, 200).default(0),
@@ -268,7 +268,7 @@ export const deviceSchema = z.looseObject({
 export const chargeSchema = z.looseObject({
   /** One store for all, or each hiker lives out of the own devices and banks. */
   stores: z.enum(["shared", "own"]).default("shared"),
-  /** `daylight` gives a share of the daylight hours, wherever the panel lies. */
+  /** `daylight` gives a share of the daylight hours, wherever the panel is. */
   solar: z.enum(["radiation", "daylight"]).default("radiation"),
 });
 
@@ -295,7 +295,7 @@ export const planSchema = z.looseObject({
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
   log: z.array(logDaySchema).max(1000).default([]),
-  /** As the plan stood when the log was begun. */
+  /** As the plan stood when the log was started. */
   plannedDays: z.array(plannedDaySchema).max(2000).default([]),
   learned: z.array(learnedSchema).max(20).default([]),
   shakedowns: z.array(shakedownSchema).max(20).default([]),

@@ -1,4 +1,4 @@
-/** The same plan walked the other way: what lies on the ground stays there. */
+/** The same plan walked the other way: what is on the ground stays there. */
 import type { Plan, Span } from "./schema.ts";
 
 /** How a piece that goes so comes, when the walk is turned round, and how one that comes so goes. */

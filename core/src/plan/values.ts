@@ -49,7 +49,7 @@ export const monthDay = z
   .refine((text) => dayNumber(`2028-${text}`) !== undefined, "expected a day of the year, as MM-DD");
 export const monthly = <T extends z.ZodType>(value: T) => z.array(value).length(12);
 
-/** The alternate that a place lies on: its distance is along that one. Along the main trail without. */
+/** The alternate that a place is on: its distance is along that one. Along the main trail without. */
 export const line = { alternateId: id.optional() };
 export const place = {
   ...line,

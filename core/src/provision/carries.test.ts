@@ -136,7 +136,7 @@ describe("water in its season", () => {
   test("a monthly chance runs straight from mid-month to mid-month", () => {
     const june = Array<number>(12).fill(1);
     june[6] = 0;
-    // 0.7 is reached three tenths of the way from mid-June to mid-July.
+    // 0.7 is reached three tenths of the distance from mid-June to mid-July.
     expect(on("2027-06-18", tank(june))).toBe(true);
     expect(on("2027-06-28", tank(june))).toBe(false);
   });

@@ -80,7 +80,7 @@ function carriesBetween(
   const { profile } = ground;
   const carries: Carry[] = [];
   let part = 0;
-  /** All points between the two taken for dry. */
+  /** All points between the two taken as dry. */
   const carryTo = (i: number, j: number): CarryNeeds => {
     const [from, to] = [points[i]!, points[j]!];
     const between = campsWithin(camps, from.node, to.node);
@@ -195,7 +195,7 @@ function dryCampsOf(camps: readonly Camp[]): { dryCamps: number; campHeat: numbe
   return { dryCamps, campHeat: dryCamps > 0 ? heated / dryCamps : 1 };
 }
 
-/** Litres a metre at a cell: the ways off the trail are walked on the water too, at the thirst of their cell. */
+/** Litres a metre at a cell: the side trips are walked on the water too, at the thirst of their cell. */
 const perMetre = (drinkL: Float64Array, cellM: number, cell: number): number =>
   (drinkL[cell + 1]! - drinkL[cell]!) / cellM;
 
@@ -209,7 +209,7 @@ function litresBetween(drinkL: Float64Array, cellM: number, from: WaterPoint, to
   return drinkL[to.node]! - drinkL[from.node]! + approachLitres(drinkL, cellM, from) + arriving;
 }
 
-/** Walking hours between two nodes, from the part in which the first lies. */
+/** Walking hours between two nodes, from the part in which the first is. */
 function hoursBetween(parts: readonly DayPart[], part: number, fromNode: number, toNode: number): number {
   let hours = 0;
   for (let k = part; k < parts.length && parts[k]!.startNode < toNode; k++) {
@@ -316,7 +316,7 @@ function hoursAt(
   return hours;
 }
 
-/** The leg that each point lies on. */
+/** The leg that each point is on. */
 function legsOf({ ground, block }: ProvisionInput, points: readonly WaterPoint[]): number[] {
   let leg = block.firstLeg;
   return points.map(({ node }) => {

@@ -1,5 +1,5 @@
 /**
- * Food by meals. Town's dinner and breakfast are not carried; what is eaten on the way goes by the share of
+ * Food by meals. Town's dinner and breakfast are not carried; what is eaten along the trail goes by the share of
  * the day's walking, so that arriving an hour later never jumps by a whole meal, and who walks by night
  * eats by night.
  */

@@ -39,7 +39,7 @@ export function containerOf({ container, otherSizes }: FuelSchool, stove: StoveS
   return { sizes: sizes.length > 0 ? sizes : [usual], exact, exchange };
 }
 
-/** Fuel in the pack: its grams, and how many of each size it lies in. */
+/** Fuel in the pack: its grams, and how many of each size it is in. */
 export interface FuelLeft {
   fuelG: number;
   cans: readonly number[];
@@ -73,14 +73,14 @@ export interface LegFuel {
   containerKg: number;
   /** Fuel in them on leaving. */
   startKg: number;
-  /** Left on arriving, grams, and what it lies in. */
+  /** Left on arriving, grams, and what it is in. */
   endG: number;
   endCans: readonly number[];
   /** The open container alone was enough. */
   openLasts: boolean;
 }
 
-/** Less than this is a container taken for empty. */
+/** Less than this is a container taken as empty. */
 const EMPTY_G = 3;
 /** Of exact fuel this much is taken beyond the need. */
 const EXACT_RESERVE = 0.1;
@@ -215,7 +215,7 @@ export function lightestCans(sizes: readonly CanSize[], wantedG: number): number
 /** Carried for a gram of fuel. */
 const grossOf = ({ netG, emptyG: empty }: CanSize): number => (netG + empty) / netG;
 
-/** What is left lies in as light ones as hold it: the others are empty, and went into the bin. */
+/** What is left is in as light ones as hold it: the others are empty, and went into the bin. */
 function stillHolding(sizes: readonly CanSize[], cans: readonly number[], leftG: number): number[] {
   const left = [...cans];
   const heaviestFirst = sizes.map((_, size) => size).sort((a, b) => sizes[b]!.emptyG - sizes[a]!.emptyG);

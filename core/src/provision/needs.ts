@@ -48,7 +48,7 @@ export function needsOf(
   };
 }
 
-/** At rest for a whole day at a body mass that may have changed on the way, kcal. */
+/** At rest for a whole day at a body mass that may have changed along the trail, kcal. */
 export function restingKcalPerDay({ body, schools }: Pick<HikerNeeds, "body" | "schools">, bodyKg: number): number {
   return schools.resting.energyKcalPerDay({ ...body, bodyKg });
 }

@@ -33,7 +33,7 @@ describe("if the next source is dry", () => {
       expect(ifDry!.walkH).toBeCloseTo(without.carries[i]!.walkH, 2);
       expect(ifDry!.distanceM).toBeCloseTo(without.carries[i]!.distanceM, 6);
     }
-    // Behind the last source lies the stop, and its tap runs.
+    // Behind the last source is the stop, and its tap runs.
     expect(all.carries.at(-1)!.ifDry).toBeUndefined();
   });
 
@@ -72,7 +72,7 @@ describe("carrying past what may fail", () => {
         flat,
       ).legs[0]!.hikers[0]!.carries.map(({ pastL }) => pastL > 0.1);
     expect(plan()).toEqual([false, false, false, false]);
-    // Only from km 7, on the way through the stretch.
+    // Only from km 7, along the trail through the stretch.
     expect(plan("one")).toEqual([false, false, true, false]);
   });
 

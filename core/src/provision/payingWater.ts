@@ -38,7 +38,7 @@ export interface PayingInput {
   minPerLitreHour: number;
 }
 
-/** Waters passed by in one carry, at most: further ones are not looked at, which no bottle would reach. */
+/** Waters skipped in one carry, at most: further ones are not looked at, which no bottle would reach. */
 const MOST_PASSED = 40;
 /** A litre that does not fit the bottles outweighs any way. */
 const OVER_MIN_PER_L = 1e6;

@@ -57,7 +57,7 @@ describe("energy of a day", () => {
     const whole = dayEnergy(measured, 0, 0, 8, 2400, 12);
     expect(whole.totalKcal).toBeCloseTo(3300, 9);
     expect(whole.walkKcal + whole.restKcal + whole.thermicKcal + whole.measuredKcal).toBeCloseTo(3300, 9);
-    // A rest day stays the models', half a day lies between.
+    // A rest day stays the models', half a day is between.
     expect(dayEnergy(measured, 0, 0, 0, 0, 12).measuredKcal).toBe(0);
     expect(Math.abs(dayEnergy(measured, 0, 0, 4, 1200, 12).measuredKcal)).toBeGreaterThan(0);
   });
@@ -214,7 +214,7 @@ describe("water", () => {
     ]);
     const plain = { ...source, chanceByMonth: undefined };
     expect(trusted({ ...plain, reliable: true }, hiker().water, 7)).toBe(true);
-    // One's own judgement of a source outranks every school.
+    // Your own judgement of a source outranks every school.
     expect(
       [true, false].map((counted) => trusted({ ...source, counted }, { trust: "all", leastChance: 1 }, 0)),
     ).toEqual([true, false]);
@@ -323,7 +323,7 @@ test("food and water take room together: the pack is fullest where both are", ()
     computePlan(planOf({ sources, climate: { stations: [stationOf(8, 18)] } }), [trackNorth({ lengthM: 60_000 })])
       .legs[0]!.hikers[0]!.volumeL;
   const near = [5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55].map((km) => sourceOf(`w${km}`, km * 1000));
-  // Without water on the way all of it is in the pack at the start.
+  // Without water along the trail all of it is in the pack at the start.
   const [dry, wet] = [room([]), room(near)];
   expect(dry - wet).toBeGreaterThan(5);
   // With the next water near there is still what is in hand.

@@ -57,7 +57,7 @@ export function provision(input: ProvisionInput): HikerSupply {
     body: [],
   };
   const tally = new Tally(input, supply, { bodyKg: before.bodyKg, fatKg: before.fatKg });
-  // A block begins where its stop's night was, or at home.
+  // A block starts where its stop's night was, or at home.
   let breakfastInTown = block.firstLeg === 0 || ground.halts[block.firstLeg]!.feeds;
   for (let first = 0; first < walk.parts.length;) {
     let end = first + 1;
@@ -130,7 +130,7 @@ function packFood(legs: LegFood[], settings: FoodSettings, sold: readonly boolea
   }
 }
 
-/** Adds up a hiker's days, one after the other: the body that walks them changes on the way. */
+/** Adds up a hiker's days, one after the other: the body that walks them changes along the trail. */
 class Tally {
   /** By leg of the block. */
   readonly burnt: Burnt[];
@@ -229,7 +229,7 @@ class Tally {
     return Math.max(0, Math.min(deficitKcal, needs.food.townExtraKcal * (1 + part.zeroDays)));
   }
 
-  /** Is the night after a part spent where meals are to be had? */
+  /** Is the night after a part spent where meals are available? */
   private feedsAfter({ night, legIndex, endNode }: DayPart): boolean {
     const { halts, camps } = this.input.ground;
     if (night === "bed") return camps.beds.get(endNode)?.feeds ?? false;

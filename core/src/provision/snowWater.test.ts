@@ -1,11 +1,11 @@
-/** Snow by the way as water: where it runs, where it takes a stove, and what lies under it. */
+/** Snow by the way as water: where it runs, where it takes a stove, and what is under it. */
 import { describe, expect, test } from "vitest";
 import { hikerOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
 import { SNOW_ID } from "../plan/ids.ts";
 import { computePlan } from "../session/session.ts";
 
 const tracks = [trackNorth({ lengthM: 60_000 })];
-/** So much rain in winter that snow lies to the end of May. */
+/** So much rain in winter that snow is to the end of May. */
 const white = (lowC: number, highC: number) => ({
   climate: { stations: [stationOf(lowC, highC)] },
   stretches: [{ id: "x", name: "snow", kind: "snow", surface: "soft-snow", fromM: 0, toM: 60_000 }],

@@ -1,6 +1,6 @@
 /**
  * Snow by the way as water [L]: it is there where three tenths of the ground around are white, it runs on days whose
- * melt is 3 mm and more, and on others it has to be melted on a stove. Water that lies under a closed cover is reached
+ * melt is 3 mm and more, and on others it has to be melted on a stove. Water that is under a closed cover is reached
  * through it: as snow, until it runs.
  */
 import { degreeDayFactor, positiveDegrees } from "../models/snow.ts";

@@ -17,7 +17,7 @@ export interface PartSupply {
   meals: PartMeals;
   /** What the menu brings out of the bag on it; undefined without one. */
   menu: PartMenu | undefined;
-  /** Eaten out of the bag, kilograms: before setting out, on the way, at camp (rest days there too). */
+  /** Eaten out of the bag, kilograms: before setting out, along the trail, at camp (rest days there too). */
   breakfastKg: number;
   dayKg: number;
   dinnerKg: number;
@@ -62,10 +62,10 @@ export interface LegFood {
 
 /**
  * What a hiker takes from one block into the next. Kept round: an edit that moves a body by a milligram
- * leaves the blocks after it as they are, and the figures that are told (0.1 kg) never show the rounding.
+ * leaves the blocks after it as they are, and the figures that are given (0.1 kg) never show the rounding.
  */
 export interface SupplyState extends MassState {
-  /** Fuel left, grams, and how many containers of each size it lies in. */
+  /** Fuel left, grams, and how many containers of each size it is in. */
   openFuelG: number;
   cans: readonly number[];
   /** Deficits added up since the start, kcal. */
@@ -82,7 +82,7 @@ export interface HikerSupply {
   /** Body at the start of every leg. */
   body: MassState[];
   carries: Carry[];
-  /** Trusted water off the trail, walked to or passed by, and that which pays for this hiker. */
+  /** Trusted water off the trail, walked to or skipped, and that which pays for this hiker. */
   detours: DetourChoice[];
   wanted: DetourSources;
   /** Litres drunk from the block's start to each node of the trail's ground. */
@@ -101,7 +101,7 @@ export interface ProvisionInput {
   /** In walking order; those on the block are picked out. */
   sources: readonly PlacedSource[];
   loadKg: Float64Array;
-  /** Snow by the way; undefined where none lies. */
+  /** Snow by the way; undefined where none is. */
   snow: SnowWater | undefined;
   /** By leg of the block: worn, and what the bottles hold. */
   wornKg: readonly number[];

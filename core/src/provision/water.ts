@@ -1,5 +1,5 @@
 /**
- * Water from trusted source to trusted source. What is drunk on the way comes from the hiker's water
+ * Water from trusted source to trusted source. What is drunk along the trail comes from the hiker's water
  * school, cell by cell at the hour of passage; a night without a source at hand adds dinner, night and
  * breakfast; what is drunk at the source needs no carrying. A plan says what to carry, not what flows.
  */
@@ -133,7 +133,7 @@ export interface Carry {
   /** Melted from snow or ice where it was taken. */
   isIce: boolean;
   distanceM: number;
-  /** Walking hours, the ways off the trail included. */
+  /** Walking hours, the side trips included. */
   walkH: number;
   walkingL: number;
   /** The part of `walkingL` that is drunk between the water and the trail, before its first cell. */
@@ -153,7 +153,7 @@ export interface Carry {
   litres: number;
   /** What it would be, were the next source dry; undefined where the next water is a stop's, or snow. */
   ifDry: DryCarry | undefined;
-  /** The most to drink on the way in those hours: more is dangerous too. */
+  /** The most to drink along the trail in those hours: more is dangerous too. */
   mostL: number;
 }
 

@@ -17,7 +17,7 @@ export function waterPoints(input: ProvisionInput): WaterPoint[] {
 }
 
 /**
- * Snow between waters, at marks that lie still, so that nothing steps when a source moves: every so often where it
+ * Snow between waters, at marks that are still, so that nothing steps when a source moves: every so often where it
  * runs; where it takes a stove only far from other water.
  */
 function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: SnowWater, points: WaterPoint[]) {
@@ -81,7 +81,7 @@ function chanceOf(source: PlacedSource, { leastChance }: WaterSettings, day: num
   return source.counted === true ? Math.max(leastChance, chance) : chance;
 }
 
-/** Open water lies under a closed cover; what flows in frost keeps itself open, and a cache stands out of it. */
+/** Open water is under a closed cover; what flows in frost keeps itself open, and a cache stands out of it. */
 function underSnow({ kind, node }: PlacedSource, snow: SnowWater | undefined): boolean {
   return (kind === "creek" || kind === "lake" || kind === "tank") && (snow?.closedAt(node) ?? false);
 }

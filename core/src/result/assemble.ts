@@ -71,7 +71,7 @@ function idsOf({ time, effort, resting, water, bodyMass, fuel }: HikerSchools): 
   };
 }
 
-/** One array after the other: the blocks lie end to end. */
+/** One array after the other: the blocks are end to end. */
 function joined<T extends Float32Array | Uint8Array>(pieces: readonly T[], into: T): T {
   let at = 0;
   for (const piece of pieces) {

@@ -46,7 +46,7 @@ export interface LegHiker extends LegLoad {
   carries: Carry[];
   /** Index into `carries` of the largest, or −1. */
   largestCarry: number;
-  /** Trusted water off the trail, walked to or passed by, and what was weighed for it. */
+  /** Trusted water off the trail, walked to or skipped, and what was weighed for it. */
   detours: DetourChoice[];
   /** Space wanted in the pack where food and water take most of it, litres. */
   volumeL: number;
@@ -77,7 +77,7 @@ export interface LegResult {
   /** Walked on snow, and what of it was soft at the hour. */
   snowM: number;
   softSnowM: number;
-  /** More of it if the snow goes three weeks later than in the mean. */
+  /** More of it if the snow goes three weeks later than on average. */
   lateSnowM: number;
   walkH: number;
   /** Of those, on the trail itself. */
@@ -172,7 +172,7 @@ export interface CellFigures {
   surface: Uint8Array;
 }
 
-/** What is told of legs, days and the whole. */
+/** What is given of legs, days and the whole. */
 export interface TripFigures {
   legs: LegResult[];
   days: DayResult[];

@@ -27,7 +27,7 @@ export function meetsDay(stretch: Stretch, { date, fromNode, toNode }: DayResult
   );
 }
 
-/** Does a night of the leg fall inside, in camp or in a bed on the way? */
+/** Does a night of the leg fall inside, in camp or in a bed along the trail? */
 export function sleepsIn(stretch: Stretch, leg: LegResult, result: TripFigures): boolean {
   const parts = nodesOn(result.profile, stretch);
   return result.days.some(

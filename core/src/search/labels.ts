@@ -66,7 +66,7 @@ export function* findChains(steps: Steps, question: ChainQuestion): Generator<nu
           const known = at[to]!.get(key);
           if (!known || next.cost < known.cost) at[to]!.set(key, next);
         }
-        // No set goes without what is held, and further on is further still: but for a dinner in town, or a way off the trail.
+        // No set goes without what is held, and further on is further still: but for a dinner in town, or a side trip.
         if (nodes[to]!.locked || foodDays > limits.foodDays + steps.grain.lookAheadDays) break;
       }
     }
@@ -117,7 +117,7 @@ export function chainOf(end: Label): Label[] {
   return chain.reverse();
 }
 
-/** A chain that is told, walked with the same steps; its bars are told and not kept to. */
+/** A chain that is given, walked with the same steps; its bars are given and not kept to. */
 export function walkChain(
   steps: Steps,
   chain: readonly { node: number; by: FoodBy }[],

@@ -8,7 +8,7 @@ import { dayOfYear } from "../units/day.ts";
 import { buildHalts, densitiesOf, haltStop, offers, SELLS_FOOD, type Halt } from "../walk/halts.ts";
 import { holdsOn } from "../walk/terrain.ts";
 
-/** Where a leg of a search may begin and end. */
+/** Where a leg of a search may start and end. */
 export interface SearchNode {
   halt: Halt;
   /** Undefined at an end of the trail where no stop is. */
@@ -74,7 +74,7 @@ function modesOf(stop: Stop | undefined): FoodBy[] {
   return modes.length > 0 ? modes : ["buy"];
 }
 
-/** The first node between two on which a hard canister is asked for on a day, for all who carry food through. */
+/** The first node between two on which a hard canister is needed on a day, for all who carry food through. */
 export function canisterEntry({ plan, profile }: Laid) {
   const rules = plan.stretches
     .filter(({ rule, appliesTo }) => rule === "hard-canister" && appliesTo === "carrying")

@@ -1,6 +1,6 @@
 /**
  * The best sets of stops: where to buy, and where to walk past. Every set is a chain of the quick model (`arcs.ts`); what
- * is told of it is what `computePlan` says. Weighed are kilograms carried over kilometres, days, money and stops.
+ * is given of it is what `computePlan` says. Weighed are kilograms carried over kilometres, days, money and stops.
  */
 import type { Plan, Resupply } from "../plan/schema.ts";
 import type { Session } from "../session/session.ts";
@@ -41,7 +41,7 @@ export interface SearchEnd {
   walked: number;
   /** Every state was kept apart: no set is better by the quick model. */
   exact: boolean;
-  /** The greatest difference of the quick model from the plan among the sets that are told, as a fraction. */
+  /** The greatest difference of the quick model from the plan among the sets that are given, as a fraction. */
   errorFraction: number;
   /** By so much another set may be better, if no set is farther off than those: one too dear, the other too cheap. */
   gapFraction: number;
@@ -50,7 +50,7 @@ export interface SearchEnd {
 }
 
 export interface Relaxed {
-  /** Limits that were given up. */
+  /** Limits that were dropped. */
   bars: Bar[];
   /** The fewest days of food that do instead of those that were asked; undefined where these do. */
   foodDays: number | undefined;
@@ -60,14 +60,14 @@ const LIGHTEST: Weights = { kgKm: 1, day: 0, money: 0, stop: 0 };
 /** So little that it only decides between equals. */
 const TIE = 1e-3;
 
-/** So many chains at most are all told apart. */
+/** So many chains at most are all distinguished. */
 const EXACT_CHAINS = 1500;
 export const FINE: Grain = { days: 4, bodyKg: 1.5, fuelG: 1000, lookAheadDays: 1 };
 const COARSE: Grain = { days: 14, bodyKg: 4, fuelG: 10_000, lookAheadDays: 1 };
 const FINE_NODES = 42;
 /** What a stop costs, in kg·km, from one end of the frontier to the other. */
 const STOP_PRICES = [0, 8, 20, 40, 75, 130, 220, 400, 800, 5000];
-/** Sets of the frontier that are told. */
+/** Sets of the frontier that are given. */
 const MOST_SETS = 11;
 
 /** Tells how far it is, the plan as it is, set after set, and what is to be known of them all. */
@@ -93,7 +93,7 @@ export function* searchStops(
       continue;
     }
     const stops = setOf(nodes, found);
-    // Of two that differ in how food comes alone the first is told.
+    // Of two that differ in how food comes alone the first is given.
     const places = stops.map(({ stopId }) => stopId).join(" ");
     if (shown.has(places)) continue;
     shown.add(places);
@@ -194,7 +194,7 @@ class Search {
     }
   }
 
-  /** No set keeps to the limits: the fewest more days of food that do, with as few of the other limits given up as possible. */
+  /** No set keeps to the limits: the fewest more days of food that do, with as few of the other limits dropped as possible. */
   private *relax(): Generator<Found> {
     const { limits: query, mostMoney } = this;
     for (const { bars, more } of attempts()) {
@@ -217,7 +217,7 @@ class Search {
 const FIRST_PART = 0.6;
 
 type Givable = Exclude<Bar, "food-days">;
-/** In this order: what is most easily mended first; who walks on a day more need not stand before a shut door. */
+/** In this order: what is most easily repaired first; who walks on a day more need not stand before a closed door. */
 const GIVEN_UP: readonly (readonly Givable[])[] = [[], ["canister"], ["canister", "comfort", "pack", "money"]];
 const WITHOUT_DOORS: readonly Givable[] = ["canister", "comfort", "pack", "money", "closed"];
 
@@ -283,7 +283,7 @@ function withSet(plan: Plan, candidates: readonly string[], set: readonly SetSto
   return { ...plan, stops };
 }
 
-/** Changes the stops in place: those of the set are used, the other candidates of the search passed by. */
+/** Changes the stops in place: those of the set are used, the other candidates of the search skipped. */
 export function takeSet(stops: Plan["stops"], candidates: readonly string[], set: readonly SetStop[]): void {
   const used = new Map(set.map((one) => [one.stopId, one]));
   for (const stop of stops) {

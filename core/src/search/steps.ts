@@ -11,7 +11,7 @@ import { densitiesOf, supplierOf } from "../walk/halts.ts";
 import { ArcWalker, type Arc } from "./arcs.ts";
 import type { SearchNode } from "./nodes.ts";
 
-/** How finely ways are told apart: the finer, the more of them are walked. */
+/** How finely ways are distinguished: the finer, the more of them are walked. */
 export interface Grain {
   days: number;
   bodyKg: number;
@@ -20,7 +20,7 @@ export interface Grain {
   lookAheadDays: number;
 }
 
-/** Every state is its own: nothing is taken for anything else. */
+/** Every state is its own: nothing is taken as anything else. */
 export const EXACT: Grain = { days: 1, bodyKg: 0, fuelG: 0, lookAheadDays: Infinity };
 
 /** What forbids a step. */
@@ -47,9 +47,9 @@ export interface Limits {
   foodDays: number;
   comfort: boolean;
   pack: boolean;
-  /** The hard canister that is carried, where one is asked for. */
+  /** The hard canister that is carried, where one is needed. */
   canister: boolean;
-  /** Doors that are shut, and how many nights one waits for them. */
+  /** Doors that are closed, and how many nights one waits for them. */
   doors: boolean;
   waitNights: number;
 }
@@ -122,7 +122,7 @@ export class Steps {
     return known.day === day ? known.arc : moved(known.arc, day - known.day);
   }
 
-  /** States that are taken for one another have one key. */
+  /** States that are taken as one another have one key. */
   private stateKey({ walk, supply }: TripState): string {
     const { days, bodyKg, fuelG } = this.grain;
     if (bodyKg === 0) return JSON.stringify([walk, supply]);
@@ -131,7 +131,7 @@ export class Steps {
     return `${Math.floor(walk.day / days)} ${restEveryDays > 0 ? walk.walkedDays : ""} ${bodies.join(" ")}`;
   }
 
-  /** Nights of waiting until the door that is wanted opens; undefined where that takes too many, or the house is shut up. */
+  /** Nights of waiting until the door that is wanted opens; undefined where that takes too many, or the house is closed up. */
   private waits({ stop, nights }: SearchNode, by: FoodBy, arrives: Moment, most: number): number | undefined {
     if (!stop) return 0;
     const house = houseOpening(stop);

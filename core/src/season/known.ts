@@ -1,5 +1,5 @@
 /**
- * What is known better than monthly means: a forecast for its days, and what one's own thermometer read.
+ * What is known better than monthly means: a forecast for its days, and what your own thermometer read.
  *
  * A forecast stands over the normals by how far ahead it looked, `N + w (F − N)` with w = exp(−(lead/8.5)²) for
  * temperature and exp(−(lead/5.5)²) for the chance of rain, lead in days from its issue (regression on a forecast
@@ -40,7 +40,7 @@ const LEAST_SD_K = 2;
 const FADE_M = 20_000;
 /** Told for 10 m above open ground; a walker meets so much of it. */
 const AT_WALKER = 0.6;
-/** Where rain is told and no chance of it. */
+/** Where rain is given and no chance of it. */
 const FORECAST_WET = 0.9;
 const FORECAST_DRY = 0.1;
 const WET_MM = 1;

@@ -1,4 +1,4 @@
-/** Twelve monthly values brought to any day of the year, without a step where a month begins. */
+/** Twelve monthly values brought to any day of the year, without a step where a month starts. */
 import { DAYS_PER_YEAR } from "../units/day.ts";
 
 export const MONTH_LENGTHS = [31, 28.2425, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];

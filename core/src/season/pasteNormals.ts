@@ -1,6 +1,6 @@
 /**
  * Twelve months of a climate table, pasted from wherever it stands: lows, highs, and where it has them rain and wet
- * days, as rows of twelve or as twelve rows. What a row is, is told by its first cell, else by their order.
+ * days, as rows of twelve or as twelve rows. What a row is, is given by its first cell, else by their order.
  */
 import { tableRows } from "../places/mileTable.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";

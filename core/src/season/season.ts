@@ -31,7 +31,7 @@ export function stationFacts(station: ClimateStation): StationFacts {
   return { trackM, heightM, lowC, highC, lowSdK, highSdK, windMps, humidity, cloud, precipMm, wetDays };
 }
 
-/** What stands in for a trail without stations: mild, and flagged by a check. */
+/** What replaces a trail without stations: mild, and flagged by a check. */
 const NO_STATION: Omit<StationFacts, "trackM" | "heightM"> = {
   lowC: Array<number>(12).fill(5),
   highC: Array<number>(12).fill(18),

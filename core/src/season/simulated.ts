@@ -1,18 +1,18 @@
-/** Simulated climate stations along a trail, so that no trip of one's own begins without a season. */
+/** Simulated climate stations along a trail, so that no trip of your own starts without a season. */
 import type { ClimateStation } from "../plan/schema.ts";
 import { trackAt } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import type { WalkedM } from "../units/lengths.ts";
 import { simulatedNormals } from "./normals.ts";
 
-/** How far the sea is, in four words, and what each is taken for, kilometres. */
+/** How far the sea is, in four words, and what each is taken as, kilometres. */
 export const SEA_KM = { coast: 5, near: 40, inland: 200, deep: 800 } as const;
 export type SeaWord = keyof typeof SEA_KM;
 
 const SPACING_M = 150_000;
 const HEIGHT_STEP_M = 800;
 const MOST_STATIONS = 200;
-/** A file does not say on which side of a continent it lies. */
+/** A file does not say on which side of a continent it is. */
 const WEST_UNKNOWN = 0.5;
 
 /** From the lowest height of the trail alone: a guess to be corrected. */

@@ -23,7 +23,7 @@ import { stationWeights, type Season } from "./season.ts";
 
 export const BAND_M = 100;
 const DAYS = YEAR_DAYS;
-/** Where no day of the year is as cold as this in the mean, none of it is snow. */
+/** Where no day of the year is as cold as this on average, none of it is snow. */
 const NEVER_C = 12;
 
 export interface Snow {
@@ -79,7 +79,7 @@ export interface SnowState {
   cover: number;
   waterMm: number;
   depthM: number;
-  /** Melt that the day brings where snow lies, mm. */
+  /** Melt that the day brings where snow is, mm. */
   meltMm: number;
 }
 
@@ -142,7 +142,7 @@ export function cellThreshold(cell: number): number {
   return LEVELS[0] + spread * (LEVELS.at(-1)! - LEVELS[0]);
 }
 
-/** Where each threshold lies among the levels. */
+/** Where each threshold is among the levels. */
 function thresholdLevels(): { level: Uint8Array; between: Float64Array } {
   const level = new Uint8Array(PERIOD);
   const between = new Float64Array(PERIOD);
@@ -204,7 +204,7 @@ export function snowDays({ snow, profile }: { snow: Snow; profile: Profile }): S
   return { from, to };
 }
 
-/** The season's year begins in late summer. */
+/** The season's year starts in late summer. */
 function firstDay({ south }: Snow): number {
   return (244 + (south ? 183 : 0)) % DAYS;
 }

@@ -5,7 +5,7 @@ import { arbitraryPlan, runs, type PlanCase } from "../../test/arbitraryPlan.ts"
 import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, Session, type Plan, type PlanResult } from "../index.ts";
 
-/** Where fewer are asked for, enough for every part of a plan to meet every other. */
+/** Where fewer are needed, enough for every part of a plan to meet every other. */
 const RUNS = Math.max(200, runs(1200));
 
 /**
@@ -259,7 +259,7 @@ describe("worked by hand", () => {
     const { legs } = computePlan(plan, flat);
     const carry = legs[0]!.hikers[0]!.carries[0]!;
     expect(carry.dryCamps).toBe(0);
-    // The stop lies within half a cell of 24 km.
+    // The stop is within half a cell of 24 km.
     expect(carry.litres).toBeCloseTo((legs[0]!.distanceM / 1000) * 0.125 * 1.15 - 0.5, 6);
   });
 

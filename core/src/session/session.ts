@@ -64,7 +64,7 @@ export class Session {
   private readonly sun = new DaylightTable();
   private readonly diurnal = new DiurnalTable();
 
-  /** `onRound` is told again and again while a plan is being computed. */
+  /** `onRound` is given again and again while a plan is being computed. */
   constructor(private readonly onRound?: () => void) {}
 
   setTracks(tracks: readonly TrackPoints[]): void {
@@ -72,7 +72,7 @@ export class Session {
     this.known = undefined;
   }
 
-  /** The profile of a plan's route, where somebody has worked it out before: mending and measuring are spared. */
+  /** The profile of a plan's route, where somebody has worked it out before: repair and measuring are spared. */
   setProfile(profile: Profile, route?: Plan["route"]): void {
     this.known = { profile, routeKey: route ? routeKey(route) : "" };
   }
@@ -329,7 +329,7 @@ export class Session {
     return this.stage.profile({ laid: this.stage.laid({ lines, route }), reversed: plan.trip.direction === "reverse" });
   }
 
-  /** A part of the plan, picked anew: the object of last time while its content is equal. */
+  /** A part of the plan, picked again: the object of last time while its content is equal. */
   private part<T>(name: string, value: T): T {
     const before = this.picked[name] as T | undefined;
     const now = before === undefined ? value : keepEqual(before, value);

@@ -8,7 +8,7 @@
  * and so do the ways to water.
  *
  * Where two answers hold (one day more carries the food that makes one more day) the loads come from the
- * heavy side, so that the heavier one is told: see `trip.ts`.
+ * heavy side, so that the heavier one is given: see `trip.ts`.
  */
 import type { KitLeg } from "../kit/kit.ts";
 import { hikerLoad, type HikerLoad } from "../load/load.ts";
@@ -62,13 +62,13 @@ export interface SettleInput {
 export const SETTLE_KG = 0.01;
 export const MOST_ROUNDS = 12;
 const FREEZE_AFTER = 6;
-/** What the next move is taken for, as a multiple of what the gain says: schools differ from Pandolf's. */
+/** What the next move is taken as, as a multiple of what the gain says: schools differ from Pandolf's. */
 const CAUTION = 2;
 
 /** Heavier than any plan comes to rest at: hearty days, water for a desert, a walk as slow as load makes it. */
 const HEAVY = { kcalPerDay: 7000, waterKg: 8, slowness: 1 / SLOWEST_BY_LOAD } as const;
 
-/** Loads and detours to begin with. */
+/** Loads and detours to start with. */
 export interface Guess {
   loadKg: readonly Float64Array[];
   detours: DetourSources;

@@ -172,7 +172,7 @@ describe("coming to rest", () => {
         const { input, solved } = blocksToSettle(given, flat)[0]!;
         const answers = [0, 20, 40, 60].map((kg) => answerFrom(input, kg));
         const saidKg = solved.loads[0]![0]!.startKg;
-        // One answer is come to from both sides, to 10 g times what such heavy packs feed back; two lie 0.2 kg apart.
+        // One answer is come to from both sides, to 10 g times what such heavy packs feed back; two are 0.2 kg apart.
         expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.1);
         if (Math.max(...answers) - Math.min(...answers) > 0.2) twofold++;
       }

@@ -4,7 +4,7 @@
  * Every block settles on the sampled ground first, from the heavy side, and from its weights on the whole.
  * Then it is walked once more with a heavier pack: if that takes a day more, there may be a second answer
  * above this one, and the whole ground is settled from the heavy side too. So where one day more feeds
- * itself, the heavier answer is the one that is told, always.
+ * itself, the heavier answer is the one that is given, always.
  */
 import type { KitLeg } from "../kit/kit.ts";
 import { TubesInUse } from "../kit/tubes.ts";

@@ -35,7 +35,7 @@ describe("when a door opens next", () => {
 
   test("hours through midnight belong to the evening they begin on", () => {
     const bar = { opensH: 20, closesH: 2, closedOn: ["sun"] };
-    // The night from Saturday into Sunday; on Sunday itself it stays shut.
+    // The night from Saturday into Sunday; on Sunday itself it stays closed.
     expect(next(bar, "2027-05-02", 1)).toEqual(["2027-05-02", 1]);
     expect(next(bar, "2027-05-02", 3)).toEqual(["2027-05-03", 20]);
     expect(next(bar, "2027-05-03", 1)).toEqual(["2027-05-03", 20]);

@@ -1,6 +1,6 @@
 /**
  * When a house and its post counter are open: season, days of the week, hours of local mean time. Hours whose opening
- * comes after their closing run through midnight, and belong to the day they begin on.
+ * comes after their closing run through midnight, and belong to the day they start on.
  */
 import { WEEKDAYS } from "../plan/ids.ts";
 import type { Stop } from "../plan/schema.ts";
@@ -22,7 +22,7 @@ export interface Opening {
   closesH: number;
 }
 
-/** A day and an hour of it; the hour may lie beyond midnight. */
+/** A day and an hour of it; the hour may be beyond midnight. */
 export interface Moment {
   day: number;
   clockH: number;
@@ -64,7 +64,7 @@ export function inSeason({ seasons }: Pick<Opening, "seasons">, day: number): bo
   return seasons.every((season) => holdsOn(season, yearDay));
 }
 
-/** Hours of a day on which it is open, from its midnight; undefined where it stays shut. */
+/** Hours of a day on which it is open, from its midnight; undefined where it stays closed. */
 export function hoursOn(opening: Opening, day: number): { fromH: number; toH: number } | undefined {
   if (!inSeason(opening, day) || opening.closedOn.includes(weekdayOf(day))) return undefined;
   const { opensH, closesH } = opening;

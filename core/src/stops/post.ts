@@ -1,7 +1,7 @@
 /**
- * Whether a parcel is there when one comes. Working days on the way are the service's least and two stages of waiting
+ * Whether a parcel is there when one comes. Working days along the trail are the service's least and two stages of waiting
  * after it, each of them over with the same chance every day: P(T = m + x) = (x + 1)(1 − q)² qˣ, mean m + 2q/(1 − q).
- * The form is a negative binomial of two; m and q are judgement, to be fitted to one's own boxes [L]. Six-day weeks.
+ * The form is a negative binomial of two; m and q are judgement, to be fitted to your own boxes [L]. Six-day weeks.
  */
 import type { Resupply } from "../plan/schema.ts";
 import { weekdayOf } from "./openings.ts";
@@ -83,14 +83,14 @@ export function sendingDays(input: SendingInput): Sending {
   let byDay = early - 1;
   const chance = (sentDay: number): number => chanceThere(input, { sentDay, arrivesDay: early, holdDays: Infinity });
   while (chance(byDay) < wanted && byDay > early - MOST_DAYS_AHEAD) byDay--;
-  // What has come by this day is sent back before one is there who comes late.
+  // What has come by this day is sent back before one is there whoever comes late.
   const keptFrom = late - holdDays - 1;
   let fromDay = keptFrom;
   while (comesWithin(input, workingDaysBetween(fromDay - 1, keptFrom)) <= 1 - WANTED) fromDay--;
   return { byDay, chance: chance(byDay), fromDay };
 }
 
-/** Spread of one's own pace over a hike and from day to day, and how one day is like the one before (judgement [L]). */
+/** Spread of your own pace over a hike and from day to day, and how one day is like the one before (judgement [L]). */
 const HIKE_SD = 0.08;
 const DAY_SD = 0.1;
 const DAY_CORRELATION = 0.3;

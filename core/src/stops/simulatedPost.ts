@@ -1,5 +1,5 @@
 /**
- * A stand-in for a post office that could be asked: days on the way by what kind of place a parcel goes to and how far.
+ * A stand-in for a post office that could be asked: days along the trail by what kind of place a parcel goes to and how far.
  * Simulated, and said so wherever it is used; the four services are judgement [L].
  */
 import type { Stop } from "../plan/schema.ts";
@@ -24,7 +24,7 @@ const SERVICES: Readonly<Record<PostPlace, { leastDays: number; q: number }>> = 
 };
 
 const NEAR_KM = 500;
-/** A day more for every further thousand kilometres begun. */
+/** A day more for every further thousand kilometres started. */
 const KM_PER_DAY = 1000;
 
 export function simulatedTransit({ to, distanceKm }: { to: PostPlace; distanceKm: number }): SimulatedTransit {

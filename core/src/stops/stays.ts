@@ -18,7 +18,7 @@ export interface StopMoney {
 
 export interface StopBox {
   sending: Sending;
-  /** Sent from a stop on the way, on the day of being there, with the chance that it is there in time. */
+  /** Sent from a stop along the trail, on the day of being there, with the chance that it is there in time. */
   sentDay: number | undefined;
   chance: number;
 }
@@ -154,7 +154,7 @@ function moneyOf(
   return { ...fares, ...foodMoney(resupply, stop, foodBy, kcalTaken(result, leaves), arrives === undefined) };
 }
 
-/** When a box to a stop is to be sent, from home or by whoever comes to `sender` on the way, and how sure it is. */
+/** When a box to a stop is to be sent, from home or by whoever comes to `sender` along the trail, and how sure it is. */
 export interface BoxSending extends StopBox {
   /** So many days before and after the plan that one may come for it. */
   earlyDays: number;
@@ -175,7 +175,7 @@ export function sendingTo(
   const sending = sendingDays({
     ...service,
     arrivesDay,
-    // What is sent on the way comes as much earlier or later as one does oneself.
+    // What is sent along the trail comes as much earlier or later as one does oneself.
     earlyDays: sender ? 0 : earlyDays,
     lateDays: sender ? 0 : lateDays,
     holdDays: stop.postHoldDays,

@@ -5,7 +5,7 @@ import { runs } from "../../test/arbitraryPlan.ts";
 import { arrangeTrack, joinTracks } from "./arrange.ts";
 import type { TrackPoints } from "./points.ts";
 
-/** A trail cut into pieces, which are shuffled and turned as told. */
+/** A trail cut into pieces, which are shuffled and turned as given. */
 function shuffled(whole: TrackPoints, pieces: readonly { from: number; to: number; turned: boolean }[]): TrackPoints {
   const order = pieces.flatMap(({ from, to, turned }) => {
     const part = Array.from({ length: to - from }, (_, i) => from + i);

@@ -1,7 +1,7 @@
 /**
  * Many tracks as one trail: put in order by their nearest ends, turned round where that fits. Only where the order
  * they came in leaves long gaps and another leaves much shorter ones; what is in order stays as it is. Greedy:
- * from one piece the chain grows at both its ends by whichever piece lies nearest.
+ * from one piece the chain grows at both its ends by whichever piece is nearest.
  */
 import { distanceM } from "./geodesic.ts";
 import type { TrackPoints } from "./points.ts";
@@ -11,7 +11,7 @@ interface Point {
   latDeg: number;
 }
 
-/** A piece by its ends, as it lies in a chain. */
+/** A piece by its ends, as it is in a chain. */
 export interface Placed {
   id: number;
   first: Point;

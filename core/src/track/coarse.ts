@@ -1,6 +1,6 @@
 /**
  * A trail of which only a table is known: distances, heights, climbs. Its length and its climb between rows are
- * the table's; where it lies is not known, so it is laid along a line from one latitude to another on the open
+ * the table's; where it is is not known, so it is laid along a line from one latitude to another on the open
  * ocean, for daylight and season. Heights run straight between rows; where a row tells a climb that is more
  * than the rise, the ground between goes up and down so often as hills do.
  */
@@ -61,7 +61,7 @@ export function coarseTrack(rows: readonly CoarseRow[], place: CoarseTrack): Tra
   };
 }
 
-/** Latitude by the part of the way: from one to the other, as far as the length allows. */
+/** Latitude by the part of the distance: from one to the other, as far as the length allows. */
 function latitudes({ startLatDeg, endLatDeg }: CoarseTrack, lengthM: number): (part: number) => number {
   const wanted = endLatDeg - startLatDeg;
   const northM = Math.abs(wanted) < 1e-9 ? 0 : distanceM(0, startLatDeg, 0, endLatDeg);
@@ -77,7 +77,7 @@ function eastward(fromLatDeg: number, toLatDeg: number, metres: number): number 
   return (eastM / distanceM(0, middle, 1e-3, middle)) * 1e-3;
 }
 
-/** The row's height, or what lies between the nearest that are known. */
+/** The row's height, or what is between the nearest that are known. */
 function heightAt(rows: readonly CoarseRow[], index: number): number {
   const own = rows[index]!.heightM;
   if (own !== undefined) return own;

@@ -2,7 +2,7 @@
 import { type Problem, type ReadResult } from "../units/problem.ts";
 import { PointBuffer, type TrackPoints, type Waypoint } from "./points.ts";
 
-/** One of a file's tracks: what the file calls it, and where its points begin. */
+/** One of a file's tracks: what the file calls it, and where its points start. */
 export interface TrackPart {
   name: string;
   /** The file's own word for its kind, empty where it has none. */
@@ -36,7 +36,7 @@ export interface TrackReader {
 const MAX_POINTS = 5_000_000;
 const MAX_WAYPOINTS = 20_000;
 const MAX_REPORTED = 20;
-/** A file that begins with so many points of no use has none; the rest is not read. */
+/** A file that starts with so many points of no use has none; the rest is not read. */
 const MOST_BAD_FIRST = 1000;
 /** A recorder without a clock says 1970 or 1980. */
 const EARLIEST = Date.UTC(1990, 0, 1);

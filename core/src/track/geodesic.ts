@@ -33,7 +33,7 @@ export function distanceM(lonADeg: number, latADeg: number, lonBDeg: number, lat
 const SHORT_DEG = 0.02;
 const POLAR_DEG = 80;
 
-/** The point a fraction of the way from A to B, each longitude and latitude; on the great circle where that matters. */
+/** The point a fraction of the distance from A to B, each longitude and latitude; on the great circle where that matters. */
 export function interpolate(
   [lonADeg, latADeg]: readonly [number, number],
   [lonBDeg, latBDeg]: readonly [number, number],

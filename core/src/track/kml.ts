@@ -132,11 +132,11 @@ interface NamedPoint {
   line: number;
 }
 
-/** A series of so many, of which so much lies on a line's own points, is the line. */
+/** A series of so many, of which so much is on a line's own points, is the line. */
 const SERIES = 20;
 const ON_LINE_FRACTION = 0.9;
 
-/** Without series of one name with running numbers that lie on the lines point by point. */
+/** Without series of one name with running numbers that are on the lines point by point. */
 function placesAmong(points: readonly NamedPoint[], lines: PointBuffer): readonly NamedPoint[] {
   const stemOf = ({ words }: NamedPoint): string => words.name.replace(/\d+$/, "");
   const series = new Map<string, NamedPoint[]>();

@@ -52,7 +52,7 @@ export interface LaidTrack extends RepairedTrack {
 
 /** Nearer than this two places are one. */
 const TOUCH_M = 0.5;
-/** A section that begins so near the end of the one before needs no transfer. */
+/** A section that starts so near the end of the one before needs no transfer. */
 const GOES_ON_M = 100;
 /** Sections shorter than this are none. */
 const LEAST_SECTION_M = 100;
@@ -99,7 +99,7 @@ export function layRoute(facts: RouteFacts, lines: Lines): LaidTrack {
   return { ...track, route: { ...route, mainLengthM, alternates, resting }, jointStarts };
 }
 
-/** Which stretches of the main trail are not walked, and what is done instead; none lies over another. */
+/** Which stretches of the main trail are not walked, and what is done instead; none is over another. */
 function bypassesOf(
   facts: RouteFacts,
   alternates: Route["alternates"],
@@ -161,13 +161,13 @@ class Laying {
     return this.atM;
   }
 
-  /** The next piece begins elsewhere. Before the first piece there is nothing to leave. */
+  /** The next piece starts elsewhere. Before the first piece there is nothing to leave. */
   join(kind: RouteJoint["kind"], id: string, hours: number): void {
     if (this.pieces.length === 0) return;
     this.waiting = { kind, id, hours: hours + (this.waiting?.hours ?? 0) };
   }
 
-  /** The main trail from one place to another with what lies between gone round; nothing is, where only a part of it lies between. */
+  /** The main trail from one place to another with what is between gone round; nothing is, where only a part of it is between. */
   section(fromM: number, toM: number, bypasses: readonly Bypass[]): void {
     const forward = toM >= fromM;
     const [lowM, highM] = [Math.min(fromM, toM), Math.max(fromM, toM)];

@@ -1,7 +1,7 @@
 /**
  * The tracks that files hold, as one trail: which of them make it, in what order and direction, which go beside
  * it, and which only walk the same ground once more. Proposed from their ends and overlaps; whoever knows better
- * changes the choices and has it laid anew.
+ * changes the choices and has it laid again.
  */
 import { arrangeTrack, chainOf, gapsOf, joinTracks, type Placed } from "./arrange.ts";
 import type { TrackFile } from "./collect.ts";
@@ -26,7 +26,7 @@ export interface PartChoice {
 
 /** More tracks than this are a recorder's pauses. */
 const MOST_PARTS = 60;
-/** What lies within this of another track touches it. */
+/** What is within this of another track touches it. */
 const TOUCHES_M = 2000;
 /** Within this it is the same ground. */
 const SAME_GROUND_M = 150;
@@ -53,7 +53,7 @@ export function partsOfFile({ track, parts }: TrackFile): Part[] {
   });
 }
 
-/** Roles, order and direction for tracks of which nothing is known but where they lie. */
+/** Roles, order and direction for tracks of which nothing is known but where they are. */
 export function proposeChoices(parts: readonly Part[]): PartChoice[] {
   const all = parts.map((_, index) => index);
   if (parts.length === 1) return [{ part: 0, role: "trail", turned: false }];
@@ -103,7 +103,7 @@ export interface ArrangedParts {
   /** The chosen tracks as one, in their order. */
   track: TrackPoints;
   alternates: TrackPoints[];
-  /** Straight lines between one track of the trail and the next, and the parts they lie between. */
+  /** Straight lines between one track of the trail and the next, and the parts they are between. */
   gaps: { lengthM: number; before: number; after: number }[];
 }
 

@@ -1,4 +1,4 @@
-/** Where places lie on the profile: between metres along the recorded lines, nodes and coordinates. */
+/** Where places are on the profile: between metres along the recorded lines, nodes and coordinates. */
 import { clamp } from "../units/constants.ts";
 import { distanceM, unitVector } from "./geodesic.ts";
 import type { TrackM, WalkedM } from "../units/lengths.ts";
@@ -16,7 +16,7 @@ export function nodeOf(profile: Profile, { trackM, alternateId }: Placed): numbe
   return clamp(Math.round(walkedAt(profile, trackM, alternateId) / profile.cellM), 0, profile.cellCount);
 }
 
-/** Where a node lies in walking order. */
+/** Where a node is in walking order. */
 export function walkedOf(profile: Profile, node: number): WalkedM {
   return (node * profile.cellM) as WalkedM;
 }
@@ -31,7 +31,7 @@ export function isWalked(profile: Profile, { trackM, alternateId = MAIN }: Place
   return onRoute(profile.route, alternateId, trackM);
 }
 
-/** Distance along the main trail of a distance in walking order; of one on an alternate, what lies beside it. */
+/** Distance along the main trail of a distance in walking order; of one on an alternate, what is beside it. */
 export function trackAt(profile: Profile, walkedM: WalkedM): TrackM {
   return mainBeside(profile.route, turned(profile, walkedM));
 }
@@ -61,7 +61,7 @@ function turned(profile: Profile, metres: number): number {
 }
 
 export interface Located extends Placed {
-  /** How far the coordinates lie from the trail. */
+  /** How far the coordinates are from the trail. */
   offM: number;
 }
 

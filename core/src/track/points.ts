@@ -28,7 +28,7 @@ export class PointBuffer {
   private starts: number[] = [];
   count = 0;
 
-  /** The next point begins a new segment. Empty segments leave no trace. */
+  /** The next point starts a new segment. Empty segments leave no trace. */
   openSegment(): void {
     if (this.starts.at(-1) !== this.count) this.starts.push(this.count);
   }

@@ -42,17 +42,17 @@ export interface Profile {
   joints: (Pick<RouteJoint, "kind" | "id" | "hours"> & { node: number })[];
 }
 
-/** Grows when the same track would be measured otherwise: a profile kept from before is then made anew. */
+/** Grows when the same track would be measured otherwise: a profile kept from before is then made again. */
 export const PROFILE_VERSION = 5;
 
 const CELL_M = 100;
 const GRID_PER_CELL = 4;
-/** Turns of less than this are taken for noise; several times what smoothing leaves of it. */
+/** Turns of less than this are taken as noise; several times what smoothing leaves of it. */
 export const CLIMB_THRESHOLD_M = 8;
 
 /**
  * Throws on a trail longer than is computed: readers refuse it before. Where a route goes on elsewhere, both
- * sides are measured apart: the joint lies on the nearest node, and the cell before it counts as level.
+ * sides are measured apart: the joint is on the nearest node, and the cell before it counts as level.
  */
 export function buildProfile(track: RepairedTrack | LaidTrack, reversed: boolean): Profile {
   const refusal = tooLong(track);
@@ -69,7 +69,7 @@ export function buildProfile(track: RepairedTrack | LaidTrack, reversed: boolean
   const grid = new Float64Array(gridCount);
   const route = "route" in track ? track.route : plainRoute(lengthM);
   const jointStarts = "jointStarts" in track ? track.jointStarts : [];
-  // A part of the walk begins at each of these nodes.
+  // A part of the walk starts at each of these nodes.
   const partNodes = [0, ...route.joints.map(({ atM }) => Math.max(1, Math.min(cellCount, Math.round(atM / cellM))))];
   let j = 0;
   let part = 0;
@@ -156,7 +156,7 @@ export function buildProfile(track: RepairedTrack | LaidTrack, reversed: boolean
   };
 }
 
-/** The first node of every part in walking order; a part turned round begins where it ended. */
+/** The first node of every part in walking order; a part turned round starts where it ended. */
 function walkedParts(partNodes: readonly number[], cellCount: number, reversed: boolean): number[] {
   if (!reversed) return [...partNodes];
   return [

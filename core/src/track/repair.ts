@@ -1,5 +1,5 @@
 /**
- * Mends what recorders do to a track before it is measured: doubled points, single points flung
+ * Fixes what recorders do to a track before it is measured: doubled points, single points flung
  * aside, missing and spiked heights. Gaps are kept, walked as straight lines and reported.
  */
 import { distanceM } from "./geodesic.ts";
@@ -10,9 +10,9 @@ export interface Repairs {
   flungPoints: number;
   missingHeights: number;
   spikedHeights: number;
-  /** How far its points lie apart, the median. */
+  /** How far its points are apart, the median. */
   spacingM: number;
-  /** Straight lines much longer than that, with where they begin along the mended track. */
+  /** Straight lines much longer than that, with where they start along the repaired track. */
   gaps: { atM: number; lengthM: number }[];
 }
 

@@ -7,7 +7,7 @@
  */
 import type { TrackM } from "../units/lengths.ts";
 
-/** The main trail, where a line is asked for. */
+/** The main trail, where a line is needed. */
 export const MAIN = "";
 
 export interface RoutePiece {
@@ -16,14 +16,14 @@ export interface RoutePiece {
   /** Along the line; from beyond `toM` where it is walked against the recording. */
   fromM: number;
   toM: number;
-  /** Where it begins along the route. */
+  /** Where it starts along the route. */
   atM: number;
 }
 
 /** Where the route goes on somewhere else, by other means than on foot. */
 export interface RouteJoint {
   kind: "ride" | "transfer";
-  /** Of the closure that is passed, or of the section that begins. */
+  /** Of the closure that is passed, or of the section that starts. */
   id: string;
   /** Hours of clock it takes. */
   hours: number;
@@ -68,7 +68,7 @@ interface Along {
   offM: number;
 }
 
-/** Where a place on a line lies along the route; off it, where the route leaves that part of the line out. */
+/** Where a place on a line is along the route; off it, where the route leaves that part of the line out. */
 export function alongRoute(route: Route, line: string, metres: number): Along {
   let best: Along = { atM: 0, offM: Infinity };
   for (const piece of route.pieces) {
@@ -83,7 +83,7 @@ export function alongRoute(route: Route, line: string, metres: number): Along {
   return { atM: alternate ? alongRoute(route, MAIN, alternate.leavesM).atM : 0, offM: Infinity };
 }
 
-/** Does the route pass a place on a line? Beyond the ends of the main trail lies what is at them. */
+/** Does the route pass a place on a line? Beyond the ends of the main trail is what is at them. */
 export function onRoute(route: Route, line: string, metres: number): boolean {
   const within = line === MAIN ? Math.max(0, Math.min(route.mainLengthM, metres)) : metres;
   return alongRoute(route, line, within).offM <= SLACK_M;
@@ -94,7 +94,7 @@ export interface LinePlace {
   metres: number;
 }
 
-/** What lies so far along the route. On a straight way between lines that is the end it starts from. */
+/** What is so far along the route. On a straight way between lines that is the end it starts from. */
 export function placeOnRoute(route: Route, atM: number): LinePlace {
   let found: LinePlace = { line: MAIN, metres: 0 };
   for (const { line, fromM, toM, atM: beginsM } of route.pieces) {
@@ -115,7 +115,7 @@ export function mainBeside(route: Route, atM: number): TrackM {
   return (leavesM + ((rejoinsM - leavesM) * metres) / Math.max(1, lengthM)) as TrackM;
 }
 
-/** The parts of a route that lie on a stretch of a line, in metres along the route, each from its nearer end. */
+/** The parts of a route that are on a stretch of a line, in metres along the route, each from its nearer end. */
 export function partsOnRoute(route: Route, line: string, fromM: number, toM: number): [fromM: number, toM: number][] {
   const [low, high] = [Math.min(fromM, toM), Math.max(fromM, toM)];
   return route.pieces.flatMap((piece): [number, number][] => {

@@ -1,5 +1,5 @@
 /**
- * The reader for a track file of any text format, told by its content and not by its ending: GPX, KML, KMZ,
+ * The reader for a track file of any text format, given by its content and not by its ending: GPX, KML, KMZ,
  * TCX, GeoJSON, and tables of points. Text comes in by chunks, so that a worker can show progress and be
  * stopped between them; what has to be whole before it can be read is gathered, up to a bound.
  */
@@ -27,7 +27,7 @@ export function isFit(head: Uint8Array): boolean {
   return String.fromCharCode(...head.subarray(8, 12)) === ".FIT";
 }
 
-/** The reader for a text that begins so; GPX where nothing else is told. */
+/** The reader for a text that starts so; GPX where nothing else is given. */
 export function trackReaderFor(head: string, trackId: string, fileName: string, keepTimes = false): TrackReader {
   const start = head
     .slice(0, HEAD_CHARS)

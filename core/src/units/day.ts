@@ -27,7 +27,7 @@ export function isoOfDay(day: number): string {
 const EPOCH_FROM_MARCH = 719_468;
 const DAYS_PER_ERA = 146_097;
 
-/** Zero-based day of a year that begins in March. */
+/** Zero-based day of a year that starts in March. */
 function marchDay(day: number): number {
   const shifted = day + EPOCH_FROM_MARCH;
   const ofEra = shifted - Math.floor(shifted / DAYS_PER_ERA) * DAYS_PER_ERA;
@@ -42,7 +42,7 @@ const MARCH_TO_DECEMBER = 306;
 
 /**
  * Zero-based day of a leap year, 0 to 365, so that a date has the same in every year: 1 March is 60, and other years
- * have no 59. Plain arithmetic: it is asked for in every round.
+ * have no 59. Plain arithmetic: it is needed in every round.
  */
 export function dayOfYear(day: number): number {
   const sinceMarch = marchDay(day);

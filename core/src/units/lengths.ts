@@ -7,5 +7,5 @@ declare const along: unique symbol;
 /** Metres along the track as it was recorded, whatever the direction walked: what plan documents hold. */
 export type TrackM = number & { readonly [along]: "recorded" };
 
-/** Metres in walking order from where the walk begins: what results hold and the Line is drawn in. */
+/** Metres in walking order from where the walk starts: what results hold and the Line is drawn in. */
 export type WalkedM = number & { readonly [along]: "walked" };

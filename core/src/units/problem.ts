@@ -1,6 +1,6 @@
 /**
  * What a reader has to say about its input. Readers answer `{ value, problems }`: with an `error`
- * among the problems there is no value, with a `caution` the value was accepted after mending.
+ * among the problems there is no value, with a `caution` the value was accepted after repair.
  */
 export interface Problem {
   severity: "error" | "caution" | "note";

@@ -1,4 +1,4 @@
-/** Index of the first of `count` ascending values that lies above a limit; `count` where none does. */
+/** Index of the first of `count` ascending values that is above a limit; `count` where none does. */
 export function indexAbove(count: number, at: (index: number) => number, limit: number): number {
   let low = 0;
   let high = count;

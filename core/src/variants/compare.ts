@@ -85,7 +85,7 @@ export interface Difference {
   values: (string | undefined)[];
 }
 
-/** Stops and pieces that are not the same in all of them; what is told of each are facts, not words. */
+/** Stops and pieces that are not the same in all of them; what is given of each are facts, not words. */
 export function differencesOf(plans: readonly Plan[]): Difference[] {
   return [
     ...rowsOf("stop", plans, ({ stops }) => stops, stopFacts),

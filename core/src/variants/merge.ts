@@ -35,7 +35,7 @@ export function takePart(plan: Plan, from: Plan, part: VariantPart): void {
   repairLinks(plan);
 }
 
-/** Whatever names a row that is not there names what stands in for it, as if the row had been removed. */
+/** Whatever names a row that is not there names what replaces it, as if the row had been removed. */
 function repairLinks(plan: Plan): void {
   for (const reference of REFERENCES) {
     const ids = new Set(LISTS[reference.to](plan).map(({ id }) => id));

@@ -1,6 +1,6 @@
 /**
  * What is left of a hike from the start of a leg on, as a hike of its own: for who is joined there by another, sends
- * somebody home, or plans the rest anew. The ground, the date, the form of the walkers, their bodies and what is in
+ * somebody home, or plans the rest again. The ground, the date, the form of the walkers, their bodies and what is in
  * the packs go on as they were; what is left of fuel, charge and hunger does not, nor does getting used to height.
  */
 import { walkEnds } from "../plan/ids.ts";
@@ -60,7 +60,7 @@ function sectionsLeft(
     : [{ ...cut, fromM: cutM, transferH: 0, transferCost: 0 }, ...sections.slice(at + 1)];
 }
 
-/** Of the sections that a place lies on, the one that is walked about there; of two that meet there, the later. */
+/** Of the sections that a place is on, the one that is walked about there; of two that meet there, the later. */
 function sectionAt(sections: readonly Section[], cutM: number, laidM: number): number {
   let best = { index: 0, offM: Infinity };
   let beginsM = 0;

@@ -30,7 +30,7 @@ export function baseHours({ school, speedFactor, profile, ...walker }: BaseHours
   return hours;
 }
 
-/** Hours for a metre of level trail without a load, at the hiker's own pace: the ways off the trail are walked by it. */
+/** Hours for a metre of level trail without a load, at the hiker's own pace: the side trips are walked by it. */
 export function levelHoursPerM(input: Omit<BaseHoursInput, "profile">): number {
   const { school, speedFactor, sex, ownFlatKmh, ownClimbMPerH } = input;
   const walker = { sex, ownFlatKmh, ownClimbMPerH };

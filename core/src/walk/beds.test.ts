@@ -44,7 +44,7 @@ test("the same beds as stops that the plan does not use: nights in bed", () => {
   const [leg] = unused.legs;
   expect(leg).toMatchObject({ campNights: 0, bedNights: 4, nightsOutside: 0 });
   const [row] = leg!.hikers;
-  // Dinner and breakfast are bought there: nothing is cooked and no bag is asked for.
+  // Dinner and breakfast are bought there: nothing is cooked and no bag is needed.
   expect(row!.fuel.boils).toBe(0);
   expect(row!.warmth).toBeUndefined();
   expect(unused.checks.map(({ code }) => code)).not.toContain("sleep-kit-missing");

@@ -45,7 +45,7 @@ export function isBanned({ bans }: CampGround, fromNode: number, toNode: number,
   );
 }
 
-/** Beds further off the trail than this are no night on the way. */
+/** Beds further off the trail than this are no night along the trail. */
 const BED_REACH_M = 1000;
 
 /** Water this near a camp is fetched; from as far as the other all is carried to it; straight between. Engineering [E]. */

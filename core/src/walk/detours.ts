@@ -1,5 +1,5 @@
 /**
- * Ways off the trail to water, there and back: made by the whole party where the water is fetched, and part
+ * Side trips to water, there and back: made by the whole party where the water is fetched, and part
  * of its day. Which of them pay is decided with the water (see `provision/payingWater.ts`).
  */
 import type { PlacedSource } from "./sources.ts";

@@ -1,4 +1,4 @@
-/** The stops this plan uses, in walking order: where legs begin and end. */
+/** The stops this plan uses, in walking order: where legs start and end. */
 import { RIDE, TRANSFER, walkEnds } from "../plan/ids.ts";
 import type { Resupply, Stop, StoveSettings } from "../plan/schema.ts";
 import { nodeOf, placeAt, walkedOf } from "../track/place.ts";
@@ -41,7 +41,7 @@ export interface Halt {
   /** Whether one sleeps in a bed there, and eats what one has not carried; a stop that says nothing is taken to offer both. */
   hasBed: boolean;
   feeds: boolean;
-  /** Whether food and fuel for the way on are to be had: bought, or food out of a box. Else they are carried past. */
+  /** Whether food and fuel for the way on are available: bought, or food out of a box. Else they are carried past. */
   sellsFood: boolean;
   sellsFuel: boolean;
   /** Density of the food from there as a multiple of the hiker's own. */
@@ -72,7 +72,7 @@ export function endReachNodes(profile: Profile): number {
   return Math.min(Math.round(END_REACH_M / profile.cellM), Math.floor(profile.cellCount / 4));
 }
 
-/** The node a stop counts as: the end of the trail, or the place of a transfer, that it lies within reach of. */
+/** The node a stop counts as: the end of the trail, or the place of a transfer, that it is within reach of. */
 export function haltNode(profile: Profile, node: number): number {
   const reach = endReachNodes(profile);
   if (node <= reach) return 0;
@@ -108,7 +108,7 @@ export interface HaltsInput extends Wanted {
 
 /**
  * At least two halts: both ends of the trail are always among them, and where the walk goes on elsewhere there is
- * one. Stops on one node keep the first. Of stops all lie on the route.
+ * one. Stops on one node keep the first. Of stops all are on the route.
  */
 export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   const halts: Halt[] = [];
@@ -171,7 +171,7 @@ export function supplierOf({ services, foodBy }: Pick<HaltStop, "services" | "fo
   return services.includes("shop-small") ? "smallShop" : "posted";
 }
 
-/** Is food for the way on to be had there, in the way that is chosen? */
+/** Is food for the way on available there, in the way that is chosen? */
 export function foodComes(stop: Pick<HaltStop, "services" | "foodBy">): boolean {
   if (stop.foodBy === "visitor") return true;
   if (stop.foodBy === "buy") return offers(stop, SELLS_FOOD);
@@ -191,7 +191,7 @@ function lacksFuel({ lacks }: Pick<HaltStop, "lacks">, fuel: Fuel): boolean {
   return sold !== undefined && lacks.includes(sold);
 }
 
-/** Does a stop lie within reach of a node, whenever else the walk passes it? */
+/** Does a stop are within reach of a node, whenever else the walk passes it? */
 function isAt(profile: Profile, { trackM, alternateId }: HaltStop, node: number): boolean {
   const place = placeAt(profile, walkedOf(profile, node));
   return place.alternateId === alternateId && Math.abs(place.trackM - trackM) <= END_REACH_M;
@@ -202,7 +202,7 @@ const TRAVEL_DAY_H = 12;
 
 /**
  * A transfer is spent as in town, by the day: nights at the stop that is there, or at one of its own. A ride past
- * a closure is a place to pass through where nothing is to be had, with its hours.
+ * a closure is a place to pass through where nothing is available, with its hours.
  */
 function goOnElsewhere(
   halts: Halt[],

@@ -121,7 +121,7 @@ test("whatever changes in pace, rules and kit, past days never move", () => {
         };
         const endsOf = (one: Plan): (number | undefined)[] => {
           const { days } = computePlan(one, lines);
-          // Who comes early waits there.
+          // Whoever comes early waits there.
           return nights.map(({ date }) => days.findLast((day) => day.date <= date)?.toNode);
         };
         const ends = nights.map(({ toNode }) => toNode);

@@ -56,7 +56,7 @@ function bedNode(stride: Stride, today: Today, startNode: number, endNode: numbe
   return aheadH <= MOST_OVERTIME_H ? next : undefined;
 }
 
-/** The node that lies some walking hours before `endNode`, never before the one after `startNode`. */
+/** The node that is some walking hours before `endNode`, never before the one after `startNode`. */
 function backBy(stride: Stride, startNode: number, endNode: number, hours: number): number {
   let node = endNode;
   for (let left = hours; node > startNode + 1; node--) {

@@ -1,5 +1,5 @@
 /**
- * Nights that have been: where and when each logged day ended. They lie as they were, whatever pace, rules and stops say
+ * Nights that have been: where and when each logged day ended. They are as they were, whatever pace, rules and stops say
  * of them; between two of them that are days apart the way is spread evenly, as before a pin with a date.
  */
 import type { LogDay } from "../plan/logSchema.ts";
@@ -32,12 +32,12 @@ export interface PastInput {
   startDay: number;
 }
 
-/** Any number of days may lie between two nights. */
+/** Any number of days may be between two nights. */
 const ANY_H = 24;
 
 /**
  * Cards in the order of their days. Of two on one day the last holds; a card off the route, before the start or at the start
- * itself tells nothing of the walk; one that lies behind the night before is a day that was not walked on.
+ * itself tells nothing of the walk; one that is behind the night before is a day that was not walked on.
  */
 export function buildPast({ log, profile, halts, startDay }: PastInput): Past {
   const byDay = new Map<number, LogFacts>();

@@ -102,7 +102,7 @@ describe("one's own pace from a walk", () => {
     const pace = pastPace([one, odd], TOBLER, WALKER);
     expect(pace.days).toBe(2);
     expect(pace.factor!.value).toBeCloseTo(0.7, 1);
-    // What lies between two points with a time is walked, whatever lies on it.
+    // What is between two points with a time is walked, whatever is on it.
     expect(pace.distanceM).toBeGreaterThan(23_000);
   });
 });

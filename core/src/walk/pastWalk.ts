@@ -1,5 +1,5 @@
 /**
- * One's own pace out of recorded walks: how fast on which slope, how long one stands, how long one walks a day, and
+ * Your own pace out of recorded walks: how fast on which slope, how long one stands, how long one walks a day, and
  * all that against a time school. What is no walking is left out: standing (under 0.25 m/s), riding and flung points
  * (over 3 m/s), nights (a silence of four hours). What one carried on those walks is not known, and neither is the ground.
  */
@@ -44,10 +44,10 @@ export const STEP_S = 120;
 export const SLOWEST_MPS = 0.25;
 export const FASTEST_MPS = 3;
 const NIGHT_S = 4 * 3600;
-/** Pieces on which slope is told. */
+/** Pieces on which slope is given. */
 const PIECE_M = 200;
 const CLASSES = [-100, -20, -10, -5, 5, 10, 20, 100] as const;
-/** Blocks of walking that are taken for one reading each. */
+/** Blocks of walking that are taken as one reading each. */
 const BLOCK_H = 1;
 const LEAST_BLOCKS = 4;
 const LEAST_WALK_H = 3;
@@ -147,7 +147,7 @@ function slopes(pieces: readonly Piece[]): SlopePace[] {
   return classes.filter(({ distanceM: metres }) => metres > 0);
 }
 
-/** The school's hours over one's own, hour by hour of walking: their mean, and how far it can be trusted. */
+/** The school's hours over your own, hour by hour of walking: their mean, and how far it can be trusted. */
 function factorOf(pieces: readonly Piece[], school: TimeSchool, walker: Walker): PastPace["factor"] {
   const logs: number[] = [];
   let own = 0;

@@ -2,7 +2,7 @@
  * Nights that the hiker holds on to. Where a pin is within the day's hours, or so far beyond as it may make the day
  * longer, the day ends there. A pin with a date draws the days before it: the way to it is spread evenly over the days
  * that are left, from half of the wanted hours to those of the longest day that it may make; on its day it is walked to
- * in any case that the clock allows, and who comes before it waits, thirty days at most. A pin cannot hold what lies
+ * in any case that the clock allows, and whoever comes before it waits, thirty days at most. A pin cannot hold what is
  * beyond a stop with a night: the days before that stop know nothing of it. What is not held is said by a check.
  */
 import type { Pin } from "../plan/schema.ts";
@@ -29,7 +29,7 @@ export function pinFacts({ id, trackM, alternateId, date, bed, nights, overtimeH
   return { id, trackM, alternateId, date, bed, nights, overtimeH };
 }
 
-/** In walking order; of two on one node the one with a date holds. All of them lie on the route. */
+/** In walking order; of two on one node the one with a date holds. All of them are on the route. */
 export function placePins({ pins, profile }: { pins: readonly PinFacts[]; profile: Profile }): PlacedPin[] {
   const placed = pins.map((pin): PlacedPin => ({
     id: pin.id,
@@ -67,7 +67,7 @@ export function pinnedHours(pin: PlacedPin, { day, aheadH, budgetH, mostH }: Pin
   return clamp(aheadH / (nights + 1), Math.min(LEAST_SHARE * budgetH, mostH), stretchedH);
 }
 
-/** Nobody waits longer in one place: the date is told as missed. */
+/** Nobody waits longer in one place: the date is given as missed. */
 const MOST_WAIT_DAYS = 30;
 
 /** Rest days at a pin that is come to: its own, and the wait for its date. */

@@ -1,4 +1,4 @@
-/** Water by the trail: where it lies in walking order, how likely it is on a day, and who counts on it. */
+/** Water by the trail: where it is in walking order, how likely it is on a day, and who counts on it. */
 import { reportedChance, TAU_DAYS } from "../models/waterReports.ts";
 import type { ReportWord, Source, Stretch, WaterSettings } from "../plan/schema.ts";
 import { throughYear } from "../season/months.ts";
@@ -68,7 +68,7 @@ export function flowChance(source: Judged, day: number): number {
   });
 }
 
-/** Does this hiker count on the source on a day? One's own judgement of a source comes first. */
+/** Does this hiker count on the source on a day? Your own judgement of a source comes first. */
 export function trusted(source: Judged, water: Pick<WaterSettings, "trust" | "leastChance">, day: number): boolean {
   if (source.counted !== undefined) return source.counted;
   const yearDay = dayOfYear(day);
@@ -80,7 +80,7 @@ export function trusted(source: Judged, water: Pick<WaterSettings, "trust" | "le
   return water.trust === "reliable" ? source.reliable && (likely || !seen) : likely;
 }
 
-/** The sources in walking order, the nearest first where several lie on one node, with what a plan has to know of them. */
+/** The sources in walking order, the nearest first where several are on one node, with what a plan has to know of them. */
 export function placeSources({ sources, stretches, profile, wetness = "usual" }: SourceInput): PlacedSource[] {
   const odds = FLOW_ODDS[wetness];
   const dry = stretches
@@ -129,14 +129,14 @@ export interface SourceInput {
   wetness?: WetnessWord;
 }
 
-/** What the odds that a source flows are in a dry and a wet year, of the usual one's [L]. */
+/** What the odds that a source flows are in a dry and a wet year, of the usual your [L]. */
 const FLOW_ODDS = { dry: 0.5, usual: 1, wet: 2 } as const;
 
 function byOdds(chance: number, factor: number): number {
   return (chance * factor) / (1 - chance + chance * factor);
 }
 
-/** Water this near an end of a dry stretch is what it lies between. */
+/** Water this near an end of a dry stretch is what it is between. */
 const DRY_EDGE_M = 200;
 
 /** All year where the stretch names no season. */

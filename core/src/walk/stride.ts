@@ -32,7 +32,7 @@ function partyHours(ground: Ground, loadKg: readonly Float64Array[], from: numbe
   return hours;
 }
 
-/** Hours for a way off the trail: the slowest hiker's on the level, with the load at that cell. */
+/** Hours for a side trip: the slowest hiker's on the level, with the load at that cell. */
 export function levelHours(
   { levelHPerM, rules, profile }: Pick<Ground, "levelHPerM" | "rules" | "profile">,
   loadKg: readonly Float64Array[],
@@ -81,7 +81,7 @@ export class Stride {
 
   /**
    * At least one cell, until `roomH` hours are used up or `lastNode` is reached, with the water that is fetched
-   * on the way; answers the node where it stands. Water that is too far for the rest of the day is left for
+   * along the trail; answers the node where it stands. Water that is too far for the rest of the day is left for
    * the next: one camps before it.
    */
   advance(today: Today, fromNode: number, lastNode: number, fromClockH: number, roomH: number): number {
@@ -120,7 +120,7 @@ export class Stride {
     // The sign makes it a number for good: an argument could be anything, and would be boxed on every cell.
     let clockH = +fromClockH;
     let airAtSeaC = 0;
-    // The air is looked up anew at every quarter of an hour, not on every cell: half the time of this loop.
+    // The air is looked up again at every quarter of an hour, not on every cell: half the time of this loop.
     let nextLookH = -1;
     let c = fromNode;
     for (; c < lastNode; c++) {

@@ -38,7 +38,7 @@ export function surfaceIndex(surface: Surface | undefined): number {
   return index < 0 ? 0 : index;
 }
 
-/** Speed factor of every surface in the table's order, one's own where given. */
+/** Speed factor of every surface in the table's order, your own where given. */
 export function speedFactors(own: Partial<Record<Surface, number>>): Float64Array {
   return Float64Array.from(SURFACE_FACTORS, (row) => own[row.id] ?? row.speedFactor);
 }

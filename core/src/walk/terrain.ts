@@ -8,7 +8,7 @@ import { surfaceIndex } from "./surfaces.ts";
 export interface Terrain {
   /** Surface index of every cell without snow. */
   bare: Uint8Array;
-  /** Surface index under snow, or `BY_THE_HOUR`, and the days of the year (inclusive) it lies; −1 where it never does. */
+  /** Surface index under snow, or `BY_THE_HOUR`, and the days of the year (inclusive) it is; −1 where it never does. */
   snow: Int8Array;
   snowFromDay: Int16Array;
   snowToDay: Int16Array;
@@ -43,7 +43,7 @@ export const BY_THE_HOUR = 127;
 export interface TerrainInput {
   profile: Profile;
   stretches: readonly Stretch[];
-  /** By the season; none where stretches alone say where snow lies. */
+  /** By the season; none where stretches alone say where snow is. */
   snow: SnowDays | undefined;
 }
 

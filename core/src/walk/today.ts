@@ -23,7 +23,7 @@ export interface Today {
   budgetH: number;
   /** Fraction of speed lost per metre of height above 2,000 m. */
   slowPerM: number;
-  /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour lies below. */
+  /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour is below. */
   highAtSeaC: number;
   rangeK: number;
   belowHigh: Float64Array;

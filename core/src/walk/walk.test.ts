@@ -214,7 +214,7 @@ describe("days", () => {
 
   test("with frozen ends, days keep their camps at another load", () => {
     const { ground, walk: kept } = walkOf({}, 100_000, 5);
-    // The first walk stands in the ground's working arrays, which the second one fills anew.
+    // The first walk stands in the ground's working arrays, which the second one fills again.
     const walk = { ...kept, cellH: kept.cellH.slice() };
     const heavier = walkAll(ground, 20, [], walk.parts);
     expect(heavier.parts.map((part) => part.endNode)).toEqual(walk.parts.map((part) => part.endNode));

@@ -19,7 +19,7 @@ import { beginDay, type Today, type WalkState } from "./today.ts";
 
 export type { WalkState } from "./today.ts";
 
-/** In camp, in a bed on the way, at a stop, or nowhere: the same day goes on in the next leg. */
+/** In camp, in a bed along the trail, at a stop, or nowhere: the same day goes on in the next leg. */
 export type Night = "camp" | "bed" | "stop" | "none";
 
 /** A day, or the part of a day that belongs to one leg when a stop is passed through. */
@@ -73,7 +73,7 @@ const MIDNIGHT_H = 24;
 /** A camp before a stop that has closed. */
 const BEFORE_STOP_M = 2000;
 
-/** Legs between planned nights at stops where the bag is filled anew: elsewhere what comes later bears on what is carried. */
+/** Legs between planned nights at stops where the bag is filled again: elsewhere what comes later bears on what is carried. */
 export function blocksOf(halts: readonly Halt[]): Block[] {
   const blocks: Block[] = [];
   let firstLeg = 0;
@@ -88,7 +88,7 @@ export function blocksOf(halts: readonly Halt[]): Block[] {
 
 /**
  * `loadKg` is the pack of each hiker on every cell, `detours` the water that is fetched off the trail. With `frozen` days keep their ends, and only the
- * hours are worked out anew: so a camp that hesitates between two cells comes to rest.
+ * hours are worked out again: so a camp that hesitates between two cells comes to rest.
  */
 export function walkBlock(
   ground: Ground,
@@ -162,7 +162,7 @@ export function walkBlock(
       else if (walkedTo !== undefined && walkedTo > begun)
         node = stride.advance(today, begun, Math.min(to.node, walkedTo), fromClockH, Infinity);
       else {
-        // Days without a card lie between those that have one.
+        // Days without a card are between those that have one.
         const pin = nextPin(day < past.lastDay ? past.nights : ground.pins, begun, to.node);
         const dayH = pin ? hoursToPin(stride, today, pin, { day, begun, clockH: fromClockH, usedH }) : today.budgetH;
         node = stride.advance(today, begun, pin?.node ?? to.node, fromClockH, dayH - usedH);
@@ -171,7 +171,7 @@ export function walkBlock(
             sleepsAt(ground, to) && stride.inReach(today, node, to)
               ? to.node
               : campNode(stride, today, begun, node, to.node);
-          // The rest of the way, or the whole way again up to a camp that came before the hours' end.
+          // The rest of the distance, or the whole distance again up to a camp that came before the hours' end.
           if (camp > node) {
             const soFarH = stride.hours(begun, node);
             node = stride.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
@@ -184,7 +184,7 @@ export function walkBlock(
           const arrivesH = reachesH + waitForRide(to.rides, reachesH) + to.rideH;
           const before = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
           if ((closedBy(ground, to, arrivesH) || rideMissed(to.rides, reachesH)) && before > begun) node = before;
-          // The way off the trail is longer than what is left of the day: it is walked tomorrow.
+          // The side trip is longer than what is left of the day: it is walked tomorrow.
           else if (usedH + hours + offH > today.budgetH + PUSH_ON_H && to.node - 1 > begun)
             node = campNode(stride, today, begun, to.node - 1, to.node);
         }
@@ -258,7 +258,7 @@ function staysForBed(stride: Stride, today: Today, to: Halt, leftH: number): boo
   return next === undefined || stride.hoursAhead(today, to.node, next, mostH) > mostH;
 }
 
-/** Hours until the next one leaves; none where the last of the day is gone, which is told. */
+/** Hours until the next one leaves; none where the last of the day is gone, which is given. */
 export function waitForRide(clocks: readonly number[], clockH: number): number {
   const next = clocks.find((clock) => clock >= clockH);
   return next === undefined ? 0 : next - clockH;

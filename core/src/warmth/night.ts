@@ -1,5 +1,5 @@
 /**
- * A sleep kit against a night: how cold it reaches, what is to spare, which pad the ground asks for.
+ * A sleep kit against a night: how cold it reaches, what is to spare, which pad the ground requires.
  * Bags as rated by ISO 23537-1: comfort, or limit for warm sleepers. Damp or hungry, allow 3 to 5 K more.
  */
 import { groundC, GROUND_FLUX, padRFor, SKIN_C } from "../models/cold.ts";
@@ -25,7 +25,7 @@ export function nightWarmth({ bagC, extraK }: SleepKit, nightC: number): NightWa
   return { marginK: nightC - (bagC - counted), nightC, bagC, extraK: counted };
 }
 
-/** What a pad wants on a night, with what it follows from. */
+/** What a pad needs on a night, with what it follows from. */
 export interface PadNeed {
   r: number;
   skinC: number;

@@ -1,4 +1,4 @@
-/** Bottles that hold what a leg wants, by the least mass. */
+/** Bottles that hold what a leg needs, by the least mass. */
 import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 

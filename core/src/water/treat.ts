@@ -59,7 +59,7 @@ export function methodsFor(
   return (isContaminated ? [method, second] : [method]).filter((one) => one !== "none");
 }
 
-/** What is drunk and cooked on the way from a water; what is in reserve was treated before. */
+/** What is drunk and cooked along the trail from a water; what is in reserve was treated before. */
 export function treatFill(
   carry: Carry,
   plan: Pick<Plan, "sources">,

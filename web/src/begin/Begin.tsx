@@ -1,4 +1,4 @@
-/** A trip of one's own, begun on one page: the track, what lies on it, who walks and when. */
+/** A trip of your own, started on one page: the track, what is on it, who walks and when. */
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { unitsSchema } from "@gepack/core";
 import { alternatesFound } from "../edit/route.ts";

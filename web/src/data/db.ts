@@ -5,8 +5,8 @@ import type { Patch } from "immer";
 
 /**
  * Written beside what must not be lost. A browser that finds no room in the middle of its own database may throw the
- * whole of it away; a row over 64 KiB lies in a file of its own, which is written first, and where that finds no room
- * nothing of the rest is begun. Random, so that it cannot be packed smaller.
+ * whole of it away; a row over 64 KiB is in a file of its own, which is written first, and where that finds no room
+ * nothing of the rest is started. Random, so that it cannot be packed smaller.
  */
 export const BALLAST = new Uint8Array(80 * 1024);
 for (let from = 0; from < BALLAST.length; from += 40 * 1024)
@@ -17,7 +17,7 @@ export interface PlanRow {
   doc: Plan;
   ballast?: Uint8Array;
   updatedAt: number;
-  /** Grows with every write: who has seen a later one need not look at an earlier. */
+  /** Grows with every write: whoever has seen a later one need not look at an earlier. */
   revision: number;
 }
 
@@ -39,7 +39,7 @@ export interface SettingRow {
   ballast?: Uint8Array;
 }
 
-/** A trail measured once, so that opening a plan does not mend its tracks again. */
+/** A trail measured once, so that opening a plan does not repair its tracks again. */
 export interface ProfileRow {
   /** In the order of keeping. */
   seq: number;

@@ -40,7 +40,7 @@ export function clearNote(id: string): void {
   storage()?.removeItem(PREFIX + id);
 }
 
-/** Notes that are still there, oldest first. A note that does not read is given up. */
+/** Notes that are still there, oldest first. A note that does not read is dropped. */
 export function pendingNotes(): Note[] {
   const kept = storage();
   if (!kept) return [];

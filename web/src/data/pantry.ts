@@ -1,4 +1,4 @@
-/** The pantry that goes from trip to trip: what one begins with, as changed, and with what was added in earlier trips. */
+/** The pantry that goes from trip to trip: what one starts with, as changed, and with what was added in earlier trips. */
 import { readFoods, readMenus, startingFoods, startingMenus, type Food, type Menu } from "@gepack/core";
 import { db } from "./db.ts";
 
@@ -7,7 +7,7 @@ export interface PantryHere {
   menus: Menu[];
 }
 
-/** Of the same food, that of the trip changed last. Filled bags and the demo's are no pantry of one's own. */
+/** Of the same food, that of the trip changed last. Filled bags and the demo's are no pantry of your own. */
 export async function pantryHere(): Promise<PantryHere> {
   const foods = new Map(startingFoods().map((food) => [food.id, food]));
   const menus = new Map(startingMenus().map((menu) => [menu.id, menu]));
@@ -20,7 +20,7 @@ export async function pantryHere(): Promise<PantryHere> {
       for (const menu of readMenus(eaten)) if (!menu.id.startsWith("filled-")) menus.set(menu.id, menu);
     }
   } catch {
-    // A trip begins without what cannot be read.
+    // A trip starts without what cannot be read.
   }
   return { foods: [...foods.values()], menus: [...menus.values()] };
 }

@@ -89,7 +89,7 @@ export function fillIn(doc: Plan): Promise<number> {
   return guarded(async () => put(doc, (await db.plans.get(doc.id))?.revision));
 }
 
-/** Stores what closing tabs left in notes. Patches that no longer fit are given up with their note. */
+/** Stores what closing tabs left in notes. Patches that no longer fit are dropped with their note. */
 export async function storeNotes(): Promise<number> {
   let stored = 0;
   for (const note of pendingNotes()) {

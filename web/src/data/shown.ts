@@ -1,6 +1,6 @@
 /**
  * What was on the screen when the page was left: the figures of a plan, so that it is opened with them while they are
- * computed anew. In a database of its own: nothing in it is missed when it is lost, and what must not be lost stays
+ * computed again. In a database of its own: nothing in it is missed when it is lost, and what must not be lost stays
  * away from it.
  */
 import type { PlanResult } from "@gepack/core";
@@ -25,7 +25,7 @@ class ShownDatabase extends Dexie {
 }
 
 const db = new ShownDatabase();
-/** The names of built files change with what is in them, this one's with the calculation's. */
+/** The names of built files change with what is in them, this your with the calculation's. */
 const BUILD = import.meta.url;
 const MOST_PLANS = 3;
 

@@ -8,7 +8,7 @@ export interface TrackerQuery {
   /** When its clock began, seconds since 1970, and how fast it runs. */
   begunS: number;
   speed: number;
-  /** What is later is told. */
+  /** What is later is given. */
   since: string;
 }
 

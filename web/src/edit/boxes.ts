@@ -1,4 +1,4 @@
-/** Edits of boxes: the plan makes them, and a row of the document is begun with the first thing that is typed of one. */
+/** Edits of boxes: the plan makes them, and a row of the document is started with the first thing that is typed of one. */
 import { boxSchema, type BoxRow, type PlannedBox } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { STEP_WORDS, STEPS, type Step } from "../words/boxes.ts";
@@ -17,7 +17,7 @@ export function changeBox({ toStopId, fromStopId }: Box, label: string, recipe: 
   });
 }
 
-/** So far, or no further than the step before; a day that was told before stays. */
+/** So far, or no further than the step before; a day that was given before stays. */
 export function markBox(box: Box, name: string, step: Step, on: string | undefined): void {
   changeBox(box, `Box to ${name}: ${on === undefined ? "not " : ""}${STEP_WORDS[step]}`, (row) => {
     const at = STEPS.indexOf(step);

@@ -318,7 +318,7 @@ describe("nights that are held on to", () => {
     const pinned = days().find(({ pinId }) => pinId === plan.pins[0]!.id)!;
     moveNight(plan, profile, pinned, 20_400);
     expect(plan.pins).toHaveLength(1);
-    // The well lies 400 m off.
+    // The well is 400 m off.
     expect(Math.abs(plan.pins[0]!.trackM - 20_000)).toBeLessThan(60);
     expect(plan.pins[0]!.overtimeH).toBe(pinned.toM < 20_400 ? 3 : 0.5);
     letGo(plan.pins[0]!);

@@ -16,7 +16,7 @@ import { edit } from "../store/document.ts";
 import { firstName } from "../words/names.ts";
 import { addRow, editRow } from "./rows.ts";
 
-/** The pantry and the menus one begins with, for a plan that has none; everybody eats the one that their stove allows. */
+/** The pantry and the menus one starts with, for a plan that has none; everybody eats the one that their stove allows. */
 export function beginPantry(): void {
   void edit("Food: starter pantry", (draft) => {
     const plan = draft as Plan;
@@ -115,7 +115,7 @@ export interface FilledLeg {
   filled: Filled;
 }
 
-/** Filled bags are given up, and menus chosen for a leg. */
+/** Filled bags are dropped, and menus chosen for a leg. */
 export function usualEverywhere(hiker: Hiker): void {
   void edit(`${firstName(hiker)}: default menu on all legs`, (draft) => {
     const plan = draft as Plan;

@@ -46,7 +46,7 @@ function tell(draft: Draft<Plan>, what: string, why: string): void {
   draft.kitStory.splice(0, draft.kitStory.length - MOST_LISTED_KG);
 }
 
-/** Spans as the search has found them, in one step; why is told in the story of the kit. */
+/** Spans as the search has found them, in one step; why is given in the story of the kit. */
 export function takeSwaps(changes: readonly PieceSwap[], label: string, why: string): void {
   void edit(label, (draft) => {
     const { kit } = draft;
@@ -70,7 +70,7 @@ export function takeCarriers(changes: readonly { pieceId: string; carrierId: str
   });
 }
 
-/** On all of the way, from home; what is carried somewhere already stays as it is. */
+/** On all of the distance, from home; what is carried somewhere already stays as it is. */
 export function takeAlong(ids: readonly string[], label: string): void {
   void edit(label, (draft) => {
     for (const piece of draft.kit)
@@ -158,7 +158,7 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
 }
 
 /** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */
-/** A list to begin with, for one hiker, carried all the way. */
+/** A list to start with, for one hiker, carried all the way. */
 export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Piece[] {
   const to = { hikerId, spans: wholeHike(plan), idOf: () => crypto.randomUUID() };
   return starterKit(choice, to).map((row) => pieceSchema.parse(row));

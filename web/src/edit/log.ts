@@ -1,4 +1,4 @@
-/** Edits of the log: a card kept, given up, what was learnt taken; each one undoable step. */
+/** Edits of the log: a card kept, dropped, what was learnt taken; each one undoable step. */
 import {
   calendarDays,
   placeAt,
@@ -22,7 +22,7 @@ const MOST_REPORTS = 400;
 
 /**
  * Keeps a card; of its day there is one. With the first the plan of then is kept beside the log, to be compared with, and what was
- * seen at water is told to its sources as well.
+ * seen at water is given to its sources as well.
  */
 export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
   const label = cards.length === 1 ? `Log of ${dayMonth(cards[0]!.date)}` : `Log of ${cards.length} days`;

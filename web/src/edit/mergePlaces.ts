@@ -1,4 +1,4 @@
-/** Places of a later file into a plan: new ones added, changed ones told anew, those that are gone taken out. */
+/** Places of a later file into a plan: new ones added, changed ones told again, those that are gone taken out. */
 import { comparePlaces, nearestUsedStop, removeRow, type Plan, type Stop, type Source } from "@gepack/core";
 import type { Draft } from "immer";
 import type { FoundParts } from "../reading/found.ts";
@@ -74,7 +74,7 @@ export function takeMerge(merge: Merge, { add, update, remove }: MergeChoice): v
   });
 }
 
-/** Where it lies and what it offers, as the file has it. */
+/** Where it is and what it offers, as the file has it. */
 function retell(draft: Draft<Plan>, list: List, id: string, from: Row): void {
   const target = draft[list].find((row) => row.id === id);
   if (!target) return;

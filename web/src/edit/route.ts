@@ -22,13 +22,13 @@ import { edit, editWithTrack } from "../store/document.ts";
 import { calculator } from "../store/trail.ts";
 import { addRow, moveRow, setRow } from "./rows.ts";
 
-/** A track beside the main trail, with where its ends lie nearest to it. */
+/** A track beside the main trail, with where its ends are nearest to it. */
 export interface AlternateFound {
   track: TrackPoints;
   ends: readonly Located[];
 }
 
-/** Where the ends of tracks lie on the main trail. */
+/** Where the ends of tracks are on the main trail. */
 export async function alternatesFound(main: TrackPoints[], tracks: readonly TrackPoints[]): Promise<AlternateFound[]> {
   const places = tracks.flatMap(({ lonDeg, latDeg }) =>
     [0, lonDeg.length - 1].map((i) => ({ lonDeg: lonDeg[i]!, latDeg: latDeg[i]! })),
@@ -48,7 +48,7 @@ export function alternateOf({ track, ends }: AlternateFound): Alternate {
   });
 }
 
-/** An alternate more, with what lies on it. */
+/** An alternate more, with what is on it. */
 export function addAlternate(
   found: AlternateFound,
   places: Pick<Plan, "stops" | "sources" | "camps" | "stretches">,
@@ -112,7 +112,7 @@ export function cutEnds(mainLengthM: number): void {
   addRow("route.sections", "Trim the ends", row);
 }
 
-/** Where a trail is parted into halves: at the stop nearest to the middle, where one lies within a tenth of the whole. */
+/** Where a trail is parted into halves: at the stop nearest to the middle, where one is within a tenth of the whole. */
 export function middleOf({ stops }: Plan, profile: Profile): TrackM {
   const half = profile.lengthM / 2;
   const offM = (stop: Stop): number => Math.abs(walkedAt(profile, stop.trackM, stop.alternateId) - half);

@@ -1,4 +1,4 @@
-/** Begins a trip of one's own. */
+/** Starts a trip of your own. */
 import {
   FINISH_ID,
   pieceSchema,

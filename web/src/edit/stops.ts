@@ -4,7 +4,7 @@ import { edit } from "../store/document.ts";
 import { counted } from "../words/counted.ts";
 import { editRow } from "./rows.ts";
 
-/** A set that was found: its stops used, the other candidates passed by, in one step. */
+/** A set that was found: its stops used, the other candidates skipped, in one step. */
 export function takeStops(name: string, candidates: readonly string[], stops: readonly SetStop[]): void {
   void edit(`Stops: ${name.toLowerCase()}`, (draft) => takeSet((draft as Plan).stops, candidates, stops));
 }

@@ -20,7 +20,7 @@ export function removeReport({ id, name }: Source, index: number): void {
   editRow("sources", id, `${name}: report removed`, ({ reports }) => void reports.splice(index, 1));
 }
 
-/** Reports of many sources in one step; what was told before is told once. */
+/** Reports of many sources in one step; what was given before is given once. */
 export function takeReports(read: readonly ReadReport[]): void {
   void edit(`Add ${read.length} water reports`, (draft) => {
     for (const { sourceId, ...row } of read) {

@@ -1,4 +1,4 @@
-/** What would mend a check: a button where the program can do it itself, in one undoable step, else advice. */
+/** What would repair a check: a button where the program can do it itself, in one undoable step, else advice. */
 import type { Plan, PlanResult } from "@gepack/core";
 import type { Draft } from "immer";
 
@@ -16,7 +16,7 @@ export interface Advice {
 
 export type Fix = Action | Advice;
 
-/** The plan as it stands, which a mend is worked out from. */
+/** The plan as it stands, which a repair is worked out from. */
 export interface FixContext {
   plan: Plan;
   result: PlanResult;
@@ -28,7 +28,7 @@ export function isAction(fix: Fix): fix is Action {
   return "recipe" in fix;
 }
 
-/** Those that could be worked out: a mend may find nothing to do. */
+/** Those that could be worked out: a repair may find nothing to do. */
 export function fixes(...found: (Fix | undefined)[]): Fix[] {
   return found.filter((fix) => fix !== undefined);
 }

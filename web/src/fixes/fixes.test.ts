@@ -1,4 +1,4 @@
-/** Every mend does what its button says: applied to the plan, the check that offered it is gone or milder. */
+/** Every repair does what its button says: applied to the plan, the check that offered it is gone or milder. */
 import { computePlan, deviceSchema, type Check, type CheckCode, type Plan, type TrackPoints } from "@gepack/core";
 import { produce } from "immer";
 import { describe, expect, test } from "vitest";

@@ -1,4 +1,4 @@
-/** Mends that add or move a piece of kit. */
+/** Fixes that add or move a piece of kit. */
 import {
   coverOf,
   demandsOf,
@@ -186,7 +186,7 @@ export function meetDemand(on: FixContext, kind: DemandKind, hikerId: string): A
   return [...take, lift];
 }
 
-/** A piece of the role that lies on the shelf comes along. */
+/** A piece of the role that is on the shelf comes along. */
 export function takeFromShelf({ plan }: FixContext, role: string, hikerId: string | undefined): Action | undefined {
   const piece = plan.kit.find((one) => one.role === role && !isTakenAlong(one) && serves(one, hikerId ?? ""));
   if (!piece) return undefined;
@@ -218,7 +218,7 @@ export function postAndSendHome({ plan }: FixContext, pieceId: string): Action |
   };
 }
 
-/** A stop that the plan passes by is used after all. */
+/** A stop that the plan skips is used after all. */
 export function useStop({ plan }: Pick<FixContext, "plan">, stopId: string): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId);
   if (!stop || stop.use) return undefined;

@@ -1,7 +1,7 @@
-/** Mends of the route. */
+/** Fixes of the route. */
 import type { Action, FixContext } from "./fix.ts";
 
-/** The alternate that a stop lies on is walked. */
+/** The alternate that a stop is on is walked. */
 export function walkAlternate({ plan }: FixContext, stopId: string): Action | undefined {
   const stop = plan.stops.find(({ id }) => id === stopId);
   const alternate = plan.route.alternates.find(({ id, chosen }) => id === stop?.alternateId && !chosen);

@@ -1,11 +1,11 @@
-/** Mends of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
+/** Fixes of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
 import { firstName } from "../words/names.ts";
 import { dayNumber, guessSea, isoOfDay, isWalked, nodeOf, simulatedStations, type Hiker } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
 import type { Action, FixContext } from "./fix.ts";
 
-/** The stop passed by on a leg that lies nearest to its middle. */
+/** The stop skipped on a leg that is nearest to its middle. */
 export function useStopOnLeg(on: FixContext, legIndex: number): Action | undefined {
   const leg = on.result.legs[legIndex]!;
   const middle = (leg.fromNode + leg.toNode) / 2;
@@ -17,7 +17,7 @@ export function useStopOnLeg(on: FixContext, legIndex: number): Action | undefin
   return passed && useStop(on, passed.stop.id);
 }
 
-/** One's own judgement of a source: it is counted on, whatever the school of trust says. */
+/** Your own judgement of a source: it is counted on, whatever the school of trust says. */
 export function countOnSource(on: FixContext, name: string): Action | undefined {
   return judgeSource(on, name, true, `Count on ${name}`);
 }
@@ -87,7 +87,7 @@ export function startLater({ plan }: FixContext, days: number): Action | undefin
   };
 }
 
-/** The stop is passed by: the legs before and after it become one. */
+/** The stop is skipped: the legs before and after it become one. */
 export function passStop({ plan }: FixContext, stopId: string): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);
   if (!stop) return undefined;
@@ -116,7 +116,7 @@ export function moreNights({ plan }: FixContext, stopId: string, nights: number)
   };
 }
 
-/** A pinned night is let go. */
+/** A pinned night is dropped. */
 export function unpin({ plan }: FixContext, pinId: string): Action | undefined {
   if (!plan.pins.some(({ id }) => id === pinId)) return undefined;
   return {

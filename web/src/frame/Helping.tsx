@@ -1,4 +1,4 @@
-/** Whatever helps on every station, fetched when it is asked for. */
+/** Whatever helps on every station, fetched when it is needed. */
 import { lazy, Suspense } from "react";
 import type { Plan, PlanResult } from "@gepack/core";
 import { useHelping } from "../store/helping.ts";

@@ -5,7 +5,7 @@ import { undoRedo } from "../store/document.ts";
 import { useDocument, type DocumentState } from "../store/documentState.ts";
 import { help } from "../store/helping.ts";
 import { select, useSelection } from "../store/selection.ts";
-import { dayMonth } from "../units/quantity.ts";
+import { longDate, spanWords } from "../units/date.ts";
 import { FileMenu } from "./FileMenu.tsx";
 
 /** What is true of the plan at this moment, and nothing more. */
@@ -36,7 +36,9 @@ export function TopBar() {
           <span className="text-sm text-bar-muted">
             {plan.trip.fictional && "fictional · "}
             {plan.trip.directionName && <span className="max-[480px]:hidden">{plan.trip.directionName} · </span>}
-            {dayMonth(plan.trip.startDate)} to {result ? dayMonth(result.finishDate) : "…"}
+            {result
+              ? spanWords(plan.trip.startDate, result.finishDate, new Date().getFullYear())
+              : longDate(plan.trip.startDate)}
           </span>
           {plan.hikers.length > 1 && (
             <ToggleGroup.Root

@@ -1,6 +1,6 @@
 import { useSettings, welcome } from "../store/settings.ts";
 
-/** On the first visit: that the trail is made up, and how to begin with one's own. */
+/** On the first visit: that the trail is made up, and how to start with your own. */
 export function Welcome() {
   const welcomed = useSettings((state) => state.welcomed);
   if (welcomed) return null;

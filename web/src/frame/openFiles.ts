@@ -1,4 +1,4 @@
-/** The plan and its trail as files for other programs; what is heavy comes when it is asked for. */
+/** The plan and its trail as files for other programs; what is heavy comes when it is needed. */
 import { writeGeoJson, writeGpx, writeMileTable, type OpenInput, type PlanResult } from "@gepack/core";
 import { forOthers } from "../store/document.ts";
 import { report } from "../store/notices.ts";

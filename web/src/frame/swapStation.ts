@@ -1,6 +1,6 @@
 /**
  * Another station comes into the page that stands: only what differs is changed, the station itself, the title, and what
- * the frame is told. A body that is replaced as a whole would be laid out anew with the Line and all.
+ * the frame is given. A body that is replaced as a whole would be laid out again with the Line and all.
  */
 import type { TransitionBeforeSwapEvent } from "astro:transitions/client";
 

@@ -13,7 +13,7 @@ export function useAfterDrawing(drawn: boolean): void {
       // While developing, what was built before must not answer.
       if (import.meta.env.PROD) void serviceWorker?.register("/sw.js").catch(() => {});
     };
-    // On a later visit all of it lies on the device.
+    // On a later visit all of it is on the device.
     const timer = drawn || serviceWorker?.controller ? undefined : setTimeout(begin, LONGEST_WAIT_MS);
     if (timer === undefined) begin();
     return () => {

@@ -34,7 +34,7 @@ export function useFocusKept(): void {
       if (!over) openers.length = 0;
       last = { element: target, place: placeOf(target) };
     };
-    /** Who leaves a field for nothing wants no focus; what is gone a moment later, or at rest, was not left. */
+    /** Who leaves a field for nothing needs no focus; what is gone a moment later, or at rest, was not left. */
     const onBlur = ({ target, relatedTarget }: FocusEvent): void => {
       if (relatedTarget !== null || !document.hasFocus()) return;
       queueMicrotask(() => {

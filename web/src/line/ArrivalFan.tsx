@@ -1,4 +1,4 @@
-/** How early or late one may be along the trail: eight hikes of ten lie in the fan, in the row of the dates. */
+/** How early or late one may be along the trail: eight hikes of ten are in the fan, in the row of the dates. */
 import type { Odds, Plan, PlanResult } from "@gepack/core";
 import { dayMonth } from "../units/quantity.ts";
 import { useOddsOf } from "../store/odds.ts";

@@ -65,7 +65,7 @@ function monthStarts(result: PlanResult, x: LineScale): DateMark[] {
   return labels;
 }
 
-/** Every day's begin, with its date where there is room. */
+/** Every day's start, with its date where there is room. */
 function dayStarts(result: PlanResult, x: LineScale, [fromM, toM]: readonly [number, number]): DateMark[] {
   const marks: DateMark[] = [];
   let labelled = -Infinity;

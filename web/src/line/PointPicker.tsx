@@ -1,4 +1,4 @@
-/** Lies over the Line while a place is asked for: the next touch tells it, Escape gives it up. */
+/** Is over the Line while a place is needed: the next touch tells it, Escape gives it up. */
 import { useEffect } from "react";
 import { askForPoint, usePicking } from "../store/picking.ts";
 import type { LineFrame } from "./scale.ts";

@@ -1,4 +1,4 @@
-/** Arrivals at the ends of the legs against the plan: days early and late between which eight hikes of ten lie. */
+/** Arrivals at the ends of the legs against the plan: days early and late between which eight hikes of ten are. */
 import { dayNumber, type Odds, type PlanResult } from "@gepack/core";
 import { toPx } from "../units/quantity.ts";
 

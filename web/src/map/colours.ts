@@ -24,7 +24,7 @@ export function coloursOf(element: HTMLElement): Colours {
 /** From low to high ground: from the colour of the ground in the Line to the ink. */
 export function heightColour(band: number, bands: number): string {
   const share = bands < 2 ? 0 : band / (bands - 1);
-  // Two straight ramps, so that both halves are told apart: green ground to golden, golden to dark.
+  // Two straight ramps, so that both halves are distinguished: green ground to golden, golden to dark.
   return share < 0.5
     ? `color-mix(in oklab, var(--pine), var(--food) ${Math.round(200 * share)}%)`
     : `color-mix(in oklab, var(--food), var(--danger) ${Math.round(200 * (share - 0.5))}%)`;

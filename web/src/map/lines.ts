@@ -52,7 +52,7 @@ export function runsOf(profile: Profile, places: readonly LonLat[], classOf: (no
 /** A band of less than this share of the range is none. */
 const LEAST_BAND_FRACTION = 0.04;
 
-/** Where bands of height begin, about `count` of them at round figures. */
+/** Where bands of height start, about `count` of them at round figures. */
 export function heightEdges({ lowestM, highestM }: Profile, count: number): number[] {
   const least = LEAST_BAND_FRACTION * (highestM - lowestM);
   return ticks(lowestM, highestM, count).filter((edge) => edge > lowestM + least && edge < highestM - least);
@@ -78,7 +78,7 @@ export function trackPlaces({ lonDeg, latDeg }: TrackPoints, nearDeg: number): L
   return lon.flatMap((one, i): LonLat[] => (i % step === 0 || i === last ? [[one, latDeg[i]!]] : []));
 }
 
-/** Where stretches lie on the walked line, apart in time as they are met. */
+/** Where stretches are on the walked line, apart in time as they are met. */
 export function stretchLines(
   plan: Plan,
   profile: Profile,
@@ -99,11 +99,11 @@ export interface MapPlace {
   id: string;
   name: string;
   at: LonLat;
-  /** Passed by, or water that is not trusted. */
+  /** Skipped, or water that is not trusted. */
   faint: boolean;
 }
 
-/** Places that are met, where they are; those without coordinates of their own where they lie along the trail. */
+/** Places that are met, where they are; those without coordinates of their own where they are along the trail. */
 export function placesOn(plan: Plan, profile: Profile, nodes: readonly LonLat[]): MapPlace[] {
   const rows = [
     ...plan.stops.map((row) => ({ row, kind: "stops" as const, faint: !row.use })),

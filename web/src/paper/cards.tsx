@@ -15,7 +15,7 @@ export function LegCards({ facts }: { facts: PaperFacts }) {
   );
 }
 
-/** What lies ahead, so many of it. */
+/** What is ahead, so many of it. */
 const MOST_AHEAD = 3;
 
 function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {

@@ -141,7 +141,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
   };
 }
 
-/** What waits and has to be decided here or on the way to the next stop. */
+/** What waits and has to be decided here or towards the next stop. */
 function decisionLines(plan: Plan, result: PlanResult, legIndex: number, say: Say): LeavingLine[] {
   const { startDate, endDate } = result.legs[legIndex]!;
   return decisionsOf(plan, result).flatMap(({ choice, decideBy, legIndex: comesOn, takenG }): LeavingLine[] => {

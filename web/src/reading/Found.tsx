@@ -35,7 +35,7 @@ const ONE: Record<FoundRow["sorted"]["kind"], string> = {
   landmark: "pass or junction",
 };
 
-/** Words that told of more than one place, the commonest first. */
+/** Words that known of more than one place, the commonest first. */
 function wordsOf(rows: readonly FoundRow[]): [word: string, count: number][] {
   const counts = new Map<string, number>();
   for (const { sorted, point } of rows) {
@@ -48,7 +48,7 @@ function wordsOf(rows: readonly FoundRow[]): [word: string, count: number][] {
 const matchedBy = ({ sorted, point }: FoundRow, word: string): boolean =>
   (sorted.word || point.symbol || point.type) === word;
 
-/** All places of one word or symbol at once, and words of one's own. */
+/** All places of one word or symbol at once, and words of your own. */
 function ByWord({ rows, onChange }: Props) {
   const own = useSettings((state) => state.ownWords);
   const [word, setWord] = useState("");

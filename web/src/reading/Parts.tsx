@@ -113,7 +113,7 @@ function endsOf({ track }: PartPreview, turned: boolean): string {
   return turned ? `${place(last)} to ${place(0)}` : `${place(0)} to ${place(last)}`;
 }
 
-/** Seen from above; the dot is where it begins. */
+/** Seen from above; the dot is where it starts. */
 function Shape({ of, turned }: { of: PartPreview; turned: boolean }) {
   const points = Array.from({ length: of.shape.length / 2 }, (_, i) => [
     2 + 24 * of.shape[2 * i]!,

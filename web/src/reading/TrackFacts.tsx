@@ -1,4 +1,4 @@
-/** What a track that was read is: its tracks to choose from, outline, length, climb, gaps, and what was mended. */
+/** What a track that was read is: its tracks to choose from, outline, length, climb, gaps, and what was repaired. */
 import { unitsSchema, type Units } from "@gepack/core";
 import { longDate } from "../units/date.ts";
 import { fixed, toPx, quantity } from "../units/quantity.ts";

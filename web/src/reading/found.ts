@@ -14,7 +14,7 @@ import {
 
 export type Taken = "stop" | "water" | "camp" | "hazard" | "out";
 
-/** A place by its words; one of a table may lie nowhere but along the trail. */
+/** A place by its words; one of a table may be nowhere but along the trail. */
 export interface FoundPoint extends Required<WaypointWords> {
   lonDeg?: number | undefined;
   latDeg?: number | undefined;
@@ -28,11 +28,11 @@ export interface FoundRow {
   taken: Taken;
 }
 
-/** Farther off the track than this nothing is taken unless it is asked for. */
+/** Farther off the track than this nothing is taken unless it is needed. */
 const FAR_M = 5000;
-/** Beside the track: a place so near lies on it. */
+/** Beside the track: a place so near is on it. */
 const ON_TRACK_M = 60;
-/** A hazard is told from so far before it to so far behind. */
+/** A hazard is given from so far before it to so far behind. */
 const HAZARD_M = 300;
 /** A ford is met at once. */
 const FORD_M = 50;
@@ -71,7 +71,7 @@ const RESTOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];
 
 export type FoundParts = Pick<Plan, "stops" | "sources" | "camps" | "stretches">;
 
-/** The rows as parts of a plan. Stops where food is to be had are used, the others are there to be. */
+/** The rows as parts of a plan. Stops where food is available are used, the others are there to be. */
 export function partsOf(rows: readonly FoundRow[]): FoundParts {
   const of = (taken: Taken): FoundRow[] => rows.filter((row) => row.taken === taken);
   return {

@@ -13,7 +13,7 @@ interface Found {
   setRows: (rows: FoundRow[]) => void;
 }
 
-/** `onto` are the tracks that the places lie on, where they are not the file's own. */
+/** `onto` are the tracks that the places are on, where they are not the file's own. */
 export function useFound({ preview, table }: Previewed, onto?: () => Promise<TrackPoints[]>): Found {
   const [rows, setRows] = useState<FoundRow[]>();
   const ownWords = useSettings((state) => state.ownWords);
@@ -29,7 +29,7 @@ export function useFound({ preview, table }: Previewed, onto?: () => Promise<Tra
         type: kind,
         description: note,
         symbol: "",
-        // On a trail that lies nowhere neither do its places.
+        // On a trail that is nowhere neither do its places.
         ...(isCoarse ? {} : { lonDeg, latDeg }),
       }));
       const points: FoundPoint[] = [...waypoints, ...tabled];
@@ -52,7 +52,7 @@ export function useFound({ preview, table }: Previewed, onto?: () => Promise<Tra
     return () => {
       stale = true;
     };
-    // Which tracks they lie on is asked for anew with every file.
+    // Which tracks they are on is needed again with every file.
   }, [track, waypoints, found, isCoarse, ownWords]);
   return { rows, setRows };
 }

@@ -32,7 +32,7 @@ export interface Previewed {
 export interface ReadTable {
   reading: TableReading;
   found: MileTable;
-  /** Of a trail from the table alone: where it begins and ends. */
+  /** Of a trail from the table alone: where it starts and ends. */
   startLatDeg: number;
   endLatDeg: number;
 }
@@ -49,7 +49,7 @@ export interface TrackFiles {
   choose: (choices: readonly PartChoice[]) => Promise<void>;
   /** Long gaps are walked as straight lines. */
   join: (joins: boolean) => void;
-  /** What the table's columns mean, or where its trail lies, in another way than now. */
+  /** What the table's columns mean, or where its trail is, in another way than now. */
   readAs: (fields: Partial<Omit<ReadTable, "found">>) => Promise<void>;
   stop: () => void;
   clear: () => void;

@@ -1,4 +1,4 @@
-/** Which papers an address asks for, and what is wrong with it. */
+/** Which papers an address requires, and what is wrong with it. */
 import { isPaperSize, PAPER_SIZES, type PaperSize } from "../paper/css.ts";
 import { isPaperId, PAPER_IDS, type PaperId } from "../paper/papers.tsx";
 import { queryOf } from "./query.ts";
@@ -6,7 +6,7 @@ import { queryOf } from "./query.ts";
 export interface PapersQuery {
   papers: readonly PaperId[];
   size: PaperSize;
-  /** From 1; the leg is one of all where none is asked for. */
+  /** From 1; the leg is one of all where none is needed. */
   hiker: number;
   leg: number | undefined;
 }

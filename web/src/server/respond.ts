@@ -11,7 +11,7 @@ export function answer(request: Request, body: unknown): Response {
   return answerJson(request, JSON.stringify(body));
 }
 
-/** JSON with a tag: packed for who unpacks it, and left out for who has it already. */
+/** JSON with a tag: packed for who unpacks it, and left out for whoever has it already. */
 export function answerJson(request: Request, json: string): Response {
   const bytes = Buffer.from(json);
   const etag = `"${createHash("sha256").update(bytes).digest("base64url").slice(0, 22)}"`;
@@ -28,7 +28,7 @@ export function answerJson(request: Request, json: string): Response {
   return new Response(gzipSync(bytes), { headers: { ...headers, "content-encoding": "gzip" } });
 }
 
-/** The endpoint knows other methods only; they are named as HTTP wants it. */
+/** The endpoint knows other methods only; they are named as HTTP needs it. */
 export function methodRefused(allowed: string): Response {
   const response = problem(405, "Method not allowed", `This address answers ${allowed} only.`);
   response.headers.set("allow", allowed);

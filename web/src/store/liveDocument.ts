@@ -67,10 +67,10 @@ function keepSoon(): void {
   }, KEEP_SHOWN_MS);
 }
 
-/** Computes a document and shows both; what is newer meanwhile goes first. */
+/** Computes a document and shows both; what is newer meanwhile comes first. */
 export async function show(plan: Plan, label?: string): Promise<void> {
   const shown = get();
-  // The very document that is shown is computed anew where it was opened as it was left: that is no edit.
+  // The very document that is shown is computed again where it was opened as it was left: that is no edit.
   const edited =
     shown.plan?.id === plan.id && shown.result !== undefined && (shown.plan !== plan || label !== undefined);
   liveDocument.latest = plan;

@@ -1,4 +1,4 @@
-/** What the hiker is told: a sentence that stays until it is put away, and words in passing. */
+/** What the hiker is given: a sentence that stays until it is put away, and words in passing. */
 import { create } from "zustand";
 
 /** Words in passing: what an action of the hiker's came to. */

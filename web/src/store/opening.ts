@@ -125,7 +125,7 @@ async function follow(opened: OpenPlan): Promise<void> {
   }
 }
 
-/** Reads a stored document like a file. One that had to be mended is stored so, and comes back by itself. */
+/** Reads a stored document like a file. One that had to be repaired is stored so, and comes back by itself. */
 async function isWhole(opened: OpenPlan): Promise<boolean> {
   const { value, problems } = await calculator().readStored({ doc: opened.doc });
   const [first] = problems;

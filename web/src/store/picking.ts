@@ -1,4 +1,4 @@
-/** A place that is asked for on the Line: who asks is told once, by the next touch of it. */
+/** A place that is needed on the Line: who asks is given once, by the next touch of it. */
 import { create } from "zustand";
 
 export interface Asking {

@@ -1,11 +1,11 @@
 /**
- * A newer Gepack has taken over while this page was open. The page is loaded anew, once, when nothing is in
+ * A newer Gepack has taken over while this page was open. The page is loaded again, once, when nothing is in
  * hand, so that no page ever runs parts of two versions; what is chosen stands in the address and stays.
  */
 
 const LOOK_AGAIN_MS = 300;
 const MARK = "gepack.reloaded";
-/** A part of the page that is missing is fetched anew by one reload; a second within this time would not help. */
+/** A part of the page that is missing is fetched again by one reload; a second within this time would not help. */
 const ONCE_IN_MS = 60_000;
 
 let wanted = false;

@@ -27,7 +27,7 @@ async function read(planId: string): Promise<void> {
 export interface TickList {
   isTicked: (key: string) => boolean;
   tick: (key: string, done: boolean) => void;
-  /** All of those of which the key begins so. */
+  /** All of those of which the key starts so. */
   clear: (beginning: string) => void;
 }
 

@@ -38,7 +38,7 @@ export function takeTrail(plan: Plan, tracks: readonly TrackPoints[]): void {
   });
 }
 
-/** The next plan gives its trail anew. */
+/** The next plan gives its trail again. */
 export function forgetTrail(): void {
   trailKey = "";
 }

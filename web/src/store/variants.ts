@@ -33,7 +33,7 @@ export async function keepVariantOf(plan: Plan, name: string, hike: Hike, who: n
   tell("note", `Opened ${name} as a variant.`, "Your plan hasn’t changed: find it under Variants or in the Plan menu.");
 }
 
-/** What is left from the start of a leg on, kept and opened: for who is joined there, or plans the rest anew. */
+/** What is left from the start of a leg on, kept and opened: for who is joined there, or plans the rest again. */
 export async function keepRest(plan: Plan, legIndex: number, from: string): Promise<void> {
   const { result } = useDocument.getState();
   if (!result) return;

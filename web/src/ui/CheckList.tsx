@@ -1,4 +1,4 @@
-/** Open checks in whole sentences, each with what would mend it: a button where the program can do it itself. */
+/** Open checks in whole sentences, each with what would repair it: a button where the program can do it itself. */
 import type { Check, Plan, PlanResult } from "@gepack/core";
 import { isAction, type Fix } from "../fixes/fix.ts";
 import { edit } from "../store/document.ts";

@@ -168,7 +168,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
   );
 }
 
-/** Where an element begins on the page, kept up as what stands above it grows and shrinks; where it is wanted. */
+/** Where an element starts on the page, kept up as what stands above it grows and shrinks; where it is wanted. */
 function useTopPx(ref: RefObject<HTMLElement | null>, isWanted: boolean): number {
   const [topPx, setTopPx] = useState(0);
   useLayoutEffect(() => {

@@ -5,7 +5,7 @@ import { sentenceOf } from "../store/notices.ts";
 
 interface Props {
   what: string;
-  /** What is drawn: another one is tried anew. */
+  /** What is drawn: another one is tried again. */
   of: unknown;
   children: ReactNode;
 }

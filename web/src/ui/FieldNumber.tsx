@@ -38,7 +38,7 @@ export type FieldRow = readonly [path: string, label: string];
 
 /** A record of the document whose figures are edited. */
 export interface RecordProps<T extends object> {
-  /** Where the record lies in the schema: `hikers`, `dayRules`. */
+  /** Where the record is in the schema: `hikers`, `dayRules`. */
   of: string;
   record: T;
   units: Units;

@@ -1,4 +1,4 @@
-/** A button that asks for files; the same one may be given again. */
+/** A button that requires files; the same one may be given again. */
 import { useRef } from "react";
 
 interface Props {

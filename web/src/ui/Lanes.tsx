@@ -1,21 +1,21 @@
 /**
  * Lanes on the Line's own scale, with marks and spans that move by pointer and by arrow keys. The Line's
- * gutter holds their labels; zoomed, what lies outside is clipped at it.
+ * gutter holds their labels; zoomed, what is outside is clipped at it.
  */
 import { DndContext, PointerSensor, useDraggable, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
 import type { KeyboardEvent, ReactNode } from "react";
 import { gutterPx, type LineScale } from "../line/scale.ts";
 
-/** What a draggable mark carries along: whatever its lane wants back when it is let go, and where it stood. */
+/** What a draggable mark carries along: whatever its lane needs back when it is dropped, and where it stood. */
 export interface MarkData {
   atM: number;
 }
 
 interface BoardProps<Data extends MarkData> {
   x: LineScale;
-  /** Where a mark was let go, in metres of walking order. */
+  /** Where a mark was dropped, in metres of walking order. */
   onDrop: (data: Data, metres: number) => void;
-  /** While it moves; undefined when it is given up. */
+  /** While it moves; undefined when it is dropped. */
   onMove?: (move: { data: Data; metres: number } | undefined) => void;
   children: ReactNode;
 }
@@ -47,7 +47,7 @@ export function LaneBoard<Data extends MarkData>({ x, onDrop, onMove, children }
   );
 }
 
-/** One lane: its label in the gutter, what lies on it clipped to the Line's width. */
+/** One lane: its label in the gutter, what is on it clipped to the Line's width. */
 export function Lane({
   title,
   widthPx,
@@ -73,7 +73,7 @@ export function Lane({
   );
 }
 
-/** The part of a lane that lies under the Line. */
+/** The part of a lane that is under the Line. */
 export function LaneField({ children }: { children: ReactNode }) {
   return <div className="lane-field absolute inset-0">{children}</div>;
 }

@@ -1,4 +1,4 @@
-/** A figure of one's own that may be missing: asked for by a button, given up by another. */
+/** A figure of your own that may be missing: asked for by a button, dropped by another. */
 import type { Units } from "@gepack/core";
 import { FieldNumber } from "./FieldNumber.tsx";
 
@@ -7,7 +7,7 @@ interface Props {
   path: string;
   label: string;
   value: number | undefined;
-  /** What it begins with. */
+  /** What it starts with. */
   start: number;
   units: Units;
   /** What the buttons say. */

@@ -11,7 +11,7 @@ export function Panel({ title, note, children }: { title: string; note?: ReactNo
   );
 }
 
-/** What stands where there is nothing yet: what it would be good for, and how to begin. */
+/** What stands where there is nothing yet: what it would be good for, and how to start. */
 export function Empty({ children, action }: { children: ReactNode; action?: ReactNode }) {
   return (
     <div className="my-2 flex flex-wrap items-center gap-3 text-muted">

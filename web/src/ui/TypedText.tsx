@@ -1,4 +1,4 @@
-/** A value typed where it stands: kept on leaving the field or Enter, given up by Escape. Wrong text says why and changes nothing. */
+/** A value typed where it stands: kept on leaving the field or Enter, dropped by Escape. Wrong text says why and changes nothing. */
 import { useId, useState, type KeyboardEvent } from "react";
 import { useTyped } from "./useTyped.ts";
 

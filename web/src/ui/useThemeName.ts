@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from "react";
 
-/** The theme that the page is shown in, told anew when it changes: a canvas does not follow style sheets. */
+/** The theme that the page is shown in, told again when it changes: a canvas does not follow style sheets. */
 export function useThemeName(): string {
   return useSyncExternalStore(
     (changed) => {

@@ -1,7 +1,7 @@
 /**
  * The text of a field in hand. What comes from outside, an undo or another tab, shows in a field at rest; a
- * field in which something is typed keeps it until it is taken or given up. What was taken and then refused goes,
- * though what holds never changed on the way.
+ * field in which something is typed keeps it until it is taken or dropped. What was taken and then refused goes,
+ * though what holds never changed along the trail.
  */
 import { useState } from "react";
 import { useDocument } from "../store/documentState.ts";
@@ -9,7 +9,7 @@ import { useDocument } from "../store/documentState.ts";
 export interface Typed {
   text: string;
   type: (text: string) => void;
-  /** Taken or given up: shows this, or what holds now. */
+  /** Taken or dropped: shows this, or what holds now. */
   rest: (text?: string) => void;
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { longDate, parseDate, parseSeason, seasonWords } from "./date.ts";
+import { longDate, parseDate, parseSeason, seasonWords, spanWords } from "./date.ts";
 
 const iso = (text: string): string => {
   const parsed = parseDate(text, "2027-03-29");
@@ -60,4 +60,12 @@ describe("seasons", () => {
       "1 Jan to 31 Mar",
     ]);
   });
+});
+
+test.each([
+  ["2027-03-29", "2027-08-02", 2027, "29 Mar to 2 Aug"],
+  ["2027-03-29", "2027-08-02", 2026, "29 Mar to 2 Aug 2027"],
+  ["2026-11-29", "2027-02-03", 2026, "29 Nov 2026 to 3 Feb 2027"],
+])("from %s to %s, read in %d: %s", (from, to, yearNow, words) => {
+  expect(spanWords(from, to, yearNow)).toBe(words);
 });

@@ -34,6 +34,15 @@ export function longDate(iso: string): string {
   return format(parseISO(iso), "d MMMM yyyy");
 }
 
+/** `29 Mar to 2 Aug 2027`: with the year where it is not the present one, and both where a year ends between. */
+export function spanWords(fromIso: string, toIso: string, yearNow: number): string {
+  const [from, to] = [fromIso, toIso].map((iso) => parseISO(iso));
+  if (from!.getFullYear() !== to!.getFullYear())
+    return `${format(from!, "d MMM yyyy")} to ${format(to!, "d MMM yyyy")}`;
+  const year = from!.getFullYear() === yearNow ? "" : " yyyy";
+  return `${format(from!, "d MMM")} to ${format(to!, `d MMM${year}`)}`;
+}
+
 /** `Sat 3 May` of an ISO date. */
 export function weekdayDate(iso: string): string {
   return format(parseISO(iso), "EEE d MMM");

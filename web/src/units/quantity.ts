@@ -142,8 +142,9 @@ const MONTHS = [
   "December",
 ];
 
-/** `3 May` of an ISO date. */
-export function dayMonth(isoDate: string): string {
-  const [, month, day] = isoDate.split("-").map(Number);
-  return `${day} ${(MONTHS[month! - 1] ?? "").slice(0, 3)}`;
+/** `3 May` of an ISO date; `3 May 2028` where that is not the year one would think of. */
+export function dayMonth(isoDate: string, ofYear?: string): string {
+  const [year, month, day] = isoDate.split("-").map(Number);
+  const words = `${day} ${(MONTHS[month! - 1] ?? "").slice(0, 3)}`;
+  return ofYear === undefined || isoDate.startsWith(ofYear) ? words : `${words} ${year}`;
 }

@@ -22,6 +22,6 @@ export function waterName(sourceId: string | undefined, plan: Plan): string {
 
 export function firstName(hiker: Hiker): string {
   const [first = hiker.name, second = ""] = hiker.name.split(" ");
-  // Who is called by a number is told from the others by it.
+  // Who is called by a number is given from the others by it.
   return /^\d+$/.test(second) ? `${first} ${second}` : first;
 }

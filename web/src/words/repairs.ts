@@ -1,4 +1,4 @@
-/** What had to be mended of a track, a phrase for each kind of fault that it has. */
+/** What had to be repaired of a track, a phrase for each kind of fault that it has. */
 import type { Repairs } from "@gepack/core";
 import { counted } from "./counted.ts";
 

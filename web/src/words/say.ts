@@ -22,6 +22,7 @@ export interface Say {
   clock: (hours: number) => string;
   percent: (value: number) => string;
   number: (value: number, digits?: number) => string;
+  /** With the year where it is not that of the start. */
   date: (iso: string) => string;
   /** In what the plan calls money. */
   money: (value: number, digits?: number) => string;
@@ -38,7 +39,8 @@ function clockTime(hours: number): string {
 }
 
 export function sayIn(plan: Plan): Say {
-  const { units } = plan.trip;
+  const { units, startDate } = plan.trip;
+  const startYear = startDate.slice(0, 4);
   return {
     kg: (value, digits) => quantity("mass", value, units, digits),
     g: (value) => quantity("smallMass", value, units),
@@ -55,7 +57,7 @@ export function sayIn(plan: Plan): Say {
     clock: clockTime,
     percent: (value) => `${fixed(value, 0)} %`,
     number: (value, digits = 0) => fixed(value, digits),
-    date: dayMonth,
+    date: (iso) => dayMonth(iso, startYear),
     money: (value, digits = 0) =>
       `${fixed(value, digits)}${plan.resupply.money === "" ? "" : ` ${plan.resupply.money}`}`,
     carried: (kgKm) => {

@@ -42,7 +42,7 @@ export const BAR_WORDS: Record<Bar, string> = {
   money: "over budget",
 };
 
-/** What a limit is called where it had to be given up. */
+/** What a limit is called where it had to be dropped. */
 export const LIMIT_WORDS: Record<Bar, string> = {
   "food-days": "days of food",
   canister: "bear canister space",

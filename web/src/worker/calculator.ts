@@ -33,7 +33,7 @@ import { startWorker, type CoreWorker, type JobOptions } from "./client.ts";
 import { fromWire } from "./wire.ts";
 import type { JobAnswer, JobArgs, OddsStep, PlanParts } from "./jobs.ts";
 
-/** A trail to compute on: measured already, or to be had as tracks, which are fetched only when needed. */
+/** A trail to compute on: measured already, or available as tracks, which are fetched only when needed. */
 export interface TrailSource {
   key: string;
   profile: Profile | undefined;
@@ -205,7 +205,7 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
     let withTracks = false;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const key = await giveTrail(side(), "side", withTracks);
-      // That it has begun comes without figures.
+      // That it has started comes without figures.
       const onProgress: JobOptions["onProgress"] = (_, detail) => detail !== undefined && onFigures(detail as Figures);
       const options: JobOptions = { signal, onProgress };
       if ((await run(key, options)) === "done") return;

@@ -48,7 +48,7 @@ export interface WorkerWatch {
 export function startWorker(name: string, { onRestart }: WorkerWatch): CoreWorker {
   let worker: Worker;
   let remote: Remote<CoreApi>;
-  /** Those who wait for this worker, to be told when it is lost, and that it lives. */
+  /** Those who wait for this worker, to be shown when it is lost, and that it lives. */
   let waiting = new Set<Waiter>();
   let generation = 0;
   let lastId = 0;

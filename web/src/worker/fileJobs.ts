@@ -54,7 +54,7 @@ import { textOf } from "./unpack.ts";
 export type FileJobs = typeof fileJobs;
 
 export const fileJobs = {
-  /** One's own pace out of recorded walks. */
+  /** Your own pace out of recorded walks. */
   readPast(args: { files: readonly NamedFile[]; hiker: Hiker }, control: JobControl): Promise<PastReading> {
     return readPast(args, control);
   },
@@ -127,7 +127,7 @@ export const fileJobs = {
     return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() }, columns);
   },
 
-  /** Where places lie on a track that is not the plan's yet. */
+  /** Where places are on a track that is not the plan's yet. */
   locateOn({ tracks, places }: { tracks: TrackPoints[]; places: { lonDeg: number; latDeg: number }[] }): Located[] {
     const profile = buildProfile(repairTracks(tracks), false);
     return places.map((place) => locate(profile, place.lonDeg, place.latDeg));

@@ -16,7 +16,7 @@ export type { LaidPreview, PartPreview, TrackPreview } from "./readTracks.ts";
 /** The trail a session computes on, by a key of the page's. */
 export interface Trail {
   key: string;
-  /** Either is enough; a profile, of this route alone, spares the mending; tracks can be walked all ways. */
+  /** Either is enough; a profile, of this route alone, spares the repair; tracks can be walked all ways. */
   tracks?: readonly TrackPoints[];
   profile?: Profile;
   route?: Plan["route"];
@@ -49,7 +49,7 @@ function createNear(beat?: () => void) {
   };
 
   const jobs = {
-    /** Takes a trail; computing on it is asked for with its key. */
+    /** Takes a trail; computing on it is needed with its key. */
     setTrail({ key, tracks, profile, route }: Trail): void {
       trailKey = key;
       plan = undefined;
@@ -58,8 +58,8 @@ function createNear(beat?: () => void) {
     },
 
     /**
-     * The plan computed. `"no-trail"` asks for the tracks: this worker has none of that key, or knows only the
-     * other direction of them. `"no-plan"` asks for the whole document: it has nothing to add the parts to.
+     * The plan computed. `"no-trail"` requires the tracks: this worker has none of that key, or knows only the
+     * other direction of them. `"no-plan"` requires the whole document: it has nothing to add the parts to.
      */
     compute({
       parts,
@@ -96,7 +96,7 @@ export type JobName = keyof Jobs;
 export type JobArgs<Name extends JobName> = Parameters<Jobs[Name]>[0];
 export type JobAnswer<Name extends JobName> = Awaited<ReturnType<Jobs[Name]>>;
 
-/** Finds a job by its name, and fetches the chunk that it lies in. */
+/** Finds a job by its name, and fetches the chunk that it is in. */
 export function createJobs(beat?: () => void): (name: JobName) => Promise<Jobs[JobName]> {
   const near = createNear(beat);
   let runs: Promise<Runs> | undefined;

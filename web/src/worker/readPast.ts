@@ -1,4 +1,4 @@
-/** Recorded walks with times, read whole one after the other: what they say of one's pace, or the days they were walked on. */
+/** Recorded walks with times, read whole one after the other: what they say of your pace, or the days they were walked on. */
 import {
   models,
   pastPace,

@@ -170,7 +170,7 @@ function layParts(
     after: nameOf(after),
   }));
   const sameLength = (a: number, b: number): boolean => Math.abs(a - b) < 1;
-  // A track's own gaps stand among those between tracks: those are told by their names.
+  // A track's own gaps stand among those between tracks: those are given by their names.
   const within = repairs.repairs.gaps
     .filter(({ lengthM }) => !named.some((gap) => sameLength(gap.lengthM, lengthM)))
     .map(({ lengthM }) => ({ lengthM, before: "", after: "" }));

@@ -59,11 +59,11 @@ export type Runs = ReturnType<typeof createRuns>;
 
 export function createRuns({ session, isOpen }: Opened) {
   const compute = (other: Plan): PlanResult => session.compute(other);
-  /** Where no checks are asked for. */
+  /** Where no checks are needed. */
   const figures = (other: Plan): Omit<PlanResult, "checks"> => session.figures(other);
 
   /**
-   * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` asks for the
+   * A long job on the opened trail: its rows come one by one as detail of the progress. `"no-trail"` requires the
    * trail first. How far it is by a row and the number of rows so far; undefined leaves it where it was.
    */
   const oneByOne = async <Row>(
@@ -157,7 +157,7 @@ export function createRuns({ session, isOpen }: Opened) {
         outOf(request.variants.length),
       ),
 
-    /** Devices given up one after the other. */
+    /** Devices dropped one after the other. */
     switchOffs: (request: OnTrail, control: JobControl) =>
       oneByOne(request, control, () => switchOffs(request.plan, figures), outOf(request.plan.devices.length + 1)),
 

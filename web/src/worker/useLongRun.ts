@@ -1,4 +1,4 @@
-/** A job whose rows come one by one, with how far it is and a stop; given up when nobody looks any more. */
+/** A job whose rows come one by one, with how far it is and a stop; dropped when nobody looks any more. */
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Plan } from "@gepack/core";
 import { latestPlan } from "../store/liveDocument.ts";
@@ -65,7 +65,7 @@ export interface PlanRun<Row> extends Pick<LongRun<Row>, "rows" | "fraction" | "
 }
 
 /**
- * A long run over the plan as it is when it begins, an edit of a moment ago in it. Its rows hold while the plan is
+ * A long run over the plan as it is when it starts, an edit of a moment ago in it. Its rows hold while the plan is
  * the same, or the same in all that matters to them.
  */
 export function usePlanRun<Row>(plan: Plan, isSame: (of: Plan, now: Plan) => boolean = Object.is): PlanRun<Row> {

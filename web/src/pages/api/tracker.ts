@@ -24,8 +24,8 @@ function demoTrail(publicFiles: string): Promise<TrackPoints> {
 }
 
 /**
- * A simulated tracker on the demo's trail: `?start=2027-03-29&begun=1764489600&speed=3600&since=2027-03-30T00:00Z`. It left on
- * the morning of `start`, `fromM` along it; its clock began at that midnight, UTC, when real time was `begun` seconds, and runs `speed` times
+ * A simulated tracker on the demo's trail: `?start=2027-03-29&started=1764489600&speed=3600&since=2027-03-30T00:00Z`. It left on
+ * the morning of `start`, `fromM` along it; its clock began at that midnight, UTC, when real time was `started` seconds, and runs `speed` times
  * as fast. With `elapsedS` so much of its own time has gone by instead.
  */
 export const GET: APIRoute = async ({ request, url, locals }) => {

@@ -45,7 +45,7 @@ export function BoxLane({ plan, result, boxes, line: { x, widthPx }, chosenKey, 
   );
 }
 
-/** Bars that would lie over each other stand one under the other. */
+/** Bars that would be over each other stand one under the other. */
 function rowsOf(result: PlanResult, boxes: readonly PlannedBox[]) {
   const ends: number[] = [];
   return boxes.map((box) => {

@@ -1,4 +1,4 @@
-/** One's own pace out of files of past walks: speed by slope, breaks, hours, and the factor on the chosen school; each to be taken. */
+/** Your own pace out of files of past walks: speed by slope, breaks, hours, and the factor on the chosen school; each to be taken. */
 import { useRef, useState } from "react";
 import type { Hiker, PastPace, Plan, SlopePace } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";

@@ -81,7 +81,7 @@ function sourcesOf({ items }: LegBag, g: (massG: number) => string): string {
     .join(", ");
 }
 
-/** How much of what would be eaten at full appetite is eaten, in the mean of a leg. */
+/** How much of what would be eaten at full appetite is eaten, on average of a leg. */
 function appetiteOf({ needKcal, wantedKcal }: LegHiker["food"], { food }: Hiker): number {
   const full = needKcal * (1 - food.shortfallFraction);
   return full > 0 ? wantedKcal / full : 1;
@@ -92,7 +92,7 @@ function Targets({ plan, hiker, leg, who, bag }: Pick<Props, "plan" | "hiker" | 
   const { food, kit } = leg.hikers[who]!;
   const share = food.eatenKg > 0 ? food.startKg / food.eatenKg : 1;
   const wantedKcal = (food.wantedKcal * share) / food.densityFactor;
-  // Who has no appetite yet eats less of everything.
+  // Whoever has no appetite yet eats less of everything.
   const days = food.mealDays * share * appetiteOf(food, hiker);
   const wantedProteinG = hiker.fill.proteinGPerKg * hiker.bodyKg * days;
   const wantedSodiumMg = hiker.fill.sodiumMgADay * days;

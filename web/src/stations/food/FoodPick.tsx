@@ -55,7 +55,7 @@ export function FoodPick({ foods, label, onPick }: Props) {
   );
 }
 
-/** Taken from the list, not typed: a food whose name begins another's is not taken on the way. */
+/** Taken from the list, not typed: a food whose name starts another's is not taken along the trail. */
 function isPicked(event: Event): boolean {
   const { inputType } = event as Partial<InputEvent>;
   return inputType === undefined || inputType === "insertReplacementText";

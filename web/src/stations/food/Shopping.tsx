@@ -16,7 +16,7 @@ interface Props {
   legIndex: number;
 }
 
-/** Ticks of what is bought and packed begin so. */
+/** Ticks of what is bought and packed start so. */
 const BUYING = "buy ";
 
 const PARTS = [

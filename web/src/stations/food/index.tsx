@@ -1,4 +1,4 @@
-/** Food: what lies in the bag of every leg, by pantry and menus; filled by itself, bought by lists. */
+/** Food: what is in the bag of every leg, by pantry and menus; filled by itself, bought by lists. */
 import { useDeferredValue, useMemo, useState } from "react";
 import { buildPantry, dayMenu, legBags, menuFigures, type Hiker, type Limit, type Plan } from "@gepack/core";
 import { beginPantry, usualEverywhere } from "../../edit/food.ts";

@@ -5,9 +5,9 @@ import type { Say } from "../../words/say.ts";
 
 interface Props {
   name: string;
-  /** What is told of one piece, grams. */
+  /** What is given of one piece, grams. */
   listedG: number;
-  /** What lies on it besides, tared away. */
+  /** What is on it besides, tared away. */
   underG?: number | undefined;
   say: Say;
   onWeighed: (grams: number) => void;

@@ -1,4 +1,4 @@
-/** The shelf: all that is owned and not on this hike, with what it cost and how it is; starter lists for who has nothing yet. */
+/** The shelf: all that is owned and not on this hike, with what it cost and how it is; starter lists for whoever has nothing yet. */
 import { useState } from "react";
 import { KIT_STYLES, onShelf, type KitStyle, type Piece, type Plan } from "@gepack/core";
 import { listFor, takeAlong } from "../../edit/kit.ts";

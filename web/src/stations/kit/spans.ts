@@ -25,7 +25,7 @@ export interface EndMark extends SpanEnd {
   atM: number;
 }
 
-/** An end on its way to a point, before it is let go. */
+/** An end on its way to a point, before it is dropped. */
 export interface DragPreview extends SpanEnd {
   pieceId: string;
   pointIndex: number;
@@ -53,7 +53,7 @@ export function swapPoints({ trip }: Pick<Plan, "trip">, result: PlanResult): Sw
   ];
 }
 
-/** Metres of a span's end in walking order: at the point, or where the unused stop lies. */
+/** Metres of a span's end in walking order: at the point, or where the unused stop is. */
 export function endAtM(points: readonly SwapPoint[], plan: Places, stopId: string): number {
   const point = points.find((candidate) => candidate.id === stopId);
   if (point) return point.atM;

@@ -35,7 +35,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
       () => PARTS,
       (now: Plan, onRow, signal) => calculator().simulate({ plan: now, who, runs: count }, onRow, signal),
     );
-  // The reading is opened to be read; of a plan that was changed it is asked for again, unless the laws were changed.
+  // The reading is opened to be read; of a plan that was changed it is needed again, unless the laws were changed.
   useEffect(() => walk(runs), [who, plan.odds, runs]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     if (odds && of) keepOdds(of, who, odds);

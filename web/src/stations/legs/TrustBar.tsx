@@ -12,7 +12,7 @@ const FILLS: Record<TrustGroup, string> = {
   weather: "var(--kit)",
   sources: "var(--water)",
 };
-/** Figures that are told of by another. */
+/** Figures that are given of by another. */
 const EXPLAINED_BY: Partial<Record<Explained, Explained>> = { energy: "food" };
 
 interface Props {

@@ -1,4 +1,4 @@
-/** What happened to pieces on the day: broken, mended, bought, sent, swapped, lost. */
+/** What happened to pieces on the day: broken, repaired, bought, sent, swapped, lost. */
 import { PIECE_EVENTS, type LogDay, type Plan } from "@gepack/core";
 import { Pick } from "../../ui/Pick.tsx";
 import { EVENT_WORDS } from "../../words/log.ts";

@@ -49,7 +49,7 @@ const SILENT_H = 2;
 
 /**
  * A day of a record as a card: what was kept of that day keeps all that a record does not know. A day that is kept
- * already, that lies before the start or is not over yet is shown and not taken unasked. Of many the last.
+ * already, that is before the start or is not over yet is shown and not taken unasked. Of many the last.
  */
 export function recordRows(
   plan: Plan,
@@ -90,7 +90,7 @@ export function withoutBlanks(card: LogDay): LogDay {
   return Object.fromEntries(Object.entries(card).filter(([, value]) => value !== undefined)) as LogDay;
 }
 
-/** Where each row's day begins and ends along the walk, the row before it told; a row never goes back. */
+/** Where each row's day starts and ends along the walk, the row before it told; a row never goes back. */
 export function rowDistances(
   plan: Plan,
   result: PlanResult,

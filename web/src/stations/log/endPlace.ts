@@ -6,7 +6,7 @@ import { AT_PLACE_M, findPlaces, type NamedPlace } from "./today.ts";
 
 export type EndFields = Pick<LogDay, "trackM" | "alternateId" | "stopId" | "night">;
 
-/** In the open, unless more is told. */
+/** In the open, unless more is given. */
 export function endAt(profile: Profile, alongM: WalkedM, more: Partial<EndFields> = {}): EndFields {
   return { alternateId: undefined, stopId: undefined, night: "camp", ...cardPlace(profile, alongM), ...more };
 }

@@ -1,4 +1,4 @@
-/** What a card begins with: the day after the last one, as it was planned. */
+/** What a card starts with: the day after the last one, as it was planned. */
 import {
   calendarDays,
   cardsOf,

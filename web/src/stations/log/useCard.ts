@@ -1,4 +1,4 @@
-/** The card in hand: what is typed is kept on the device with every change, until the day is kept or given up. */
+/** The card in hand: what is typed is kept on the device with every change, until the day is kept or dropped. */
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { logDaySchema, type LogDay, type Plan, type PlanResult } from "@gepack/core";
 import { readSetting, writeSetting } from "../../data/plans.ts";
@@ -12,9 +12,9 @@ export interface CardInHand {
   /** Something was changed that is not kept yet. */
   isChanged: boolean;
   change: (fields: Partial<LogDay>) => void;
-  /** Opens the card of another day; what is in hand is given up. */
+  /** Opens the card of another day; what is in hand is dropped. */
   open: (date: string) => void;
-  /** What is in hand was kept, or is given up. */
+  /** What is in hand was kept, or is dropped. */
   rest: () => void;
 }
 

@@ -12,7 +12,7 @@ import { CERTAINTY_WORDS, PLACE_WORDS, TREE_WORDS } from "../../words/power.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
 
-/** Who has no rank stays on, where any has one. */
+/** Whoever has no rank stays on, where any has one. */
 const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
 
 const KIND_NAME: Record<Device["kind"], string> = {
@@ -38,7 +38,7 @@ const AMOUNTS: Amount[] = [
   { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
 ];
 
-/** What most carry: judgement to begin with, each figure editable. */
+/** What most carry: judgement to start with, each figure editable. */
 const USUAL = [
   { name: "Phone", kind: "rechargeable", mAh: 4000, whPerDay: 4, offRank: 1 },
   { name: "Headlamp", kind: "rechargeable", mAh: 1200, whPerDay: 0.6 },

@@ -98,7 +98,7 @@ export const PassageLanes = memo(function PassageLanes({ plan, result, rows }: P
 
 interface Look {
   colour: string;
-  /** Which end of the range is told in figures. */
+  /** Which end of the range is given in figures. */
   tell: "least" | "most";
   from?: number;
   to?: number;

@@ -1,4 +1,4 @@
-/** What one's own thermometer read, a row a night. */
+/** What your own thermometer read, a row a night. */
 import { Plus, X } from "lucide-react";
 import { readingSchema, trackAt, walkedAt, type ThermometerReading, type TrackM, type WalkedM } from "@gepack/core";
 import { addRow, removeRows, setRow } from "../../edit/rows.ts";

@@ -22,7 +22,7 @@ import { MONTHS } from "../../words/months.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { PasteMonths } from "./PasteMonths.tsx";
 
-/** A mild year to begin from; every figure of it is there to be replaced. */
+/** A mild year to start from; every figure of it is there to be replaced. */
 const MILD_LOW_C = [-2, -1, 1, 4, 8, 11, 13, 13, 10, 6, 2, -1];
 const MILD_DAY_RANGE_K = 10;
 

@@ -28,7 +28,7 @@ export default function Season({ plan, result }: ScreenProps) {
   const shown = SHOWN.find(({ id }) => id === quantity) ?? SHOWN[0]!;
   const { climate, trip } = plan;
   const plane = usePlane(plan, result.profile);
-  // The plane and the Line go first; rows follow when there is time.
+  // The plane and the Line come first; rows follow when there is time.
   const settled = useDeferredValue(result);
   const rows = conditionsOf({ plan, result: settled });
   const tryOn = (startDate: string): void => {

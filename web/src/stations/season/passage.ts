@@ -9,7 +9,7 @@ export interface Step {
   bad?: boolean;
 }
 
-/** By day where it is told by the day, else by leg. */
+/** By day where it is given by the day, else by leg. */
 export function stepsOf({ days, legs, profile, surface }: PlanResult, rows: readonly LegConditions[]) {
   const white = SURFACE_TABLE.map(({ id }) => id.endsWith("snow"));
   const walked = days.filter(({ fromNode, toNode }) => toNode > fromNode);

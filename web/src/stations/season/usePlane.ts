@@ -1,10 +1,10 @@
-/** The plane from the worker: made anew when the trail or the climate change, never on a drag, and kept for the next visit. */
+/** The plane from the worker: made again when the trail or the climate change, never on a drag, and kept for the next visit. */
 import { useEffect, useState } from "react";
 import { memo, type Plan, type Plane, type Profile } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
 
-/** More are not told apart on any screen. */
+/** More are not distinguished on any screen. */
 const COLUMNS = 520;
 
 interface ChartInputs extends Pick<Plan, "climate" | "sources" | "stretches"> {

@@ -8,7 +8,7 @@ import { Row } from "./parts.tsx";
 interface Props {
   plan: Plan;
   stop: Stop;
-  /** Undefined where it is passed by. */
+  /** Undefined where it is skipped. */
   figures: StopFigures | undefined;
   set: (what: string, fields: Partial<Stop>) => void;
 }

@@ -1,4 +1,4 @@
-/** Every stop on the Line's scale: used, passed by, held, and hatched where it is shut when one comes. */
+/** Every stop on the Line's scale: used, skipped, held, and hatched where it is closed when one comes. */
 import { memo } from "react";
 import { isWalked, walkedAt, type Plan, type PlanResult, type Stop } from "@gepack/core";
 import type { LineFrame } from "../../line/scale.ts";
@@ -8,7 +8,7 @@ interface Props {
   plan: Plan;
   result: PlanResult;
   line: LineFrame;
-  /** Ids of the stops that are shut when one comes. */
+  /** Ids of the stops that are closed when one comes. */
   shut: ReadonlySet<string>;
   chosen: string | undefined;
   onChoose: (id: string) => void;

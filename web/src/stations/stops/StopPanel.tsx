@@ -1,4 +1,4 @@
-/** The selected stop: the way there, its doors, its post, what it offers and lacks, how food comes, and what else could be done. */
+/** The selected stop: getting there, its doors, its post, what it offers and lacks, how food comes, and what else could be done. */
 import { useState } from "react";
 import {
   ACCESS,
@@ -31,7 +31,7 @@ import { Days, Group, Hours, Row, Ticks } from "./parts.tsx";
 interface Props {
   plan: Plan;
   stop: Stop;
-  /** Undefined where it is passed by. */
+  /** Undefined where it is skipped. */
   figures: StopFigures | undefined;
 }
 
@@ -245,7 +245,7 @@ type NumberKey =
   | "postFee"
   | "postLeastDays";
 
-/** Who comes before this hour has half a day left. */
+/** Whoever comes before this hour has half a day left. */
 const EARLY_H = 13;
 
 /** A single night at a stop that is reached with much of the day left: walking on may be what is wanted. */

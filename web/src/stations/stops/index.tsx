@@ -25,7 +25,7 @@ import { Weighed } from "./Weighed.tsx";
 
 const FrontierChart = lazy(() => import("./FrontierChart.tsx"));
 
-/** Checks of a door that is shut when one comes. */
+/** Checks of a door that is closed when one comes. */
 const SHUT_CODES: readonly string[] = ["stop-out-of-season", "post-out-of-season", "shop-shut", "counter-shut"];
 
 export default function Stops({ plan, result: newest }: ScreenProps) {

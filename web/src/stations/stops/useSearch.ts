@@ -9,7 +9,7 @@ export interface NamedSet extends StopSet {
 }
 
 export interface StopSearch {
-  /** The named ones first, by their number of legs; then what lies between. */
+  /** The named ones first, by their number of legs; then what is between. */
   sets: readonly NamedSet[];
   /** Stops that a set may change. */
   candidates: readonly string[];

@@ -107,8 +107,8 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
 }
 
 /**
- * Another main trail: places with coordinates move to where they lie on it, the others stay at their distance. What
- * lay along a table's trail keeps its share of the way.
+ * Another main trail: places with coordinates move to where they are on it, the others stay at their distance. What
+ * lay along a table's trail keeps its share of the distance.
  */
 async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, rows: FoundRow[]): Promise<void> {
   const { track, lengthM } = preview;

@@ -1,4 +1,4 @@
-/** What cells of all place tables have in common: where a place lies, a tick, choices in words. */
+/** What cells of all place tables have in common: where a place is, a tick, choices in words. */
 import { isWalked, walkedAt, type Plan, type Profile, type TrackM } from "@gepack/core";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { movePlace, type Place, type PlaceEnd, type PlaceKind } from "./places.ts";

@@ -1,4 +1,4 @@
-/** What each kind of place has beside its name and where it lies: columns of the table, edited where they stand. */
+/** What each kind of place has beside its name and where it is: columns of the table, edited where they stand. */
 import { X } from "lucide-react";
 import type { Plan, Profile } from "@gepack/core";
 import { NameField } from "../../ui/NameField.tsx";
@@ -10,7 +10,7 @@ import { campColumns, sourceColumns } from "./sourceColumns.tsx";
 import { stopColumns } from "./stopColumns.tsx";
 import { stretchColumns } from "./stretchColumns.tsx";
 
-/** The columns of a kind: the name, where it lies, its own, and a way to remove it. */
+/** The columns of a kind: the name, where it is, its own, and a way to remove it. */
 export function placeColumns(kind: PlaceKind, plan: Plan, profile: Profile): Column<Place>[] {
   const along = unitSymbol("distance", plan.trip.units);
   const own = {

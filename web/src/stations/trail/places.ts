@@ -54,7 +54,7 @@ export const KINDS: Record<PlaceKind, KindWords> = {
 /** Which metre of a place moves: its own, or an end of a stretch. */
 export type PlaceEnd = "trackM" | "fromM" | "toM";
 
-/** Where a place begins along its line as recorded. */
+/** Where a place starts along its line as recorded. */
 export function beginM(place: Place): TrackM {
   return "fromM" in place ? (place as Stretch).fromM : (place as Stop).trackM;
 }
@@ -92,7 +92,7 @@ export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM:
   return place.id;
 }
 
-/** Rows of a spreadsheet, name and distance: those that read are added in one step, the others are told. */
+/** Rows of a spreadsheet, name and distance: those that read are added in one step, the others are given. */
 export function pastePlaces(
   kind: PlaceKind,
   plan: Plan,
@@ -126,7 +126,7 @@ export function movePlace(
   const label = `Move ${name}`;
   if (kind === "stretches") {
     editRow("stretches", id, label, (stretch) => {
-      // A stretch lies on one line: an end of it stays there.
+      // A stretch is on one line: an end of it stays there.
       if (end !== "trackM" && stretch.alternateId === alternateId) stretch[end] = trackM;
     });
     return;
@@ -164,7 +164,7 @@ export function walkedOfPlace(profile: Profile, place: Place): WalkedM {
   return walkedAt(profile, beginM(place), place.alternateId);
 }
 
-/** Does the walk pass where a place begins? */
+/** Does the walk pass where a place starts? */
 export function isOnWalk(profile: Profile, place: Place): boolean {
   return isWalked(profile, { trackM: beginM(place), alternateId: place.alternateId });
 }

@@ -1,4 +1,4 @@
-/** What water and camps have beside their name and where they lie. */
+/** What water and camps have beside their name and where they are. */
 import { SOURCE_KINDS, type Camp, type Plan, type Source } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";

@@ -1,4 +1,4 @@
-/** What a stop has beside its name and where it lies. */
+/** What a stop has beside its name and where it is. */
 import { DropdownMenu, Popover } from "radix-ui";
 import type { ReactNode } from "react";
 import { SERVICES, type Plan, type Stop } from "@gepack/core";

@@ -1,4 +1,4 @@
-/** What a stretch has beside its name and where it begins. */
+/** What a stretch has beside its name and where it starts. */
 import { RULES, STRETCH_KINDS, SURFACES, type Plan, type Profile, type Stretch } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";

@@ -7,12 +7,13 @@ import { DateField } from "../../ui/DateField.tsx";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
+import { longDate } from "../../units/date.ts";
 import { dayMonth } from "../../units/quantity.ts";
 
 export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResult }) {
   const days = result.walkDays + result.zeroDays;
   return (
-    <Fields title="Trip" note={`As planned, it ends on ${dayMonth(result.finishDate)}, after ${days} days.`}>
+    <Fields title="Trip" note={`As planned, it ends on ${longDate(result.finishDate)}, after ${days} days.`}>
       <NameField
         label="Name"
         value={trip.name}

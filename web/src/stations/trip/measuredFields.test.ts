@@ -44,7 +44,7 @@ test("what was measured moves the plan", () => {
   const plain = start(hiker());
   for (const [name, field] of fields) {
     const own = hiker();
-    // A rate of climb is asked for beside a pace.
+    // A rate of climb is needed beside a pace.
     if (field.when && !field.when(own)) continue;
     setMeasured(own, field, numberField(`hikers.${field.path}`).max);
     expect(Math.abs(start(own) - plain), name).toBeGreaterThan(0.01);

@@ -1,4 +1,4 @@
-/** The figures that a hiker may measure: where each lives, what it replaces, what it begins with. */
+/** The figures that a hiker may measure: where each lives, what it replaces, what it starts with. */
 import type { Hiker, Question, SchoolFigures } from "@gepack/core";
 import { placeIn } from "../../edit/fields.ts";
 import { fixed } from "../../units/quantity.ts";
@@ -10,7 +10,7 @@ export interface MeasuredField {
   /** What the buttons say. */
   take: string;
   drop: string;
-  /** What it begins with: what the plan says so far, where that is known. */
+  /** What it starts with: what the plan says so far, where that is known. */
   start: (figures: (id: string) => SchoolFigures | undefined) => number;
   /** The school that uses it, and the one that comes back when it goes. */
   school?: { question: "time"; withIt: string; without: string };
@@ -82,7 +82,7 @@ export function setMeasured(hiker: Hiker, { path, school }: MeasuredField, value
   if (school) hiker.schools[school.question] = value === undefined ? school.without : school.withIt;
 }
 
-/** The measured figure that stands in for the schools of a question, in words. */
+/** The measured figure that replaces the schools of a question, in words. */
 export function replacedBy(question: Question, hiker: Hiker): string | undefined {
   const { food, water, stove } = hiker;
   if ((question === "effort" || question === "resting") && food.measuredKcalPerDay !== undefined)

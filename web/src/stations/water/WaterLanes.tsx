@@ -92,7 +92,7 @@ interface Marked {
   leftPx: number;
 }
 
-/** Of marks that would lie on one another the least likely stays, and the chosen one always. */
+/** Of marks that would be on one another the least likely stays, and the chosen one always. */
 function thinned(passages: readonly Passage[], at: (of: Passage) => number, chosenId: string | undefined): Marked[] {
   const kept: Marked[] = [];
   const worth = ({ source, chance }: Passage): number => (source.id === chosenId ? -1 : chance);

@@ -1,4 +1,4 @@
-/** The words of all checks, and what is told of one: the core answers codes and values. */
+/** The words of all checks, and what is given of one: the core answers codes and values. */
 import type { Check, CheckCode, Plan } from "@gepack/core";
 import type { Fix, FixContext } from "../../fixes/fix.ts";
 import type { StationId } from "../../stations/registry.ts";
@@ -58,7 +58,7 @@ export function checkSentence(check: Check, plan: Plan): string {
   return wordsOf(check).sentence(check as never, say, at);
 }
 
-/** What would mend it, the buttons first as they stand. */
+/** What would repair it, the buttons first as they stand. */
 export function checkFixes(check: Check, on: FixContext): Fix[] {
   return wordsOf(check).fixes(check as never, on);
 }

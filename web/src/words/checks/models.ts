@@ -8,7 +8,7 @@ interface Quantity {
   /** Of what a school was measured. */
   of: string;
   show: Show;
-  /** What is said of a quantity that is beyond on a part of the way, whose percent is told. */
+  /** What is said of a quantity that is beyond on a part of the distance, whose percent is given. */
   shareOfDistance?: boolean;
 }
 

@@ -1,4 +1,4 @@
-/** What every check owes the reader: a mark for a table, its station, a whole sentence, and what would mend it. */
+/** What every check owes the reader: a mark for a table, its station, a whole sentence, and what would repair it. */
 import type { Check, CheckCode } from "@gepack/core";
 import type { Fix, FixContext } from "../../fixes/fix.ts";
 import type { StationId } from "../../stations/registry.ts";
