@@ -85,7 +85,7 @@ try {
   await page.getByTestId("line").waitFor();
   const look = page.getByRole("button", { name: "Explore the demo" });
   if (await look.isVisible()) await look.click();
-  rows.push(["kit edit to paint", await edits(page, "Mass of Backpack", (i) => String(1000 + 100 * (i % 9))), 16]);
+  rows.push(["kit edit to paint", await edits(page, "Weight of Backpack", (i) => String(1000 + 100 * (i % 9))), 16]);
   await page.goto(`${server.url}/trip/`);
   await page.getByTestId("line").waitFor();
   rows.push(["date edit to paint", await edits(page, "Start date", (i) => `${1 + i} April 2027`), 60]);

@@ -13,7 +13,7 @@ const SHOWING = {
   trail: { query: "leg=6" },
   season: { query: "leg=10" },
   days: { query: "leg=10&day=2027-05-19" },
-  food: { query: "leg=10", press: "Fill the bag of leg 10", wait: /in place of/ },
+  food: { query: "leg=10", press: "Fill the food bag for leg 10", wait: /in place of/ },
   water: { query: "leg=6" },
   stops: { query: "leg=10", press: "Find the best set", wait: /looked at/ },
   models: { wait: "All compared." },
@@ -59,7 +59,7 @@ try {
   await page.screenshot({ path: join(into, "map.png") });
   await page.goto(`${server.url}/?leg=9`);
   await page.getByRole("button", { name: "Odds", exact: true }).click();
-  await page.getByText(/1000 hikes: half/).waitFor({ timeout: 60_000 });
+  await page.getByText(/1000 simulated hikes: half/).waitFor({ timeout: 60_000 });
   await page.getByTestId("went-wrong").getByRole("listitem").first().waitFor();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(into, "odds.png") });
@@ -69,7 +69,7 @@ try {
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(into, "begin.png") });
   await page.goto(`${server.url}/?leg=9`);
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   await page.getByRole("region", { name: "Preview" }).getByText("Leg 9").first().waitFor();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(into, "papers.png") });
@@ -78,7 +78,7 @@ try {
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitem", { name: "Examples…" }).click();
   await page.getByRole("button", { name: "Open Nineteen days on the trail" }).click();
-  await page.getByText("Nineteen days are in the log").waitFor();
+  await page.getByText("19 days in its log").waitFor();
   await page.goto(`${server.url}/log/`);
   await page.getByTestId("log-say").waitFor();
   await page.waitForTimeout(1200);

@@ -104,7 +104,7 @@ export function buildKit(): PieceOut[] {
 
   both("Ice axe", "Snow and hazard", 312, 348, { volumeL: 0 }, range);
   both("Micro spikes", "Snow and hazard", 338, 364, { volumeL: 0.8 }, range);
-  both("Hard food canister", "Food storage", 982, 1164, { role: "hard-canister", capacityL: 11.5, volumeL: 13 }, [span("ivory-gate", "tarn-junction")]);
+  both("Bear canister", "Food storage", 982, 1164, { role: "hard-canister", capacityL: 11.5, volumeL: 13 }, [span("ivory-gate", "tarn-junction")]);
   both("Odour-proof food sack", "Food storage", 46, 46, { volumeL: 0.05 }, [span(start, "ivory-gate"), span("tarn-junction", finish, { begins: "posted" })]);
   add(J, "Hanging line, 15 m", "Food storage", 72, { volumeL: 0.1, shared: true }, [span("tarn-junction", finish)]);
   add(J, "Animal spray", "Snow and hazard", 326, { volumeL: 0.5, shared: true }, [span("orrin-mill", "fennet", { begins: "bought", ends: "discarded" })]);
@@ -228,7 +228,7 @@ export function buildKitStory(pieces: readonly PieceOut[]): Record<string, unkno
       {
         id: "box-ivory-gate",
         toStopId: "ivory-gate",
-        address: "T. Okafor, hiker\nPost counter, Ivory Gate\nPlease hold",
+        address: "T. Okafor, hiker\nPost office, Ivory Gate\nPlease hold",
         lines: [{ id: "maps", name: "Maps of the high ground", massG: 145 }],
         cartonG: 420,
         packedOn: "2027-04-18",

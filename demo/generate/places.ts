@@ -82,7 +82,7 @@ const passed = (id: string, name: string, km: number, offTrailM: number, service
   use: false,
 });
 
-const WEEKDAYS = "Post counter Monday to Saturday 9:00 to 16:00, closed on Sunday";
+const WEEKDAYS = "Post office open Monday to Saturday 9:00 to 16:00, closed on Sunday";
 
 export const STOPS: readonly StopRow[] = [
   row("port-osk", "Port Osk", 0, 0, [...TOWN, "outfitter"], 1, WEEKDAYS),
@@ -95,7 +95,7 @@ export const STOPS: readonly StopRow[] = [
   row("lanner-rest", "Lanner Rest", 677, 0, VILLAGE, 1, WEEKDAYS),
   row("ivory-gate", "Ivory Gate", 774, 0, [...TOWN, "outfitter"], 2, WEEKDAYS, "Last full shop before the range; canisters for hire."),
   row("pell-hut-road", "Pell Hut Road", 892, 1200, OUTPOST, 1, "", "Road head with a kiosk; the hut above it opens in June.", "foot", { accessClimbM: 40, backClimbM: 110, openFrom: "05-01", openTo: "10-31" }),
-  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post counter closed until 15 May; then Monday to Saturday", "Valley village, reached by shuttle from the pass.", "shuttle", {
+  row("overlook", "Overlook", 1023, 11_000, VILLAGE, 1, "Post office closed until 15 May; then Monday to Saturday", "Valley village, reached by shuttle from the pass.", "shuttle", {
     postFrom: "05-15",
     postTo: "10-31",
     rideMin: 35,
@@ -344,7 +344,7 @@ export const STRETCHES = [
     toKm: 1204,
     kind: "rule",
     rule: "hard-canister",
-    note: "Hard food canister required.",
+    note: "Bear canister required.",
   },
   {
     id: "ivory-permit",

@@ -121,7 +121,7 @@ async function kills(url: string, { seed, kills }: Strength): Promise<Report> {
       await openKit(page, url);
       if (i === 0) await page.getByText(KEPT).waitFor();
       const found = await readMass(page, "Backpack");
-      if (found !== kept) failures.push(`kill ${i}: ${found} g in place of ${kept} g`);
+      if (found !== kept) failures.push(`kill ${i}: ${found} g instead of ${kept} g`);
       const wanted = 1000 + i;
       const afterKept = i % 2 === 0;
       await setMass(page, "Backpack", wanted);

@@ -3,7 +3,7 @@ import type { Page } from "@playwright/test";
 
 export const KEPT = "Saved on this device";
 
-const massOf = (page: Page, piece: string) => page.getByLabel(`Mass of ${piece}`).first();
+const massOf = (page: Page, piece: string) => page.getByLabel(`Weight of ${piece}`).first();
 
 export function station(page: Page, name: string): Promise<void> {
   return page.getByRole("navigation", { name: "Pages" }).getByRole("link", { name }).click();

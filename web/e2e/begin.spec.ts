@@ -24,19 +24,19 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
     /You and your start/,
   ]);
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(1500, WAYPOINTS)));
-  await expect(page.getByTestId("preview")).toContainText("1,500 track points");
+  await expect(page.getByTestId("preview")).toContainText("1,500 points from track");
   const found = page.getByTestId("found");
   await expect(found.getByRole("row").filter({ hasText: "Hut with a spring" })).toHaveCount(2);
-  await expect(page.getByLabel("Waypoint 17, not known: taken as")).toHaveValue("out");
+  await expect(page.getByLabel("Waypoint 17, not known: import as")).toHaveValue("out");
   await expect(found.getByRole("row").filter({ hasText: "Millbrook" })).toContainText("“town”");
   // A whole kind at once, and back.
-  await page.getByLabel("All camps: taken as").selectOption("skip");
-  await expect(page.getByLabel("Elm Creek camp, camps: taken as")).toHaveValue("out");
-  await page.getByLabel("All camps: taken as").selectOption("camp");
+  await page.getByLabel("All camps: import as").selectOption("skip");
+  await expect(page.getByLabel("Elm Creek camp, camps: import as")).toHaveValue("out");
+  await page.getByLabel("All camps: import as").selectOption("camp");
   // Without any stop it says where stops may be among what is left out.
-  await page.getByLabel("All stops: taken as").selectOption("skip");
-  await expect(page.getByTestId("no-stops")).toContainText("None of them is a stop by its name");
-  await page.getByLabel("All stops: taken as").selectOption("stop");
+  await page.getByLabel("All stops: import as").selectOption("skip");
+  await expect(page.getByTestId("no-stops")).toContainText("No names look like resupply stops");
+  await page.getByLabel("All stops: import as").selectOption("stop");
   await expect(page.getByTestId("no-stops")).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: "Start date" })).toHaveValue(/1 May \d{4}/);
   await page.getByLabel("Pace").selectOption("brisk");
@@ -63,9 +63,9 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
 test("a file that is none begins nothing and says why; a track alone is enough", async ({ page }) => {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("notes.gpx", "no track"));
-  await expect(page.getByRole("alert")).toContainText("notes.gpx was not read; no trip was created.");
+  await expect(page.getByRole("alert")).toContainText("Couldn’t read notes.gpx; no trip was created.");
   await page.getByTestId("gpx-file").setInputFiles(asFile("bare.gpx", gpxOf(900)));
-  await expect(page.getByText("The file has no waypoints.", { exact: false })).toBeVisible();
+  await expect(page.getByText("This file has no waypoints.", { exact: false })).toBeVisible();
   await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
@@ -81,11 +81,11 @@ test("a packed KML and a table of points are tracks as well", async ({ page }) =
     page.getByTestId("gpx-file").setInputFiles({ name, mimeType: "application/octet-stream", buffer: body });
   await offer("walk.kmz", Buffer.from(zipSync({ "doc.kml": strToU8(kml) })));
   await expect(page.getByTestId("preview")).toContainText("Packed walk");
-  await expect(page.getByLabel("Cold spring, water: taken as")).toHaveValue("water");
+  await expect(page.getByLabel("Cold spring, water: import as")).toHaveValue("water");
   await page.getByRole("button", { name: "Use another file" }).click();
   const rows = Array.from({ length: 300 }, (_, i) => `${40 + i / 1000};-150;${300 + (i % 50)}`.replaceAll(".", ","));
   await offer("punkte.csv", Buffer.from(`Breite;Länge;Höhe\n${rows.join("\n")}`));
-  await expect(page.getByTestId("preview")).toContainText("300 track points");
+  await expect(page.getByTestId("preview")).toContainText("300 points from track");
   await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await expect(page.getByRole("heading", { name: "punkte" })).toBeVisible();
@@ -112,14 +112,14 @@ test("three files of different formats become one trail, in the order of their e
     asFile("middle.csv", `lat,lon\n${middle.map((lat) => `${lat},-150`).join("\n")}`),
   ]);
   const preview = page.getByTestId("preview");
-  await expect(preview).toContainText("900 track points, 99.");
+  await expect(preview).toContainText("900 points from track, 99.");
   const order = preview.getByRole("table", { name: "Tracks in the files" }).getByRole("row");
   // The first that was given keeps its direction; a trail turned round as a whole is the same trail.
   await expect(order).toContainText([/North walk|end/, /middle/, /end|North walk/]);
-  await expect(preview.getByRole("button", { name: /^Turn /, pressed: true })).toHaveCount(1);
+  await expect(preview.getByRole("button", { name: /^Reverse /, pressed: true })).toHaveCount(1);
   await page.getByRole("button", { name: "Use another file" }).click();
   await page.getByTestId("gpx-file").setInputFiles([asFile("good.gpx", gpxOf(300)), asFile("bad.gpx", "<gpx>")]);
-  await expect(page.getByRole("alert")).toContainText("2 files were not read; no trip was created.");
+  await expect(page.getByRole("alert")).toContainText("Couldn’t read 2 files; no trip was created.");
   await expect(page.getByRole("alert")).toContainText("bad, line 1");
 });
 

@@ -8,21 +8,21 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
   await openDemo(page, "/boxes/?leg=14");
   const table = page.getByRole("table", { name: "Boxes" });
   await expect(table.getByRole("row")).toHaveCount(9);
-  await expect(page.getByText("The box to Ivory Gate weighs 6.6 kg; the carrier takes 6.0 kg.")).toBeVisible();
+  await expect(page.getByText("The box to Ivory Gate weighs 6.6 kg; the carrier’s limit is 6.0 kg.")).toBeVisible();
   await table.getByRole("row", { name: /^Upper Sael/ }).click();
   const panel = page.getByRole("region", { name: "Box to Upper Sael" });
   const total = panel.getByTestId("box-total");
   const before = Number((await total.innerText()).replace(/\D/g, ""));
   await panel.getByLabel("Add to the box").fill("maps");
   await panel.getByRole("button", { name: "Add" }).click();
-  await expect(panel.getByRole("alert")).toContainText("Type what and its mass");
+  await expect(panel.getByRole("alert")).toContainText("Enter an item and a weight");
   await panel.getByLabel("Add to the box").fill("=SUM(maps) 120 g");
   await panel.getByRole("button", { name: "Add" }).click();
   await expect.poll(async () => Number((await total.innerText()).replace(/\D/g, ""))).toBe(before + 120);
   await panel.getByLabel("Address").fill("Post office\nUpper Sael");
   await panel.getByLabel("Address").blur();
   await expect(panel.getByText("No address yet")).toHaveCount(0);
-  await panel.getByRole("button", { name: "sent", exact: true }).click();
+  await panel.getByRole("button", { name: "mailed", exact: true }).click();
   await expect(panel.getByRole("button", { name: /^packed, / })).toHaveAttribute("aria-pressed", "true");
   await expect(page.getByTestId("boxes-say")).toContainText("2 sent");
   await page.keyboard.press("Control+z");
@@ -113,14 +113,14 @@ test("refills, maps and a line that waits: put in by one click, left out until i
   await panel.getByLabel("Add to the box").fill("spare bottle 40 g");
   await panel.getByRole("button", { name: "Add", exact: true }).click();
   await expect.poll(total).toBe(withMaps + 40);
-  const goesIn = panel.getByLabel("spare bottle goes in");
-  const [waits] = (await goesIn.locator("option").allInnerTexts()).filter((text) => text.startsWith("only if"));
+  const goesIn = panel.getByLabel("Add spare bottle");
+  const [waits] = (await goesIn.locator("option").allInnerTexts()).filter((text) => text.startsWith("if "));
   await goesIn.selectOption({ label: waits! });
   await station(page, "Kit");
   await page.getByText(/^Open decisions \(/).click();
   const choice = page
     .locator(`[data-held]`)
-    .filter({ hasText: waits!.replace("only if ", "") })
+    .filter({ hasText: waits!.replace("if ", "") })
     .first();
   await choice.getByRole("button", { name: "Leave it" }).click();
   await station(page, "Boxes");
@@ -131,7 +131,9 @@ test("refills, maps and a line that waits: put in by one click, left out until i
 test("an own trail posts nothing until it does: the empty station says how, and a box appears", async ({ page }) => {
   await beginTrip(page, asFile("north.gpx", gpxOf(900, '<wpt lat="40.4" lon="-150"><name>Mill shop</name></wpt>')));
   await station(page, "Boxes");
-  await expect(page.getByText("Nothing is posted.")).toBeVisible();
+  await expect(page.getByText("No boxes yet.")).toBeVisible();
   await page.getByText("What can fly to the start").click();
-  await expect(page.getByRole("region", { name: "Luggage of Hiker" })).toContainText("All the rest of 9 pieces");
+  await expect(page.getByRole("region", { name: "Luggage for Hiker" })).toContainText(
+    "All other items can go either way (9 in total)",
+  );
 });

@@ -69,7 +69,7 @@ test("rest days and own hours of a day are given and taken", async ({ page }) =>
 test("what it takes to be at a stop by a day: ways are told, one is taken, and it does", async ({ page }) => {
   await openDemo(page, "/days/");
   await page.getByRole("combobox", { name: "Where" }).selectOption({ label: "Red Stair" });
-  await expect(page.getByText("As planned you come on 11 Apr, in time.")).toBeVisible();
+  await expect(page.getByText("As planned, you arrive on 11 Apr, in time.")).toBeVisible();
   const by = page.getByLabel("by", { exact: true });
   await by.fill("9 April 2027");
   await by.press("Enter");
@@ -77,10 +77,10 @@ test("what it takes to be at a stop by a day: ways are told, one is taken, and i
   const options = page.getByTestId("ways").getByRole("listitem");
   await expect(options).toHaveCount(3);
   await expect(options.nth(2)).toContainText("rest day");
-  await options.filter({ hasText: "h more a day" }).getByRole("button", { name: "Take it" }).click();
-  await expect(page.getByText(/As planned you come on [89] Apr, in time\./)).toBeVisible();
+  await options.filter({ hasText: "h more a day" }).getByRole("button", { name: "Apply" }).click();
+  await expect(page.getByText(/As planned, you arrive on [89] Apr, in time\./)).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("As planned you come on 11 Apr.")).toBeVisible();
+  await expect(page.getByText("As planned, you arrive on 11 Apr.")).toBeVisible();
 });
 
 test("the days as a calendar by week, as an iCalendar file and as CSV", async ({ page }) => {
@@ -97,7 +97,7 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
   const ics = await saved("Calendar file");
   // A day an event, and two decisions that wait.
   expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(115);
-  expect(ics).toContain("SUMMARY:Decide: only if the rangers");
+  expect(ics).toContain("SUMMARY:Decide: take it only if the rangers");
   expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
   expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
   const csv = await saved("CSV");
@@ -108,7 +108,7 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
 test("the hours over the hike are a curve whose corners move by keys and pointer", async ({ page }) => {
   await openDemo(page, "/days/");
   await page.getByText("Day rules").click();
-  const curve = page.getByRole("group", { name: "Hours of Tamsin Okafor" });
+  const curve = page.getByRole("group", { name: "Hours for Tamsin Okafor" });
   const first = curve.getByRole("slider", { name: /first day/ });
   await expect(first).toHaveAttribute("aria-valuetext", "5.5 h");
   await first.focus();
@@ -128,24 +128,24 @@ test("the hours over the hike are a curve whose corners move by keys and pointer
 test("past walks with times tell one's own pace, which is taken; too little is said so", async ({ page }) => {
   await openDemo(page, "/days/");
   await page.getByText("Day rules").click();
-  const own = page.getByRole("region", { name: "Pace of Tamsin Okafor from past walks" });
+  const own = page.getByRole("region", { name: "Tamsin Okafor’s pace from past hikes" });
   const walk = (points: number, untimed = false) =>
     gpxOf(points).replace(/<\/ele>/g, (_, at: number, text: string) => {
       const n = (text.slice(0, at).match(/<trkpt/g) ?? []).length;
       return `</ele>${untimed ? "" : `<time>${new Date(Date.UTC(2026, 5, 1, 7) + n * 90_000).toISOString()}</time>`}`;
     });
-  const input = page.getByLabel("Past walks of Tamsin Okafor");
+  const input = page.getByLabel("Past hikes of Tamsin Okafor");
   await input.setInputFiles(asFile("short.gpx", walk(40)));
   await expect(own).toContainText("Too little to say");
   await input.setInputFiles([asFile("one.gpx", walk(240)), asFile("table.csv", "lat,lon\n40,-150\n40.1,-150\n")]);
   await expect(own.getByRole("alert")).toContainText("table: this kind of file tells no times");
   // 100 m in 90 s are 4 km an hour, and nobody stood.
   await expect(own.getByRole("row", { name: /^level/ })).toContainText("4.0");
-  await own.getByRole("button", { name: /^Take \d+ %$/ }).click();
+  await own.getByRole("button", { name: /^Use \d+ %$/ }).click();
   await expect(page.getByTestId("effect")).toContainText("speed from past hikes");
   await page.getByRole("button", { name: "Undo" }).click();
   await input.setInputFiles(asFile("none.gpx", walk(100, true)));
-  await expect(own).toContainText("tell no times");
+  await expect(own).toContainText("have no times");
 });
 
 test("an own trail’s days, at a phone’s width too, and without faults for assistive tools", async ({ page }) => {

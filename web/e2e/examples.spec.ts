@@ -15,8 +15,8 @@ async function walkTwoDays(page: Page): Promise<void> {
   await page.getByText("Several days at once").click();
   const several = page.getByTestId("catch-up");
   await several.getByRole("button", { name: "Fill in as planned, until" }).click();
-  await several.getByRole("button", { name: /^Keep th(is|ese) (\d+ )?days?/ }).click();
-  await expect(page.getByTestId("log-say")).toContainText(/days? kept/);
+  await several.getByRole("button", { name: /^Save th(is|ese) (\d+ )?days?/ }).click();
+  await expect(page.getByTestId("log-say")).toContainText(/days? saved/);
 }
 
 test("six lights: hours in the dark, a bed at every light, lamps and banks", async ({ page }) => {
@@ -38,7 +38,7 @@ test("the towpath: the child’s load is its own, doors that shut are told, ever
   await station(page, "Kit");
   await page.getByRole("radio", { name: "Ines" }).click();
   await page.getByLabel("Find", { exact: true }).fill("cards");
-  await expect(page.getByLabel("Mass of Cards and a book")).toBeVisible();
+  await expect(page.getByLabel("Weight of Cards and a book")).toBeVisible();
   await walkTwoDays(page);
 });
 
@@ -62,7 +62,7 @@ test("into the frost: all food in boxes, and the winter bag comes where the nigh
   await page.getByRole("row", { name: /^Birch Cross/ }).click();
   await expect(page.getByRole("main")).toContainText("Winter bag");
   await station(page, "Legs");
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   await expect(page.getByRole("dialog")).toContainText(/leg cards/i);
   await page.keyboard.press("Escape");
   await walkTwoDays(page);

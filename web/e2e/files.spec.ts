@@ -53,8 +53,8 @@ test("the trail and its places go out as GPX, GeoJSON and a mile table, and the 
   const gpx = await saved("Track and places as GPX");
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("out.gpx", gpx));
-  await expect(page.getByTestId("preview")).toContainText("41,043 track points");
-  await expect(page.getByLabel("All stops: taken as")).toHaveValue("stop");
+  await expect(page.getByTestId("preview")).toContainText("41,043 points from track");
+  await expect(page.getByLabel("All stops: import as")).toHaveValue("stop");
   await expect(page.getByRole("listitem").filter({ hasText: "34 stops" })).toBeVisible();
 });
 
@@ -109,11 +109,11 @@ for (const [what, text, sentence] of [
   test(`refused with a sentence, nothing lost: ${what}`, async ({ page }) => {
     await openDemo(page, "/trail/");
     await offer(page, "bad.gpx", text);
-    const alert = page.getByRole("alert").filter({ hasText: "bad.gpx was not read; your plan hasn’t changed." });
+    const alert = page.getByRole("alert").filter({ hasText: "Couldn’t read bad.gpx; your plan hasn’t changed." });
     await expect(alert).toContainText(sentence);
     await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
     await offer(page, "good.gpx", gpxOf(200));
-    await expect(page.getByTestId("preview")).toContainText("200 track points");
+    await expect(page.getByTestId("preview")).toContainText("200 points from track");
   });
 }
 
@@ -127,7 +127,7 @@ test("a file too large is refused before it is read", async ({ page }) => {
     input.dispatchEvent(new Event("change", { bubbles: true }));
   });
   await expect(page.getByRole("alert").filter({ hasText: "huge.gpx" })).toContainText(
-    "The file is 200 MB; up to 150 MB is read.",
+    "This file is 200 MB; the limit is 150 MB.",
   );
 });
 
@@ -137,8 +137,8 @@ test("export and import give the same plan, to the gram", async ({ page }) => {
   const before = await startingWeights(page);
   const file = await exported(page);
   await station(page, "Kit");
-  await page.getByLabel("Mass of Backpack").first().fill("4000");
-  await page.getByLabel("Mass of Backpack").first().press("Enter");
+  await page.getByLabel("Weight of Backpack").first().fill("4000");
+  await page.getByLabel("Weight of Backpack").first().press("Enter");
   await expect(page.getByTestId("effect")).toContainText("Backpack");
   await importPlan(page, "back.gepack.json", JSON.stringify(file));
   await expect(page.getByText("Imported Corvane Traverse.")).toBeVisible();

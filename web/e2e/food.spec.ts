@@ -17,16 +17,16 @@ test("a menu's grams are in the bag at once; a food is added by its name, and go
   const before = await bagKg(page);
   const items = page.getByRole("table", { name: "Items in the food bag" });
   await expect(items.getByRole("cell", { name: "Jam", exact: true })).toHaveCount(0);
-  const add = page.getByLabel("Add to on the way");
+  const add = page.getByLabel("Add to lunch and snacks");
   await add.fill("jam");
   await expect(page.getByTitle(/^Undo: Cooked day: add/)).toHaveCount(0);
   await add.press("Enter");
   await expect(items.getByText("Jam", { exact: true })).toBeVisible();
   // Less dense than the rest: the same energy weighs more.
-  await page.getByLabel("Jam at on the way").fill("200");
-  await page.getByLabel("Jam at on the way").press("Enter");
+  await page.getByLabel("Jam at lunch and snacks").fill("200");
+  await page.getByLabel("Jam at lunch and snacks").press("Enter");
   await expect.poll(() => bagKg(page)).toBeGreaterThan(before + 0.2);
-  await page.getByRole("button", { name: "Cooked day without Jam" }).click();
+  await page.getByRole("button", { name: "Remove Jam from Cooked day" }).click();
   await expect(items.getByText("Jam", { exact: true })).toHaveCount(0);
   await expect.poll(() => bagKg(page)).toBeCloseTo(before, 2);
 });
@@ -38,10 +38,10 @@ test("a bag fills itself within its limits, fits the canister, says what holds i
   const targets = page.getByRole("table", { name: "Food bag against its targets" });
   await expect(targets).toContainText("too much at the start");
   const before = await bagKg(page);
-  await page.getByRole("button", { name: "Fill the bag of leg 10" }).click();
+  await page.getByRole("button", { name: "Fill the food bag for leg 10" }).click();
   const says = page.getByTestId("fill-says");
-  await expect(says).toContainText(/Leg 10: [\d,]+ g in place of/);
-  await expect(says).toContainText("Held back by");
+  await expect(says).toContainText(/Leg 10: [\d,]+ g instead of/);
+  await expect(says).toContainText("Limited by");
   await expect(targets).toContainText("fits");
   await expect.poll(() => bagKg(page)).toBeLessThan(before - 0.3);
   await page.keyboard.press("Control+z");
@@ -57,8 +57,8 @@ test("what cannot be filled says which limit would have to give", async ({ page 
   await page.getByLabel("Energy from fat, maximum").press("Enter");
   await page.getByLabel("Portions of one food a day, maximum").fill("0.1");
   await page.getByLabel("Portions of one food a day, maximum").press("Enter");
-  await page.getByRole("button", { name: "Fill the bag of leg 9" }).click();
-  await expect(page.getByTestId("fill-says")).toContainText("nothing keeps to all limits");
+  await page.getByRole("button", { name: "Fill the food bag for leg 9" }).click();
+  await expect(page.getByTestId("fill-says")).toContainText("no bag fits all your limits");
   await expect(page.getByTestId("fill-says")).toContainText("kcal");
 });
 
@@ -106,8 +106,8 @@ test("a table of foods: its lines are read, what does not is told by its line, a
   const preview = page.getByTestId("food-preview");
   await expect(preview).toContainText("1 food, Hill cake 440 kcal per 100 g");
   await expect(preview).toContainText("line 3: This row has no name.");
-  await expect(preview).toContainText("line 4: Snow: “abc” under kJ is no number.");
-  await preview.getByRole("button", { name: "Take 1 food" }).click();
+  await expect(preview).toContainText("line 4: Snow: “abc” in column kJ isn’t a number.");
+  await preview.getByRole("button", { name: "Import 1 food" }).click();
   await page.getByLabel("Find a food or a tag").fill("hill");
   await expect(page.getByRole("table", { name: "Foods" })).toContainText("Hill cake");
   await expect(page.getByLabel("Energy of Hill cake")).toHaveValue("440");
@@ -161,10 +161,10 @@ test("a menu for dry camps; a reserve; a food moved to another meal by keys", as
   await page.keyboard.press("Space");
   await expect(page.getByText("Oat, nut and milk mix over Breakfast.")).toBeAttached();
   await page.keyboard.press("ArrowDown");
-  await expect(page.getByText("Oat, nut and milk mix over On the way.")).toBeAttached();
+  await expect(page.getByText("Oat, nut and milk mix over Lunch and snacks.")).toBeAttached();
   await page.keyboard.press("Space");
   await expect(
-    page.getByRole("region", { name: "Lunch and snacks" }).getByLabel("Oat, nut and milk mix at on the way"),
+    page.getByRole("region", { name: "Lunch and snacks" }).getByLabel("Oat, nut and milk mix at lunch and snacks"),
   ).toBeVisible();
   await expect(breakfast.getByLabel("Oat, nut and milk mix at breakfast")).toHaveCount(0);
 });
@@ -175,7 +175,7 @@ test("an own trail has menus from the first minute, on a phone as well", async (
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Food");
   await expect(page.getByTestId("bag")).toContainText("Oat, nut and milk mix");
-  await page.getByRole("button", { name: "Fill the bag of leg 1" }).click();
+  await page.getByRole("button", { name: "Fill the food bag for leg 1" }).click();
   await expect(page.getByTestId("fill-says")).toContainText("in place of");
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
@@ -185,7 +185,7 @@ test("foods of one trip are in the pantry of the next", async ({ page }) => {
   await expect(page.getByTestId("line")).toBeVisible();
   await station(page, "Food");
   await page.getByTestId("food-file").setInputFiles(asFile("foods.csv", "name,kcal\nHill cake,440\n", "text/csv"));
-  await page.getByRole("button", { name: "Take 1 food" }).click();
+  await page.getByRole("button", { name: "Import 1 food" }).click();
   await expect(page.getByText("Saved on this device")).toBeVisible();
   await beginTrip(page, asFile("other.gpx", gpxOf(700)));
   await expect(page.getByTestId("line")).toBeVisible();

@@ -6,26 +6,26 @@ test("demands stand over the pieces; one is waived and required again; swaps are
 }) => {
   await openDemo(page, "/kit/?leg=11");
   const demands = page.getByTestId("demands");
-  await expect(demands.getByText("Snow under foot")).toBeVisible();
+  await expect(demands.getByText("Snow underfoot")).toBeVisible();
   await demands.getByRole("button", { name: /Steep snow/ }).click();
   const panel = page.getByTestId("demand");
-  await expect(panel).toContainText("Not met: nothing in the kit. It wants snowshoes");
+  await expect(panel).toContainText("Not covered: nothing in the kit. You need snowshoes");
   await panel.getByRole("button", { name: "Waive it on this leg" }).click();
-  await expect(panel).toContainText("Lifted by hand");
+  await expect(panel).toContainText("Waived by you");
   await panel.getByRole("button", { name: "Use the plan’s figures" }).click();
-  await expect(panel).toContainText("Not met");
+  await expect(panel).toContainText("Not covered");
 
   await page.getByText("Find swaps", { exact: true }).click();
   await page.getByRole("button", { name: "Find swaps" }).click();
   await expect(page.getByTestId("swaps-say")).toContainText("instead of", { timeout: 60_000 });
   const found = page.getByRole("list", { name: "Swaps by item" });
   const spikes = found.getByRole("listitem").filter({ hasText: "Ice axe" }).first();
-  await expect(spikes).toContainText("first for");
-  await page.getByRole("button", { name: /^Take all/ }).click();
+  await expect(spikes).toContainText("first needed for");
+  await page.getByRole("button", { name: /^Apply all/ }).click();
   await expect(page.getByTestId("swaps-say")).toHaveCount(0);
   // They are what the search would find: asked again, it finds nothing to change.
   await page.getByRole("button", { name: "Find swaps" }).click();
-  await expect(page.getByText("The spans are the best that there are")).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText("No better arrangement exists")).toBeVisible({ timeout: 60_000 });
   await page.keyboard.press("Control+z");
   await page.getByText("Where everything is on a given day").click();
   await expect(page.getByLabel("Where everything is")).toContainText("At home");
@@ -40,10 +40,10 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   const line = page.getByLabel("Add an item by typing a line");
   await line.fill("rain jacket");
   await line.press("Enter");
-  await expect(page.getByRole("alert")).toContainText("Type a name and a mass");
+  await expect(page.getByRole("alert")).toContainText("Enter a name and a weight");
   await line.fill("Rain jacket 7 oz");
   await line.press("Enter");
-  await expect(page.getByLabel("Mass of Rain jacket")).toHaveValue("198");
+  await expect(page.getByLabel("Weight of Rain jacket")).toHaveValue("198");
   const rain = page.getByTestId("demands").getByRole("button", { name: /^Rain/ });
   await expect(rain).not.toContainText("open");
   await line.fill("2 x Anvil 3 kg");
@@ -51,7 +51,7 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await expect(page.getByText("Anvil ×2")).toBeVisible();
   await page.getByLabel("Show").selectOption("500 g and more");
   await expect(page.getByText("Anvil ×2")).toBeVisible();
-  await expect(page.getByLabel("Mass of Rain jacket")).toHaveCount(0);
+  await expect(page.getByLabel("Weight of Rain jacket")).toHaveCount(0);
   await page.getByRole("searchbox", { name: "Find" }).fill("spoon");
   await expect(page.getByText("No items match. Clear the search or the filter.")).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -64,13 +64,13 @@ test("a kit list of any columns is read with what is wrong said, shared out fair
   const rows = "Item,Category,Weight (oz),Qty\nWool hat,Layers,1.6,1\nTotal,,1.6,\nRock,Odd,9 stone,1\n";
   await page.getByTestId("kit-file").setInputFiles(asFile("list.csv", rows, "text/csv"));
   const preview = page.getByTestId("kit-preview");
-  await expect(preview).toContainText("1 piece, Wool hat 45 g");
-  await expect(preview).toContainText("line 3: “Total” is taken for a total and passed over.");
-  await expect(preview).toContainText("line 4: “stone” is no weight unit. Use g, kg, oz or lb.");
-  await preview.getByRole("button", { name: "Take 1 piece" }).click();
-  await expect(page.getByLabel("Mass of Wool hat")).toHaveValue("45");
+  await expect(preview).toContainText("1 item, Wool hat 45 g");
+  await expect(preview).toContainText("line 3: “Total” looks like a total and was skipped.");
+  await expect(preview).toContainText("line 4: “stone” isn’t a weight unit. Use g, kg, oz or lb.");
+  await preview.getByRole("button", { name: "Import 1 item" }).click();
+  await expect(page.getByLabel("Weight of Wool hat")).toHaveValue("45");
   await page.keyboard.press("Control+z");
-  await expect(page.getByLabel("Mass of Wool hat")).toHaveCount(0);
+  await expect(page.getByLabel("Weight of Wool hat")).toHaveCount(0);
 
   await page.getByText("Share the load fairly", { exact: true }).click();
   const changes = page.getByRole("list", { name: "Items that change carrier" });
@@ -79,7 +79,7 @@ test("a kit list of any columns is read with what is wrong said, shared out fair
   await expect(page.getByText("This is already as fair as it gets.")).toBeVisible();
 
   await page.getByText("Weight by group", { exact: true }).click();
-  await expect(page.getByText("Skin-out: body bare to pack full")).toBeVisible();
+  await expect(page.getByText("Skin-out weight: everything worn and carried")).toBeVisible();
   await page.getByText("Packing list", { exact: true }).click();
   const shelter = page.getByRole("region", { name: "To pack: Sleep" });
   await shelter.getByRole("checkbox").first().check();
@@ -99,13 +99,13 @@ test("a piece is laid on the simulated scale, settles, and what is told of it st
   const dialog = page.getByRole("dialog");
   await dialog.getByRole("button", { name: "Weigh" }).click();
   await expect(dialog.getByText("simulated scale")).toBeVisible();
-  await dialog.getByRole("button", { name: "Take it" }).click();
+  await dialog.getByRole("button", { name: "Use this weight" }).click();
   const mass = dialog.getByLabel("Weight of one");
   await expect(mass).not.toHaveValue("88");
   await expect(dialog.getByLabel("I weighed it")).toBeChecked();
   const weighed = await mass.inputValue();
   await dialog.getByRole("button", { name: "Save changes" }).click();
-  await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue(weighed);
+  await expect(page.getByLabel("Weight of Ground sheet")).toHaveValue(weighed);
   await page.keyboard.press("Control+z");
-  await expect(page.getByLabel("Mass of Ground sheet")).toHaveValue("88");
+  await expect(page.getByLabel("Weight of Ground sheet")).toHaveValue("88");
 });

@@ -3,7 +3,7 @@ import { expect, openDemo, startingWeights, station, test } from "./fixtures.ts"
 test("the first visit opens the made-up trail, computed", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Corvane Traverse" })).toBeVisible();
-  await expect(page.getByText("This trail is made up.")).toBeVisible();
+  await expect(page.getByText("This trail is fictional.")).toBeVisible();
   await expect(page.getByRole("link", { name: "Start your own trip" })).toBeVisible();
   expect(await startingWeights(page)).toHaveLength(22);
   await expect(page.getByRole("option", { name: /^Leg 22/ })).toBeAttached();
@@ -67,7 +67,7 @@ test("the other hiker has another pack", async ({ page }) => {
 test("what falls short stands beside the leg, with what would mend it", async ({ page }) => {
   await openDemo(page, "/?leg=6");
   await expect(page.locator("#leg-row-5").getByText("bottles")).toBeVisible();
-  const check = page.getByTestId("why").getByRole("listitem").filter({ hasText: "the bottles hold" });
+  const check = page.getByTestId("why").getByRole("listitem").filter({ hasText: "your bottles hold" });
   await check.getByRole("button", { name: /^Add a water bag, \d+ L on leg 6/ }).click();
   await expect(page.locator("#leg-row-5").getByText("bottles")).toHaveCount(0);
   await expect(page.getByTestId("effect")).toContainText("Water bag");

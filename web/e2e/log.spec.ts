@@ -30,7 +30,7 @@ test.describe("on a phone, in the night theme", () => {
     await today.getByLabel(/^walked/).fill("6.5");
     await today.getByLabel(/^food/).fill("1.9");
     await today.getByLabel("notes").fill("Wind off the sal");
-    await expect(page.locator("[data-left=food]")).toContainText("wanted to the next stop");
+    await expect(page.locator("[data-left=food]")).toContainText("needed to the next stop");
     await page.close();
     const again = await context.newPage();
     await again.goto("/log/");
@@ -38,7 +38,7 @@ test.describe("on a phone, in the night theme", () => {
     await expect(card.getByLabel("notes")).toHaveValue("Wind off the sal");
     await expect(card.getByLabel(/^walked/)).toHaveValue("6.5");
     await card.getByRole("button", { name: "Save day" }).tap();
-    await expect(again.getByTestId("log-say")).toContainText("1 day kept");
+    await expect(again.getByTestId("log-say")).toContainText("1 day saved");
     await expect(card).toContainText("Day 2, Tue 30 Mar");
     await card.getByRole("button", { name: "Pick on the Line" }).tap();
     await again.getByTestId("point-picker").click({ position: { x: 180, y: 60 } });
@@ -46,7 +46,7 @@ test.describe("on a phone, in the night theme", () => {
     await card.getByRole("button", { name: "Rest day here" }).tap();
     await expect(card.getByRole("heading", { name: /^0 km/ })).toBeVisible();
     await card.getByRole("button", { name: "Save day" }).tap();
-    await expect(again.getByTestId("log-say")).toContainText("2 days kept");
+    await expect(again.getByTestId("log-say")).toContainText("2 days saved");
     expect(await again.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
     for (const button of await card.getByRole("button").all()) {
       const box = await button.boundingBox();
@@ -76,11 +76,11 @@ test.describe("on a phone, in the night theme", () => {
 
 test("nineteen days: behind the plan, slower found, taken by one step, and the past stays", async ({ page }) => {
   await openWalked(page);
-  await expect(page.getByTestId("log-say")).toContainText(/19 days kept, 300 km.*behind the plan of the first day/);
+  await expect(page.getByTestId("log-say")).toContainText(/19 days saved, 300 km.*behind the original plan/);
   const table = page.getByRole("table", { name: "Saved days" });
   await expect(table.getByRole("row")).toHaveCount(20);
   const learnt = page.getByRole("table", { name: "What the log shows" });
-  await expect(learnt.getByRole("row", { name: /^Own pace/ })).toContainText(/−\d+ %/);
+  await expect(learnt.getByRole("row", { name: /^Your pace/ })).toContainText(/−\d+ %/);
   await page.getByRole("button", { name: "Effect on the rest of the hike" }).click();
   await expect(page.getByTestId("learnt-then")).toContainText(/Finish on \d+ \w+ instead of \d+ \w+/);
   const past = await table.getByRole("row").nth(10).innerText();

@@ -42,7 +42,7 @@ test("a measured value replaces the schools, shows as such, and survives a reloa
   const field = page.getByLabel("Your litres per walking hour");
   await field.fill("0.9");
   await field.press("Enter");
-  await expect(page.getByText("your 0.90 L an hour replace the schools")).toBeVisible();
+  await expect(page.getByText("your 0.90 L per hour replace the models")).toBeVisible();
   await page.reload();
   await expect(page.getByLabel("Your litres per walking hour")).toHaveValue("0.9");
   await station(page, "Legs");
@@ -58,7 +58,7 @@ test("the rules of a day: rest days, hours by phase, a slower surface", async ({
   await rest.fill("6");
   await rest.press("Enter");
   await expect(page.getByTestId("days-summary")).toContainText(/[12][0-9] rest days/);
-  const hours = page.getByRole("region", { name: "Hours of Tamsin Okafor" });
+  const hours = page.getByRole("region", { name: "Hours for Tamsin Okafor" });
   await hours.getByRole("button", { name: "Set hours by phase" }).click();
   await hours.getByRole("button", { name: "Add phase" }).click();
   const last = hours.getByLabel("Hours").last();
@@ -106,7 +106,7 @@ test("every headline figure answers why, with its caution", async ({ page }) => 
   }
   await why.getByRole("button", { name: "Base", exact: true }).click();
   await why.getByRole("button", { name: "Sleep", exact: true }).click();
-  await expect(why.getByText(/^(Weighed|As stated)/).first()).toBeVisible();
+  await expect(why.getByText(/^(Weighed|As listed)/).first()).toBeVisible();
 });
 
 test("another carry of the leg answers why when its litres are asked", async ({ page }) => {

@@ -27,7 +27,7 @@ test("on a phone: all huts take boxes and are used in one step, devices in anoth
   await page.getByRole("radio", { name: /Water/ }).click();
   await expect(page.getByLabel("Kind of Cache 1")).toHaveValue("cache");
   await station(page, "Stops");
-  await page.getByText("Several stops at once").click();
+  await page.getByText("Edit several stops at once").click();
   const change = page.getByRole("button", { name: "Change 4 stops" });
   await expect(change).toBeDisabled();
   await page.getByLabel("and also offer").selectOption("post");
@@ -51,15 +51,15 @@ test("on a phone: all huts take boxes and are used in one step, devices in anoth
 test("at a desk: a second walker, and a kit list that tells whose each piece is", async ({ page }) => {
   await begin(page);
   await station(page, "Setup");
-  await expect(page.getByText("Everybody walks together")).toHaveCount(0);
+  await expect(page.getByText("Everyone walks together")).toHaveCount(0);
   await addHiker(page, "Milo");
   // Whoever comes along eats what the first does, and carries nothing yet.
   await station(page, "Food");
   await expect(page.getByRole("region", { name: "Menus", exact: true })).toContainText("Cooked day");
   await station(page, "Kit");
   await expect(page.getByText("Milo carries nothing yet.")).toBeVisible();
-  await page.getByRole("button", { name: /^Add \d+ usual pieces/ }).click();
-  await expect(page.getByLabel("Mass of Backpack")).toBeVisible();
+  await page.getByRole("button", { name: /^Add \d+ standard items/ }).click();
+  await expect(page.getByLabel("Weight of Backpack")).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(page.getByText("Milo carries nothing yet.")).toBeVisible();
   await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
@@ -67,13 +67,13 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await expect(preview).toContainText("3 pieces");
   await expect(preview.getByLabel("owner")).toHaveValue("owner");
   await preview.getByLabel("Current kit").selectOption("goes");
-  await preview.getByRole("button", { name: "Take 3 pieces" }).click();
-  await expect(page.getByLabel("Mass of Day pack")).toHaveValue("520");
+  await preview.getByRole("button", { name: "Import 3 items" }).click();
+  await expect(page.getByLabel("Weight of Day pack")).toHaveValue("520");
   await page.getByRole("radio", { name: "Ines" }).click();
-  await expect(page.getByLabel("Mass of Quilt")).toHaveValue("640");
-  await expect(page.getByLabel("Mass of Tent")).toHaveCount(0);
+  await expect(page.getByLabel("Weight of Quilt")).toHaveValue("640");
+  await expect(page.getByLabel("Weight of Tent")).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByLabel("Mass of Tent")).toBeVisible();
+  await expect(page.getByLabel("Weight of Tent")).toBeVisible();
 });
 
 test("a stop reached early in the day is walked on from with one click", async ({ page }) => {
@@ -82,9 +82,9 @@ test("a stop reached early in the day is walked on from with one click", async (
   await page.getByRole("checkbox", { name: "Use Alder Hut" }).click();
   await page.getByRole("row", { name: /Alder Hut/ }).click();
   const stop = page.getByRole("complementary", { name: "Stop" });
-  await expect(stop).toContainText("You come early and stay the night.");
+  await expect(stop).toContainText("You arrive early and stay the night.");
   await stop.getByRole("button", { name: "Walk on the same day" }).click();
-  await expect(stop).not.toContainText("You come early");
+  await expect(stop).not.toContainText("You arrive early");
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(stop).toContainText("You come early");
+  await expect(stop).toContainText("You arrive early");
 });

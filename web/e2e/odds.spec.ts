@@ -5,7 +5,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await openDemo(page, "/?leg=10");
   await page.getByRole("button", { name: "Odds", exact: true }).click();
   const finish = page.getByTestId("odds-finish");
-  await expect(finish).toContainText(/^1000 hikes: half arrive by \d+ \w+, one in ten before/);
+  await expect(finish).toContainText(/^1000 simulated hikes: half finish by \d+ \w+, one in ten before/);
   const table = page.getByRole("table", { name: "Risks by leg" });
   await expect(table.getByRole("row")).toHaveCount(23);
   await expect(table.getByRole("row").nth(1)).toContainText(/\d+ in 100/);
@@ -25,8 +25,8 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
     Number(/(\d+) in 100/.exec(await reserves.getByRole("row").nth(row).innerText())![1]);
   const before = await inHundred(1);
   expect(await inHundred(5)).toBeLessThan(before);
-  await reserves.getByRole("button", { name: "Take 2 days" }).click();
-  await expect(page.getByTestId("effect")).toContainText("2 days in reserve");
+  await reserves.getByRole("button", { name: "Use 2 days" }).click();
+  await expect(page.getByTestId("effect")).toContainText("2 days reserve");
   // The plan is another one: its odds are needed again.
   await page.getByRole("button", { name: "Simulate a thousand hikes again" }).click();
   await expect(finish).toContainText("1000 hikes");
@@ -34,7 +34,7 @@ test("the odds of each leg, the range of arrival, and a reserve that is tried an
   await expect(page.getByTitle("Why this weight").first()).toBeVisible();
 });
 
-test("the season shows within which dates eight hikes of ten pass; a law that is switched off is walked again", async ({
+test("the season shows within which dates eight hikes of ten pass; a law that is turned off is walked again", async ({
   page,
 }) => {
   await openDemo(page);
@@ -56,11 +56,11 @@ test("the season shows within which dates eight hikes of ten pass; a law that is
 test("changes are tried, what they would break is marked, and one is taken and undone", async ({ page }) => {
   await openDemo(page);
   await page.getByRole("button", { name: "What helps", exact: true }).click();
-  await expect(page.getByTestId("lever-now")).toContainText(/As it is: 17\.\d kg, leg 6/);
+  await expect(page.getByTestId("lever-now")).toContainText(/Now: 17\.\d kg, leg 6/);
   const changes = page.getByRole("table", { name: "Changes" });
   const ranch = changes.getByRole("row", { name: /^Stop at Brandt ranch/ });
   await expect(ranch).toContainText("closed");
-  const take = changes.getByRole("button", { name: "Take: Leave at home: Camera" });
+  const take = changes.getByRole("button", { name: "Apply: Leave at home: Camera" });
   await take.focus();
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("effect")).toContainText("Leave at home: Camera");
@@ -82,7 +82,7 @@ test("a hike that went wrong is opened as a variant; variants are compared, and 
   await page.getByRole("button", { name: "Variants", exact: true }).click();
   const list = page.getByRole("list", { name: "Variants of this trip" });
   await expect(list.getByRole("listitem")).toHaveCount(2);
-  await list.getByRole("button", { name: "Open The plan" }).click();
+  await list.getByRole("button", { name: "Open Original plan" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Corvane Traverse");
   await list.getByRole("button", { name: /^Rename Hike/ }).click();
   await page.getByLabel("Name of the variant").fill("A bad year");
@@ -91,16 +91,16 @@ test("a hike that went wrong is opened as a variant; variants are compared, and 
   const compared = page.getByTestId("variants-compared");
   await expect(compared.getByRole("row", { name: /^finish/ })).toContainText("19 Jul");
   await expect(compared.getByRole("row", { name: /^legs / })).toHaveCount(0);
-  await page.getByRole("button", { name: "Stops of A bad year" }).click();
-  await expect(page.getByTestId("effect")).toContainText("Stops of A bad year");
+  await page.getByRole("button", { name: "Stops from A bad year" }).click();
+  await expect(page.getByTestId("effect")).toContainText("Stops from A bad year");
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByTestId("effect")).toContainText("Undid: Stops of A bad year");
+  await expect(page.getByTestId("effect")).toContainText("Undid: Stops from A bad year");
   await page.getByLabel("Save the current plan as").fill("As it stands");
   await page.keyboard.press("Enter");
   await expect(list.getByRole("listitem")).toHaveCount(3);
-  await page.getByRole("button", { name: "Remove As it stands" }).click();
+  await page.getByRole("button", { name: "Delete As it stands" }).click();
   await expect(list.getByRole("listitem")).toHaveCount(2);
-  await page.getByRole("button", { name: "Put it back" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
   await expect(list.getByRole("listitem")).toHaveCount(3);
 });
 
@@ -108,7 +108,7 @@ test("a figure says how sure it is, and what that comes from", async ({ page }) 
   await openDemo(page, "/?leg=10&why=food");
   await page.getByRole("button", { name: "How sure is this?" }).click();
   const trust = page.getByTestId("trust");
-  await expect(trust).toContainText(/It may well be ± \d\.\d kg off/, { timeout: 90_000 });
+  await expect(trust).toContainText(/Likely error: ± \d\.\d kg/, { timeout: 90_000 });
   await expect(trust.getByRole("listitem").filter({ hasText: "you" })).toContainText(/\d+ %/);
 });
 

@@ -42,7 +42,7 @@ test("800 km and 60 waypoints stand as legs after six steps", async ({ page }) =
   await expect(page.getByTestId("line")).toBeVisible();
   await page.getByRole("link", { name: "Start your own trip" }).click();
   await offer(page, "long.gpx", file);
-  await expect(preview(page)).toContainText("16,001 track points, 799");
+  await expect(preview(page)).toContainText("16,001 points from track, 799");
   await page.getByLabel("Name").fill("The long way");
   await page.getByLabel("Pace").selectOption("brisk");
   await page.getByLabel("Distance to the sea").selectOption("inland");
@@ -73,17 +73,17 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   const forward = Array.from({ length: 14 }, (_, i) => `Day ${i + 1}`);
   expect([forward, [...forward].reverse()]).toContainEqual(names);
   // Without its middle the trail has a hole, which is needed.
-  await page.getByLabel("Day 7: taken as").selectOption("skip");
+  await page.getByLabel("Day 7: import as").selectOption("skip");
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();
-  await page.getByLabel("Walk it as a straight line").check();
+  await page.getByLabel("Bridge it with a straight line").check();
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeEnabled();
-  await page.getByLabel("Day 7: taken as").selectOption("of the trail");
+  await page.getByLabel("Day 7: import as").selectOption("of the trail");
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   // A section turned against the others leaves two holes.
-  await page.getByRole("button", { name: "Turn Day 3 round" }).click();
+  await page.getByRole("button", { name: "Reverse Day 3" }).click();
   await expect(page.getByTestId("gaps")).toContainText("2 gaps");
-  await page.getByRole("button", { name: "Turn Day 3 round" }).click();
+  await page.getByRole("button", { name: "Reverse Day 3" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   await page.getByRole("button", { name: "Day 3 later" }).click();
   await expect(page.getByTestId("gaps")).toBeVisible();
@@ -168,9 +168,9 @@ test("a pasted water report is compared with the plan: new, changed and gone, ea
   const merge = page.getByTestId("merge");
   await expect(merge).toContainText("1 new: add (Blue tarn)");
   await expect(merge).toContainText("1 changed: update (North spring)");
-  await merge.getByText(/places? the file does not name/).click();
+  await merge.getByText(/places? in your plan/).click();
   await merge.getByLabel("remove South creek").check();
-  await merge.getByRole("button", { name: "Take these 3 changes" }).click();
+  await merge.getByRole("button", { name: "Apply these 3 changes" }).click();
   await expect(page.getByRole("slider", { name: "source Blue tarn" })).toBeVisible();
   await expect(page.getByRole("slider", { name: "source South creek" })).toHaveCount(0);
   await expect(water).toContainText("2");
@@ -183,15 +183,15 @@ test("a word of one’s own sorts places, and is remembered", async ({ page }) =
   const file = gpxFile(waypoint("Gronk three", 5), waypoint("Gronk four", 9), trackOf("Way", 0, 30));
   await page.goto("/begin/");
   await offer(page, "way.gpx", file);
-  await expect(page.getByLabel("Gronk three, not known: taken as")).toHaveValue("out");
+  await expect(page.getByLabel("Gronk three, not known: import as")).toHaveValue("out");
   await page.getByText("By keyword or symbol, and your own keywords").click();
   await page.getByLabel("Your own keyword").fill("gronk");
   await page.getByLabel("means").selectOption("water");
   await page.getByRole("button", { name: "Add keyword" }).click();
-  await expect(page.getByLabel("Gronk four, water: taken as")).toHaveValue("water");
+  await expect(page.getByLabel("Gronk four, water: import as")).toHaveValue("water");
   await page.reload();
   await offer(page, "way.gpx", file);
-  await expect(page.getByLabel("Gronk three, water: taken as")).toHaveValue("water");
+  await expect(page.getByLabel("Gronk three, water: import as")).toHaveValue("water");
 });
 
 test.describe("without network", () => {

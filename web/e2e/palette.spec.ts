@@ -20,7 +20,7 @@ test("anything is found by a part of its name and shown where it is; what was fo
     .first()
     .click();
   await expect(page.getByLabel("Find", { exact: true })).toHaveValue("Camera");
-  await expect(page.getByLabel("Mass of Camera")).toBeVisible();
+  await expect(page.getByLabel("Weight of Camera")).toBeVisible();
   await page.keyboard.press("Control+k");
   await expect(dialog).toBeVisible();
   await page.keyboard.type("brandt");
@@ -47,7 +47,7 @@ test("actions, keys and words of help, without a fault for who cannot see them",
   await how.getByRole("button", { name: "Glossary" }).click();
   const words = page.getByRole("dialog", { name: "Glossary" });
   await words.getByLabel("Search").fill("dry");
-  await expect(words).toContainText("a night without water");
+  await expect(words).toContainText("a camp without water");
   await expect(words).not.toContainText("base weight");
   await page.keyboard.press("Escape");
   await page.keyboard.press("Control+k");
@@ -68,7 +68,7 @@ test("a question mark in a field stays there, and the palette finds on a phone w
   await dialog.getByRole("combobox").fill("what?");
   await expect(page.getByRole("dialog", { name: "Keyboard shortcuts" })).toHaveCount(0);
   await dialog.getByRole("combobox").fill("need");
-  await dialog.getByRole("option", { name: /^Trip: Need/ }).click();
+  await dialog.getByRole("option", { name: /^Setup: Energy need/ }).click();
   await expect(page).toHaveURL(/\/trip\/\?part=need/);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

@@ -40,7 +40,7 @@ test("cards for the pocket are printed as the interface shows them, nothing cut 
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByLabel(/^Day cards/).check();
   const preview = papers.getByRole("region", { name: "Preview" });
@@ -64,13 +64,13 @@ test("cards for the pocket are printed as the interface shows them, nothing cut 
   );
   // The size is remembered for the next time.
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   await expect(papers.getByLabel("Size")).toHaveValue("letter");
 });
 
 test("the whole booklet: every paper is in it; the page for home stands alone", async ({ page }) => {
   await openDemo(page);
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByRole("button", { name: "Whole booklet" }).click();
   await expect(papers.getByRole("region", { name: "Preview" })).toContainText("Departure day");
@@ -107,7 +107,7 @@ test("an own trail of long and strange names, on the smallest paper: nothing is 
   const name = `Мост, عبور &amp; ${"Veryverylong".repeat(12)}`;
   const town = `<wpt lat="40.4" lon="-150"><name>${name} shop</name></wpt>`;
   await beginTrip(page, asFile("north.gpx", gpxOf(900, town)));
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   const papers = page.getByTestId("papers");
   await papers.getByRole("button", { name: "Whole booklet" }).click();
   await papers.getByLabel("Size").selectOption("a5");
@@ -184,7 +184,7 @@ test("where the device can share, the page goes to its share sheet as a file, an
     });
   });
   await openDemo(page);
-  await page.getByRole("button", { name: "Print cards and lists" }).click();
+  await page.getByRole("button", { name: "Print cards" }).click();
   await page.getByTestId("papers").getByRole("button", { name: "Share" }).click();
   await expect
     .poll(() => page.evaluate(() => (window as unknown as { shared: string[] }).shared))

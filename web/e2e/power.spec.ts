@@ -19,14 +19,14 @@ test("fuel by leg follows the stove, ways to cook stand side by side, and what t
 
   await page.getByRole("button", { name: "What to turn off to make it" }).click();
   const steps = page.getByRole("list", { name: "Turned off" });
-  await expect(steps).toContainText("As it is:");
+  await expect(steps).toContainText("Now:");
   await expect(steps).toContainText("the rest lasts.");
-  await page.getByRole("button", { name: "Which legs want the banks" }).click();
+  await page.getByRole("button", { name: "Which legs need the power banks" }).click();
   await expect(page.getByRole("list", { name: "Power banks by leg" })).toContainText(
-    "Power bank, 10 000 mAh: wanted on leg",
+    "Power bank, 10 000 mAh: needed on leg",
   );
   // One that has a rank comes first, and the others stay on.
-  await page.getByLabel("When Camera is switched off").selectOption("1.");
+  await page.getByLabel("When Camera is turned off").selectOption("1.");
   await page.getByRole("button", { name: "What to turn off to make it" }).click();
   await expect(steps.getByRole("listitem").nth(1)).toContainText("Without Camera:");
   await expect(steps.getByRole("listitem")).toHaveCount(2);
@@ -48,7 +48,7 @@ test("spare sets to a certainty, on an own trail, on a phone", async ({ page }) 
   await page.getByLabel("Kind of Device", { exact: true }).last().selectOption("battery-powered device");
   await page.getByLabel("Days per set of Device", { exact: true }).last().fill("4");
   await page.getByLabel("Days per set of Device", { exact: true }).last().press("Enter");
-  await page.getByLabel("How surely the sets of Device last").last().selectOption("in 99 of 100 cases");
-  await expect(page.getByText(/“Device” wants \d spare sets? on this leg and has 0\./)).toBeVisible();
+  await page.getByLabel("How sure the spare sets of Device should be").last().selectOption("in 99 of 100 cases");
+  await expect(page.getByText(/“Device” needs \d spare sets? of batteries on this leg; you have 0\./)).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

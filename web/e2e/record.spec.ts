@@ -68,13 +68,13 @@ test.describe("on a phone without network", () => {
     await expect(rows.nth(1)).toContainText("0 km, total 11 km");
     await rows.nth(0).getByRole("textbox").first().fill("9000 km");
     await rows.nth(0).getByRole("textbox").first().press("Enter");
-    await expect(rows.nth(0)).toContainText("The walk is 89.8 km long.");
+    await expect(rows.nth(0)).toContainText("The hike is 89.8 km long.");
     await rows.nth(0).getByRole("textbox").first().press("Escape");
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
-    await several.getByRole("button", { name: "Keep these 3 days" }).tap();
-    await expect(page.getByTestId("log-say")).toContainText("3 days kept");
+    await several.getByRole("button", { name: "Save these 3 days" }).tap();
+    await expect(page.getByTestId("log-say")).toContainText("3 days saved");
     await page.reload();
-    await expect(page.getByTestId("log-say")).toContainText("3 days kept");
+    await expect(page.getByTestId("log-say")).toContainText("3 days saved");
     await expect(page.locator("html")).toHaveAttribute("data-theme", "night");
     await expect(page.getByTestId("today")).toContainText("Day 4");
     await page.getByRole("button", { name: /^Undo/ }).click();
@@ -95,14 +95,14 @@ test("a record with times becomes days: kept, told where it left the trail, and 
   const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
   await expect(rows).toHaveCount(3);
   await expect(rows.nth(0)).toContainText("18 km, total 18 km");
-  await expect(rows.nth(1)).toContainText("ends away from the trail");
+  await expect(rows.nth(1)).toContainText("ends off the trail");
   await expect(rows.nth(0).getByLabel(/^walked/)).toHaveValue("6.0");
-  await several.getByRole("button", { name: "Keep these 3 days" }).click();
-  await expect(page.getByTestId("log-say")).toContainText("3 days kept, 50 km");
+  await several.getByRole("button", { name: "Save these 3 days" }).click();
+  await expect(page.getByTestId("log-say")).toContainText("3 days saved, 50 km");
   // The same file again changes nothing unasked.
   await files.setInputFiles(asFile("days.gpx", record));
-  await expect(rows.nth(0)).toContainText("kept already");
-  await expect(several.getByRole("button", { name: "Keep these 0 days" })).toBeDisabled();
+  await expect(rows.nth(0)).toContainText("already saved");
+  await expect(several.getByRole("button", { name: "Save these 0 days" })).toBeDisabled();
   await several.getByRole("button", { name: "Cancel" }).click();
   const [gpx] = await Promise.all([
     page.waitForEvent("download"),
@@ -120,8 +120,8 @@ test("somebody else’s record is asked about and kept apart; one without times 
   const files = several.getByLabel("Tracks of days you walked");
   await files.setInputFiles(asFile("other.gpx", recordOf([{ date: on(0), fromKm: 0, toKm: 20 }], 20)));
   const question = several.getByRole("alert");
-  await expect(question).toContainText(/10 of 10 positions lie away from this trail; the nearest is [\d,]+ km from it/);
-  await question.getByRole("button", { name: "Show its days all the same" }).click();
+  await expect(question).toContainText(/10 of 10 points are away from this trail; the nearest is [\d,]+ km away/);
+  await question.getByRole("button", { name: "Yes, show its days" }).click();
   await expect(several).toContainText("None of these days ends near this trail. Nothing was changed.");
   await files.setInputFiles(asFile("untimed.gpx", gpxOf(50)));
   await expect(several).toContainText("No position has a time");
@@ -147,7 +147,7 @@ test("over the date line days follow each other; a day kept twice is one day", a
   await several.getByLabel("Tracks of days you walked").setInputFiles(asFile("line.gpx", record));
   const rows = several.getByRole("list", { name: "Days to save" }).getByRole("listitem");
   await expect(rows).toHaveCount(4);
-  await several.getByRole("button", { name: "Keep these 4 days" }).click();
+  await several.getByRole("button", { name: "Save these 4 days" }).click();
   const table = page.getByRole("table", { name: "Saved days" });
   await expect(table.getByRole("row")).toHaveCount(5);
   await table.getByRole("row").nth(1).click();
@@ -173,12 +173,12 @@ test("the simulated tracker fills in days; on a trail that is not its own it say
   await expect(several.getByTestId("tracker-says")).toContainText("Simulated");
   await expect(rows.last()).toContainText("not over yet");
   await expect(rows.last().getByRole("checkbox")).not.toBeChecked();
-  await several.getByRole("button", { name: /^Keep th/ }).click();
-  await expect(page.getByTestId("log-say")).toContainText(/\d days? kept, \d+ km/);
+  await several.getByRole("button", { name: /^Save th/ }).click();
+  await expect(page.getByTestId("log-say")).toContainText(/\d days? saved, \d+ km/);
   await beginLog(page);
   await openSeveral(page);
   await several.getByRole("button", { name: "Follow the tracker (simulated)" }).click();
-  await expect(several).toContainText(/positions lie away from this trail/, { timeout: 60_000 });
+  await expect(several).toContainText(/points are away from this trail/, { timeout: 60_000 });
   await expect(rows).toHaveCount(0);
 });
 
@@ -187,20 +187,20 @@ test("a shakedown of four days teaches the long walk, which names it; verdicts g
   await openExampleOf(page, "Four-day shakedown");
   await expect(page.getByRole("banner")).toContainText("Sallow Round");
   await station(page, "Log");
-  await expect(page.getByTestId("log-say")).toContainText("4 days kept");
+  await expect(page.getByTestId("log-say")).toContainText("4 days saved");
   await page.getByText("Item by item: carried, broken, never needed").click();
   const pieces = page.getByRole("table", { name: "Items in the log" });
   await pieces.getByLabel("Verdict on Wind shirt").selectOption("home");
-  await pieces.getByLabel("Lesson of Wind shirt").fill("Too warm to walk in.");
-  await pieces.getByLabel("Lesson of Wind shirt").press("Enter");
-  await expect(page.getByTestId("effect")).toContainText("Lesson of Wind shirt");
+  await pieces.getByLabel("Lesson for Wind shirt").fill("Too warm to walk in.");
+  await pieces.getByLabel("Lesson for Wind shirt").press("Enter");
+  await expect(page.getByTestId("effect")).toContainText("Lesson for Wind shirt");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
   const from = page.getByTestId("from-trip");
-  await from.getByLabel("Learn from a trip before").selectOption({ label: "Sallow Round, four days of shakedown" });
-  await expect(from).toContainText(/Own pace, 4 days: \d+ % there, 77 % here/);
-  await from.getByRole("button", { name: /^Take what Sallow Round/ }).click();
-  await expect(from).toContainText("Taught by Sallow Round, four days of shakedown, 4 days from 26 Feb on.");
+  await from.getByLabel("Learn from an earlier trip").selectOption({ label: "Sallow Round, four days of shakedown" });
+  await expect(from).toContainText(/Your pace, 4 days: \d+ % there, 77 % here/);
+  await from.getByRole("button", { name: /^Use these figures from Sallow Round/ }).click();
+  await expect(from).toContainText("Learnt from Sallow Round, four days of shakedown, 4 days from 26 Feb.");
   await page.keyboard.press("Control+z");
-  await expect(from).not.toContainText("Taught by");
+  await expect(from).not.toContainText("Learnt from");
 });

@@ -6,7 +6,7 @@ test("a worker that dies is started again, and the edit is kept", async ({ page 
   await openDemo(page, "/kit/");
   const worker = page.workers().find((candidate) => candidate.url().includes("core.worker"))!;
   await worker.evaluate(() => self.close());
-  const mass = page.getByLabel("Mass of Backpack").first();
+  const mass = page.getByLabel("Weight of Backpack").first();
   await mass.fill("2500");
   await mass.press("Enter");
   await expect(page.getByText("The calculation stopped and was restarted. Your edit is saved.")).toBeVisible({
@@ -22,10 +22,10 @@ async function refusedMass(page: Page): Promise<Locator> {
       throw new DOMException("full", "QuotaExceededError");
     };
   });
-  const mass = page.getByLabel("Mass of Backpack").first();
+  const mass = page.getByLabel("Weight of Backpack").first();
   await mass.fill("2500");
   await mass.press("Enter");
-  await expect(page.getByText(/storage is full, so this change was not kept/)).toBeVisible();
+  await expect(page.getByText(/storage is full, so your change wasn’t saved/)).toBeVisible();
   await expect(mass).toHaveValue("986");
   return mass;
 }
@@ -63,7 +63,7 @@ test("a full disk while beginning a trip: the plan of before stays, the preview 
   });
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
   await page.getByRole("button", { name: "Show my plan" }).click();
-  await expect(page.getByText("The trip was not begun.")).toBeVisible();
+  await expect(page.getByText("Couldn’t create the trip.")).toBeVisible();
   await expect(page.getByTestId("preview")).toBeVisible();
   await page.goto("/");
   await expect(page.getByRole("listbox", { name: "Legs" }).getByRole("option")).toHaveCount(22);
@@ -127,14 +127,14 @@ test("a stored plan that can be mended is, as a step that can be undone", async 
     doc: { devices: [{ id: "d", name: "Lamp", pieceId: "gone", ownerId: "tamsin", kind: "rechargeable" }] },
   });
   await page.reload();
-  await expect(page.getByText(/The stored plan was mended/)).toBeVisible();
+  await expect(page.getByText(/The saved plan was repaired/)).toBeVisible();
   await expect(page.getByTestId("line")).toBeVisible();
   await expect(page.getByTitle("Undo: Repair the saved plan (Ctrl Z)")).toBeEnabled();
 });
 
 test("the plan opened last is gone: the one changed last opens, and nothing is overwritten", async ({ page }) => {
   await openDemo(page, "/kit/");
-  const mass = page.getByLabel("Mass of Backpack").first();
+  const mass = page.getByLabel("Weight of Backpack").first();
   await mass.fill("2500");
   await mass.press("Enter");
   await expect(page.getByTestId("effect")).toContainText("2,500 g");
@@ -155,7 +155,7 @@ test.describe("with the worker that keeps the parts", () => {
     await expect(page.getByTestId("line")).toBeVisible();
     let loads = 0;
     page.on("load", () => loads++);
-    const mass = page.getByLabel("Mass of Backpack").first();
+    const mass = page.getByLabel("Weight of Backpack").first();
     await mass.fill("2500");
     await page.evaluate(() => navigator.serviceWorker.dispatchEvent(new Event("controllerchange")));
     await page.waitForTimeout(1000);
@@ -175,7 +175,7 @@ test("storage that never answers: the demo opens all the same, and the page says
     IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
   });
   await openDemo(page);
-  await expect(page.getByText(/storage does not answer/)).toBeVisible();
+  await expect(page.getByText(/storage isn’t responding/)).toBeVisible();
   await expect(page.getByText("Not saved: this tab only")).toBeVisible();
 });
 
@@ -183,7 +183,7 @@ test("storage refused: the demo still opens and can be changed, and the page say
   await page.addInitScript(() => Object.defineProperty(window, "indexedDB", { value: undefined }));
   await openDemo(page, "/kit/");
   await expect(page.getByText(/Export the plan before you close the page|export the plan/i).first()).toBeVisible();
-  const mass = page.getByLabel("Mass of Backpack").first();
+  const mass = page.getByLabel("Weight of Backpack").first();
   await mass.fill("2500");
   await mass.press("Enter");
   await expect(mass).toHaveValue("2,500");
@@ -212,8 +212,8 @@ test.describe("without a network", () => {
     }
     expect(await startingWeights(page)).toHaveLength(22);
     await station(page, "Kit");
-    await page.getByLabel("Mass of Backpack").first().fill("1500");
-    await page.getByLabel("Mass of Backpack").first().press("Enter");
+    await page.getByLabel("Weight of Backpack").first().fill("1500");
+    await page.getByLabel("Weight of Backpack").first().press("Enter");
     await expect(page.getByTestId("effect")).toContainText("Backpack: 1,500 g");
   });
 });

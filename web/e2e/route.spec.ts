@@ -13,7 +13,7 @@ test("the demo’s alternate is walked with one click, its places with it, and u
   await openDemo(page, "/trail/");
   const before = await lengthKm(page);
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toHaveCount(0);
-  await page.getByRole("checkbox", { name: "Walk Corrie valley way" }).click();
+  await page.getByRole("checkbox", { name: "Use Corrie valley way" }).click();
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toBeVisible();
   await expect.poll(() => lengthKm(page)).toBeGreaterThan(before + 1);
   await page.getByRole("button", { name: "Undo" }).click();
@@ -23,10 +23,10 @@ test("the demo’s alternate is walked with one click, its places with it, and u
 
 test("a closure is gone round by its alternate, or past by a ride, which is a leg’s end", async ({ page }) => {
   await openDemo(page, "/trail/");
-  await page.getByRole("checkbox", { name: "Rockfall on the Red Stair holds" }).click();
+  await page.getByRole("checkbox", { name: "Rockfall on the Red Stair is in force" }).click();
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toBeVisible();
-  await expect(route(page).getByText(/the land manager says/)).toBeVisible();
-  await page.getByLabel("How to get past Rockfall on the Red Stair").selectOption("by a ride");
+  await expect(route(page).getByText(/the land manager can say/)).toBeVisible();
+  await page.getByLabel("How to bypass Rockfall on the Red Stair").selectOption("by a ride");
   await expect(page.getByRole("slider", { name: "camp Corrie meadow" })).toHaveCount(0);
   await station(page, "Legs");
   await expect(page.getByRole("row", { name: /Ride past Rockfall on the Red Stair/ }).first()).toBeVisible();
@@ -65,7 +65,7 @@ test("an own alternate from a file, walked, turned round twice, and gone again w
   await page.getByRole("button", { name: "Add as an alternate" }).click();
   await expect(page.getByLabel("High way leaves at")).toHaveValue("22.2");
   expect(await lengthKm(page)).toBe(plain);
-  await page.getByRole("checkbox", { name: "Walk High way" }).click();
+  await page.getByRole("checkbox", { name: "Use High way" }).click();
   await expect(page.getByRole("slider", { name: "stop High store" })).toBeVisible();
   const longer = await lengthKm(page);
   expect(longer).toBeGreaterThan(plain + 3);

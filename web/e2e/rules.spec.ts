@@ -20,11 +20,11 @@ test("a way to water is worth what one says: at nothing all of it is passed by, 
 test("a custom rule is shown before its stretch, and who keeps a rule of food storage is set", async ({ page }) => {
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Stretches/ }).click();
-  const keeper = page.getByRole("combobox", { name: /^Who keeps the rule of/ }).first();
+  const keeper = page.getByRole("combobox", { name: /^Who the rule of/ }).first();
   const name = (await keeper.getAttribute("aria-label"))!.replace("Who keeps the rule of ", "");
   await keeper.selectOption("anyone camping there");
-  await expect(page.getByTestId("effect")).toContainText("for who is sleeping");
-  await page.getByRole("combobox", { name: `Rule of ${name}`, exact: true }).selectOption("custom text");
+  await expect(page.getByTestId("effect")).toContainText("applies to sleeping");
+  await page.getByRole("combobox", { name: `Rule for ${name}`, exact: true }).selectOption("custom text");
   await expect(page.getByTestId("effect")).toContainText("own");
   await page.goto("/?leg=9");
   await expect(page.getByTestId("why").getByText(`“${name}” has its own rule`)).toBeVisible();
@@ -33,7 +33,7 @@ test("a custom rule is shown before its stretch, and who keeps a rule of food st
 test("the minutes of a ride are set at the stop, and the walk the other way keeps its kit", async ({ page }) => {
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Stops/ }).click();
-  const ride = page.getByLabel(/^Minutes of ride to/).first();
+  const ride = page.getByLabel(/^Ride to/).first();
   await expect(ride).toBeVisible();
   await ride.fill("95");
   await ride.press("Enter");

@@ -98,11 +98,11 @@ test("months of a station are pasted: what is wrong is said, Fahrenheit is asked
   await openDemo(page, "/season/");
   await page.getByText("Ivory Range middle").click();
   await page.getByText("Paste monthly values").locator("visible=true").click();
-  const months = page.getByLabel("Months of Ivory Range middle from a table");
+  const months = page.getByLabel("Monthly values for Ivory Range middle");
   const take = page.getByRole("button", { name: "Use these months" }).locator("visible=true");
   await months.fill("1 2 3 4 5 6 7 8 9 10 11".replaceAll(" ", "\t"));
   await take.click();
-  await expect(page.getByRole("alert").filter({ hasText: "has 11 months; twelve are wanted" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "has 11 months; enter twelve" })).toBeVisible();
   const low = [10, 12, 20, 28, 36, 44, 50, 50, 42, 32, 22, 14];
   await months.fill(`${low.join("\t")}\n${low.map((f) => f + 30).join("\t")}`);
   await take.click();
@@ -185,7 +185,7 @@ test("a forecast is pasted and stands over the normals; what is wrong in it is s
   const low = page.getByLabel("Low of 29 Mar");
   await low.fill("much");
   await low.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "is not understood" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "isn’t clear" })).toBeVisible();
   await low.fill("-12");
   await low.press("Enter");
   await expect(table(page).getByRole("row").nth(1)).toContainText(/−\d °C at/);
@@ -194,7 +194,7 @@ test("a forecast is pasted and stands over the normals; what is wrong in it is s
 test("a ford is told what was measured, and its hour counts", async ({ page }) => {
   await openDemo(page, "/trail/");
   await page.getByRole("radio", { name: /Stretches/ }).click();
-  await page.getByRole("button", { name: "What is known of Long beck" }).click();
+  await page.getByRole("button", { name: "About Long beck" }).click();
   await page.getByRole("button", { name: "I measured its depth and speed" }).click();
   await expect(page.getByLabel("Depth")).toHaveValue("0.5");
   await page.getByLabel("Depth").fill("0.1");

@@ -12,11 +12,11 @@ test("alternatives are weighed on the whole hike, one is taken, and the other li
   const tarp = table.getByRole("row", { name: /^Tarp with net/ });
   await expect(tarp).toContainText("kg·km", { timeout: 60_000 });
   await expect(table.getByRole("row")).toHaveText([/^shelter/, /^Tarp/, /^Double-wall/, /^Trekking-pole/]);
-  await page.getByLabel("Comfort counts").fill("3");
-  await page.getByLabel("Weight counts").fill("0");
-  await page.getByLabel("Cost counts").fill("0");
+  await page.getByLabel("Importance of comfort").fill("3");
+  await page.getByLabel("Importance of weight").fill("0");
+  await page.getByLabel("Importance of cost").fill("0");
   await expect(table.getByRole("row")).toHaveText([/^shelter/, /^Double-wall/, /^Trekking-pole/, /^Tarp/]);
-  await tarp.getByRole("button", { name: /^Take Tarp with net/ }).click();
+  await tarp.getByRole("button", { name: /^Use Tarp with net/ }).click();
   await open(page, "Shelf and starter lists");
   const shelf = page.getByRole("table", { name: "Shelf" });
   await expect(shelf.getByRole("row", { name: /^Trekking-pole tent/ })).toContainText("540 crowns");
@@ -38,17 +38,17 @@ test("a decision waits with its day and both weights, is decided with a reason, 
   const before = await row.innerText();
   await stakes.getByLabel("Why").fill("nights on bare ground");
   await stakes.getByRole("button", { name: "Leave it" }).click();
-  await expect(stakes).toContainText(/Not taken, decided on .*: nights on bare ground/);
+  await expect(stakes).toContainText(/Left behind, decided on .*: nights on bare ground/);
   await expect(row).not.toHaveText(before);
   await stakes.getByRole("button", { name: "Reopen" }).click();
   await expect(row).toHaveText(before);
   await page.getByLabel("Only if").fill("the cache at the well is empty");
   await page.getByLabel("take").selectOption({ label: "Water bag, 3 L" });
-  await page.getByLabel("Check against").selectOption("a carry of more than");
+  await page.getByLabel("Check against").selectOption("a water carry over");
   await page.getByRole("textbox", { name: "L", exact: true }).fill("5");
   await page.getByRole("button", { name: "Add decision" }).click();
   const cache = list.getByRole("listitem").filter({ hasText: "the cache at the well is empty" });
-  await expect(cache).toContainText("a carry of more than 5.0 L");
+  await expect(cache).toContainText("a water carry over 5.0 L");
   await cache.getByRole("button", { name: "Delete" }).click();
   await expect(cache).toHaveCount(0);
 });
@@ -69,7 +69,7 @@ test("two lists are compared: before a shakedown and now, start and finish; one 
   await page.getByRole("combobox", { name: /^From/ }).selectOption("“today”");
   await page.getByRole("combobox", { name: /^To/ }).selectOption("everything on the hike");
   await expect(page.getByText("The two lists are identical.")).toBeVisible();
-  await page.getByRole("button", { name: "Forget “today”" }).click();
+  await page.getByRole("button", { name: "Delete “today”" }).click();
   await expect(page.getByRole("combobox", { name: /^From/ })).not.toContainText("“today”");
 });
 
@@ -77,22 +77,22 @@ test("several pieces are chosen with keys held, carried elsewhere, left at home 
   page,
 }) => {
   await openDemo(page, "/kit/");
-  await page.getByLabel("Choose Stakes, 8").click();
-  await page.getByLabel("Choose Backpack").click({ modifiers: ["Shift"] });
+  await page.getByLabel("Select Stakes, 8").click();
+  await page.getByLabel("Select Backpack").click({ modifiers: ["Shift"] });
   const bar = page.getByRole("region", { name: "Selected items" });
   await expect(bar).toContainText("3 pieces, 1,170 g");
   await bar.getByRole("button", { name: "Leave at home" }).click();
-  await expect(page.getByLabel("Choose Backpack")).toHaveCount(0);
+  await expect(page.getByLabel("Select Backpack")).toHaveCount(0);
   await page.keyboard.press("Control+z");
-  await expect(page.getByLabel("Choose Backpack")).toBeVisible();
+  await expect(page.getByLabel("Select Backpack")).toBeVisible();
   await expect(bar).toContainText("3 pieces");
-  await bar.getByLabel("Rides").selectOption("in the lid");
+  await bar.getByLabel("Packing place").selectOption("in the lid");
   await bar.getByRole("button", { name: "Clear selection" }).click();
   await open(page, "How the pack is packed");
   await expect(page.getByRole("list", { name: "Packing order" }).getByText("In the lid").locator("..")).toContainText(
     "Ground sheet",
   );
-  await expect(page.getByTestId("pack-say")).toContainText(/inside of 50\.0 L/);
+  await expect(page.getByTestId("pack-say")).toContainText(/in a pack of 50\.0 L/);
 });
 
 test("an own trip begins with a starter list, weighed on the scale; the next trip begins with what is owned", async ({
@@ -106,23 +106,23 @@ test("an own trip begins with a starter list, weighed on the scale; the next tri
   await starter.getByLabel("Start with").selectOption("light");
   await starter.getByRole("checkbox", { name: "with a stove" }).click();
   await starter.getByRole("button", { name: /^Add \d+ pieces/ }).click();
-  await expect(page.getByLabel("Mass of Tarp with net")).toHaveValue("620");
-  await page.getByLabel("Choose Tent").click();
+  await expect(page.getByLabel("Weight of Tarp with net")).toHaveValue("620");
+  await page.getByLabel("Select Tent").click();
   await page.getByRole("button", { name: "Leave at home" }).click();
   await expect(page.getByRole("table", { name: "Shelf" }).getByRole("row", { name: /^Tent/ })).toContainText("typical");
 
   await open(page, "Weigh several items in a row");
   const scale = page.getByRole("region", { name: "On the scale" });
-  await expect(scale).toContainText("told");
+  await expect(scale).toContainText("listed");
   const first = await scale.getByRole("button").first().innerText();
   await scale.getByRole("button", { name: "Weigh" }).click();
-  await scale.getByRole("button", { name: "Take it" }).click();
+  await scale.getByRole("button", { name: "Use this weight" }).click();
   await expect(scale.getByRole("button").first()).not.toHaveText(first);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
   await beginTrip(page, asFile("south.gpx", gpxOf(600)));
   await station(page, "Kit");
-  await expect(page.getByLabel("Mass of Tarp with net")).toHaveValue("620");
+  await expect(page.getByLabel("Weight of Tarp with net")).toHaveValue("620");
   await open(page, "Shelf and starter lists");
   await expect(page.getByRole("table", { name: "Shelf" }).getByRole("row", { name: /^Tent/ })).toBeVisible();
 });
@@ -134,10 +134,10 @@ test("columns that heads do not name are told what they are, and the pieces go o
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("nothing to import");
   await preview.getByLabel("heavy").selectOption("mass");
-  await expect(preview).toContainText("2 pieces, Hammock 640 g, Bivvy 410 g");
+  await expect(preview).toContainText("2 items, Hammock 640 g, Bivvy 410 g");
   await preview.getByLabel("spent").selectOption("price");
   await preview.getByLabel("Imported items go").selectOption("on the shelf");
-  await preview.getByRole("button", { name: "Take 2 pieces" }).click();
+  await preview.getByRole("button", { name: "Import 2 items" }).click();
   await open(page, "Shelf and starter lists");
   await expect(page.getByRole("table", { name: "Shelf" }).getByRole("row", { name: /^Hammock/ })).toContainText(
     "120 crowns",
@@ -155,8 +155,8 @@ test("a change that was thought of is made: the piece weighs less by it, and wan
   await dialog.getByRole("checkbox", { name: "done" }).nth(1).click();
   await expect(dialog.getByLabel("Weight of one")).toHaveValue("868");
   await dialog.getByRole("button", { name: "Save changes" }).click();
-  await expect(page.getByLabel("Mass of Backpack").first()).toHaveValue("868");
+  await expect(page.getByLabel("Weight of Backpack").first()).toHaveValue("868");
   await expect(dialog).toHaveCount(0);
   await page.getByLabel("Show").selectOption("not weighed");
-  await expect(page.getByLabel("Mass of Backpack")).toHaveValue("868");
+  await expect(page.getByLabel("Weight of Backpack")).toHaveValue("868");
 });

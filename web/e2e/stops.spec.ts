@@ -21,7 +21,7 @@ test("sets are found, one is taken in one step, and it is what was promised; und
   // Every stop says why it is in or out.
   await expect(page.getByRole("row", { name: /^Ivory Gate used/ })).toContainText("a leg of");
   await page.getByRole("button", { name: "Use this set" }).click();
-  await expect(sets(page).first()).toContainText(`As it is: ${promised} legs`);
+  await expect(sets(page).first()).toContainText(`Now: ${promised} legs`);
   await expect(sets(page).first()).toContainText(carried);
   await expect(page.getByRole("button", { name: "This is your plan" })).toBeDisabled();
   await page.keyboard.press("Control+z");
@@ -36,7 +36,7 @@ test("a search is stopped; what is held in or kept out stays so in the next", as
   await row(page, "brandt-ranch").click();
   await panel(page).getByRole("button", { name: "Never stop here" }).click();
   await page.getByRole("button", { name: "Find the best set" }).click();
-  await expect(page.getByTestId("search-says")).toContainText("28 stops looked at", { timeout: 60_000 });
+  await expect(page.getByTestId("search-says")).toContainText("28 stops", { timeout: 60_000 });
   await expect(page.getByTestId("set-figures")).toBeVisible();
   await expect(page.getByRole("button", { name: "Always stop here: Brandt ranch" })).toHaveCount(0);
   await expect(page.getByRole("button", { name: /: Kestrel pumps$/ })).toHaveCount(1);
@@ -45,13 +45,13 @@ test("a search is stopped; what is held in or kept out stays so in the next", as
 test("a shop that is shut is said, and a night more mends it; its hours and days are typed", async ({ page }) => {
   await openDemo(page, "/stops/");
   await row(page, "lanner-rest").click();
-  await expect(panel(page)).toContainText("You come on 2 May");
+  await expect(panel(page)).toContainText("You arrive on 2 May");
   // It is a Sunday: leaving a little later did it until now.
-  await expect(page.getByText(/The shop at Lanner Rest is shut .* leave that much later/)).toBeVisible();
+  await expect(page.getByText(/The shop at Lanner Rest is closed .* You wait until then/)).toBeVisible();
   const hours = panel(page).getByLabel("Opening hour of Lanner Rest");
   await hours.fill("noon");
   await hours.press("Enter");
-  await expect(panel(page).getByRole("alert")).toContainText("no hour of the day");
+  await expect(panel(page).getByRole("alert")).toContainText("isn’t a time");
   await hours.fill("12:30");
   await hours.press("Enter");
   await expect(row(page, "lanner-rest")).toContainText("closed");
@@ -66,21 +66,21 @@ test("food comes in another way, with its day to send; the simulated post says h
 }) => {
   await openDemo(page, "/stops/");
   await row(page, "saltgate").click();
-  await page.getByLabel("How food comes to Saltgate").selectOption("mail drop");
-  await expect(panel(page)).toContainText(/Mail drop\. Send it by \d+ Mar/);
+  await page.getByLabel("How you get food at Saltgate").selectOption("mail drop");
+  await expect(panel(page)).toContainText(/Mail drop\. Mail it by \d+ Mar/);
   const before = await panel(page).innerText();
   await panel(page).getByLabel("minimum transit, working days, Saltgate").fill("6");
   await panel(page).getByLabel("minimum transit, working days, Saltgate").press("Enter");
   await expect.poll(() => panel(page).innerText()).not.toBe(before);
   await panel(page)
-    .getByRole("button", { name: /Ask the post \(simulated\): 2 days/ })
+    .getByRole("button", { name: /Look up transit time \(simulated\): 2 days/ })
     .click();
   await expect(panel(page).getByLabel("minimum transit, working days, Saltgate")).toHaveValue("2");
   await panel(page).getByRole("button", { name: "What else could you do here?" }).click();
   const instead = page.getByTestId("instead");
   await expect(instead).toContainText("+1 day");
-  await expect(instead).toContainText(/Pass it by.*\+[\d,]+ kg·km/s, { timeout: 30_000 });
-  await instead.getByRole("button", { name: "Pass it by: take it" }).click();
+  await expect(instead).toContainText(/Skip it.*\+[\d,]+ kg·km/s, { timeout: 30_000 });
+  await instead.getByRole("button", { name: "Skip it: apply" }).click();
   await expect(row(page, "saltgate").getByRole("checkbox")).not.toBeChecked();
   // One key uses the chosen stop again.
   await row(page, "saltgate").focus();
@@ -97,7 +97,7 @@ test("an own trail with towns: its stops are weighed on a phone as well, and wha
   await page.setViewportSize({ width: 390, height: 844 });
   await beginTrip(page, asFile("own.gpx", gpxOf(600, towns)));
   await station(page, "Stops");
-  await page.getByText("What is allowed and weighed").click();
+  await page.getByText("Limits, weighting and food prices").click();
   await page.getByLabel("Days of food, at most").fill("3");
   await page.getByLabel("Days of food, at most").press("Enter");
   await page.getByRole("button", { name: "Find the best set" }).click();

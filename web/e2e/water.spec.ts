@@ -43,8 +43,8 @@ test("what was seen changes what is counted on; carrying past, treating, and rep
   await page
     .getByLabel("Reports, one per line")
     .fill("2027-04-25, raven TANK, trickle, thin\n2027-04-25, No such well, dry\n");
-  await expect(page.getByTestId("reports-read")).toContainText("line 2: None of its words is a source");
-  await page.getByRole("button", { name: "Take 1 report" }).click();
+  await expect(page.getByTestId("reports-read")).toContainText("line 2: No word here matches a source");
+  await page.getByRole("button", { name: "Add 1 report" }).click();
   await expect(fills(page).getByRole("row", { name: /Raven tank/ })).toContainText("trickling, 25 Apr");
 
   const litres = async (): Promise<number> =>

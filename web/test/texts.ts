@@ -85,13 +85,11 @@ function isInline(node: ts.Node): boolean {
 }
 
 function isLabelled(node: ts.Node): boolean {
-  const { parent } = node;
-  const name =
-    ts.isPropertyAssignment(parent) || ts.isJsxAttribute(parent)
-      ? parent.name.getText()
-      : ts.isJsxExpression(parent) && ts.isJsxAttribute(parent.parent)
-        ? parent.parent.name.getText()
-        : "";
+  let { parent } = node;
+  while (ts.isConditionalExpression(parent) || ts.isBinaryExpression(parent) || ts.isJsxExpression(parent))
+    parent = parent.parent;
+  if (ts.isCallExpression(parent)) return parent.expression.getText() === "counted";
+  const name = ts.isPropertyAssignment(parent) || ts.isJsxAttribute(parent) ? parent.name.getText() : "";
   return LABELS.has(name.replaceAll('"', ""));
 }
 

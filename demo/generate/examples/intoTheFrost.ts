@@ -123,7 +123,7 @@ export function intoTheFrost(): Record<string, unknown> {
     kit,
     devices: [
       { id: "phone", name: "Phone", ownerId: "ada", kind: "rechargeable", whPerDay: 2.2, mAh: 4200 },
-      { id: "lamp", name: "Head lamp", ownerId: "ada", kind: "rechargeable", whPerDay: 0.9, mAh: 1400 },
+      { id: "lamp", name: "Headlamp", ownerId: "ada", kind: "rechargeable", whPerDay: 0.9, mAh: 1400 },
       { id: "bank", name: "Power bank", ownerId: "ada", kind: "bank", mAh: 10_000, watts: 12 },
     ],
     foods: startingFoods(),

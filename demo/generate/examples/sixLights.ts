@@ -74,7 +74,7 @@ export function sixLights(): Record<string, unknown> {
       { name: "Rain trousers", massG: 150, gives: ["rain"] },
     ]),
     devices: [
-      { id: "lamp", name: "Head lamp", ownerId: "maren", kind: "rechargeable", whPerDay: 6.5, mAh: 2200, offRank: 3 },
+      { id: "lamp", name: "Headlamp", ownerId: "maren", kind: "rechargeable", whPerDay: 6.5, mAh: 2200, offRank: 3 },
       {
         id: "phone",
         name: "Phone with the map",

@@ -10,7 +10,7 @@ const spans = [{ fromStopId: "@start", toStopId: "@finish" }];
 
 export function twoHalves(): Record<string, unknown> {
   const kit = kitOf("rua", { style: "usual", stove: true, without: ["Long"] }, [
-    { id: "canister", name: "Hard food canister", massG: 1050, role: "hard-canister", capacityL: 12, volumeL: 12 },
+    { id: "canister", name: "Bear canister", massG: 1050, role: "hard-canister", capacityL: 12, volumeL: 12 },
     { id: "spikes", name: "Spikes", massG: 380, gives: ["traction"], spans: [...spans] },
     { id: "axe", name: "Light axe", massG: 290, gives: ["axe"], spans: [...spans] },
     { name: "Insect net", massG: 35, gives: ["insects"] },
@@ -61,7 +61,7 @@ export function twoHalves(): Record<string, unknown> {
     stretches: [
       {
         id: "store",
-        name: "Food in a hard canister",
+        name: "Food in a bear canister",
         fromM: 40_000,
         toM: 120_000,
         kind: "rule",

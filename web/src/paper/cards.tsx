@@ -2,7 +2,7 @@
 import type { ReactNode } from "react";
 import { rulesAhead, type CalendarDay, type Carry, type LegResult } from "@gepack/core";
 import { weekdayDate } from "../units/date.ts";
-import { firstName, stopName, waterName } from "../words/names.ts";
+import { firstName, spoken, stopName, waterName } from "../words/names.ts";
 import { placeWords, type PaperFacts } from "./facts.ts";
 
 export function LegCards({ facts }: { facts: PaperFacts }) {
@@ -68,7 +68,7 @@ function LegCard({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
         </Row>
         {leg.snowM > 0 && <Row name="on snow">{say.distance(leg.snowM)}</Row>}
         {ahead.slice(0, MOST_AHEAD).map(({ name, kind, rule, fromM }) => (
-          <Row key={`${name} ${fromM}`} name={(rule ?? kind).replace("-", " ")}>
+          <Row key={`${name} ${fromM}`} name={spoken(rule ?? kind)}>
             {name}
           </Row>
         ))}

@@ -10,7 +10,7 @@ import {
 } from "@gepack/core";
 import { boxName, stateWords } from "../words/boxes.ts";
 import { checkSentence } from "../words/checks/index.ts";
-import { firstName, stopName, waterName } from "../words/names.ts";
+import { firstName, spoken, stopName, waterName } from "../words/names.ts";
 import type { Say } from "../words/say.ts";
 import { SPAN_WORDS } from "../words/spans.ts";
 
@@ -125,7 +125,7 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
       lines: sheet.ahead.map(({ name, rule, kind, fromM }) => ({
         key: `${name} ${fromM}`,
         text: name,
-        small: (rule ?? kind).replace("-", " "),
+        small: spoken(rule ?? kind),
         figure: say.distance(fromM),
       })),
     },

@@ -25,3 +25,17 @@ export function firstName(hiker: Hiker): string {
   // Who is called by a number is given from the others by it.
   return /^\d+$/.test(second) ? `${first} ${second}` : first;
 }
+
+/** Choices of the document whose code is no word of ours. */
+const SPOKEN: Readonly<Record<string, string>> = {
+  "shop-small": "small shop",
+  "shop-full": "full shop",
+  post: "post office",
+  "own-diet": "special diet",
+  "hard-canister": "bear canister",
+  "faint-path": "faint trail",
+  trickle: "trickling",
+};
+
+/** A choice of the document in words: a service, a surface, a rule. */
+export const spoken = (code: string): string => SPOKEN[code] ?? code.replaceAll("-", " ");

@@ -45,7 +45,8 @@ export function sayIn(plan: Plan): Say {
     kg: (value, digits) => quantity("mass", value, units, digits),
     g: (value) => quantity("smallMass", value, units),
     L: (value, digits) => quantity("volume", value, units, digits),
-    distance: (metres) => quantity("distance", metres, units, 0),
+    // Less than half a unit is shown with its decimal: no distance that is there is shown as none.
+    distance: (metres) => quantity("distance", metres, units, metres > 0 && metres < 500 ? 1 : 0),
     height: (metres) => quantity("height", metres, units),
     C: (celsius) => quantity("temperature", celsius, units),
     degrees: (kelvin) => `${fixed(units.temperature === "F" ? 1.8 * kelvin : kelvin, 1)} °${units.temperature}`,

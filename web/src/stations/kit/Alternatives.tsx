@@ -87,7 +87,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
         {fraction !== undefined && <Progress label="Comparing each" fraction={fraction} onStop={stop} />}
         {BARS.map(([key, label]) => (
           <label key={key} className="text-sm font-semibold">
-            Weight of {label.toLowerCase()}
+            Importance of {label.toLowerCase()}
             <input
               type="range"
               min={0}
@@ -114,7 +114,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
   return [
     {
       id: "name",
-      head: purposeOf(now) ?? "piece",
+      head: purposeOf(now) ?? "item",
       names: true,
       cell: ({ piece, isNow }) => (
         <>

@@ -133,4 +133,4 @@ function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: K
 
 const MOST_COLUMNS = 24;
 
-const countOf = ({ length }: readonly Piece[]): string => counted(length, "piece");
+const countOf = ({ length }: readonly Piece[]): string => counted(length, "item");

@@ -44,7 +44,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
     },
     {
       id: "climb",
-      head: `ascent ${unitSymbol("height", units)}`,
+      head: `climb ${unitSymbol("height", units)}`,
       right: true,
       from: 561,
       cell: ({ leg }) => figure("height", leg.climbM, units),
@@ -90,7 +90,7 @@ export function legColumns(plan: Plan, result: PlanResult, hiker: Hiker, scaleKg
     },
     {
       id: "carry",
-      head: "longest water carry",
+      head: "water carry",
       right: true,
       from: 861,
       cell: ({ leg, row }) => {

@@ -105,7 +105,7 @@ function Key({ reading, onReading, onSheet }: KeyProps) {
         Departure sheet
       </button>
       <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => showPapers(["leg-cards"])}>
-        Print cards and lists
+        Print cards
       </button>
     </div>
   );

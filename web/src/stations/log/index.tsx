@@ -53,7 +53,7 @@ const Beside = memo(function Beside({ plan, result, say, chosen, onOpen }: Besid
     <div className="min-w-0 px-[18px] py-3">
       <div className="mb-2 flex flex-wrap gap-2">
         <button className="btn" onClick={() => chooseTheme(theme === "night" ? "system" : "night")}>
-          {theme === "night" ? "Day colours" : "Night, red on black"}
+          {theme === "night" ? "Day colours" : "Night (red on black)"}
         </button>
         <button className="btn" disabled={none} onClick={() => saveCsv(name, logSheet(plan, cards))}>
           CSV

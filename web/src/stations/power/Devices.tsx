@@ -290,12 +290,12 @@ export function BatteryTable({ plan, result, store }: ScreenProps & { store: Sto
     },
     {
       id: "when",
-      head: "Lowest, or flat on",
+      head: "on",
       cell: ({ leg }) => dayMonth(isoOfDay(leg.flatDay ?? leg.lowestDay)),
     },
     {
       id: "missing",
-      head: "Short by, Wh",
+      head: "Short, Wh",
       right: true,
       cell: ({ leg }) =>
         leg.shortWh > 0 ? <span className="font-semibold text-danger">{fixed(leg.shortWh, 1)}</span> : "–",

@@ -56,7 +56,7 @@ export default function Power({ plan, result: newest }: ScreenProps) {
       </div>
       <div className="grid grid-cols-1 gap-x-8 gap-y-5 px-[18px] min-[1000px]:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
         <section aria-label="Fuel" className="min-w-0">
-          <h2 className="m-0 mb-1 text-lg font-bold">Fuel of {firstName(hiker)}</h2>
+          <h2 className="m-0 mb-1 text-lg font-bold">{firstName(hiker)}’s fuel</h2>
           <FuelTable plan={plan} result={result} hiker={hiker} who={who} legIndex={legIndex} />
         </section>
         <section aria-label="Batteries" className="min-w-0">

@@ -38,7 +38,7 @@ export default function StartChart({ rows, units, now, onTake }: Props) {
           <CartesianGrid stroke="var(--rule)" vertical={false} />
           <XAxis
             dataKey="startDate"
-            tickFormatter={dayMonth}
+            tickFormatter={(iso: string) => dayMonth(iso)}
             minTickGap={40}
             tick={{ fontSize: 12, fill: "var(--muted)" }}
           />

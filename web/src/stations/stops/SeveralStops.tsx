@@ -4,7 +4,7 @@ import { SERVICES, type Plan, type Stop } from "@gepack/core";
 import { changeStops, type StopsChange } from "../../edit/stops.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { counted } from "../../words/counted.ts";
-import { spoken } from "../trail/cells.tsx";
+import { spoken } from "../../words/names.ts";
 
 const WHICH = {
   all: ["all stops", () => true],

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { WEEKDAYS } from "@gepack/core";
 import { ClockField } from "../../ui/ClockField.tsx";
 import { weekdayWord } from "../../words/stops.ts";
-import { spoken } from "../trail/cells.tsx";
+import { spoken } from "../../words/names.ts";
 
 export function Group({ title, children }: { title: string; children: ReactNode }) {
   return (

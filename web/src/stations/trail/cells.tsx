@@ -1,12 +1,9 @@
 /** What cells of all place tables have in common: where a place is, a tick, choices in words. */
 import { isWalked, walkedAt, type Plan, type Profile, type TrackM } from "@gepack/core";
 import { NumberField } from "../../ui/NumberField.tsx";
+import { spoken } from "../../words/names.ts";
 import { movePlace, type Place, type PlaceEnd, type PlaceKind } from "./places.ts";
 
-/** Names in the document that are said in another order. */
-const SAID: Readonly<Record<string, string>> = { "shop-small": "small shop", "shop-full": "full shop" };
-
-export const spoken = (text: string): string => SAID[text] ?? text.replaceAll("-", " ");
 export const choices = <T extends string>(values: readonly T[]) =>
   values.map((value) => [value, spoken(value)] as const);
 

@@ -9,7 +9,8 @@ import { SeasonField } from "../../ui/SeasonField.tsx";
 import type { Column } from "../../ui/Table.tsx";
 import { seasonWords } from "../../units/date.ts";
 import { unitSymbol } from "../../units/quantity.ts";
-import { Check, spoken } from "./cells.tsx";
+import { Check } from "./cells.tsx";
+import { spoken } from "../../words/names.ts";
 
 export function stopColumns(plan: Plan): Column<Stop>[] {
   const { units } = plan.trip;

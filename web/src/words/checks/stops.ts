@@ -18,7 +18,7 @@ interface Shut {
 function shutSentence(what: string, { day, comesH, opens, opensH, wait }: Shut, say: Say): string {
   const comes = `when you arrive on ${say.date(day)} at ${say.clock(comesH)}`;
   const again = `it opens on ${say.date(opens)} at ${say.clock(opensH)}`;
-  if (wait === 0) return `${what} is closed ${comes}; ${again}. You leave that much later.`;
+  if (wait === 0) return `${what} is closed ${comes}; ${again}. You wait until then.`;
   return `${what} is closed ${comes} and until you leave; ${again}, ${wait === 1 ? "a night" : `${wait} nights`} later.`;
 }
 
