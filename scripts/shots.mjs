@@ -13,9 +13,9 @@ const SHOWING = {
   trail: { query: "leg=6" },
   season: { query: "leg=10" },
   days: { query: "leg=10&day=2027-05-19" },
-  food: { query: "leg=10", press: "Fill the food bag for leg 10", wait: /in place of/ },
+  food: { query: "leg=10", press: "Fill the food bag for leg 10", wait: /instead of/ },
   water: { query: "leg=6" },
-  stops: { query: "leg=10", press: "Find the best set", wait: /looked at/ },
+  stops: { query: "leg=10", press: "Find the best set", wait: /^Tried/ },
   models: { wait: "All compared." },
 };
 

@@ -1,5 +1,7 @@
 /** Random edits, undone and redone at random, against a list of what the document was: they agree at every step. */
 import "fake-indexeddb/auto";
+import { changesBetween } from "@gepack/core";
+import { produce } from "immer";
 import { seededRandom } from "../../demo/generate/random.ts";
 import { db } from "../src/data/db.ts";
 import { change, step, storePlan } from "../src/data/plans.ts";
@@ -42,9 +44,10 @@ async function randomRun(id: string, draw: Draw): Promise<string | undefined> {
   return undefined;
 }
 
-function randomEdit(id: string, draw: Draw, i: number): Promise<number> {
+async function randomEdit(id: string, draw: Draw, i: number): Promise<void> {
   const kind = draw.below(5);
-  return change(id, `edit ${i}`, (plan) => {
+  const before = (await db.plans.get(id))!.doc;
+  const after = produce(before, (plan) => {
     if (kind === 0) plan.trip.name = `name ${draw.below(3)}`;
     else if (kind === 1)
       plan.stops.push({ ...planWith({ stops: [{ id: `s${i}`, name: "S", trackM: 100 * i }] }).stops[0]! });
@@ -52,4 +55,5 @@ function randomEdit(id: string, draw: Draw, i: number): Promise<number> {
     else if (kind === 3) plan.stops.reverse();
     else for (const stop of plan.stops) stop.trackM = (stop.trackM + 50) as typeof stop.trackM;
   });
+  await change(id, `edit ${i}`, changesBetween(before, after));
 }

@@ -32,9 +32,9 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
     page.getByRole("button", { name: "Mailing calendar (ICS)" }).click(),
   ]);
   const ics = readFileSync(await download.path(), "utf8");
-  expect(ics.match(/SUMMARY:(Send the box to|The box to)/g)).toHaveLength(16);
-  expect(ics).toContain("SUMMARY:Post at ");
-  expect(ics).toContain("SUMMARY:Send the box to Ivory Gate");
+  expect(ics.match(/SUMMARY:(Mail the box to|The box to)/g)).toHaveLength(16);
+  expect(ics).toContain("SUMMARY:Post office at ");
+  expect(ics).toContain("SUMMARY:Mail the box to Ivory Gate");
   const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "CSV" }).click()]);
   expect(readFileSync(await csv.path(), "utf8")).toContain("'=SUM(maps)");
 });
@@ -61,7 +61,7 @@ test("the leaving sheet of every stop: ticks stay, the next by a key, on a phone
   await expect(sheet.getByRole("heading", { name: /kg to Pell Hut Road$/ })).toBeVisible();
   await expect(sheet.getByRole("region", { name: "Picked up here" })).toContainText("Ice axe");
   await expect(sheet.getByRole("region", { name: "Leaves your pack" })).toContainText("Umbrella for sun");
-  await expect(sheet.getByRole("region", { name: "Ahead" })).toContainText("hard canister");
+  await expect(sheet.getByRole("region", { name: "Ahead" })).toContainText("bear canister");
   await expect(sheet.getByRole("region", { name: "To decide" })).toContainText(/Only if more than 5 km of snow/);
   const axe = sheet.getByRole("checkbox", { name: /^Ice axe/ });
   await axe.check();

@@ -50,7 +50,7 @@ test("a span's end moves from stop to stop by key and by pointer", async ({ page
 
 test("a piece is added, edited and removed", async ({ page }) => {
   await openDemo(page, "/kit/");
-  const count = page.getByText(/pieces\. Drag the end/);
+  const count = page.getByText(/items\. Drag the end/);
   const pieces = parseInt((await count.innerText()).split(": ")[1]!);
   await page.getByRole("button", { name: "Add item" }).click();
   const dialog = page.getByRole("dialog");
@@ -77,7 +77,7 @@ test("wrong text says why and changes nothing", async ({ page }) => {
   await expect(mass).toHaveValue("986");
   await mass.fill("-5");
   await mass.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "Allowed: 0 to" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Enter 0 to" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
 });
 
@@ -324,7 +324,7 @@ test("places are found, sorted, chosen with keys and pointer, and removed severa
   const rows = table.locator("tbody tr");
   await rows.nth(0).click({ position: { x: 4, y: 4 } });
   await rows.nth(2).click({ position: { x: 4, y: 4 }, modifiers: ["Shift"] });
-  await page.getByRole("button", { name: "Remove 3 chosen" }).click();
+  await page.getByRole("button", { name: "Remove 3 selected" }).click();
   await expect(names).toHaveCount(found - 3);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(names).toHaveCount(found);

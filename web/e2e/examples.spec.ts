@@ -12,7 +12,7 @@ async function openOwn(page: Page, name: string, legs: number): Promise<void> {
 /** Two days as planned into the log, and what they teach. */
 async function walkTwoDays(page: Page): Promise<void> {
   await station(page, "Log");
-  await page.getByText("Several days at once").click();
+  await page.getByText("Catch up on several days").click();
   const several = page.getByTestId("catch-up");
   await several.getByRole("button", { name: "Fill in as planned, until" }).click();
   await several.getByRole("button", { name: /^Save th(is|ese) (\d+ )?days?/ }).click();
@@ -32,7 +32,7 @@ test("six lights: hours in the dark, a bed at every light, lamps and banks", asy
 test("the towpath: the child’s load is its own, doors that shut are told, every night a bed", async ({ page }) => {
   await openOwn(page, "The towpath", 24);
   await page.getByRole("radio", { name: "Milo" }).click();
-  await expect(page.getByTestId("line")).toContainText("comfort 4.0 kg");
+  await expect(page.getByTestId("line")).toContainText("comfortable load 4.0 kg");
   await station(page, "Stops");
   await expect(page.getByRole("main")).toContainText("Bargeman’s Rest");
   await station(page, "Kit");
@@ -49,7 +49,7 @@ test("pans and dunes: caches by the litre, and the way on when one of them is go
   await expect(page.getByRole("main")).toContainText("Cache 3");
   await station(page, "Legs");
   await page.getByRole("button", { name: "Odds", exact: true }).click();
-  await expect(page.getByTestId("odds-finish")).toContainText("1000 hikes");
+  await expect(page.getByTestId("odds-finish")).toContainText("1000 simulated hikes");
   await page.getByRole("button", { name: /^Leg 1, of water: \d+ in 100/ }).click();
   await page.getByTestId("went-wrong").getByRole("button", { name: "Open as a variant" }).first().click();
   await expect(page.getByRole("heading", { level: 1 })).toContainText("of 1000");
@@ -71,7 +71,7 @@ test("into the frost: all food in boxes, and the winter bag comes where the nigh
 test("two halves: sections in the better order, fords by the hour, a decision that waits on the snow", async ({
   page,
 }) => {
-  await openOwn(page, "Split in half", 4);
+  await openOwn(page, "Two halves", 4);
   await expect(page.locator("#leg-row-0")).toContainText("Saddle Lodge to Cairn Hut");
   await station(page, "Season");
   await expect(page.getByRole("main")).toContainText("Milk river");
@@ -82,7 +82,7 @@ test("two halves: sections in the better order, fords by the hour, a decision th
 });
 
 test("two halves: a friend joins for the second, which is planned as a variant of its own", async ({ page }) => {
-  await openOwn(page, "Split in half", 4);
+  await openOwn(page, "Two halves", 4);
   await station(page, "Stops");
   await page.getByRole("row", { name: /Saddle Lodge/ }).click();
   await page.getByRole("button", { name: "Plan the rest as a variant" }).click();

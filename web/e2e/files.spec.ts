@@ -76,8 +76,8 @@ test("a route dropped on the page is read", async ({ page }) => {
     return data;
   }, text);
   await page.getByText("Drop a track file here").dispatchEvent("drop", { dataTransfer: transfer });
-  await expect(page.getByTestId("preview")).toContainText("2 route points");
-  await expect(page.getByTestId("preview")).toContainText("no heights");
+  await expect(page.getByTestId("preview")).toContainText("2 points from route");
+  await expect(page.getByTestId("preview")).toContainText("no elevations");
 });
 
 test("a large track is read with progress and can be stopped; the page stays awake", async ({ page }) => {
@@ -96,7 +96,7 @@ for (const [what, text, sentence] of [
   ["an empty file", "", "The file is empty"],
   ["no XML", "just words", "not an XML file"],
   ["XML that is not GPX", "<html></html>", "The root element is <html>"],
-  ["a track of one point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "a track of one point"],
+  ["only one track point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "a track of one point"],
   ["an entity bomb", bomb, "document type"],
   ["an external entity", bomb.replace('"aaaaaaaaaa"', 'SYSTEM "file:///etc/passwd"'), "document type"],
   [

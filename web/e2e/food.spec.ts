@@ -176,7 +176,7 @@ test("an own trail has menus from the first minute, on a phone as well", async (
   await station(page, "Food");
   await expect(page.getByTestId("bag")).toContainText("Oat, nut and milk mix");
   await page.getByRole("button", { name: "Fill the food bag for leg 1" }).click();
-  await expect(page.getByTestId("fill-says")).toContainText("in place of");
+  await expect(page.getByTestId("fill-says")).toContainText("instead of");
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 

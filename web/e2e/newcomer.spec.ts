@@ -64,7 +64,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await expect(page.getByText("Milo carries nothing yet.")).toBeVisible();
   await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
   const preview = page.getByTestId("kit-preview");
-  await expect(preview).toContainText("3 pieces");
+  await expect(preview).toContainText("3 items");
   await expect(preview.getByLabel("owner")).toHaveValue("owner");
   await preview.getByLabel("Current kit").selectOption("goes");
   await preview.getByRole("button", { name: "Import 3 items" }).click();

@@ -38,7 +38,7 @@ async function beginLog(page: Page, trail = gpxOf(900)): Promise<(day: number) =
 }
 
 async function openSeveral(page: Page) {
-  await page.getByText("Several days at once").click();
+  await page.getByText("Catch up on several days").click();
   return page.getByTestId("catch-up");
 }
 
@@ -124,7 +124,7 @@ test("somebody else’s record is asked about and kept apart; one without times 
   await question.getByRole("button", { name: "Yes, show its days" }).click();
   await expect(several).toContainText("None of these days ends near this trail. Nothing was changed.");
   await files.setInputFiles(asFile("untimed.gpx", gpxOf(50)));
-  await expect(several).toContainText("No position has a time");
+  await expect(several).toContainText("No point in this file has a time");
   await files.setInputFiles(asFile("noise.gpx", "not a track at all"));
   await expect(several).toContainText("noise.gpx");
   await expect(page.getByTestId("log-say")).toBeHidden();

@@ -42,5 +42,5 @@ test("the minutes of a ride are set at the stop, and the walk the other way keep
   await expect(page.getByRole("banner")).toContainText("southbound");
   // No piece is left behind by turning round.
   await station(page, "Kit");
-  await expect(page.getByText(/is nowhere for a while/)).toHaveCount(0);
+  await expect(page.getByText(/goes missing for a while/)).toHaveCount(0);
 });

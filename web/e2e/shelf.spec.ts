@@ -80,12 +80,12 @@ test("several pieces are chosen with keys held, carried elsewhere, left at home 
   await page.getByLabel("Select Stakes, 8").click();
   await page.getByLabel("Select Backpack").click({ modifiers: ["Shift"] });
   const bar = page.getByRole("region", { name: "Selected items" });
-  await expect(bar).toContainText("3 pieces, 1,170 g");
+  await expect(bar).toContainText("3 items, 1,170 g");
   await bar.getByRole("button", { name: "Leave at home" }).click();
   await expect(page.getByLabel("Select Backpack")).toHaveCount(0);
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel("Select Backpack")).toBeVisible();
-  await expect(bar).toContainText("3 pieces");
+  await expect(bar).toContainText("3 items");
   await bar.getByLabel("Packing place").selectOption("in the lid");
   await bar.getByRole("button", { name: "Clear selection" }).click();
   await open(page, "How the pack is packed");
@@ -105,7 +105,7 @@ test("an own trip begins with a starter list, weighed on the scale; the next tri
   const starter = page.getByRole("region", { name: "Starter list" });
   await starter.getByLabel("Start with").selectOption("light");
   await starter.getByRole("checkbox", { name: "with a stove" }).click();
-  await starter.getByRole("button", { name: /^Add \d+ pieces/ }).click();
+  await starter.getByRole("button", { name: /^Add \d+ items/ }).click();
   await expect(page.getByLabel("Weight of Tarp with net")).toHaveValue("620");
   await page.getByLabel("Select Tent").click();
   await page.getByRole("button", { name: "Leave at home" }).click();
@@ -150,7 +150,7 @@ test("a change that was thought of is made: the piece weighs less by it, and wan
   await openDemo(page, "/kit/");
   await page.getByTitle("Edit Backpack").first().click();
   const dialog = page.getByRole("dialog");
-  await dialog.locator("summary", { hasText: "Where it rides" }).click();
+  await dialog.locator("summary", { hasText: "Packing place" }).click();
   await expect(dialog.getByRole("textbox", { name: "What" }).first()).toHaveValue("Lid and spare straps cut off");
   await dialog.getByRole("checkbox", { name: "done" }).nth(1).click();
   await expect(dialog.getByLabel("Weight of one")).toHaveValue("868");

@@ -1,7 +1,6 @@
 /** What the browser keeps. Documents without bulk, tracks as typed arrays, history as patches. */
-import type { Plan, Profile, TrackPoints } from "@gepack/core";
+import type { PlanChange, Plan, Profile, TrackPoints } from "@gepack/core";
 import Dexie, { type EntityTable } from "dexie";
-import type { Patch } from "immer";
 
 /**
  * Written beside what must not be lost. A browser that finds no room in the middle of its own database may throw the
@@ -25,8 +24,8 @@ export interface HistoryRow {
   seq: number;
   planId: string;
   label: string;
-  forward: Patch[];
-  inverse: Patch[];
+  forward: PlanChange[];
+  inverse: PlanChange[];
   /** 1 once undone; redone steps go back to 0. */
   undone: 0 | 1;
   /** The note of the write ahead that this step was; see `note.ts`. */

@@ -1,16 +1,15 @@
 /**
- * The write ahead: before an edit is stored, its patches stand in a note that is written at once, and taken
+ * The write ahead: before an edit is stored, its changes stand in a note that is written at once, and taken
  * away when storage has them. What a closing tab left behind is stored on the next opening. Notes go by
  * an id that the stored step keeps, so that none is stored twice.
  */
-import type { Patch } from "immer";
+import type { PlanChange } from "@gepack/core";
 
 export interface Note {
   id: string;
   planId: string;
   label: string;
-  forward: Patch[];
-  inverse: Patch[];
+  changes: PlanChange[];
 }
 
 const PREFIX = "gepack.note.";

@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
-import { computePlan, PLAN_VERSION, readPlanFile, type Plan } from "@gepack/core";
-import { produceWithPatches, type Draft } from "immer";
+import { changesBetween, computePlan, PLAN_VERSION, readPlanFile, type PlanChange, type Plan } from "@gepack/core";
+import { produce, type Draft } from "immer";
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { planWith, straightTrack } from "../../test/plans.ts";
 import { db } from "./db.ts";
@@ -45,7 +45,15 @@ class Shelf {
 }
 
 const nameNow = async (id = "p"): Promise<string> => (await db.plans.get(id))!.doc.trip.name;
-const rename = (name: string, id = "p") => change(id, `Name ${name}`, (draft) => void (draft.trip.name = name));
+/** What a recipe changes of a document, as an edit hands it on. */
+const changesOf = (doc: Plan, recipe: (draft: Draft<Plan>) => void): PlanChange[] =>
+  changesBetween(doc, produce(doc, recipe));
+const rename = async (name: string, id = "p") =>
+  change(
+    id,
+    `Name ${name}`,
+    changesOf((await db.plans.get(id))!.doc, (draft) => void (draft.trip.name = name)),
+  );
 
 beforeEach(async () => {
   vi.stubGlobal("localStorage", new Shelf());
@@ -173,11 +181,80 @@ describe("importing a file", () => {
   });
 });
 
+describe("an edit made while another tab was first", () => {
+  const stopOf = (id: string) => ({ ...stopRow, id, name: id });
+  const doc = async (): Promise<Plan> => (await db.plans.get("p"))!.doc;
+  /** Both tabs saw the same document; the second comes to storage after the first. */
+  const both = async (mine: (draft: Draft<Plan>) => void, theirs: (draft: Draft<Plan>) => void) => {
+    const base = await doc();
+    await change("p", "Theirs", changesOf(base, theirs));
+    return change("p", "Mine", changesOf(base, mine));
+  };
+
+  test("rows added to one list by both are there, and are what was shown", async () => {
+    const id = crypto.randomUUID();
+    await both(
+      (draft) => void draft.stops.push(stopOf(id)),
+      (draft) => void draft.stops.push(stopOf("theirs")),
+    );
+    expect((await doc()).stops.map((stop) => stop.id)).toEqual([id, "theirs"]);
+    // The id that was shown is the id that is stored: what comes next finds its row.
+    await change(
+      "p",
+      "Book",
+      changesOf(await doc(), (draft) => void (draft.stops.find((stop) => stop.id === id)!.nights = 2)),
+    );
+    expect((await doc()).stops.find((stop) => stop.id === id)!.nights).toBe(2);
+  });
+
+  test("each is undone by itself, and nothing of the other with it", async () => {
+    const stored = await both(
+      (draft) => void (draft.trip.name = "mine"),
+      (draft) => void draft.stops.push(stopOf("theirs")),
+    );
+    expect(stored).toMatchObject({ dropped: [], overwritten: [] });
+    expect(await step("p", "undo")).toBe("Mine");
+    expect([await nameNow(), (await doc()).stops.length]).toEqual(["Test", 1]);
+    expect(await step("p", "undo")).toBe("Theirs");
+    expect(await doc()).toEqual(plan());
+  });
+
+  test("a field that both changed is the later one’s, and that is told", async () => {
+    const { overwritten } = await both(
+      (draft) => void (draft.trip.name = "mine"),
+      (draft) => void (draft.trip.name = "theirs"),
+    );
+    expect(await nameNow()).toBe("mine");
+    expect(overwritten).toMatchObject([{ path: ["trip", "name"], was: "Test" }]);
+  });
+
+  test("what another tab removed is told: a part of an edit, or the whole of it", async () => {
+    await change(
+      "p",
+      "Add",
+      changesOf(await doc(), (draft) => void draft.stops.push(stopOf("a"))),
+    );
+    const remove = (draft: Draft<Plan>): void => void draft.stops.splice(0);
+    const rest = await both((draft) => {
+      draft.trip.name = "mine";
+      draft.stops[0]!.nights = 3;
+    }, remove);
+    expect(rest.dropped).toMatchObject([{ path: ["stops", { is: "a" }, "nights"] }]);
+    expect(await nameNow()).toBe("mine");
+    await step("p", "undo");
+    await step("p", "undo");
+    await expect(both((draft) => void (draft.stops[0]!.nights = 3), remove)).rejects.toThrow(/wasn’t saved/);
+    await db.plans.delete("p");
+    await expect(change("p", "Edit", [{ op: "set", path: ["trip", "name"], value: "x" }])).rejects.toThrow(
+      /removed in another tab/,
+    );
+  });
+});
+
 describe("the note that is written ahead", () => {
   /** What an edit leaves on the shelf when its tab dies before storage has it. */
   const noteOf = (recipe: (draft: Draft<Plan>) => void, label = "Edit", planId = "p") => {
-    const [, forward, inverse] = produceWithPatches(plan(planId), recipe);
-    return writeNote({ planId, label, forward, inverse });
+    return writeNote({ planId, label, changes: changesOf(plan(planId), recipe) });
   };
 
   test("an edit that a closing tab left is stored on the next opening, as a step of its own", async () => {
@@ -197,7 +274,7 @@ describe("the note that is written ahead", () => {
 
   test("what storage had already is not stored twice", async () => {
     const note = noteOf((draft) => void draft.stops.push({ ...stopRow, id: "s" }));
-    await change("p", "Add", (draft) => void draft.stops.push({ ...stopRow, id: "s" }), note.id);
+    await change("p", "Add", note.changes, note.id);
     await storeNotes();
     expect((await db.plans.get("p"))!.doc.stops).toHaveLength(1);
     expect(await db.history.count()).toBe(1);
@@ -209,8 +286,7 @@ describe("the note that is written ahead", () => {
     const torn = writeNote({
       planId: "p",
       label: "Torn",
-      forward: [{ op: "replace", path: ["kit", 9, "massG"], value: 1 }],
-      inverse: [],
+      changes: [{ op: "set", path: ["kit", { by: "id", is: "nobody" }, "massG"], value: 1 }],
     });
     noteOf((draft) => void (draft.trip.name = "kept"));
     await storeNotes();
@@ -306,7 +382,9 @@ describe("what is damaged where it lies", () => {
 
   test("a step that fits no more is refused with a sentence, and changes nothing", async () => {
     await rename("one");
-    await db.history.toCollection().modify({ inverse: [{ op: "replace", path: ["kit", 9, "massG"], value: 1 }] });
+    await db.history
+      .toCollection()
+      .modify({ inverse: [{ op: "set", path: ["kit", { by: "id", is: "nobody" }, "massG"], value: 1 }] });
     await expect(step("p", "undo")).rejects.toBeInstanceOf(StorageProblem);
     expect(await nameNow()).toBe("one");
   });

@@ -1,19 +1,19 @@
 /** Every read and write of plans. All edits go through `change`, so that each can be undone. */
 import {
+  applyChanges,
+  changesBetween,
   PLAN_VERSION,
   PROFILE_VERSION,
   trackIdsOf,
   writePlanFile,
+  type PlanChange,
   type Plan,
   type Profile,
   type TrackPoints,
 } from "@gepack/core";
 import { liveQuery, type Subscription } from "dexie";
-import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { BALLAST, db, type HistoryRow, type PlanRow } from "./db.ts";
 import { clearNote, pendingNotes } from "./note.ts";
-
-enablePatches();
 
 const MOST_STEPS = 300;
 const MOST_PROFILES = 4;
@@ -23,6 +23,9 @@ const NEWER = "A newer version of Gepack opened this plan in another tab. Reload
 
 /** What storage refused, as a sentence that says how to go on. */
 export class StorageProblem extends Error {}
+
+/** What an edit changes is not there any more. */
+class NoPlace extends StorageProblem {}
 
 /** What storage calls it: of many writes at once the names stand in the message. */
 function namesIn(error: unknown): string {
@@ -53,27 +56,47 @@ export async function guarded<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-type Recipe = (draft: Draft<Plan>) => void | Plan;
+/** How an edit came to storage: the revision that holds it, and what another tab had changed meanwhile. */
+export interface Stored {
+  revision: number;
+  /** Parts that are gone, so that nothing of them could be changed. */
+  dropped: PlanChange[];
+  /** Fields that this edit, the later one, took from another. */
+  overwritten: PlanChange[];
+}
 
 /**
- * One labelled edit: the document and its undo step in one transaction. The recipe runs on what is stored,
- * so that edits of two tabs to different fields are both kept. Answers the revision that holds it.
+ * One labelled edit: the document and its undo step in one transaction. Its changes are made on what is stored, which
+ * may be another document than the one they were made from: another tab was first. Rows are found by what names them.
  */
-export function change(planId: string, label: string, recipe: Recipe, noteId?: string): Promise<number> {
+export function change(
+  planId: string,
+  label: string,
+  changes: readonly PlanChange[],
+  noteId?: string,
+): Promise<Stored> {
   return guarded(() =>
     db.transaction("rw", db.plans, db.history, async () => {
       const row = await db.plans.get(planId);
-      if (!row) throw new Error(`change: no plan "${planId}"`);
+      if (!row)
+        throw new NoPlace(
+          "This plan was removed in another tab, so this change wasn’t saved. Export yours to keep it.",
+        );
       if (row.doc.version > PLAN_VERSION) throw new StorageProblem(NEWER);
-      if (noteId !== undefined && (await db.history.where({ noteId }).count()) > 0) return row.revision;
-      const [doc, forward, inverse] = produceWithPatches(row.doc, recipe as (draft: Draft<Plan>) => void);
-      if (forward.length === 0) return row.revision;
+      const as = { revision: row.revision, dropped: [], overwritten: [] };
+      if (noteId !== undefined && (await db.history.where({ noteId }).count()) > 0) return as;
+      const { value: doc, dropped, overwritten } = applyChanges(row.doc, changes);
+      const forward = changesBetween(row.doc, doc);
+      if (forward.length === 0 && dropped.length > 0)
+        throw new NoPlace("Another tab removed what this edit changes, so it wasn’t saved.");
+      if (forward.length === 0) return as;
+      const inverse = changesBetween(doc, row.doc);
       await db.history.where({ planId, undone: 1 }).delete();
       await db.history.add({ planId, label, forward, inverse, undone: 0, ...(noteId === undefined ? {} : { noteId }) });
       const revision = await put(doc, row.revision);
       const steps = await db.history.where({ planId, undone: 0 }).primaryKeys();
       if (steps.length > MOST_STEPS) await db.history.bulkDelete(steps.slice(0, steps.length - MOST_STEPS));
-      return revision;
+      return { revision, dropped, overwritten };
     }),
   );
 }
@@ -89,24 +112,19 @@ export function fillIn(doc: Plan): Promise<number> {
   return guarded(async () => put(doc, (await db.plans.get(doc.id))?.revision));
 }
 
-/** Stores what closing tabs left in notes. Patches that no longer fit are dropped with their note. */
+/** Stores what closing tabs left in notes. Changes that no longer fit, or that no longer read, go with their note. */
 export async function storeNotes(): Promise<number> {
   let stored = 0;
   for (const note of pendingNotes()) {
     try {
-      await change(note.planId, note.label, (draft) => void applyTo(draft, note.forward), note.id);
+      await change(note.planId, note.label, note.changes, note.id);
       stored++;
     } catch (error) {
-      if (error instanceof StorageProblem) throw error;
+      if (error instanceof StorageProblem && !(error instanceof NoPlace)) throw error;
     }
     clearNote(note.id);
   }
   return stored;
-}
-
-function applyTo(draft: Draft<Plan>, patches: Patch[]): void {
-  const next = applyPatches(current(draft) as Plan, patches);
-  for (const key of Object.keys(next)) (draft as Record<string, unknown>)[key] = next[key];
 }
 
 /** Undoes the last step or redoes the last undone one; answers its label. */
@@ -118,19 +136,15 @@ export function step(planId: string, direction: "undo" | "redo"): Promise<string
       const row = await db.plans.get(planId);
       if (!entry || !row) return undefined;
       if (row.doc.version > PLAN_VERSION) throw new StorageProblem(NEWER);
-      await put(patched(row.doc, direction === "undo" ? entry.inverse : entry.forward), row.revision);
+      const changes = direction === "undo" ? entry.inverse : entry.forward;
+      const { value } = applyChanges(row.doc, changes);
+      if (value === row.doc)
+        throw new StorageProblem("This step no longer fits the plan, so it can’t be undone or redone.");
+      await put(value, row.revision);
       await db.history.update(entry.seq, { undone: direction === "undo" ? 1 : 0 });
       return entry.label;
     }),
   );
-}
-
-function patched(doc: Plan, patches: Patch[]): Plan {
-  try {
-    return applyPatches(doc, patches);
-  } catch {
-    throw new StorageProblem("This step no longer fits the plan, so it can’t be undone or redone.");
-  }
 }
 
 /** Documents of an earlier version of the format are brought to the present one; their undo steps go. */
@@ -237,9 +251,10 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
     const alternates = plan.route.alternates.map((alternate) => ({ ...alternate, trackId: idNow(alternate.trackId) }));
     const doc = { ...plan, trackIds: plan.trackIds.map(idNow), route: { ...plan.route, alternates } };
     const kept = tracks.map((track) => ({ ...track, id: idNow(track.id) }));
-    if ((await db.plans.get(plan.id)) === undefined) return void (await storePlan(doc, kept));
+    const stored = await db.plans.get(plan.id);
+    if (stored === undefined) return void (await storePlan(doc, kept));
     await db.tracks.bulkPut(kept);
-    await change(plan.id, `Import ${plan.trip.name}`, () => doc);
+    await change(plan.id, `Import ${plan.trip.name}`, changesBetween(stored.doc, doc));
     await openPlan(plan.id);
   });
 }

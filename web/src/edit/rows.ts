@@ -44,9 +44,13 @@ export function addRow<List extends ListName>(list: List, label: string, row: Ro
   addRows(list, label, [row]);
 }
 
-/** Several rows at once, in one step. */
+/** Several rows at once, in one step; what is there already, by a second click, is not added again. */
 export function addRows<List extends ListName>(list: List, label: string, rows: readonly RowOf<List>[]): void {
-  void edit(label, (draft) => void rowsOf(draft, list).push(...rows));
+  void edit(label, (draft) => {
+    const there = rowsOf(draft, list);
+    const ids = new Set(there.map(({ id }) => id));
+    there.push(...rows.filter(({ id }) => !ids.has(id)));
+  });
 }
 
 /** Takes rows out and follows every reference to them; `heir` names who takes the place of one. */

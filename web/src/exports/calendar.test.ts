@@ -23,7 +23,7 @@ describe("the calendar, read by another reader", () => {
       expect(startDate.isDate).toBe(true);
       expect(endDate.subtractDate(startDate).toSeconds()).toBe(86_400);
     }
-    const send = events.filter(({ summary }) => summary.startsWith("Send the box to "));
+    const send = events.filter(({ summary }) => summary.startsWith("Mail the box to "));
     for (const { uid, startDate } of send) {
       const there = events.find((event) => event.uid === uid.replace("-send@", "-fetch@"))!;
       expect(startDate.compare(there.startDate)).toBeLessThan(0);

@@ -87,7 +87,7 @@ function boxEvents({ plan, result }: Given): EventAttributes[] {
         plan,
         `${box.key}-send`,
         by,
-        `Send the box to ${name}`,
+        `Mail the box to ${name}`,
         `${say.kg(box.totalG / 1000)}. Last day with a 95 % chance of arriving in time. ${box.row?.address ?? ""}`,
       ),
       wholeDay(

@@ -1,8 +1,9 @@
 /**
- * Edits of the opened plan. An edit is computed from the edited document at once, and stored beside it; one that storage
- * refuses is taken back and said.
+ * Edits of the opened plan. The recipe of an edit runs once; what it changes is data from then on: shown, noted ahead,
+ * stored, undone and redone. One that storage refuses is taken back and said.
  */
 import {
+  changesBetween,
   writePlanFile,
   type OpenInput,
   type Plan,
@@ -10,16 +11,14 @@ import {
   type PlanResult,
   type TrackPoints,
 } from "@gepack/core";
-import { enablePatches, produceWithPatches, type Draft } from "immer";
+import { produce, type Draft } from "immer";
 import { clearNote, writeNote } from "../data/note.ts";
 import { change, importPlan, step, storePlan, storeTracks } from "../data/plans.ts";
 import { useDocument } from "./documentState.ts";
-import { report } from "./notices.ts";
+import { notify, report } from "./notices.ts";
 import { useSelection } from "./selection.ts";
 import { arrived, fail, sent, show, liveDocument } from "./liveDocument.ts";
 import { calculator, forgetTrail, holdInMemory, keptTracks, takeTrail, tracksInMemory } from "./trail.ts";
-
-enablePatches();
 
 const set = useDocument.setState;
 const get = useDocument.getState;
@@ -40,21 +39,24 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
 export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
   const from = liveDocument.latest;
   if (!from) return;
-  const [next, forward, inverse] = produceWithPatches(from, recipe);
-  if (forward.length === 0) return;
+  const next = produce(from, recipe);
+  const changes = changesBetween(from, next);
+  if (changes.length === 0) return;
   if (tracksInMemory())
     return show(next, label).catch((error: unknown) => {
       if (liveDocument.latest === next) liveDocument.latest = from;
       refused(error);
     });
-  const note = writeNote({ planId: from.id, label, forward, inverse });
+  const note = writeNote({ planId: from.id, label, changes });
   sent();
   const shown = show(next, label);
   set({ undoLabel: label, redoLabel: undefined });
   let stored = false;
   try {
-    const revision = await inTurn(shown, () => change(from.id, label, recipe, note.id));
+    const { revision, dropped, overwritten } = await inTurn(shown, () => change(from.id, label, changes, note.id));
     stored = true;
+    if (dropped.length > 0) notify(`${label}: another tab removed a part of it meanwhile; the rest is saved.`);
+    else if (overwritten.length > 0) notify(`${label}: this replaced what another tab had just entered there.`);
     // The next revision is all ours; a later one holds another tab's edit as well, and is yet to be shown.
     if (revision === liveDocument.seenRevision + 1) liveDocument.seenRevision = revision;
     clearNote(note.id);
@@ -86,7 +88,7 @@ function refused(error: unknown): void {
 export async function tryOut(recipe: (draft: Draft<Plan>) => void): Promise<void> {
   const from = liveDocument.latest;
   if (!from) return;
-  const [next] = produceWithPatches(from, recipe);
+  const next = produce(from, recipe);
   const { plan, result: shown } = get();
   liveDocument.underTrial ??= { plan, result: shown };
   const trial = liveDocument.underTrial;

@@ -1,5 +1,5 @@
 /** How a plan comes to the screen: from storage, as the page was left, or the demo; and what storage tells later. */
-import { keepEqual, PLAN_VERSION, type Plan, type PlanResult } from "@gepack/core";
+import { changesBetween, keepEqual, PLAN_VERSION, type Plan, type PlanResult } from "@gepack/core";
 import { fetchDemo } from "../data/demo.ts";
 import {
   askToPersist,
@@ -136,7 +136,7 @@ async function isWhole(opened: OpenPlan): Promise<boolean> {
   if (keepEqual(opened.doc, value) === opened.doc) return true;
   if (first) {
     notify(`The saved plan was repaired. ${first.place}: ${first.sentence}`);
-    await change(opened.id, "Repair the saved plan", () => value);
+    await change(opened.id, "Repair the saved plan", changesBetween(opened.doc, value));
   } else await fillIn(value);
   return false;
 }

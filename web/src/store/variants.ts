@@ -60,7 +60,7 @@ export async function keepNow(name: string): Promise<void> {
 
 export async function renameVariant(id: string, name: string): Promise<void> {
   try {
-    await change(id, `Rename to ${name}`, (draft) => void (draft.trip.variantName = name));
+    await change(id, `Rename to ${name}`, [{ op: "set", path: ["trip", "variantName"], value: name }]);
   } catch (error) {
     report(error);
   }
