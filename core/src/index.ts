@@ -222,6 +222,7 @@ export { layRoute, routeKey } from "./track/lay.ts";
 export { plainRoute, type Route } from "./track/route.ts";
 export { distanceM } from "./track/geodesic.ts";
 export { applyChanges, changesBetween, type Change as PlanChange } from "./plan/changes.ts";
+export { refusedIn } from "./plan/touched.ts";
 export { refused, type Problem, type ReadResult } from "./units/problem.ts";
 export type { TrackM, WalkedM } from "./units/lengths.ts";
 export { dayNumber, dayOfYear, isoOfDay } from "./units/day.ts";

@@ -96,15 +96,15 @@ for (const [what, text, sentence] of [
   ["an empty file", "", "The file is empty"],
   ["no XML", "just words", "not an XML file"],
   ["XML that is not GPX", "<html></html>", "The root element is <html>"],
-  ["only one track point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "a track of one point"],
+  ["a track of one point", '<gpx><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', "only one track point"],
   ["an entity bomb", bomb, "document type"],
   ["an external entity", bomb.replace('"aaaaaaaaaa"', 'SYSTEM "file:///etc/passwd"'), "document type"],
   [
     "only coordinates out of range",
     '<gpx><trk><trkseg><trkpt lat="99" lon="NaN"/><trkpt lat="1" lon="1e9"/></trkseg></trk></gpx>',
-    "None of the file's 2 points",
+    "None of the file’s 2 points",
   ],
-  ["a track cut short", gpxOf(30).slice(0, -60), "cut short"],
+  ["a track cut short", gpxOf(30).slice(0, -60), "cut off"],
 ] as const) {
   test(`refused with a sentence, nothing lost: ${what}`, async ({ page }) => {
     await openDemo(page, "/trail/");

@@ -37,7 +37,7 @@ export function readPlan(data: unknown): ReadResult<Plan> {
     : { value: parsed.data, problems };
 }
 
-function shapeProblems(error: z.ZodError): Problem[] {
+export function shapeProblems(error: z.ZodError): Problem[] {
   const problems: Problem[] = error.issues.slice(0, MAX_REPORTED).map((issue) => ({
     severity: "error",
     place: placeOf(issue.path) || "file",

@@ -251,6 +251,41 @@ describe("an edit made while another tab was first", () => {
   });
 });
 
+describe("nothing is stored that cannot be opened", () => {
+  const doc = async (): Promise<Plan> => (await db.plans.get("p"))!.doc;
+
+  test.each<[string, (draft: Draft<Plan>) => void, RegExp]>([
+    [
+      "a list over its limit",
+      (draft) => void (draft.hikers = Array.from({ length: 7 }, (_, i) => ({ ...draft.hikers[0]!, id: `h${i}` }))),
+      /hikers.*6/,
+    ],
+    ["a name that nobody sees", (draft) => void (draft.hikers[0]!.name = "\u200b"), /visible name/],
+    ["a number out of bounds", (draft) => void (draft.hikers[0]!.bodyKg = 9000), /bodyKg/],
+  ])("%s is refused, and the document stays", async (_, recipe, words) => {
+    const before = await doc();
+    await expect(change("p", "Edit", changesOf(before, recipe))).rejects.toThrow(words);
+    expect(await doc()).toEqual(before);
+    expect(await db.history.count()).toBe(0);
+  });
+
+  test("two tabs fill a list beyond its limit: the first is kept, the second is told", async () => {
+    const base = await doc();
+    const grown = (mark: string) =>
+      changesOf(
+        base,
+        (draft) =>
+          void (draft.hikers = [
+            ...draft.hikers,
+            ...["1", "2", "3"].map((i) => ({ ...draft.hikers[0]!, id: mark + i })),
+          ]),
+      );
+    await change("p", "One", grown("one"));
+    await expect(change("p", "Other", grown("other"))).rejects.toThrow(/hikers.*6/);
+    expect((await doc()).hikers).toHaveLength(base.hikers.length + 3);
+  });
+});
+
 describe("the note that is written ahead", () => {
   /** What an edit leaves on the shelf when its tab dies before storage has it. */
   const noteOf = (recipe: (draft: Draft<Plan>) => void, label = "Edit", planId = "p") => {

@@ -8,6 +8,7 @@ import {
   writePlanFile,
   type PlanChange,
   type Plan,
+  type Problem,
   type Profile,
   type TrackPoints,
 } from "@gepack/core";
@@ -23,6 +24,11 @@ const NEWER = "A newer version of Gepack opened this plan in another tab. Reload
 
 /** What storage refused, as a sentence that says how to go on. */
 export class StorageProblem extends Error {}
+
+/** What would be stored could not be opened again. */
+export function notAllowed({ place, sentence }: Problem): StorageProblem {
+  return new StorageProblem(`Not saved. ${place}: ${sentence}`);
+}
 
 /** What an edit changes is not there any more. */
 class NoPlace extends StorageProblem {}
@@ -75,8 +81,9 @@ export function change(
   changes: readonly PlanChange[],
   noteId?: string,
 ): Promise<Stored> {
-  return guarded(() =>
-    db.transaction("rw", db.plans, db.history, async () => {
+  return guarded(async () => {
+    const { refusedIn } = await import("./reading.ts");
+    return db.transaction("rw", db.plans, db.history, async () => {
       const row = await db.plans.get(planId);
       if (!row)
         throw new NoPlace(
@@ -90,6 +97,9 @@ export function change(
       if (forward.length === 0 && dropped.length > 0)
         throw new NoPlace("Another tab removed what this edit changes, so it wasn’t saved.");
       if (forward.length === 0) return as;
+      // Two tabs may fill one list beyond its limit, though each alone does not.
+      const problem = refusedIn(row.doc, doc);
+      if (problem) throw notAllowed(problem);
       const inverse = changesBetween(doc, row.doc);
       await db.history.where({ planId, undone: 1 }).delete();
       await db.history.add({ planId, label, forward, inverse, undone: 0, ...(noteId === undefined ? {} : { noteId }) });
@@ -97,8 +107,8 @@ export function change(
       const steps = await db.history.where({ planId, undone: 0 }).primaryKeys();
       if (steps.length > MOST_STEPS) await db.history.bulkDelete(steps.slice(0, steps.length - MOST_STEPS));
       return { revision, dropped, overwritten };
-    }),
-  );
+    });
+  });
 }
 
 async function put(doc: Plan, after: number | undefined): Promise<number> {

@@ -13,7 +13,7 @@ import {
 } from "@gepack/core";
 import { produce, type Draft } from "immer";
 import { clearNote, writeNote } from "../data/note.ts";
-import { change, importPlan, step, storePlan, storeTracks } from "../data/plans.ts";
+import { change, importPlan, step, storePlan, storeTracks, notAllowed, type Stored } from "../data/plans.ts";
 import { useDocument } from "./documentState.ts";
 import { notify, report } from "./notices.ts";
 import { useSelection } from "./selection.ts";
@@ -35,6 +35,13 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
   return done;
 }
 
+/** What the next opening would refuse is refused now. The schema is fetched beside, and is there by the first edit. */
+async function checked(before: Plan, after: Plan): Promise<void> {
+  const { refusedIn } = await import("../data/reading.ts");
+  const problem = refusedIn(before, after);
+  if (problem) throw notAllowed(problem);
+}
+
 /** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
 export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
   const from = liveDocument.latest;
@@ -42,18 +49,20 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
   const next = produce(from, recipe);
   const changes = changesBetween(from, next);
   if (changes.length === 0) return;
+  const allowed = checked(from, next);
   if (tracksInMemory())
-    return show(next, label).catch((error: unknown) => {
+    return show(next, label, allowed).catch((error: unknown) => {
       if (liveDocument.latest === next) liveDocument.latest = from;
       refused(error);
     });
   const note = writeNote({ planId: from.id, label, changes });
   sent();
-  const shown = show(next, label);
+  const shown = show(next, label, allowed);
   set({ undoLabel: label, redoLabel: undefined });
   let stored = false;
   try {
-    const { revision, dropped, overwritten } = await inTurn(shown, () => change(from.id, label, changes, note.id));
+    const store = (): Promise<Stored> => allowed.then(() => change(from.id, label, changes, note.id));
+    const { revision, dropped, overwritten } = await inTurn(shown, store);
     stored = true;
     if (dropped.length > 0) notify(`${label}: another tab removed a part of it meanwhile; the rest is saved.`);
     else if (overwritten.length > 0) notify(`${label}: this replaced what another tab had just entered there.`);

@@ -67,8 +67,8 @@ function keepSoon(): void {
   }, KEEP_SHOWN_MS);
 }
 
-/** Computes a document and shows both; what is newer meanwhile comes first. */
-export async function show(plan: Plan, label?: string): Promise<void> {
+/** Computes a document and shows both, once it is allowed; what is newer meanwhile comes first. */
+export async function show(plan: Plan, label?: string, allowed?: Promise<void>): Promise<void> {
   const shown = get();
   // The very document that is shown is computed again where it was opened as it was left: that is no edit.
   const edited =
@@ -77,7 +77,7 @@ export async function show(plan: Plan, label?: string): Promise<void> {
   const slow = setTimeout(() => set({ computing: true }), SLOW_MS);
   try {
     await giveTrail(plan);
-    const result = await calculator().compute(plan);
+    const [result] = await Promise.all([calculator().compute(plan), allowed]);
     if (!result) return;
     keepWithin(result.legs.length, plan.hikers.length);
     // What was tried meanwhile is over.

@@ -31,6 +31,8 @@ let putOff: OpenPlan | undefined;
 /** What storage told is looked at one after the other. */
 let following: Promise<void> = Promise.resolve();
 let begun = false;
+/** The first paint comes first. */
+const SCHEMA_AFTER_MS = 1500;
 
 /** Called by every island; the first call opens the stored plan, or the demo on the first visit. */
 export function begin(): void {
@@ -61,6 +63,7 @@ async function open(): Promise<void> {
       (error) => void openWithoutStorage(error),
     );
     void askToPersist();
+    setTimeout(() => void import("../data/reading.ts"), SCHEMA_AFTER_MS);
   } catch (error) {
     await openWithoutStorage(error);
   }
