@@ -59,7 +59,7 @@ try {
   await page.screenshot({ path: join(into, "map.png") });
   await page.goto(`${server.url}/?leg=9`);
   await page.getByRole("button", { name: "Odds", exact: true }).click();
-  await page.getByText(/1000 simulated hikes: half/).waitFor({ timeout: 60_000 });
+  await page.getByText(/1,000 simulated hikes: half/).waitFor({ timeout: 60_000 });
   await page.getByTestId("went-wrong").getByRole("listitem").first().waitFor();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(into, "odds.png") });

@@ -122,7 +122,7 @@ test("refills, maps and a line that waits: put in by one click, left out until i
     .locator(`[data-held]`)
     .filter({ hasText: waits!.replace("if ", "") })
     .first();
-  await choice.getByRole("button", { name: "Leave it" }).click();
+  await choice.getByRole("button", { name: "Leave it behind" }).click();
   await station(page, "Boxes");
   await expect(panel.getByText("left out for now")).toBeVisible();
   await expect.poll(total).toBeLessThanOrEqual(withMaps);

@@ -61,10 +61,10 @@ test("a piece is added, edited and removed", async ({ page }) => {
   await dialog.getByLabel("Weight of one").press("Tab");
   await dialog.getByRole("button", { name: "Add item" }).click();
   await expect(page.getByLabel("Weight of Folding stool")).toHaveValue("510");
-  await expect(count).toContainText(`${pieces + 1} pieces`);
+  await expect(count).toContainText(`${pieces + 1} items`);
   await page.getByRole("button", { name: "Folding stool" }).click();
   await page.getByRole("button", { name: "Remove Folding stool" }).click();
-  await expect(count).toContainText(`${pieces} pieces`);
+  await expect(count).toContainText(`${pieces} items`);
 });
 
 test("wrong text says why and changes nothing", async ({ page }) => {

@@ -49,7 +49,7 @@ test("pans and dunes: caches by the litre, and the way on when one of them is go
   await expect(page.getByRole("main")).toContainText("Cache 3");
   await station(page, "Legs");
   await page.getByRole("button", { name: "Odds", exact: true }).click();
-  await expect(page.getByTestId("odds-finish")).toContainText("1000 simulated hikes");
+  await expect(page.getByTestId("odds-finish")).toContainText("1,000 simulated hikes");
   await page.getByRole("button", { name: /^Leg 1, of water: \d+ in 100/ }).click();
   await page.getByTestId("went-wrong").getByRole("button", { name: "Open as a variant" }).first().click();
   await expect(page.getByRole("heading", { level: 1 })).toContainText("of 1000");

@@ -152,8 +152,8 @@ test("plan files that are refused say where and why", async ({ page }) => {
   await openDemo(page);
   const file = await exported(page);
   const cases: [string, string, RegExp][] = [
-    ["empty", "", /The file is empty/],
-    ["no JSON", "{", /not a plan file/],
+    ["empty", "", /This file is empty/],
+    ["no JSON", "{", /isn’t a plan file/],
     ["newer", JSON.stringify({ ...file, version: 9 }), /newer Gepack/],
     ["without hikers", JSON.stringify({ ...file, hikers: undefined }), /hikers: This part is missing/],
     ["with a span to nowhere", JSON.stringify({ ...file, stops: [] }), /which is not in stops/],
@@ -165,7 +165,7 @@ test("plan files that are refused say where and why", async ({ page }) => {
       }),
       /kit\[0\]\.massG/,
     ],
-    ["without its track", JSON.stringify({ ...file, tracks: undefined }), /no track inside/],
+    ["without its track", JSON.stringify({ ...file, tracks: undefined }), /contains no track/],
   ];
   for (const [what, text, sentence] of cases) {
     await importPlan(page, "bad.gepack.json", text);

@@ -20,8 +20,8 @@ test("a row that is removed leaves the keyboard on the next, undo brings the row
 
 test("a button that becomes another, and a day that is kept, leave it where it was", async ({ page }) => {
   await openDemo(page, "/days/?leg=9");
-  await press(page, page.getByRole("button", { name: "Pin this night" }));
-  await expect(page.getByRole("button", { name: "Pin this night" })).toHaveCount(0);
+  await press(page, page.getByRole("button", { name: "Pin this night", exact: true }));
+  await expect(page.getByRole("button", { name: "Pin this night", exact: true })).toHaveCount(0);
   await expect(page.getByRole("complementary").locator(":focus")).toHaveCount(1);
   await page.goto("/log/");
   await press(page, page.getByRole("button", { name: "Save day" }));

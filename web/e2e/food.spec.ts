@@ -124,7 +124,7 @@ test("rows of a spreadsheet are pasted as foods", async ({ page }) => {
   await expect(preview).toContainText("River bar 520 kcal per 100 g");
   await preview.getByLabel("Figures are").selectOption("per 100 g");
   await expect(preview).toContainText("River bar 208 kcal per 100 g");
-  await preview.getByRole("button", { name: "Leave it" }).click();
+  await preview.getByRole("button", { name: "Cancel" }).click();
   await expect(preview).toHaveCount(0);
 });
 
@@ -159,9 +159,9 @@ test("a menu for dry camps; a reserve; a food moved to another meal by keys", as
   const grip = breakfast.getByRole("button", { name: "Move Oat, nut and milk mix to another meal" });
   await grip.focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("Oat, nut and milk mix over Breakfast.")).toBeAttached();
+  await expect(page.getByText("Oat, nut and milk mix is over Breakfast.")).toBeAttached();
   await page.keyboard.press("ArrowDown");
-  await expect(page.getByText("Oat, nut and milk mix over Lunch and snacks.")).toBeAttached();
+  await expect(page.getByText("Oat, nut and milk mix is over Lunch and snacks.")).toBeAttached();
   await page.keyboard.press("Space");
   await expect(
     page.getByRole("region", { name: "Lunch and snacks" }).getByLabel("Oat, nut and milk mix at lunch and snacks"),

@@ -7,7 +7,7 @@ test("demands stand over the pieces; one is waived and required again; swaps are
   await openDemo(page, "/kit/?leg=11");
   const demands = page.getByTestId("demands");
   await expect(demands.getByText("Snow underfoot")).toBeVisible();
-  await demands.getByRole("button", { name: /Steep snow/ }).click();
+  await demands.getByRole("button", { name: /Soft snow/ }).click();
   const panel = page.getByTestId("demand");
   await expect(panel).toContainText("Not covered: nothing in the kit. You need snowshoes");
   await panel.getByRole("button", { name: "Waive it on this leg" }).click();

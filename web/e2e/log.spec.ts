@@ -27,7 +27,7 @@ test.describe("on a phone, in the night theme", () => {
     await expect(today.getByRole("group", { name: "Places near the planned end" }).getByRole("button")).toHaveCount(2);
     await today.getByLabel("Where the day ended").fill("so");
     await today.getByRole("list", { name: "Places found" }).getByRole("button").first().tap();
-    await today.getByLabel(/^walked/).fill("6.5");
+    await today.getByLabel(/^walking/).fill("6.5");
     await today.getByLabel(/^food/).fill("1.9");
     await today.getByLabel("notes").fill("Wind off the sal");
     await expect(page.locator("[data-left=food]")).toContainText("needed to the next stop");
@@ -36,7 +36,7 @@ test.describe("on a phone, in the night theme", () => {
     await again.goto("/log/");
     const card = again.getByTestId("today");
     await expect(card.getByLabel("notes")).toHaveValue("Wind off the sal");
-    await expect(card.getByLabel(/^walked/)).toHaveValue("6.5");
+    await expect(card.getByLabel(/^walking/)).toHaveValue("6.5");
     await card.getByRole("button", { name: "Save day" }).tap();
     await expect(again.getByTestId("log-say")).toContainText("1 day saved");
     await expect(card).toContainText("Day 2, Tue 30 Mar");
@@ -104,10 +104,10 @@ test("a day is opened from its row, changed, deleted and brought back", async ({
   const today = page.getByTestId("today");
   await expect(today).toContainText("Day 11, Thu 8 Apr");
   await expect(today.getByRole("button", { name: /: dry$/ }).first()).toHaveAttribute("aria-pressed", "true");
-  await today.getByLabel(/^walked/).fill("a lot");
-  await today.getByLabel(/^walked/).blur();
+  await today.getByLabel(/^walking/).fill("a lot");
+  await today.getByLabel(/^walking/).blur();
   await expect(today.getByRole("alert")).toContainText("is not a number");
-  await today.getByLabel(/^walked/).fill("7");
+  await today.getByLabel(/^walking/).fill("7");
   await today.getByRole("button", { name: "Save day" }).click();
   await expect(table.getByRole("row", { name: /8 Apr/ })).toContainText("7.0 /");
   await table.getByRole("row", { name: /8 Apr/ }).click();

@@ -127,7 +127,7 @@ test("the camp and water sheet is printed alone, leg by leg", async ({ page }) =
   await expect(sheet).toContainText("Leg 6: Hask Tank to Dry Fork");
   const rows = sheet.getByRole("table", { name: "Camps and water" }).getByRole("row");
   await expect(rows.filter({ hasText: "Halfway cache" })).toContainText("not counted on");
-  await expect(rows.filter({ hasText: "☾" }).first()).toContainText("coldest low in ten hikes");
+  await expect(rows.filter({ hasText: "☾" }).first()).toContainText("coldest in ten hikes");
   await page.emulateMedia({ media: "print" });
   await expect(page.getByTestId("line")).toBeHidden();
   await expect(rows.filter({ hasText: "Halfway cache" })).toBeVisible();

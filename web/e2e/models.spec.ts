@@ -68,7 +68,7 @@ test("the rules of a day: rest days, hours by phase, a slower surface", async ({
   const bog = page.getByLabel("Speed on bog");
   await bog.fill("500");
   await bog.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "Allowed: 10 to 150." })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Enter 10 to 150 %." })).toBeVisible();
 });
 
 test("power: without the bank more legs run flat, and undo brings it back", async ({ page }) => {

@@ -65,7 +65,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await page.getByTestId("kit-file").setInputFiles(asFile("kit.csv", KIT, "text/csv"));
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("3 items");
-  await expect(preview.getByLabel("owner")).toHaveValue("owner");
+  await expect(preview.getByRole("combobox", { name: /^owner/ })).toHaveValue("owner");
   await preview.getByLabel("Current kit").selectOption("goes");
   await preview.getByRole("button", { name: "Import 3 items" }).click();
   await expect(page.getByLabel("Weight of Day pack")).toHaveValue("520");

@@ -43,7 +43,7 @@ test("800 km and 60 waypoints stand as legs after six steps", async ({ page }) =
   await page.getByRole("link", { name: "Start your own trip" }).click();
   await offer(page, "long.gpx", file);
   await expect(preview(page)).toContainText("16,001 points from track, 799");
-  await page.getByLabel("Name").fill("The long way");
+  await page.getByLabel("Name", { exact: true }).fill("The long way");
   await page.getByLabel("Pace").selectOption("brisk");
   await page.getByLabel("Distance to the sea").selectOption("inland");
   await page.getByRole("button", { name: "Show my plan" }).click();
@@ -73,12 +73,12 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   const forward = Array.from({ length: 14 }, (_, i) => `Day ${i + 1}`);
   expect([forward, [...forward].reverse()]).toContainEqual(names);
   // Without its middle the trail has a hole, which is needed.
-  await page.getByLabel("Day 7: import as").selectOption("skip");
+  await page.getByLabel("Day 7: use as").selectOption("skip");
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();
   await page.getByLabel("Bridge it with a straight line").check();
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeEnabled();
-  await page.getByLabel("Day 7: import as").selectOption("of the trail");
+  await page.getByLabel("Day 7: use as").selectOption("of the trail");
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   // A section turned against the others leaves two holes.
   await page.getByRole("button", { name: "Reverse Day 3" }).click();

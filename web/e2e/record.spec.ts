@@ -96,7 +96,7 @@ test("a record with times becomes days: kept, told where it left the trail, and 
   await expect(rows).toHaveCount(3);
   await expect(rows.nth(0)).toContainText("18 km, total 18 km");
   await expect(rows.nth(1)).toContainText("ends off the trail");
-  await expect(rows.nth(0).getByLabel(/^walked/)).toHaveValue("6.0");
+  await expect(rows.nth(0).getByLabel(/^walking/)).toHaveValue("6.0");
   await several.getByRole("button", { name: "Save these 3 days" }).click();
   await expect(page.getByTestId("log-say")).toContainText("3 days saved, 50 km");
   // The same file again changes nothing unasked.
@@ -154,7 +154,7 @@ test("over the date line days follow each other; a day kept twice is one day", a
   const today = page.getByTestId("today");
   await expect(today).toContainText("Day 4");
   for (const hours of ["5", "6.5"]) {
-    await today.getByLabel(/^walked/).fill(hours);
+    await today.getByLabel(/^walking/).fill(hours);
     await today.getByRole("button", { name: "Save day" }).click();
     await expect(table.getByRole("row").nth(1)).toContainText(`${Number(hours).toFixed(1)} /`);
     await table.getByRole("row").nth(1).click();

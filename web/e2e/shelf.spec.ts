@@ -37,7 +37,7 @@ test("a decision waits with its day and both weights, is decided with a reason, 
   const row = page.getByTestId("base-weights").getByRole("button", { name: /leg 10/ });
   const before = await row.innerText();
   await stakes.getByLabel("Why").fill("nights on bare ground");
-  await stakes.getByRole("button", { name: "Leave it" }).click();
+  await stakes.getByRole("button", { name: "Leave it behind" }).click();
   await expect(stakes).toContainText(/Left behind, decided on .*: nights on bare ground/);
   await expect(row).not.toHaveText(before);
   await stakes.getByRole("button", { name: "Reopen" }).click();

@@ -99,7 +99,8 @@ function within(value: unknown, path: readonly Step[], change: (part: unknown) =
     const next = within(value[step], rest, change);
     if (next === GONE) return GONE;
     if (next === UNSET) {
-      const { [step]: _, ...others } = value;
+      const others = { ...value };
+      delete others[step];
       return others;
     }
     return next === value[step] ? value : { ...value, [step]: next };

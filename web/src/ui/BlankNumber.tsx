@@ -2,7 +2,7 @@
 import { useId, useState } from "react";
 import type { Units } from "@gepack/core";
 import { shownField } from "../edit/fields.ts";
-import { figure, fixed, parsePlain, parseQuantity, unitSymbol } from "../units/quantity.ts";
+import { boundsWords, figure, fixed, parsePlain, parseQuantity, unitSymbol } from "../units/quantity.ts";
 import { useTyped } from "./useTyped.ts";
 
 interface Props {
@@ -38,8 +38,7 @@ export function BlankNumber({ path, label, value, planned, units, bare, onCommit
     if (text === shown) return rest();
     const read = kind === undefined ? parsePlain(text, suffix) : parseQuantity(kind, text, units);
     if ("error" in read) return setError(read.error);
-    if (read.value < min || read.value > max)
-      return setError(`Enter ${show(min / times)} to ${show(max / times)} ${unit}.`);
+    if (read.value < min || read.value > max) return setError(boundsWords(show(min / times), show(max / times), unit));
     setError(undefined);
     const inside = kind === undefined ? read.value / times : read.value;
     rest(show(inside));

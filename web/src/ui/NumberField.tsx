@@ -3,6 +3,7 @@ import { type KeyboardEvent, useId, useState } from "react";
 import type { Units } from "@gepack/core";
 import { useTyped } from "./useTyped.ts";
 import {
+  boundsWords,
   figure,
   fixed,
   parsePlain,
@@ -64,10 +65,8 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
     ) as number[];
     const [first, second] = fitting;
     if (first === undefined) {
-      const allowed = kind
-        ? `${figure(kind, min, units)} to ${figure(kind, max, units)} ${unitSymbol(kind, units)}`
-        : `${min} to ${max}`;
-      return setError(`Enter ${allowed}.`);
+      const [least, most] = [min, max].map((one) => (kind ? figure(kind, one, units) : String(one)));
+      return setError(boundsWords(least!, most!, kind ? unitSymbol(kind, units) : suffix));
     }
     // Where the field itself would write the thousands so, it is meant so.
     if (second !== undefined && !(whole && first > second)) {

@@ -1,7 +1,7 @@
 /** A figure of the document that may be missing: typed where it stands, emptied to take it away. */
 import type { Units } from "@gepack/core";
 import { shownField } from "../edit/fields.ts";
-import { figure, parsePlain, parseQuantity, rounded } from "../units/quantity.ts";
+import { boundsWords, figure, parsePlain, parseQuantity, rounded, unitSymbol } from "../units/quantity.ts";
 import { TypedText, type Read } from "./TypedText.tsx";
 
 interface Props {
@@ -25,7 +25,9 @@ export function OwnFigure({ path, label, value, units, onCommit }: Props) {
     if ("error" in parsed) return parsed;
     const inside = kind ? parsed.value : parsed.value / times;
     const within = inside * times >= min && inside * times <= max;
-    return within ? { value: inside } : { error: `Enter ${show(min / times)} to ${show(max / times)}.` };
+    return within
+      ? { value: inside }
+      : { error: boundsWords(show(min / times), show(max / times), kind ? unitSymbol(kind, units) : suffix) };
   };
   return (
     <TypedText

@@ -148,3 +148,8 @@ export function dayMonth(isoDate: string, ofYear?: string): string {
   const words = `${day} ${(MONTHS[month! - 1] ?? "").slice(0, 3)}`;
   return ofYear === undefined || isoDate.startsWith(ofYear) ? words : `${words} ${year}`;
 }
+
+/** What a field allows, said alike in all of them: `Enter 1 to 12 h.` */
+export function boundsWords(least: string, most: string, unit = ""): string {
+  return `Enter ${least} to ${most}${unit === "" ? "" : ` ${unit}`}.`;
+}

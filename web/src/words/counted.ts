@@ -4,3 +4,8 @@ import { fixed } from "../units/quantity.ts";
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${fixed(count, 0)} ${count === 1 ? one : many}`;
 }
+
+/** "leg 9", "legs 9, 10" of legs counted from nought. */
+export function legList(indices: readonly number[]): string {
+  return `${indices.length === 1 ? "leg" : "legs"} ${indices.map((index) => index + 1).join(", ")}`;
+}

@@ -19,7 +19,7 @@ export function shareWords(share: number): string {
 /** What is sure to 95 in 100. */
 export function intervalWords({ found, runs, low, high }: Chance): string {
   const per100 = (share: number): string => fixed(100 * share, share < 0.1 ? 1 : 0);
-  return `${found} of ${runs} hikes: between ${per100(low)} and ${per100(high)} in 100`;
+  return `${fixed(found, 0)} of ${fixed(runs, 0)} hikes: between ${per100(low)} and ${per100(high)} in 100`;
 }
 
 /** One or two digits that count. */

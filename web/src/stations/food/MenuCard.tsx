@@ -110,12 +110,13 @@ const nextMeal: KeyboardCoordinateGetter = (
 };
 /** What is held may be gone by an edit or by undo. */
 const nameOf = ({ data }: Active): string => (data.current as Dragged | undefined)?.food.name ?? "The item";
-const over = (target: Over | null): string => (target ? `into ${MEAL_WORDS[target.id as Meal]}` : "outside the meals");
+const mealWords = (target: Over | null, where: string): string =>
+  target ? `${where} ${MEAL_WORDS[target.id as Meal]}` : "outside the meals";
 /** For who hears what happens. */
 const SAID: Announcements = {
   onDragStart: ({ active }) => `Picked up ${nameOf(active)}.`,
-  onDragOver: ({ active, over: target }) => `${nameOf(active)} ${over(target)}.`,
-  onDragEnd: ({ active, over: target }) => `Dropped ${nameOf(active)} ${over(target)}.`,
+  onDragOver: ({ active, over: target }) => `${nameOf(active)} is ${mealWords(target, "over")}.`,
+  onDragEnd: ({ active, over: target }) => `Dropped ${nameOf(active)} ${mealWords(target, "into")}.`,
   onDragCancel: ({ active }) => `${nameOf(active)} stays where it was.`,
 };
 

@@ -61,7 +61,7 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           )}
           {odds && (
             <span data-testid="odds-finish">
-              {odds.runs} simulated hikes: half finish by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
+              {say.number(odds.runs)} simulated hikes: half finish by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
               {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; in one of ten the heaviest pack
               exceeds {say.kg(odds.heaviestKg)}
               {driversWords(odds.drivers, say)}.

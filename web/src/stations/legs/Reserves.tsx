@@ -48,7 +48,7 @@ export function Reserves({ plan, who }: { plan: Plan; who: number }) {
               id: "reserve",
               head: "food reserve",
               names: true,
-              cell: (row) => `${nameOf(row)}${row.isNow ? ", as it is" : ""}`,
+              cell: (row) => `${nameOf(row)}${row.isNow ? ", now" : ""}`,
             },
             {
               id: "worst",

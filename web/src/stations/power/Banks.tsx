@@ -2,6 +2,7 @@
 import type { BankLegs, Plan, PlanResult } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
+import { legList } from "../../words/counted.ts";
 import { stopName } from "../../words/names.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
@@ -35,11 +36,10 @@ export function Banks({ plan, result }: { plan: Plan; result: PlanResult }) {
 }
 
 function wordsOf({ wantedOn, missingStill, idleOn }: BankLegs, plan: Plan, { legs }: PlanResult): string {
-  const list = (of: readonly number[]): string => of.map((leg) => leg + 1).join(", ");
-  const still = missingStill.length > 0 ? ` Even with it, leg ${list(missingStill)} runs short.` : "";
+  const still = missingStill.length > 0 ? ` Even with it, there is too little on ${legList(missingStill)}.` : "";
   if (wantedOn.length === 0) return `no leg depends on it.${still}`;
   const from = stopName(plan, legs[wantedOn[0]!]!.fromStopId);
   const to = stopName(plan, legs[wantedOn.at(-1)!]!.toStopId);
   const idle = idleOn.length > 0 ? ` You could have it mailed to ${from} and send it home from ${to}.` : "";
-  return `needed on leg ${list(wantedOn)}.${idle}${still}`;
+  return `needed on ${legList(wantedOn)}.${idle}${still}`;
 }

@@ -2,6 +2,7 @@
 import type { Plan, SwitchedOff } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { Progress } from "../../ui/Progress.tsx";
+import { legList } from "../../words/counted.ts";
 import { sayIn } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
@@ -24,11 +25,11 @@ export function SwitchOff({ plan }: { plan: Plan }) {
         <ol aria-label="Turned off" className="my-2 pl-6">
           {rows.map(({ deviceIds, flatLegs, shortWh }) => (
             <li key={deviceIds.length}>
-              {deviceIds.length === 0 ? "As it is" : `Without ${deviceIds.map(name).join(", ")}`}:{" "}
+              {deviceIds.length === 0 ? "Now" : `Without ${deviceIds.map(name).join(", ")}`}:{" "}
               {flatLegs.length === 0 ? (
                 <b className="text-pine">the rest lasts.</b>
               ) : (
-                `${say.number(shortWh)} Wh short, on leg ${flatLegs.map((leg) => leg + 1).join(", ")}.`
+                `${say.number(shortWh)} Wh short, on ${legList(flatLegs)}.`
               )}
             </li>
           ))}
