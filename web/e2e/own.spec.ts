@@ -87,7 +87,7 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   await page.getByRole("button", { name: "Day 3 later" }).click();
   await expect(page.getByTestId("gaps")).toBeVisible();
-  await page.getByRole("button", { name: "Day 3 earlier" }).click();
+  await page.getByRole("button", { name: "Move Day 3 up" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   await page.getByRole("button", { name: "Show my plan" }).click();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");

@@ -99,7 +99,7 @@ async function damage(page: Page, table: string, key: string, change: Record<str
 for (const [what, table, key, change, sentence] of [
   ["a part of the wrong kind", "plans", "corvane", { doc: { kit: "x" } }, /kit: Expected a list/],
   ["no hikers", "plans", "corvane", { doc: { hikers: [] } }, /hikers: Expected at least 1/],
-  ["no document at all", "plans", "corvane", { doc: null }, /file: A plan is a JSON object/],
+  ["no document at all", "plans", "corvane", { doc: null }, /file: A plan file is a JSON object/],
   ["of a newer version", "plans", "corvane", { doc: { version: 99 } }, /newer Gepack/],
   ["its track gone", "plans", "corvane", { doc: { trackIds: ["gone"] } }, /track is missing/],
 ] as const)

@@ -6,7 +6,7 @@ const line = (page: Page) => page.getByRole("slider", { name: /^Start date/ });
 const table = (page: Page) => page.getByRole("table", { name: "Conditions by leg" });
 const snowKm = async (page: Page): Promise<number> => {
   const text = await page.getByTestId("extremes").innerText();
-  return Number(/snow under foot on ([\d,]+) km/.exec(text)?.[1] ?? 0);
+  return Number(/snow underfoot for ([\d,]+) km/.exec(text)?.[1] ?? 0);
 };
 /** Is the plane painted? Some of it differs from the paper. */
 const painted = (page: Page): Promise<boolean> =>
@@ -57,8 +57,8 @@ test("quantities, what the pointer reads out, and the years", async ({ page }) =
   for (const [name, words] of [
     ["Night low", /°C at [\d,]+ km on/],
     ["Snow", /snow/],
-    ["Wet days", /% of days wet/],
-    ["Daylight", /h of light/],
+    ["Wet days", /% wet days/],
+    ["Daylight", /h of daylight/],
     ["Insects", /insects/],
     ["Streams", /streams/],
     ["Water", /water/],

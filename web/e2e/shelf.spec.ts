@@ -21,7 +21,7 @@ test("alternatives are weighed on the whole hike, one is taken, and the other li
   const shelf = page.getByRole("table", { name: "Shelf" });
   await expect(shelf.getByRole("row", { name: /^Trekking-pole tent/ })).toContainText("540 crowns");
   await expect(shelf.getByRole("row", { name: /^Tarp/ })).toHaveCount(0);
-  await open(page, /^What waits/);
+  await open(page, /^Open decisions/);
   await expect(page.getByRole("region", { name: "Gear change log" })).toContainText("688 g instead of 842 g");
   await page.keyboard.press("Control+z");
   await expect(shelf.getByRole("row", { name: /^Tarp/ })).toHaveCount(1);
@@ -29,7 +29,7 @@ test("alternatives are weighed on the whole hike, one is taken, and the other li
 
 test("a decision waits with its day and both weights, is decided with a reason, and opened again", async ({ page }) => {
   await openDemo(page, "/kit/?leg=10&hiker=2");
-  await open(page, /^What waits/);
+  await open(page, /^Open decisions/);
   const list = page.getByRole("list", { name: "Open decisions" });
   const stakes = list.locator('[data-held^="more than 5 km"]');
   await expect(stakes).toContainText(/\+76 g from Ivory Gate; decide by \d+ \w+/);

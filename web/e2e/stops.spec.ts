@@ -21,7 +21,7 @@ test("sets are found, one is taken in one step, and it is what was promised; und
   // Every stop says why it is in or out.
   await expect(page.getByRole("row", { name: /^Ivory Gate used/ })).toContainText("a leg of");
   await page.getByRole("button", { name: "Use this set" }).click();
-  await expect(sets(page).first()).toContainText(`Now: ${promised} legs`);
+  await expect(sets(page).first()).toContainText(`Current plan: ${promised} legs`);
   await expect(sets(page).first()).toContainText(carried);
   await expect(page.getByRole("button", { name: "This is your plan" })).toBeDisabled();
   await page.keyboard.press("Control+z");

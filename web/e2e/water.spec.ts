@@ -9,7 +9,7 @@ test("a source is ignored with one key, and the carry is what “if dry” said"
   await openDemo(page, "/water/?leg=6");
   await expect(source(page)).toContainText("Hask trough to Fork spring");
   const ifDry = await source(page).getByTestId("if-dry").innerText();
-  const litres = Number(/: ([\d.]+) L for/.exec(ifDry)![1]);
+  const litres = Number(/you need ([\d.]+) L for/.exec(ifDry)![1]);
   await fills(page)
     .getByRole("row", { name: /Fork spring/ })
     .click();

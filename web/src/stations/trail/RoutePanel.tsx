@@ -85,7 +85,7 @@ function AlternateRow({ row, plan, profile }: Props & { row: Alternate }) {
       mark={
         <input
           type="checkbox"
-          aria-label={`Walk ${row.name}`}
+          aria-label={`Use ${row.name}`}
           checked={row.chosen}
           onChange={(event) => chooseAlternate(row, event.target.checked)}
         />
@@ -192,7 +192,7 @@ function SectionRow({ row, index, plan }: { row: Section; index: number; plan: P
           {index > 0 && (
             <button
               className="p-1 text-muted"
-              aria-label={`Walk ${row.name} earlier`}
+              aria-label={`Move ${row.name} earlier`}
               title="Earlier"
               onClick={() => moveSection(row, index - 1)}
             >

@@ -7,9 +7,12 @@ import type { Column } from "../../ui/Table.tsx";
 import { unitSymbol } from "../../units/quantity.ts";
 import { choices, Where } from "./cells.tsx";
 import { FordDialog } from "./FordDialog.tsx";
+import { spoken } from "../../words/names.ts";
 
 /** A rule in the words of its name and note. */
 const OWN_RULE = "own";
+const OWN_RULE_WORDS = "custom text";
+const APPLIES_TO = { carrying: "anyone carrying food", sleeping: "anyone camping there" } as const;
 
 export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
   const set = (stretch: Stretch, label: string, fields: Partial<Stretch>): void =>
@@ -42,7 +45,7 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
             label={`Kind of ${stretch.name}`}
             value={stretch.kind}
             options={choices(STRETCH_KINDS)}
-            onPick={(kind) => set(stretch, kind, { kind })}
+            onPick={(kind) => set(stretch, spoken(kind), { kind })}
           />
           {stretch.kind === "ford" && <FordDialog ford={stretch} units={plan.trip.units} />}
           {(stretch.kind === "surface" || stretch.kind === "snow") && (
@@ -51,7 +54,7 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
               label={`Ground at ${stretch.name}`}
               value={stretch.surface ?? "trail"}
               options={choices(SURFACES)}
-              onPick={(surface) => set(stretch, surface, { surface })}
+              onPick={(surface) => set(stretch, spoken(surface), { surface })}
             />
           )}
           {stretch.kind === "rule" && (
@@ -59,8 +62,11 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
               bare
               label={`Rule for ${stretch.name}`}
               value={stretch.rule ?? OWN_RULE}
-              options={[...choices(RULES), [OWN_RULE, "custom text"]]}
-              onPick={(rule) => set(stretch, rule, { rule: rule === OWN_RULE ? undefined : rule })}
+              options={[...choices(RULES), [OWN_RULE, OWN_RULE_WORDS]]}
+              onPick={(rule) => {
+                const isOwn = rule === OWN_RULE;
+                set(stretch, isOwn ? OWN_RULE_WORDS : spoken(rule), { rule: isOwn ? undefined : rule });
+              }}
             />
           )}
           {stretch.kind === "rule" && stretch.rule === "hard-canister" && (
@@ -68,11 +74,8 @@ export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] 
               bare
               label={`Who the rule of ${stretch.name} applies to`}
               value={stretch.appliesTo}
-              options={[
-                ["carrying", "anyone carrying food"],
-                ["sleeping", "anyone camping there"],
-              ]}
-              onPick={(appliesTo) => set(stretch, `applies to ${appliesTo}`, { appliesTo })}
+              options={(["carrying", "sleeping"] as const).map((one) => [one, APPLIES_TO[one]] as const)}
+              onPick={(appliesTo) => set(stretch, `applies to ${APPLIES_TO[appliesTo]}`, { appliesTo })}
             />
           )}
         </span>
