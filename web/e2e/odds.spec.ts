@@ -100,7 +100,7 @@ test("a hike that went wrong is opened as a variant; variants are compared, and 
   await expect(list.getByRole("listitem")).toHaveCount(3);
   await page.getByRole("button", { name: "Delete As it stands" }).click();
   await expect(list.getByRole("listitem")).toHaveCount(2);
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByTestId("variants").getByRole("button", { name: "Undo" }).click();
   await expect(list.getByRole("listitem")).toHaveCount(3);
 });
 

@@ -73,19 +73,19 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   const forward = Array.from({ length: 14 }, (_, i) => `Day ${i + 1}`);
   expect([forward, [...forward].reverse()]).toContainEqual(names);
   // Without its middle the trail has a hole, which is needed.
-  await page.getByLabel("Day 7: use as").selectOption("skip");
+  await page.getByLabel("Day 7: use as").selectOption({ label: "leave out" });
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();
   await page.getByLabel("Bridge it with a straight line").check();
   await expect(page.getByRole("button", { name: "Show my plan" })).toBeEnabled();
-  await page.getByLabel("Day 7: use as").selectOption("of the trail");
+  await page.getByLabel("Day 7: use as").selectOption({ label: "part of the trail" });
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   // A section turned against the others leaves two holes.
   await page.getByRole("button", { name: "Reverse Day 3" }).click();
   await expect(page.getByTestId("gaps")).toContainText("2 gaps");
   await page.getByRole("button", { name: "Reverse Day 3" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);
-  await page.getByRole("button", { name: "Day 3 later" }).click();
+  await page.getByRole("button", { name: "Move Day 3 down" }).click();
   await expect(page.getByTestId("gaps")).toBeVisible();
   await page.getByRole("button", { name: "Move Day 3 up" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);

@@ -14,7 +14,7 @@ test("a way to water is worth what one says: at nothing all of it is passed by, 
   await page.goto("/?leg=10&why=days");
   await why.getByText(/^Fill up at/).click();
   await expect(why.getByText("Off trail, skipped")).toBeVisible();
-  await expect(why).toContainText(/min there and back, worth 0 min/);
+  await expect(why).toContainText(/min there and back; worth up to 0 min/);
 });
 
 test("a custom rule is shown before its stretch, and who keeps a rule of food storage is set", async ({ page }) => {

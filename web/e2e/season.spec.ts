@@ -61,7 +61,7 @@ test("quantities, what the pointer reads out, and the years", async ({ page }) =
     ["Daylight", /h of daylight/],
     ["Insects", /insects/],
     ["Streams", /streams/],
-    ["Water", /water/],
+    ["Water", /flowing|water/],
   ] as const) {
     await page.getByRole("radio", { name }).click();
     const box = (await line(page).boundingBox())!;

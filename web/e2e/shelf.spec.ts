@@ -43,7 +43,7 @@ test("a decision waits with its day and both weights, is decided with a reason, 
   await stakes.getByRole("button", { name: "Reopen" }).click();
   await expect(row).toHaveText(before);
   await page.getByLabel("Only if").fill("the cache at the well is empty");
-  await page.getByLabel("take").selectOption({ label: "Water bag, 3 L" });
+  await page.getByRole("combobox", { name: /^take/ }).selectOption({ label: "Water bag, 3 L" });
   await page.getByLabel("Check against").selectOption("a water carry over");
   await page.getByRole("textbox", { name: "L", exact: true }).fill("5");
   await page.getByRole("button", { name: "Add decision" }).click();

@@ -11,6 +11,7 @@ import {
   type Piece,
   type Plan,
 } from "@gepack/core";
+import { withArticle } from "../words/counted.ts";
 import { stopName } from "../words/names.ts";
 import { quantity } from "../units/quantity.ts";
 import type { Action, FixContext } from "./fix.ts";
@@ -43,7 +44,7 @@ function pieceOnLegs(on: FixContext, legs: Legs, hikerId: string, piece: NewPiec
   const mass = quantity("smallMass", piece.massG, on.plan.trip.units);
   const where = legWords(legs);
   return {
-    button: `Add ${article(piece.name)} on ${where} (+${mass})`,
+    button: `Add ${withArticle(piece.name)} on ${where} (+${mass})`,
     label: `${piece.name} on ${where}`,
     recipe: (draft) =>
       void draft.kit.push({
@@ -67,9 +68,6 @@ function pieceOnLegs(on: FixContext, legs: Legs, hikerId: string, piece: NewPiec
 function pieceOnLeg(on: FixContext, legIndex: number, hikerId: string, piece: NewPiece): Action {
   return pieceOnLegs(on, { first: legIndex, last: legIndex }, hikerId, piece);
 }
-
-const article = (name: string): string =>
-  `${/^[aeiou]/i.test(name) ? "an" : "a"} ${name[0]!.toLowerCase()}${name.slice(1)}`;
 
 const BAG_SIZES_L = [1, 2, 3, 4, 6, 8, 10];
 

@@ -1,3 +1,4 @@
+import { withArticle } from "./counted.ts";
 import { EXPLAINED, explain, type Check, type CheckCode, type Derivation } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { demo } from "../../test/plans.ts";
@@ -200,5 +201,14 @@ test("the ends of the trail and a stop that is gone have names", () => {
     "Start",
     "Sael",
     "(stop no longer exists)",
+  ]);
+});
+
+test("a piece stands in a sentence with its article, and what is worn in pairs without", () => {
+  expect(["Ice axe", "Rain jacket", "Snowshoes", "Compass"].map(withArticle)).toEqual([
+    "an ice axe",
+    "a rain jacket",
+    "snowshoes",
+    "a compass",
   ]);
 });

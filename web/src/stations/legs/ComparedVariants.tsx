@@ -87,7 +87,7 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
                       <button
                         key={part}
                         className="btn min-h-[24px]! px-2! py-0!"
-                        aria-label={`${PARTS[part]} of ${variantName(other)}`}
+                        aria-label={`${PARTS[part]} from ${variantName(other)}`}
                         onClick={() => takeFrom(other, part, PARTS[part])}
                       >
                         {PARTS[part]}

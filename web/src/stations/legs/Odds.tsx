@@ -61,9 +61,9 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           )}
           {odds && (
             <span data-testid="odds-finish">
-              {say.number(odds.runs)} simulated hikes: half finish by <b>{say.date(odds.finish[1])}</b>, one in ten before{" "}
-              {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; in one of ten the heaviest pack
-              exceeds {say.kg(odds.heaviestKg)}
+              {say.number(odds.runs)} simulated hikes: half finish by <b>{say.date(odds.finish[1])}</b>, one in ten
+              before {say.date(odds.finish[0])}, one in ten after {say.date(odds.finish[2])}; in one of ten the heaviest
+              pack exceeds {say.kg(odds.heaviestKg)}
               {driversWords(odds.drivers, say)}.
             </span>
           )}
