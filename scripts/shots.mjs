@@ -15,7 +15,7 @@ const SHOWING = {
   days: { query: "leg=10&day=2027-05-19" },
   food: { query: "leg=10", press: "Fill the food bag for leg 10", wait: /instead of/ },
   water: { query: "leg=6" },
-  stops: { query: "leg=10", press: "Find the best set", wait: /^Tried/ },
+  stops: { query: "leg=10", press: "Find the best set", wait: /Tried [\d,]+ combinations/ },
   models: { wait: "All compared." },
 };
 
