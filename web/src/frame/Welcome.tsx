@@ -10,7 +10,7 @@ export function Welcome() {
       aria-label="Welcome"
       data-chrome
     >
-      <p className="m-0 flex-1">
+      <p className="m-0 min-w-[280px] flex-1">
         <b>This trail is fictional.</b> Click a leg to see its pack weight and why. Change a figure in Kit or Setup and
         everything recalculates.
       </p>
