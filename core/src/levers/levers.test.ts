@@ -36,7 +36,7 @@ const pulled = (target: (typeof LEVER_TARGETS)[number], of: Plan = plan) => [
 const nameOf = (lever: Lever | undefined): string => JSON.stringify(lever ?? "now");
 
 describe("levers", () => {
-  test("offer to leave what nothing asks for, to swap for the lighter, to use and pass stops that are not locked", () => {
+  test("offer to leave what no requirement needs, to swap for the lighter, to use and skip stops that aren’t locked", () => {
     const all = leversOf(plan, "a");
     expect(all).toContainEqual({ kind: "leave", pieceId: "chair" });
     expect(all).toContainEqual({ kind: "swap", pieceId: "tent", otherId: "light tent" });

@@ -97,7 +97,7 @@ describe("two edits of one document", () => {
     expect(dropped).toMatchObject([{ op: "set", path: ["rows", { is: "b" }, "n"] }]);
   });
 
-  test("of one field the later edit stands, and the earlier is told; the same edit twice is no quarrel", () => {
+  test("of two edits to one field the later stands and the earlier is reported; the same edit twice is no conflict", () => {
     const { value, overwritten } = both({ ...base, word: "mine" }, { ...base, word: "theirs" });
     expect(value.word).toBe("mine");
     expect(overwritten).toMatchObject([{ path: ["word"], was: "x", value: "mine" }]);

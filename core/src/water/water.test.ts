@@ -47,7 +47,7 @@ describe("treating", () => {
     expect(computePlan(fresh, tracks).checks.some(({ code }) => code === "treatment-used-up")).toBe(false);
   });
 
-  test("contaminated water is treated a second way as well, and one way alone is told", () => {
+  test("contaminated water is treated in two ways, and one way alone gives a caution", () => {
     const sources = [sourceOf("mill", 10_000, { contaminated: true }), sourceOf("spring", 50_000)];
     const withMethods = (treatment: Record<string, unknown>) => {
       const plan = planWith({ treatment }, { sources });

@@ -219,7 +219,7 @@ describe("an edit made while another tab was first", () => {
     expect(await doc()).toEqual(plan());
   });
 
-  test("a field that both changed is the later one’s, and that is told", async () => {
+  test("a field that both changed is the later one’s, with a message", async () => {
     const { overwritten } = await both(
       (draft) => void (draft.trip.name = "mine"),
       (draft) => void (draft.trip.name = "theirs"),
@@ -228,7 +228,7 @@ describe("an edit made while another tab was first", () => {
     expect(overwritten).toMatchObject([{ path: ["trip", "name"], was: "Test" }]);
   });
 
-  test("what another tab removed is told: a part of an edit, or the whole of it", async () => {
+  test("what another tab removed gives a message: a part of an edit, or the whole of it", async () => {
     await change(
       "p",
       "Add",
@@ -269,7 +269,7 @@ describe("nothing is stored that cannot be opened", () => {
     expect(await db.history.count()).toBe(0);
   });
 
-  test("two tabs fill a list beyond its limit: the first is kept, the second is told", async () => {
+  test("two tabs fill a list beyond its limit: the first is kept, the second is refused with a sentence", async () => {
     const base = await doc();
     const grown = (mark: string) =>
       changesOf(
