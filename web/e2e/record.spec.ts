@@ -96,7 +96,7 @@ test("a record with times becomes days: kept, told where it left the trail, and 
   await expect(rows).toHaveCount(3);
   await expect(rows.nth(0)).toContainText("18 km, total 18 km");
   await expect(rows.nth(1)).toContainText("ends off the trail");
-  await expect(rows.nth(0).getByLabel(/^walking/)).toHaveValue("6.0");
+  await expect(rows.nth(0).getByLabel(/^walked/)).toHaveValue("6.0");
   await several.getByRole("button", { name: "Save these 3 days" }).click();
   await expect(page.getByTestId("log-say")).toContainText("3 days saved, 50 km");
   // The same file again changes nothing unasked.
