@@ -84,7 +84,7 @@ const WRITINGS: readonly Writing[] = [
   },
 ];
 
-const SAID = /because it is full|storage is full|device full/;
+const SAID = /because it’s full|storage is full|device full/;
 
 /**
  * Every way of writing on a disk that is full: what was said to be not kept was not shown as kept, and the plan of
