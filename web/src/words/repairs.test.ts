@@ -3,7 +3,7 @@ import { repairWords } from "./repairs.ts";
 
 const NOTHING = { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0 };
 
-test("only what had to be mended is told, one as one and many as many", () => {
+test("only what was repaired is listed, one in the singular and many in the plural", () => {
   expect(repairWords(NOTHING)).toEqual([]);
   expect(repairWords({ ...NOTHING, doubledPoints: 1, missingHeights: 1234 })).toEqual([
     "1 duplicate point removed",
