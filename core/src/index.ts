@@ -121,6 +121,7 @@ export { nearestUsedStop, removeAlternate, removeHiker, removeRow, trackIdsOf } 
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
+export { withRowIds } from "./plan/rowIds.ts";
 export { sortWaypoint, type OwnWord, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
 export type { Offer, WaterKind, WaypointKind } from "./places/words.ts";
 export {

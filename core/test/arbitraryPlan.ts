@@ -20,6 +20,7 @@ import {
   type TrackPoints,
 } from "../src/index.ts";
 import { trackBeside, trackNorth } from "./fixtures.ts";
+import { withRowIds } from "../src/plan/rowIds.ts";
 
 const LENGTH_M = 60_000;
 const anywhere = fc.integer({ min: 0, max: LENGTH_M + 20_000 });
@@ -421,27 +422,29 @@ export const arbitraryPlan: fc.Arbitrary<PlanCase> = fc
   })
   .map((drawn) => ({
     tracks: [drawn.track, trackBeside(...drawn.beside)],
-    plan: planSchema.parse({
-      format: "gepack-plan",
-      version: PLAN_VERSION,
-      id: "random",
-      trackIds: ["t"],
-      trip: { name: "Random", startDate: drawn.startDate, direction: drawn.direction, finishBy: drawn.finishBy },
-      hikers: drawn.party.hikers,
-      route: drawn.route,
-      stops: drawn.stops,
-      resupply: drawn.resupply,
-      sources: drawn.sources,
-      stretches: drawn.stretches,
-      climate: { stations: drawn.stations, ...drawn.known },
-      kit: drawn.party.kit,
-      decisions: drawn.decisions,
-      camps: drawn.camps,
-      pins: drawn.pins,
-      log: drawn.log,
-      shakedowns: drawn.log.length > 2 ? [{ planId: "before", name: "Before", days: 4, on: "2027-02-01" }] : [],
-      dayRules: drawn.days,
-      devices: drawn.party.devices,
-      odds: drawn.odds,
-    }),
+    plan: planSchema.parse(
+      withRowIds({
+        format: "gepack-plan",
+        version: PLAN_VERSION,
+        id: "random",
+        trackIds: ["t"],
+        trip: { name: "Random", startDate: drawn.startDate, direction: drawn.direction, finishBy: drawn.finishBy },
+        hikers: drawn.party.hikers,
+        route: drawn.route,
+        stops: drawn.stops,
+        resupply: drawn.resupply,
+        sources: drawn.sources,
+        stretches: drawn.stretches,
+        climate: { stations: drawn.stations, ...drawn.known },
+        kit: drawn.party.kit,
+        decisions: drawn.decisions,
+        camps: drawn.camps,
+        pins: drawn.pins,
+        log: drawn.log,
+        shakedowns: drawn.log.length > 2 ? [{ planId: "before", name: "Before", days: 4, on: "2027-02-01" }] : [],
+        dayRules: drawn.days,
+        devices: drawn.party.devices,
+        odds: drawn.odds,
+      }),
+    ),
   }));

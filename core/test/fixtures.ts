@@ -1,5 +1,6 @@
 /** Small trails and plans for tests: heights by formula, everything else at its defaults. */
 import { PLAN_VERSION, planSchema, type Plan, type TrackPoints } from "../src/index.ts";
+import { withRowIds } from "../src/plan/rowIds.ts";
 
 export interface TrackOptions {
   lengthM?: number;
@@ -44,15 +45,17 @@ type PlanInput = Record<string, unknown>;
 
 /** A plan for one hiker on the track above, `overrides` laid over it. */
 export function planOf(overrides: PlanInput = {}): Plan {
-  return planSchema.parse({
-    format: "gepack-plan",
-    version: PLAN_VERSION,
-    id: "p",
-    trip: { name: "Test", startDate: "2027-05-01" },
-    trackIds: ["t"],
-    hikers: [hikerOf()],
-    ...overrides,
-  });
+  return planSchema.parse(
+    withRowIds({
+      format: "gepack-plan",
+      version: PLAN_VERSION,
+      id: "p",
+      trip: { name: "Test", startDate: "2027-05-01" },
+      trackIds: ["t"],
+      hikers: [hikerOf()],
+      ...overrides,
+    }),
+  );
 }
 
 export function hikerOf(overrides: PlanInput = {}): PlanInput {

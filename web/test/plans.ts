@@ -4,6 +4,7 @@ import {
   computePlan,
   PLAN_VERSION,
   planSchema,
+  withRowIds,
   readGpx,
   readPlan,
   type Plan,
@@ -36,7 +37,7 @@ export const someone = { id: "a", name: "A", ageY: 30, sex: "male", heightCm: 17
 
 /** A plan on that trail; what is not given is as a new document has it. */
 export function planWith(parts: Record<string, unknown> = {}): Plan {
-  return planSchema.parse({
+  return planSchema.parse(withRowIds({
     format: "gepack-plan",
     version: PLAN_VERSION,
     id: "p",
@@ -44,7 +45,7 @@ export function planWith(parts: Record<string, unknown> = {}): Plan {
     trackIds: ["t"],
     hikers: [someone],
     ...parts,
-  });
+  }));
 }
 
 export const wholeHike = [{ fromStopId: "@start", toStopId: "@finish" }];

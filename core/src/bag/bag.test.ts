@@ -164,6 +164,7 @@ test("bags add up on any plan", () => {
 
 const anyItems = fc.array(
   fc.record({
+    id: fc.uuid(),
     foodId: fc.constantFrom("gone", ...foods.map(({ id }) => id)),
     massG: fc.oneof(fc.integer({ min: 0, max: 400 }), fc.constantFrom(1e-6, 5000)),
     grows: fc.boolean(),

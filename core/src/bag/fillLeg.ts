@@ -97,7 +97,7 @@ export function menuOfBag(
     const food = foods.find((row) => row.id === foodId);
     if (!food) continue;
     const massG = Math.round((10 * count * food.portionG) / days) / 10;
-    meals[food.meal].push({ foodId, massG, grows: true });
+    meals[food.meal].push({ id: foodId, foodId, massG, grows: true });
   }
   for (const meal of MEALS) meals[meal].sort((a, b) => b.massG - a.massG);
   return { id, name, meals };

@@ -70,7 +70,7 @@ test("less salt than the sweat of a warm leg takes, and nothing is said in the c
     {
       id: "menu-cooked",
       name: "Plain",
-      meals: { breakfast: [], way: [{ foodId: plain.id, massG: 500, grows: true }], dinner: [], drinks },
+      meals: { breakfast: [], way: [{ id: "w", foodId: plain.id, massG: 500, grows: true }], dinner: [], drinks },
     },
   ];
   const [warm] = found("salt-low", [18, 34], {}, menuOf([]));
@@ -82,7 +82,7 @@ test("less salt than the sweat of a warm leg takes, and nothing is said in the c
   const walkingL = leg.hikers[0]!.carries.reduce((sum, carry) => sum + carry.walkingL, 0);
   expect(warm.limit).toBeCloseTo((0.04 * 22.99 * 0.8 * walkingL) / leg.dayCount, 1);
   expect(found("salt-low", [-2, 12], {}, menuOf([]))).toEqual([]);
-  expect(found("salt-low", [18, 34], {}, menuOf([{ foodId: "salt", massG: 40, grows: false }]))).toEqual([]);
+  expect(found("salt-low", [18, 34], {}, menuOf([{ id: "s", foodId: "salt", massG: 40, grows: false }]))).toEqual([]);
 });
 
 test("a fire ban is no trouble for a stove without a valve that stays unlit on its days", () => {

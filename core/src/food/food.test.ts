@@ -53,16 +53,16 @@ describe("mixes", () => {
       food("b", { energyKcal: 100, proteinG: 30, bulkKgPerL: 1, price: 3 }),
       food("ab", {
         parts: [
-          { foodId: "a", massG: 30 },
-          { foodId: "b", massG: 10 },
+          { id: "a", foodId: "a", massG: 30 },
+          { id: "b", foodId: "b", massG: 10 },
         ],
         eaten: "boiled",
         waterL: 0.3,
       }),
       food("abb", {
         parts: [
-          { foodId: "ab", massG: 40 },
-          { foodId: "b", massG: 40 },
+          { id: "ab", foodId: "ab", massG: 40 },
+          { id: "b", foodId: "b", massG: 40 },
         ],
       }),
     ];
@@ -83,14 +83,14 @@ describe("mixes", () => {
       food("x", { energyKcal: 400 }),
       food("m", {
         parts: [
-          { foodId: "n", massG: 10 },
-          { foodId: "x", massG: 10 },
+          { id: "n", foodId: "n", massG: 10 },
+          { id: "x", foodId: "x", massG: 10 },
         ],
       }),
       food("n", {
         parts: [
-          { foodId: "m", massG: 10 },
-          { foodId: "gone", massG: 5 },
+          { id: "m", foodId: "m", massG: 10 },
+          { id: "gone", foodId: "gone", massG: 5 },
         ],
       }),
     ];
@@ -103,7 +103,7 @@ describe("mixes", () => {
 
 test("thousands of mixes in one another, and mixes of forty mixes each, are worked out all the same", () => {
   const chain = Array.from({ length: 5000 }, (_, i) =>
-    food(`c${i}`, i === 4999 ? { energyKcal: 400 } : { parts: [{ foodId: `c${i + 1}`, massG: 10 }] }),
+    food(`c${i}`, i === 4999 ? { energyKcal: 400 } : { parts: [{ id: "p", foodId: `c${i + 1}`, massG: 10 }] }),
   );
   expect(buildPantry(chain).get("c4990")!.energyKcal).toBeCloseTo(4, 9);
   const wide = Array.from({ length: 8 }, (_, level) =>
@@ -112,7 +112,7 @@ test("thousands of mixes in one another, and mixes of forty mixes each, are work
         `w${level}-${i}`,
         level === 7
           ? { energyKcal: 100 }
-          : { parts: Array.from({ length: 40 }, (_, k) => ({ foodId: `w${level + 1}-${k}`, massG: 5 })) },
+          : { parts: Array.from({ length: 40 }, (_, k) => ({ id: `p${k}`, foodId: `w${level + 1}-${k}`, massG: 5 })) },
       ),
     ),
   ).flat();
@@ -125,6 +125,7 @@ describe("a menu's day", () => {
   const foods = [food("fat", { energyKcal: 800 }), food("bread", { energyKcal: 250 }), food("tea", {})];
   const items = fc.array(
     fc.record({
+      id: fc.uuid(),
       foodId: fc.constantFrom("fat", "bread", "tea", "gone"),
       massG: fc.integer({ min: 0, max: 300 }),
       grows: fc.boolean(),
@@ -154,7 +155,7 @@ describe("a menu's day", () => {
     const row = (id: string) => ({
       id,
       name: id,
-      meals: { breakfast: [], way: [{ foodId: "fat", massG: 100, grows: true }], dinner: [], drinks: [] },
+      meals: { breakfast: [], way: [{ id: "fat", foodId: "fat", massG: 100, grows: true }], dinner: [], drinks: [] },
     });
     const menus = ["u", "c", "l", "d", "n", "y"].map(row);
     const plan = menuPlan({

@@ -220,7 +220,7 @@ export function startingFoods(): Food[] {
       boughtIn: "home",
       meal: usualMeal(id),
       source: "your mix",
-      parts: Object.entries(parts).map(([foodId, massG]) => ({ foodId, massG })),
+      parts: Object.entries(parts).map(([foodId, massG]) => ({ id: foodId, foodId, massG })),
       ...how,
     }),
   );
@@ -236,11 +236,10 @@ const menuOf = (id: string, name: string, meals: Partial<Record<Meal, Items>>): 
   meals: Object.fromEntries(
     MEALS.map((meal) => [
       meal,
-      Object.entries(meals[meal] ?? {}).map(([key, massG]) => ({
-        foodId: key.replace("*", ""),
-        massG,
-        grows: !key.endsWith("*"),
-      })),
+      Object.entries(meals[meal] ?? {}).map(([key, massG]) => {
+        const foodId = key.replace("*", "");
+        return { id: foodId, foodId, massG, grows: !key.endsWith("*") };
+      }),
     ]),
   ) as Menu["meals"],
 });

@@ -27,7 +27,11 @@ export const boxSchema = z.looseObject({
 });
 
 /** A parcel up to so many kilograms costs so much. */
-export const postageSchema = z.looseObject({ toKg: amount("kg", 0.01, 50), price: amount("money", 0, 10_000) });
+export const postageSchema = z.looseObject({
+  id,
+  toKg: amount("kg", 0.01, 50),
+  price: amount("money", 0, 10_000),
+});
 
 export type BoxRow = z.infer<typeof boxSchema>;
 export type BoxLine = z.infer<typeof boxLineSchema>;

@@ -25,8 +25,26 @@ export interface Applied<T> {
   overwritten: Change[];
 }
 
-/** Fields that may name a row, the first that is a text in each and the same in no two. */
-const NAMES = ["id", "foodId", "sourceId", "pieceId", "date", "on"] as const;
+/** Fields that may name a row, alone or together: the first that are texts in each and the same in no two. */
+const NAMES = [
+  "id",
+  "foodId",
+  "sourceId",
+  "pieceId",
+  "planId",
+  "kind fromStopId",
+  "fromStopId",
+  "date",
+  "what",
+] as const;
+
+const nameIn = (row: Row, by: string): string =>
+  by.includes(" ")
+    ? by
+        .split(" ")
+        .map((key) => String(row[key]))
+        .join(" ")
+    : (row[by] as string);
 
 export function changesBetween(before: unknown, after: unknown): Change[] {
   const changes: Change[] = [];
@@ -55,7 +73,7 @@ function compareRecords(before: Row, after: Row, path: Step[], into: Change[]): 
 
 /** Removals first, then changes, then rows that came, each behind the one it stands behind, then another order. */
 function compareRows(before: Row[], after: Row[], by: string, path: Step[], into: Change[]): void {
-  const keyOf = (row: Row): string => row[by] as string;
+  const keyOf = (row: Row): string => nameIn(row, by);
   const [old, now] = [before, after].map((rows) => new Map(rows.map((row) => [keyOf(row), row])));
   const behind = (rows: Row[], i: number): { after?: string } => (i === 0 ? {} : { after: keyOf(rows[i - 1]!) });
   // From the end, so that undone in turn each finds the row it stood behind.
@@ -105,7 +123,7 @@ function within(value: unknown, path: readonly Step[], change: (part: unknown) =
     }
     return next === value[step] ? value : { ...value, [step]: next };
   }
-  const at = Array.isArray(value) ? value.findIndex((row) => isRecord(row) && row[step.by] === step.is) : -1;
+  const at = Array.isArray(value) ? value.findIndex((row) => isRecord(row) && nameIn(row, step.by) === step.is) : -1;
   if (at < 0) return GONE;
   const next = within((value as unknown[])[at], rest, change);
   return next === GONE ? GONE : (value as unknown[]).with(at, next);
@@ -120,11 +138,12 @@ function applyTo(part: unknown, change: Change, applied: Applied<unknown>): unkn
   }
   if (!Array.isArray(part)) return GONE;
   const rows = part as Row[];
-  const keyOf = (row: Row): string => row[change.by] as string;
+  const keyOf = (row: Row): string => nameIn(row, change.by);
   switch (change.op) {
     case "insert": {
-      // What is there already is not added again.
-      if (rows.some((row) => keyOf(row) === keyOf(change.row))) return rows;
+      // What is there already is not added again; where it is there otherwise, that is told.
+      const there = rows.find((row) => keyOf(row) === keyOf(change.row));
+      if (there) return isEqual(there, change.row) ? rows : GONE;
       const at = change.after === undefined ? 0 : rows.findIndex((row) => keyOf(row) === change.after) + 1;
       // The row it stood behind is gone: it goes to the end.
       return rows.toSpliced(change.after !== undefined && at === 0 ? rows.length : at, 0, change.row);
@@ -153,7 +172,13 @@ function nameOf(before: unknown[], after: unknown[]): string | undefined {
 
 function names(rows: unknown[], name: string): boolean {
   const seen = new Set<unknown>();
-  return rows.every((row) => isRecord(row) && typeof row[name] === "string" && seen.size < seen.add(row[name]).size);
+  const keys = name.split(" ");
+  return rows.every(
+    (row) =>
+      isRecord(row) &&
+      keys.every((key) => typeof row[key] === "string") &&
+      seen.size < seen.add(nameIn(row, name)).size,
+  );
 }
 
 function isRecord(value: unknown): value is Row {

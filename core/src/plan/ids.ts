@@ -1,7 +1,7 @@
 /** Names and lists that the document's format fixes; apart from the schema, so that a page can have them without it. */
 
 export const PLAN_FORMAT = "gepack-plan";
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 
 /** Stand-ins for the two ends of the track as recorded, where a stop id is needed. */
 export const START_ID = "@start";

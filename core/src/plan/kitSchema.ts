@@ -126,6 +126,7 @@ export const keptKitSchema = z.looseObject({
 
 /** Why something of the kit was changed, to be read afterwards. */
 export const kitStorySchema = z.looseObject({
+  id,
   on: isoDate,
   what: z.string().min(1).max(300),
   why: z.string().max(500).default(""),

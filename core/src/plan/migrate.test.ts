@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { PLAN_VERSION, readPlan } from "../index.ts";
 import { migrate } from "./migrate.ts";
+import { withRowIds } from "./rowIds.ts";
 
 const stored = (version: number): Record<string, unknown> =>
   JSON.parse(readFileSync(new URL(`../../test/documents/version-${version}.json`, import.meta.url), "utf8")) as Record<
@@ -60,6 +61,36 @@ test("a stored document of version 4 has its fields under their new names, and n
   expect(
     JSON.stringify({ ...value, menus: [], hikers: value!.hikers.map(({ menus, water }) => ({ menus, water })) }),
   ).not.toMatch(old);
+});
+
+test("a stored document of version 5: every row of a small list has an id, one that it had stays, and it reads the same twice", () => {
+  const { value, problems } = readPlan(structuredClone(stored(5)));
+  expect(problems).toEqual([]);
+  expect(value).toMatchObject({
+    version: PLAN_VERSION,
+    ownNote: "still kept",
+    hikers: [{ pace: { ramp: [{ id: "row-1", hoursH: 6 }, { id: "row-2" }] } }],
+    sources: [
+      {
+        reports: [
+          { id: "row-1-2", note: "seen from the road" },
+          { id: "row-1", said: "flowing" },
+        ],
+      },
+    ],
+    kitStory: [{ id: "row-1", what: "Lighter pad" }],
+    resupply: { postage: [{ id: "row-1", toKg: 5 }] },
+    foods: [{ parts: [] }, { parts: [{ id: "oats", massG: 50 }] }],
+    menus: [{ meals: { breakfast: [{ id: "oats" }, { id: "oats-2", grows: false }] } }],
+  });
+  expect(readPlan(structuredClone(stored(5))).value).toEqual(value);
+  // What has all its ids is not made anew.
+  expect(withRowIds(value!)).toBe(value);
+  // Rows that were copied with their id are two rows.
+  const [source] = value!.sources;
+  const twice = { ...value!, sources: [{ ...source!, reports: [source!.reports[1]!, source!.reports[1]!] }] };
+  const again = readPlan(JSON.parse(JSON.stringify(twice))).value!;
+  expect(new Set(again.sources[0]!.reports.map(({ id }) => id)).size).toBe(2);
 });
 
 test.each([1])(

@@ -3,6 +3,7 @@
  * next, tested on a stored document of its version.
  */
 import { PLAN_VERSION } from "./ids.ts";
+import { withRowIds } from "./rowIds.ts";
 
 type Document = Record<string, unknown>;
 
@@ -96,12 +97,16 @@ function from4To5(document: Document): Document {
   };
 }
 
+/** Rows of every list have an id; reading gives it to those that lack one. */
+const from5To6 = (document: Document): Document => withRowIds({ ...document, version: 6 });
+
 /** MIGRATIONS[n] turns version n into n + 1. */
 const MIGRATIONS: Readonly<Record<number, (document: Document) => Document>> = {
   1: from1To2,
   2: from2To3,
   3: from3To4,
   4: from4To5,
+  5: from5To6,
 };
 
 export function migrate(document: Document, version: number): Document {

@@ -37,12 +37,13 @@ export const pantryFoodSchema = z.looseObject({
   source: label.default(""),
   /** Of a mix: what it is made of. */
   parts: z
-    .array(z.looseObject({ foodId: id, massG: amount("g", 0, 20_000) }))
+    .array(z.looseObject({ id, foodId: id, massG: amount("g", 0, 20_000) }))
     .max(40)
     .default([]),
 });
 
 const menuItemSchema = z.looseObject({
+  id,
   foodId: id,
   massG: amount("g", 0, 5000),
   /** Whether a day that needs more takes more of it. */

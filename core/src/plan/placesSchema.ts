@@ -110,7 +110,7 @@ export const sourceSchema = z.looseObject({
   contaminated: z.boolean().default(false),
   /** What was seen there, and by whom it was given. */
   reports: z
-    .array(z.looseObject({ date: isoDate, said: z.enum(REPORTS), note: label.default("") }))
+    .array(z.looseObject({ id, date: isoDate, said: z.enum(REPORTS), note: label.default("") }))
     .max(500)
     .default([]),
   /** A cache: from when on it is there, and how much is in it. */

@@ -7,6 +7,7 @@ import { type Problem, type ReadResult, refused } from "../units/problem.ts";
 import { PLAN_FORMAT, PLAN_VERSION } from "./ids.ts";
 import { migrate } from "./migrate.ts";
 import { repairReferences, quoted, referenceProblems } from "./links.ts";
+import { withRowIds } from "./rowIds.ts";
 import { planSchema, type Plan } from "./schema.ts";
 
 const MAX_REPORTED = 12;
@@ -27,7 +28,7 @@ export function readPlan(data: unknown): ReadResult<Plan> {
       "version",
       `This plan was written by a newer Gepack (file version ${version}; this one reads up to ${PLAN_VERSION}). Update Gepack, then import it again.`,
     );
-  const parsed = planSchema.safeParse(migrate(data as Record<string, unknown>, version), {
+  const parsed = planSchema.safeParse(withRowIds(migrate(data as Record<string, unknown>, version)), {
     reportInput: true,
   });
   if (!parsed.success) return { value: undefined, problems: shapeProblems(parsed.error) };

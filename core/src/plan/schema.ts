@@ -80,7 +80,7 @@ export const paceSchema = z.looseObject({
   startClockH: amount("clock", 3, 12).default(7),
   /** Walking hours by stage: from the first row's day on, straight between rows. Replaces fresh and fit when given. */
   ramp: z
-    .array(z.looseObject({ tripDay: amount("days", 0, 2000), hoursH: amount("h", 1, 20) }))
+    .array(z.looseObject({ id, tripDay: amount("days", 0, 2000), hoursH: amount("h", 1, 20) }))
     .max(12)
     .default([]),
   /** Measured on oneself; for the time school `own-pace`. */

@@ -1,13 +1,14 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
+import { PLAN_VERSION } from "./ids.ts";
 import { readPlan } from "./read.ts";
 import type { Plan } from "./schema.ts";
 import { refusedIn } from "./touched.ts";
 
 const BASE = {
   format: "gepack-plan",
-  version: 5,
+  version: PLAN_VERSION,
   id: "p",
   trip: { name: "Test", startDate: "2027-05-01" },
   trackIds: ["t"],

@@ -89,7 +89,7 @@ function goneOn(hiker: Hiker, days: number, bodyKg: number): Hiker {
       ...pace,
       hoursFreshH: hoursH,
       rampDays: Math.max(0, pace.rampDays - days),
-      ramp: pace.ramp.length > 0 ? [{ ...pace.ramp[0]!, tripDay: 0, hoursH }, ...ahead] : [],
+      ramp: pace.ramp.length > 0 ? [{ ...pace.ramp[0]!, id: "rest", tripDay: 0, hoursH }, ...ahead] : [],
     },
     food: {
       ...food,

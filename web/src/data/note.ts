@@ -4,6 +4,7 @@
  * an id that the stored step keeps, so that none is stored twice.
  */
 import type { PlanChange } from "@gepack/core";
+import { freshId } from "../store/made.ts";
 
 export interface Note {
   id: string;
@@ -25,7 +26,7 @@ function storage(): Storage | undefined {
 }
 
 export function writeNote(note: Omit<Note, "id">): Note {
-  const id = `${Date.now().toString(36).padStart(9, "0")}-${String(made++).padStart(6, "0")}-${crypto.randomUUID()}`;
+  const id = `${Date.now().toString(36).padStart(9, "0")}-${String(made++).padStart(6, "0")}-${freshId()}`;
   const whole = { ...note, id };
   try {
     storage()?.setItem(PREFIX + id, JSON.stringify(whole));

@@ -15,6 +15,7 @@ import {
 import { liveQuery, type Subscription } from "dexie";
 import { BALLAST, db, type HistoryRow, type PlanRow } from "./db.ts";
 import { clearNote, pendingNotes } from "./note.ts";
+import { freshId } from "../store/made.ts";
 
 const MOST_STEPS = 300;
 const MOST_PROFILES = 4;
@@ -255,7 +256,7 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
     const renamed = new Map<string, string>();
     for (const track of tracks) {
       const stored = await db.tracks.get(track.id);
-      if (stored && !sameTrack(stored, track)) renamed.set(track.id, `${track.id}-${crypto.randomUUID()}`);
+      if (stored && !sameTrack(stored, track)) renamed.set(track.id, `${track.id}-${freshId()}`);
     }
     const idNow = (id: string): string => renamed.get(id) ?? id;
     const alternates = plan.route.alternates.map((alternate) => ({ ...alternate, trackId: idNow(alternate.trackId) }));

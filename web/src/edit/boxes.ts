@@ -1,30 +1,69 @@
 /** Edits of boxes: the plan makes them, and a row of the document is started with the first thing that is typed of one. */
-import { boxSchema, type BoxRow, type PlannedBox } from "@gepack/core";
+import { boxSchema, type BoxRow, type Plan, type PlannedBox } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { STEP_WORDS, STEPS, type Step } from "../words/boxes.ts";
+import { editPart } from "./rows.ts";
+import { type Made } from "../store/made.ts";
+
+/** An id has so many letters. */
+const MOST_ID = 80;
 
 type Box = Pick<PlannedBox, "toStopId" | "fromStopId">;
 
-export function changeBox({ toStopId, fromStopId }: Box, label: string, recipe: (row: BoxRow) => void): void {
-  void edit(label, ({ boxes }) => {
+export function changeBox(
+  { toStopId, fromStopId }: Box,
+  label: string,
+  recipe: (row: BoxRow, made: Made) => void,
+): Promise<boolean> {
+  return edit(label, ({ boxes }, made) => {
     const of = (row: Pick<BoxRow, "toStopId" | "fromStopId">): boolean =>
       row.toStopId === toStopId && row.fromStopId === fromStopId;
     if (!boxes.some(of))
+      // The same from two tabs: one row for one box.
       boxes.push(
-        boxSchema.parse({ id: crypto.randomUUID(), toStopId, ...(fromStopId === undefined ? {} : { fromStopId }) }),
+        boxSchema.parse({
+          id: `box-${fromStopId ?? "home"}-${toStopId}`.slice(0, MOST_ID),
+          toStopId,
+          ...(fromStopId === undefined ? {} : { fromStopId }),
+        }),
       );
-    recipe(boxes.find(of)!);
+    recipe(boxes.find(of)!, made);
   });
 }
 
 /** So far, or no further than the step before; a day that was given before stays. */
 export function markBox(box: Box, name: string, step: Step, on: string | undefined): void {
-  changeBox(box, `Box to ${name}: ${on === undefined ? "not " : ""}${STEP_WORDS[step]}`, (row) => {
+  void changeBox(box, `Box to ${name}: ${on === undefined ? "not " : ""}${STEP_WORDS[step]}`, (row) => {
     const at = STEPS.indexOf(step);
     if (on === undefined) for (const later of STEPS.slice(at)) delete row[later];
     else {
       for (const earlier of STEPS.slice(0, at)) row[earlier] ??= on;
       row[step] = on;
     }
+  });
+}
+
+/** So many rows a tariff has. */
+export const MOST_POSTAGE = 20;
+type PostageRow = Plan["resupply"]["postage"][number];
+
+export function setPostage(id: string, key: "toKg" | "price", value: number): void {
+  editPart("resupply", "Postage", ({ postage }) => {
+    const row = postage.find((one) => one.id === id);
+    if (row) row[key] = value;
+  });
+}
+
+export function removePostage(id: string): void {
+  editPart("resupply", "Postage: remove a row", (resupply) => {
+    resupply.postage = resupply.postage.filter((row) => row.id !== id);
+  });
+}
+
+/** For parcels twice as heavy as the last. */
+export function addPostage(): void {
+  editPart("resupply", "Postage: add a row", ({ postage }, { newId }) => {
+    const last: PostageRow | undefined = postage.at(-1);
+    postage.push({ id: newId(), toKg: Math.min(50, last ? last.toKg * 2 : 2), price: last ? last.price + 4 : 8 });
   });
 }

@@ -15,6 +15,7 @@ import {
 import { edit } from "../store/document.ts";
 import { firstName } from "../words/names.ts";
 import { addRow, editRow } from "./rows.ts";
+import { freshId, type Made } from "../store/made.ts";
 
 /** The pantry and the menus one starts with, for a plan that has none; everybody eats the one that their stove allows. */
 export function beginPantry(): void {
@@ -28,68 +29,98 @@ export function beginPantry(): void {
 }
 
 export function addFood(name: string): string {
-  const food = pantryFoodOf({ id: `food-${crypto.randomUUID()}`, name, source: "own" });
-  addRow("foods", `Food: add ${name}`, food);
+  const food = pantryFoodOf({ id: `food-${freshId()}`, name, source: "own" });
+  void addRow("foods", `Food: add ${name}`, food);
   return food.id;
 }
 
-export function editFood({ id, name }: Pick<Food, "id" | "name">, label: string, recipe: (food: Food) => void): void {
-  editRow("foods", id, `${name}: ${label}`, recipe);
+export function editFood(
+  { id, name }: Pick<Food, "id" | "name">,
+  label: string,
+  recipe: (food: Food, made: Made) => void,
+): void {
+  void editRow("foods", id, `${name}: ${label}`, recipe);
 }
 
-export function editMenu({ id, name }: Pick<Menu, "id" | "name">, label: string, recipe: (menu: Menu) => void): void {
-  editRow("menus", id, `${name}: ${label}`, recipe);
+export function editMenu(
+  { id, name }: Pick<Menu, "id" | "name">,
+  label: string,
+  recipe: (menu: Menu, made: Made) => void,
+): void {
+  void editRow("menus", id, `${name}: ${label}`, recipe);
 }
 
 export function addItem(menu: Menu, meal: Meal, food: Food): void {
-  editMenu(menu, `add ${food.name}`, ({ meals }) => {
+  editMenu(menu, `add ${food.name}`, ({ meals }, { newId }) => {
     const there = meals[meal].find(({ foodId }) => foodId === food.id);
     if (there) there.massG += food.portionG;
-    else meals[meal].push({ foodId: food.id, massG: food.portionG, grows: true });
+    else meals[meal].push({ id: newId(), foodId: food.id, massG: food.portionG, grows: true });
   });
 }
 
 export function changeItem(
   menu: Menu,
   meal: Meal,
-  foodId: string,
+  itemId: string,
   label: string,
   recipe: (item: MenuItem) => void,
 ): void {
   editMenu(menu, label, ({ meals }) => {
-    const item = meals[meal].find((row) => row.foodId === foodId);
+    const item = meals[meal].find(({ id }) => id === itemId);
     if (item) recipe(item);
   });
 }
 
 /** To another meal of the day; what is there already grows by it. */
-export function moveItem(menu: Menu, from: Meal, to: Meal, { id, name }: Food): void {
+export function moveItem(menu: Menu, from: Meal, to: Meal, itemId: string, foodName: string): void {
   if (from === to) return;
-  editMenu(menu, `move ${name}`, ({ meals }) => {
-    const item = meals[from].find(({ foodId }) => foodId === id);
+  editMenu(menu, `move ${foodName}`, ({ meals }) => {
+    const item = meals[from].find(({ id }) => id === itemId);
     if (!item) return;
     meals[from] = meals[from].filter((row) => row !== item);
-    const there = meals[to].find(({ foodId }) => foodId === id);
+    const there = meals[to].find(({ foodId }) => foodId === item.foodId);
     if (there) there.massG += item.massG;
     else meals[to].push(item);
   });
 }
 
-export function removeItem(menu: Menu, meal: Meal, { id, name }: Food): void {
-  editMenu(menu, `remove ${name}`, ({ meals }) => {
-    meals[meal] = meals[meal].filter(({ foodId }) => foodId !== id);
+export function removeItem(menu: Menu, meal: Meal, itemId: string, foodName: string): void {
+  editMenu(menu, `remove ${foodName}`, ({ meals }) => {
+    meals[meal] = meals[meal].filter(({ id }) => id !== itemId);
+  });
+}
+
+/** Of a mix: what it is made of. */
+export function addPart(food: Food, { id, name, portionG }: Food): void {
+  editFood(
+    food,
+    `add ${name}`,
+    ({ parts }, { newId }) => void parts.push({ id: newId(), foodId: id, massG: portionG }),
+  );
+}
+
+export function changePart(food: Food, partId: string, name: string, massG: number): void {
+  editFood(food, name, ({ parts }) => {
+    const part = parts.find(({ id }) => id === partId);
+    if (part) part.massG = massG;
+  });
+}
+
+export function removePart(food: Food, partId: string, name: string): void {
+  editFood(food, `remove ${name}`, (row) => {
+    row.parts = row.parts.filter(({ id }) => id !== partId);
   });
 }
 
 /** A menu like another, to change. */
 export function copyMenu(menu: Menu): string {
-  const id = `menu-${crypto.randomUUID()}`;
-  addRow("menus", `Copy menu ${menu.name}`, { ...structuredClone(menu), id, name: `${menu.name} (copy)` });
+  const id = `menu-${freshId()}`;
+  void addRow("menus", `Copy menu ${menu.name}`, { ...structuredClone(menu), id, name: `${menu.name} (copy)` });
   return id;
 }
 
 export function chooseMenu(hiker: Hiker, label: string, recipe: (menus: Hiker["menus"]) => void): void {
-  editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, ({ menus }) => recipe(menus));
+  void editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, ({ menus }) => recipe(menus));
 }
 
 export function menuForLeg(hiker: Hiker, fromStopId: string, menuId: string | undefined): void {

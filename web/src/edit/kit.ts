@@ -21,6 +21,7 @@ import { edit } from "../store/document.ts";
 import { parseQuantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { DEMAND_WORDS } from "../words/kit.ts";
+import { freshId, type Made } from "../store/made.ts";
 
 /** The hiker's own word on a demand of the leg out of a stop; undefined leaves it to the figures. */
 export function setDemand(kind: DemandKind, fromStopId: string, wanted: boolean | undefined): void {
@@ -31,26 +32,24 @@ export function setDemand(kind: DemandKind, fromStopId: string, wanted: boolean 
   });
 }
 
-const today = (): string => new Date().toISOString().slice(0, 10);
-
 /** So many rows the story of the kit holds; older ones go. */
-const MOST_LISTED_KG = 1000;
+const MOST_STORY = 1000;
 /** As the document allows. */
 const MOST_WHAT = 300;
 const MOST_WHY = 500;
 const MOST_LISTS = 40;
 const MOST_DECISIONS = 200;
 
-function tell(draft: Draft<Plan>, what: string, why: string): void {
-  draft.kitStory.push({ on: today(), what: what.slice(0, MOST_WHAT), why: why.slice(0, MOST_WHY) });
-  draft.kitStory.splice(0, draft.kitStory.length - MOST_LISTED_KG);
+function tell(draft: Draft<Plan>, what: string, why: string, { newId, today }: Made): void {
+  draft.kitStory.push({ id: newId(), on: today, what: what.slice(0, MOST_WHAT), why: why.slice(0, MOST_WHY) });
+  draft.kitStory.splice(0, draft.kitStory.length - MOST_STORY);
 }
 
 /** Spans as the search has found them, in one step; why is given in the story of the kit. */
 export function takeSwaps(changes: readonly PieceSwap[], label: string, why: string): void {
-  void edit(label, (draft) => {
+  void edit(label, (draft, made) => {
     const { kit } = draft;
-    tell(draft, label, why);
+    tell(draft, label, why, made);
     for (const { pieceId, spans } of changes) {
       const piece = kit.find(({ id }) => id === pieceId);
       if (piece) piece.spans = structuredClone(spans) as Piece["spans"];
@@ -93,18 +92,18 @@ export function setPieces(ids: readonly string[], label: string, recipe: (piece:
 }
 
 export function takeAlternative(pieceId: string, otherId: string, label: string, why: string): void {
-  void edit(label, (draft) => {
+  void edit(label, (draft, made) => {
     draft.kit = withAlternative((draft as Plan).kit, pieceId, otherId);
-    tell(draft, label, why);
+    tell(draft, label, why, made);
   });
 }
 
 /** The kit as it is, kept to be compared with; of very many the oldest goes. */
 export function keepList(typed: string): void {
   const name = keptKitSchema.shape.name.safeParse(typed.trim()).data ?? "List";
-  void edit(`Save the list “${name}”`, (draft) => {
+  void edit(`Save the list “${name}”`, (draft, { newId, today }) => {
     draft.savedLists.splice(0, draft.savedLists.length - MOST_LISTS + 1);
-    draft.savedLists.push({ id: crypto.randomUUID(), name, on: today(), pieces: listNow(draft as Plan) });
+    draft.savedLists.push({ id: newId(), name, on: today, pieces: listNow(draft as Plan) });
   });
 }
 
@@ -117,12 +116,12 @@ export function hold(choice: PlanDecision): void {
 /** With a reason; undefined opens it again. */
 export function decide(choice: PlanDecision, taken: boolean | undefined, why: string): void {
   const word = taken === undefined ? "reopened" : taken ? "taken" : "not taken along";
-  void edit(`${choice.name}: ${word}`, (draft) => {
+  void edit(`${choice.name}: ${word}`, (draft, made) => {
     const row = draft.decisions.find(({ id }) => id === choice.id);
     if (!row) return;
     if (taken === undefined) delete row.decided;
-    else row.decided = { on: today(), taken, why };
-    tell(draft, `${choice.name}: ${word}`, why);
+    else row.decided = { on: made.today, taken, why };
+    tell(draft, `${choice.name}: ${word}`, why, made);
   });
 }
 
@@ -144,7 +143,7 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const gives = guessGives(name);
   return pieceSchema.parse({
-    id: crypto.randomUUID(),
+    id: freshId(),
     name,
     massG: mass.value,
     quantity,
@@ -160,7 +159,7 @@ export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece 
 /** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */
 /** A list to start with, for one hiker, carried all the way. */
 export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Piece[] {
-  const to = { hikerId, spans: wholeHike(plan), idOf: () => crypto.randomUUID() };
+  const to = { hikerId, spans: wholeHike(plan), idOf: freshId };
   return starterKit(choice, to).map((row) => pieceSchema.parse(row));
 }
 

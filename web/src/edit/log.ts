@@ -24,9 +24,9 @@ const MOST_REPORTS = 400;
  * Keeps a card; of its day there is one. With the first the plan of then is kept beside the log, to be compared with, and what was
  * seen at water is given to its sources as well.
  */
-export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
+export function keepCards(cards: readonly LogDay[], result: PlanResult): Promise<boolean> {
   const label = cards.length === 1 ? `Log of ${dayMonth(cards[0]!.date)}` : `Log of ${cards.length} days`;
-  void edit(label, (draft) => {
+  return edit(label, (draft, { newId }) => {
     const plan = draft as Plan;
     if (plan.log.length === 0) plan.plannedDays = plannedDays(plan, result);
     for (const card of cards) {
@@ -35,7 +35,9 @@ export function keepCards(cards: readonly LogDay[], result: PlanResult): void {
       for (const { sourceId, said } of card.water) {
         const source = plan.sources.find(({ id }) => id === sourceId);
         if (source)
-          source.reports = [...source.reports, { date: card.date, said, note: FROM_LOG }].slice(-MOST_REPORTS);
+          source.reports = [...source.reports, { id: newId(), date: card.date, said, note: FROM_LOG }].slice(
+            -MOST_REPORTS,
+          );
       }
     }
     plan.log.sort((a, b) => a.date.localeCompare(b.date));

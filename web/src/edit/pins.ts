@@ -43,17 +43,17 @@ export function moveNight(plan: Plan, profile: Profile, day: CalendarDay, metres
   // Moved on, the day may be longer for it; moved back, the day before is not to reach it.
   const at = { ...placeOf(profile, there), overtimeH: there > day.toM ? AHEAD_H : BACK_H };
   const known = plan.pins.find(({ id }) => id === day.pinId);
-  void edit(`Move the night of ${dayMonth(day.date)}`, (draft) => {
+  void edit(`Move the night of ${dayMonth(day.date)}`, (draft, { newId }) => {
     const pin = draft.pins.find(({ id }) => id === known?.id);
     if (pin) Object.assign(pin, at);
-    else draft.pins.push(pinSchema.parse({ id: crypto.randomUUID(), ...at }) as never);
+    else draft.pins.push(pinSchema.parse({ id: newId(), ...at }) as never);
   });
 }
 
 export function pinNight(profile: Profile, day: CalendarDay, fields: Partial<Pin>, label: string): void {
   const at = placeOf(profile, day.toM);
-  void edit(`${label} on ${dayMonth(day.date)}`, (draft) => {
-    draft.pins.push(pinSchema.parse({ id: crypto.randomUUID(), name: day.place ?? "", ...at, ...fields }) as never);
+  void edit(`${label} on ${dayMonth(day.date)}`, (draft, { newId }) => {
+    draft.pins.push(pinSchema.parse({ id: newId(), name: day.place ?? "", ...at, ...fields }) as never);
   });
 }
 

@@ -21,6 +21,7 @@ import {
 import { edit, editWithTrack } from "../store/document.ts";
 import { calculator } from "../store/trail.ts";
 import { addRow, moveRow, setRow } from "./rows.ts";
+import { freshId } from "../store/made.ts";
 
 /** A track beside the main trail, with where its ends are nearest to it. */
 export interface AlternateFound {
@@ -40,7 +41,7 @@ export async function alternatesFound(main: TrackPoints[], tracks: readonly Trac
 export function alternateOf({ track, ends }: AlternateFound): Alternate {
   const metres = ends.map(({ trackM }) => Math.round(trackM));
   return alternateSchema.parse({
-    id: crypto.randomUUID(),
+    id: freshId(),
     name: track.name.trim() || "Alternate",
     trackId: track.id,
     leavesM: Math.min(...metres),
@@ -52,7 +53,7 @@ export function alternateOf({ track, ends }: AlternateFound): Alternate {
 export function addAlternate(
   found: AlternateFound,
   places: Pick<Plan, "stops" | "sources" | "camps" | "stretches">,
-): Promise<void> {
+): Promise<boolean> {
   const { track } = found;
   const row = alternateOf(found);
   const { id } = row;
@@ -81,7 +82,7 @@ export function addClosure(plan: Plan, mainLengthM: number): void {
   const middleM = Math.round(mainLengthM / 2);
   const fromM = Math.max(0, middleM - NEW_CLOSURE_M / 2);
   const row = closureSchema.parse({
-    id: crypto.randomUUID(),
+    id: freshId(),
     name: `Closure ${plan.route.closures.length + 1}`,
     fromM,
     toM: Math.min(mainLengthM, fromM + NEW_CLOSURE_M),
@@ -104,7 +105,7 @@ export function setSection(row: Section, label: string, fields: Partial<Section>
 /** One section, whose ends can be cut. */
 export function cutEnds(mainLengthM: number): void {
   const row = sectionSchema.parse({
-    id: crypto.randomUUID(),
+    id: freshId(),
     name: "The hike",
     fromM: 0,
     toM: Math.floor(mainLengthM),
@@ -124,9 +125,9 @@ export function middleOf({ stops }: Plan, profile: Profile): TrackM {
 
 /** From the middle to the far end, and then from the middle back to the beginning. */
 export function walkInHalves(mainLengthM: number, middleM: TrackM): void {
-  const part = (name: string, fromM: number, toM: number): Section =>
-    sectionSchema.parse({ id: crypto.randomUUID(), name, fromM, toM });
-  void edit("Split into two halves", (draft) => {
+  void edit("Split into two halves", (draft, { newId }) => {
+    const part = (name: string, fromM: number, toM: number): Section =>
+      sectionSchema.parse({ id: newId(), name, fromM, toM });
     draft.route.sections = [
       part("First half", Math.round(middleM), Math.floor(mainLengthM)),
       part("Second half", Math.round(middleM), 0),
@@ -138,11 +139,7 @@ export function addSection(plan: Plan, mainLengthM: number): void {
   const last = plan.route.sections.at(-1)!;
   const name = `Part ${plan.route.sections.length + 1}`;
   const toM = last.toM >= last.fromM ? Math.floor(mainLengthM) : 0;
-  addRow(
-    "route.sections",
-    "Add a section",
-    sectionSchema.parse({ id: crypto.randomUUID(), name, fromM: last.toM, toM }),
-  );
+  addRow("route.sections", "Add a section", sectionSchema.parse({ id: freshId(), name, fromM: last.toM, toM }));
 }
 
 export function turnSection(row: Section): void {

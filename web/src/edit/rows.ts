@@ -2,6 +2,7 @@
 import { LISTS, removeRow as removeFrom, type ListName, type Plan } from "@gepack/core";
 import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
+import type { Made } from "../store/made.ts";
 
 type RowOf<List extends ListName> = ReturnType<(typeof LISTS)[List]>[number];
 
@@ -14,11 +15,11 @@ export function editRow<List extends ListName>(
   list: List,
   id: string,
   label: string,
-  recipe: (row: RowOf<List>) => void,
-): void {
-  void edit(label, (draft) => {
+  recipe: (row: RowOf<List>, made: Made) => void,
+): Promise<boolean> {
+  return edit(label, (draft, made) => {
     const row = rowsOf(draft, list).find((candidate) => candidate.id === id);
-    if (row) recipe(row);
+    if (row) recipe(row, made);
   });
 }
 
@@ -28,8 +29,8 @@ export function setRow<List extends ListName>(
   id: string,
   label: string,
   fields: Partial<RowOf<List>>,
-): void {
-  editRow(list, id, label, (row) => setFields(row, fields));
+): Promise<boolean> {
+  return editRow(list, id, label, (row) => setFields(row, fields));
 }
 
 export function setFields<T extends object>(row: T, fields: Partial<T>): void {
@@ -40,13 +41,17 @@ export function setFields<T extends object>(row: T, fields: Partial<T>): void {
   }
 }
 
-export function addRow<List extends ListName>(list: List, label: string, row: RowOf<List>): void {
-  addRows(list, label, [row]);
+export function addRow<List extends ListName>(list: List, label: string, row: RowOf<List>): Promise<boolean> {
+  return addRows(list, label, [row]);
 }
 
 /** Several rows at once, in one step; what is there already, by a second click, is not added again. */
-export function addRows<List extends ListName>(list: List, label: string, rows: readonly RowOf<List>[]): void {
-  void edit(label, (draft) => {
+export function addRows<List extends ListName>(
+  list: List,
+  label: string,
+  rows: readonly RowOf<List>[],
+): Promise<boolean> {
+  return edit(label, (draft) => {
     const there = rowsOf(draft, list);
     const ids = new Set(there.map(({ id }) => id));
     there.push(...rows.filter(({ id }) => !ids.has(id)));
@@ -59,15 +64,15 @@ export function removeRows(
   ids: readonly string[],
   label: string,
   heir?: (plan: Plan, id: string) => string | undefined,
-): void {
-  void edit(label, (draft) => {
+): Promise<boolean> {
+  return edit(label, (draft) => {
     for (const id of ids) removeFrom(draft as Plan, list, id, heir?.(draft as Plan, id));
   });
 }
 
 /** Moves a row to another place in its list. */
-export function moveRow(list: ListName, id: string, to: number, label: string): void {
-  void edit(label, (draft) => {
+export function moveRow(list: ListName, id: string, to: number, label: string): Promise<boolean> {
+  return edit(label, (draft) => {
     const rows = rowsOf(draft, list);
     const from = rows.findIndex((row) => row.id === id);
     if (from >= 0) rows.splice(Math.max(0, Math.min(rows.length - 1, to)), 0, ...rows.splice(from, 1));
@@ -78,7 +83,7 @@ export function moveRow(list: ListName, id: string, to: number, label: string): 
 export function editPart<Part extends "kitRules" | "resupply" | "charge">(
   part: Part,
   label: string,
-  recipe: (record: Plan[Part]) => void,
-): void {
-  void edit(label, (draft) => recipe((draft as Plan)[part]));
+  recipe: (record: Plan[Part], made: Made) => void,
+): Promise<boolean> {
+  return edit(label, (draft, made) => recipe((draft as Plan)[part], made));
 }

@@ -15,6 +15,7 @@ import { alternateOf, type AlternateFound } from "./route.ts";
 import { kitHere } from "../data/owned.ts";
 import { pantryHere } from "../data/pantry.ts";
 import { takePlan } from "../store/document.ts";
+import { freshId } from "../store/made.ts";
 
 export interface Start {
   track: TrackPoints;
@@ -45,13 +46,13 @@ export async function startTrip(start: Start): Promise<void> {
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
-    id: `trip-${crypto.randomUUID()}`,
+    id: `trip-${freshId()}`,
     trip: { name: name || track.name || "My trip", startDate, units },
     trackIds: [track.id],
     route: {
       coarse,
       alternates: alternates.map(alternateOf),
-      sections: walked ? [{ id: crypto.randomUUID(), name: "The hike", ...walked }] : [],
+      sections: walked ? [{ id: freshId(), name: "The hike", ...walked }] : [],
     },
     hikers: [
       {

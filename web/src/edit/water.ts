@@ -2,6 +2,7 @@
 import type { Plan, ReadReport, Source } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { addRow, editRow } from "./rows.ts";
+import { freshId } from "../store/made.ts";
 
 /** Struck out, counted on whatever the school of trust says, or left to it. */
 export function judge({ id, name }: Source, counted: boolean | undefined): void {
@@ -16,17 +17,19 @@ export function report({ id, name }: Source, row: Source["reports"][number]): vo
   editRow("sources", id, `${name}: ${row.said} on ${row.date}`, (source) => void source.reports.push(row));
 }
 
-export function removeReport({ id, name }: Source, index: number): void {
-  editRow("sources", id, `${name}: report removed`, ({ reports }) => void reports.splice(index, 1));
+export function removeReport({ id, name }: Source, reportId: string): void {
+  editRow("sources", id, `${name}: report removed`, (row) => {
+    row.reports = row.reports.filter((report) => report.id !== reportId);
+  });
 }
 
 /** Reports of many sources in one step; what was given before is given once. */
 export function takeReports(read: readonly ReadReport[]): void {
-  void edit(`Add ${read.length} water reports`, (draft) => {
+  void edit(`Add ${read.length} water reports`, (draft, { newId }) => {
     for (const { sourceId, ...row } of read) {
       const source = (draft as Plan).sources.find(({ id }) => id === sourceId);
       const known = source?.reports.some(({ date, said }) => date === row.date && said === row.said);
-      if (source && !known) source.reports.push(row);
+      if (source && !known) source.reports.push({ ...row, id: newId() });
     }
   });
 }
@@ -34,7 +37,7 @@ export function takeReports(read: readonly ReadReport[]): void {
 /** Water laid by oneself, there from a day on. */
 export function addCache(place: Pick<Source, "trackM" | "alternateId">, placedOn: string): void {
   addRow("sources", "Add a cache", {
-    id: `source-${crypto.randomUUID()}`,
+    id: `source-${freshId()}`,
     name: "Cache",
     kind: "cache",
     contaminated: false,

@@ -1,13 +1,14 @@
 /** What would repair a check: a button where the program can do it itself, in one undoable step, else advice. */
 import type { Plan, PlanResult } from "@gepack/core";
 import type { Draft } from "immer";
+import type { Made } from "../store/made.ts";
 
 export interface Action {
   /** What the button says. */
   button: string;
   /** What the step is called in undo. */
   label: string;
-  recipe: (draft: Draft<Plan>) => void;
+  recipe: (draft: Draft<Plan>, made: Made) => void;
 }
 
 export interface Advice {

@@ -5,6 +5,7 @@ import { describe, expect, test } from "vitest";
 import { demo, demoTrack, pieceOf, planWith, straightTrack } from "../../test/plans.ts";
 import { checkFixes } from "../words/checks/index.ts";
 import { isAction, type Action } from "./fix.ts";
+import { made } from "../store/made.ts";
 
 interface Offer {
   check: Check;
@@ -21,7 +22,7 @@ function take(plan: Plan, track: TrackPoints, code: CheckCode, button = 0): Offe
   for (const check of found) {
     const action = checkFixes(check, { plan, result }).filter(isAction)[button];
     if (!action) continue;
-    const fixed = produce(plan, action.recipe);
+    const fixed = produce(plan, (draft) => action.recipe(draft, made()));
     const same = (other: Check): boolean =>
       other.code === code && other.legIndex === check.legIndex && other.hikerId === check.hikerId;
     return { check, action, after: computePlan(fixed, [track]).checks.filter(same), plan: fixed };
@@ -146,7 +147,14 @@ describe("on a straight trail", () => {
       [plan, lift!],
       [bare, more!],
     ] as const)
-      expect(rain(computePlan(produce(from, recipe), [track]).checks)).toEqual([]);
+      expect(
+        rain(
+          computePlan(
+            produce(from, (draft) => recipe(draft, made())),
+            [track],
+          ).checks,
+        ),
+      ).toEqual([]);
     expect(take(plan, track, "kit-role-gap").after).toEqual([]);
   });
 

@@ -46,9 +46,9 @@ function pieceOnLegs(on: FixContext, legs: Legs, hikerId: string, piece: NewPiec
   return {
     button: `Add ${withArticle(piece.name)} on ${where} (+${mass})`,
     label: `${piece.name} on ${where}`,
-    recipe: (draft) =>
+    recipe: (draft, { newId }) =>
       void draft.kit.push({
-        id: crypto.randomUUID(),
+        id: newId(),
         quantity: 1,
         measured: false,
         wear: "packed",

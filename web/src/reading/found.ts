@@ -11,6 +11,7 @@ import {
   type WaypointKind,
   type WaypointWords,
 } from "@gepack/core";
+import { freshId } from "../store/made.ts";
 
 export type Taken = "stop" | "water" | "camp" | "hazard" | "out";
 
@@ -91,7 +92,7 @@ export function partsOf(rows: readonly FoundRow[]): FoundParts {
 function placeOf({ point, located }: FoundRow) {
   const { lonDeg, latDeg } = point;
   return {
-    id: crypto.randomUUID(),
+    id: freshId(),
     name: point.name.trim() === "" ? "Unnamed place" : point.name,
     ...(lonDeg === undefined || latDeg === undefined ? {} : { lonDeg, latDeg }),
     trackM: Math.round(located.trackM),

@@ -12,6 +12,7 @@ import { calculator } from "../store/trail.ts";
 import { sentenceOf } from "../store/notices.ts";
 import { JobStopped } from "../worker/client.ts";
 import type { TrackPreview } from "../worker/jobs.ts";
+import { freshId } from "../store/made.ts";
 
 export type Phase =
   | { is: "idle" }
@@ -75,7 +76,7 @@ export function useTrackFile(): TrackFiles {
     setPhase({ is: "reading", share: 0, points: 0, name });
     try {
       running.current = new AbortController();
-      id.current = `track-${crypto.randomUUID()}`;
+      id.current = `track-${freshId()}`;
       const args = { ...namedFile(first), more: others.map(namedFile), trackId: id.current };
       const { value, problems } = await calculator().readTrack(args, {
         signal: running.current.signal,

@@ -15,6 +15,7 @@ import { produce, type Draft } from "immer";
 import { clearNote, writeNote } from "../data/note.ts";
 import { change, importPlan, step, storePlan, storeTracks, notAllowed, type Stored } from "../data/plans.ts";
 import { useDocument } from "./documentState.ts";
+import { made, type Made } from "./made.ts";
 import { notify, report } from "./notices.ts";
 import { useSelection } from "./selection.ts";
 import { arrived, fail, sent, show, liveDocument } from "./liveDocument.ts";
@@ -42,19 +43,30 @@ async function checked(before: Plan, after: Plan): Promise<void> {
   if (problem) throw notAllowed(problem);
 }
 
-/** One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it is stored. */
-export async function edit(label: string, recipe: (draft: Draft<Plan>) => void): Promise<void> {
+/** What an edit does to the draft of a plan; ids and the day it is are given to it. */
+export type Recipe = (draft: Draft<Plan>, made: Made) => void;
+
+const after = (plan: Plan, recipe: Recipe): Plan => produce(plan, (draft) => recipe(draft, made()));
+
+/**
+ * One undoable edit: on the screen as soon as it is computed, stored beside it. Resolves when it has come to its end;
+ * false where it was taken back, so that what was typed for it stays.
+ */
+export async function edit(label: string, recipe: Recipe): Promise<boolean> {
   const from = liveDocument.latest;
-  if (!from) return;
-  const next = produce(from, recipe);
+  if (!from) return false;
+  const next = after(from, recipe);
   const changes = changesBetween(from, next);
-  if (changes.length === 0) return;
+  if (changes.length === 0) return true;
   const allowed = checked(from, next);
   if (tracksInMemory())
-    return show(next, label, allowed).catch((error: unknown) => {
-      if (liveDocument.latest === next) liveDocument.latest = from;
-      refused(error);
-    });
+    return show(next, label, allowed).then(
+      () => true,
+      (error: unknown) => {
+        if (liveDocument.latest === next) liveDocument.latest = from;
+        return refused(error);
+      },
+    );
   const note = writeNote({ planId: from.id, label, changes });
   sent();
   const shown = show(next, label, allowed);
@@ -70,6 +82,7 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
     if (revision === liveDocument.seenRevision + 1) liveDocument.seenRevision = revision;
     clearNote(note.id);
     await shown;
+    return true;
   } catch (error) {
     // Storage refused it, or it cannot be computed: it is taken back, unless a later edit stands on it already.
     clearNote(note.id);
@@ -78,26 +91,27 @@ export async function edit(label: string, recipe: (draft: Draft<Plan>) => void):
       await show(from, `Not saved: ${label}`).catch(fail);
     }
     // Said when all is as it was: what a field still holds would else be taken once more by a page that goes.
-    refused(error);
+    return refused(error);
   } finally {
     arrived();
   }
 }
 
 /** An edit was taken back: fields show what holds again. */
-function refused(error: unknown): void {
+function refused(error: unknown): false {
   set(({ refusals }) => ({ refusals: refusals + 1 }));
   report(error);
+  return false;
 }
 
 /**
  * The plan as an edit would make it, on the screen and nowhere else, until `endTrial`: for what is dragged. Of
  * trials that come faster than answers the newest is shown, and none beside an edit.
  */
-export async function tryOut(recipe: (draft: Draft<Plan>) => void): Promise<void> {
+export async function tryOut(recipe: Recipe): Promise<void> {
   const from = liveDocument.latest;
   if (!from) return;
-  const next = produce(from, recipe);
+  const next = after(from, recipe);
   const { plan, result: shown } = get();
   liveDocument.underTrial ??= { plan, result: shown };
   const trial = liveDocument.underTrial;
@@ -158,18 +172,14 @@ export async function takeImport(file: PlanFile): Promise<void> {
 }
 
 /** An edit that brings a track with it. */
-export async function editWithTrack(
-  label: string,
-  track: TrackPoints,
-  recipe: (draft: Draft<Plan>) => void,
-): Promise<void> {
+export async function editWithTrack(label: string, track: TrackPoints, recipe: Recipe): Promise<boolean> {
   try {
     const inMemory = tracksInMemory();
     if (inMemory) holdInMemory([...inMemory, track]);
     else await storeTracks([track]);
-    await edit(label, recipe);
+    return await edit(label, recipe);
   } catch (error) {
-    report(error);
+    return refused(error);
   }
 }
 

@@ -5,6 +5,7 @@ import { edit } from "./document.ts";
 import { latestPlan } from "./liveDocument.ts";
 import { useDocument } from "./documentState.ts";
 import { report, tell } from "./notices.ts";
+import { freshId } from "./made.ts";
 
 /** Keeps a plan as a variant of its trip; the opened plan stays open. Answers its id. */
 export async function keepVariant(plan: Plan, name: string): Promise<string | undefined> {
@@ -12,7 +13,7 @@ export async function keepVariant(plan: Plan, name: string): Promise<string | un
     tell("failed", "Saving isn’t possible on this device, so variants can’t be kept.", "Export the plan instead.");
     return undefined;
   }
-  const id = crypto.randomUUID();
+  const id = freshId();
   const doc: Plan = { ...plan, id, trip: { ...plan.trip, variantOf: tripIdOf(plan), variantName: name } };
   try {
     await storeVariant(doc);

@@ -2,19 +2,20 @@
 import type { ReactNode } from "react";
 import type { Hiker, Plan } from "@gepack/core";
 import { editRow } from "../edit/rows.ts";
+import type { Made } from "../store/made.ts";
 import { useSelection } from "../store/selection.ts";
 import { FieldRows, type FieldRow } from "./FieldNumber.tsx";
 import { Pick } from "./Pick.tsx";
 import { firstName } from "../words/names.ts";
 
-export type ChangeHiker = (label: string, recipe: (hiker: Hiker) => void) => void;
+export type ChangeHiker = (label: string, recipe: (hiker: Hiker, made: Made) => void) => void;
 
 export function useHiker(plan: Plan): Hiker {
   return plan.hikers[useSelection((state) => state.hikerIndex)] ?? plan.hikers[0]!;
 }
 
 export function changeHiker(hiker: Hiker): ChangeHiker {
-  return (label, recipe) => editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, recipe);
+  return (label, recipe) => void editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, recipe);
 }
 
 /** A label within a sentence. */

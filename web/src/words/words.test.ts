@@ -162,7 +162,7 @@ describe("checks in words", () => {
       if (!isAction(fix)) continue;
       expect(fix.button).toMatch(/^[A-Z].*[^.]$/);
       const changed = structuredClone(plan);
-      fix.recipe(changed as never);
+      fix.recipe(changed as never, { newId: () => "new", today: "2027-01-01" });
       expect(changed, fix.button).not.toEqual(plan);
     }
   });

@@ -50,6 +50,7 @@ import {
   type TrackPreview,
 } from "./readTracks.ts";
 import { textOf } from "./unpack.ts";
+import { freshId } from "../store/made.ts";
 
 export type FileJobs = typeof fileJobs;
 
@@ -112,7 +113,7 @@ export const fileJobs = {
   async readFoods({ file, name, basis }: NamedFile & { basis?: Basis }): Promise<FoodTable> {
     const table = await tableRows({ file, name });
     if ("problems" in table) return { foods: [], basis: basis ?? "per-100", problems: table.problems };
-    return readFoodTable(table.rows, () => `food-${crypto.randomUUID()}`, basis);
+    return readFoodTable(table.rows, () => `food-${freshId()}`, basis);
   },
 
   /** Pieces of kit out of a table. */
@@ -124,7 +125,7 @@ export const fileJobs = {
   }: NamedFile & Omit<NewPieces, "idOf"> & { columns?: KitTable["columns"] | undefined }): Promise<KitTable> {
     const table = await tableRows({ file, name });
     if ("problems" in table) return { heads: [], columns: {}, pieces: [], problems: table.problems };
-    return readKitTable(table.rows, { ...made, idOf: () => crypto.randomUUID() }, columns);
+    return readKitTable(table.rows, { ...made, idOf: freshId }, columns);
   },
 
   /** Where places are on a track that is not the plan's yet. */

@@ -11,6 +11,7 @@ import { arrivalWords, boxName, faultWords, refillWords, sendWords, STEP_WORDS, 
 import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { itemsOf } from "../../paper/boxItems.ts";
+import { freshId, todayHere } from "../../store/made.ts";
 
 interface Props {
   plan: Plan;
@@ -33,12 +34,12 @@ export function BoxPanel({ plan, result, box, say }: Props) {
     .filter(({ text }) => !box.row?.lines.some((line) => line.name === text));
   const keyOf = (id: string): string => `box ${box.key} ${id}`;
   const { row } = box;
-  const today = new Date().toISOString().slice(0, 10);
+  const today = todayHere();
   const add = (): void => {
     const found = /^(.+?)\s+(\d[\d.,]*\s*(?:kg|g|oz|lb))$/i.exec(line.trim());
     const mass = found && parseQuantity("smallMass", found[2]!, plan.trip.units);
     const row = boxLineSchema.safeParse({
-      id: crypto.randomUUID(),
+      id: freshId(),
       name: found?.[1],
       massG: mass && "value" in mass ? mass.value : undefined,
     });
@@ -134,8 +135,8 @@ export function BoxPanel({ plan, result, box, say }: Props) {
               className="btn"
               title={`Add ${text} to the box`}
               onClick={() =>
-                changeBox(box, `Box to ${name}: ${text}`, ({ lines }) => {
-                  if (lines.length < MOST_LINES) lines.push({ id: crypto.randomUUID(), name: text, massG: grams });
+                changeBox(box, `Box to ${name}: ${text}`, ({ lines }, { newId }) => {
+                  if (lines.length < MOST_LINES) lines.push({ id: newId(), name: text, massG: grams });
                 })
               }
             >

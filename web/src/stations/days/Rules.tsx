@@ -14,6 +14,7 @@ import type { ScreenProps } from "../Screen.tsx";
 import { OwnPace } from "./OwnPace.tsx";
 import { RampCurve, type RampPoint } from "./RampCurve.tsx";
 import { changeHiker } from "../../ui/HikerFields.tsx";
+import { type Made } from "../../store/made.ts";
 
 const LIGHT: Sentence[] = [
   {
@@ -160,18 +161,19 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
 function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDays: number }) {
   const { ramp, hoursFreshH, hoursFitH, rampDays } = hiker.pace;
   const { units } = plan.trip;
-  const change = (label: string, recipe: (pace: Hiker["pace"]) => void): void =>
-    changeHiker(hiker)(label, (target) => recipe(target.pace));
+  const change = (label: string, recipe: (pace: Hiker["pace"], made: Made) => void): void =>
+    changeHiker(hiker)(label, (target, made) => recipe(target.pace, made));
   const begin = (): void =>
-    change("hours by phase", (pace) => {
+    change("hours by phase", (pace, { newId }) => {
       pace.ramp = [
-        { tripDay: 0, hoursH: hoursFreshH },
-        { tripDay: Math.max(1, rampDays), hoursH: hoursFitH },
+        { id: newId(), tripDay: 0, hoursH: hoursFreshH },
+        { id: newId(), tripDay: Math.max(1, rampDays), hoursH: hoursFitH },
       ];
     });
-  const set = (index: number, key: "tripDay" | "hoursH", value: number): void =>
+  const set = (id: string, key: "tripDay" | "hoursH", value: number): void =>
     change("hours by phase", (pace) => {
-      pace.ramp[index]![key] = value;
+      const stage = pace.ramp.find((one) => one.id === id);
+      if (stage) stage[key] = value;
       pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
     });
   const points =
@@ -183,8 +185,9 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
         ];
   const movePoint = (index: number, { day, hoursH }: RampPoint): void =>
     change("hours by phase", (pace) => {
-      if (pace.ramp.length > 0) {
-        pace.ramp[index] = { ...pace.ramp[index]!, tripDay: Math.min(2000, day), hoursH };
+      if (ramp.length > 0) {
+        const stage = pace.ramp.find(({ id }) => id === ramp[index]!.id);
+        if (stage) Object.assign(stage, { tripDay: Math.min(2000, day), hoursH });
         pace.ramp.sort((a, b) => a.tripDay - b.tripDay);
       } else if (index === 0) pace.hoursFreshH = hoursH;
       else {
@@ -193,9 +196,9 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
       }
     });
   const add = (): void =>
-    change("add a phase", (pace) => {
+    change("add a phase", (pace, { newId }) => {
       const last = pace.ramp.at(-1)!;
-      pace.ramp.push({ tripDay: Math.min(2000, last.tripDay + 14), hoursH: last.hoursH });
+      pace.ramp.push({ id: newId(), tripDay: Math.min(2000, last.tripDay + 14), hoursH: last.hoursH });
     });
   return (
     <section aria-label={`Hours for ${hiker.name}`}>
@@ -211,15 +214,15 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
       ) : (
         <>
           <ol className="m-0 flex list-none flex-wrap gap-3 p-0">
-            {ramp.map((stage, i) => (
-              <li key={i} className="flex items-end gap-1.5 rounded border border-rule bg-sheet px-2 py-1.5">
+            {ramp.map((stage) => (
+              <li key={stage.id} className="flex items-end gap-1.5 rounded border border-rule bg-sheet px-2 py-1.5">
                 <FieldNumber
                   path="hikers.pace.ramp.tripDay"
                   label="From day"
                   value={stage.tripDay}
                   units={units}
                   className="w-[72px]"
-                  onCommit={(value) => set(i, "tripDay", Math.round(value))}
+                  onCommit={(value) => set(stage.id, "tripDay", Math.round(value))}
                 />
                 <FieldNumber
                   path="hikers.pace.ramp.hoursH"
@@ -227,12 +230,16 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
                   value={stage.hoursH}
                   units={units}
                   className="w-[72px]"
-                  onCommit={(value) => set(i, "hoursH", value)}
+                  onCommit={(value) => set(stage.id, "hoursH", value)}
                 />
                 <button
                   className="btn"
                   aria-label={`Remove the phase from day ${stage.tripDay}`}
-                  onClick={() => change("remove a phase", (pace) => void pace.ramp.splice(i, 1))}
+                  onClick={() =>
+                    change("remove a phase", (pace) => {
+                      pace.ramp = pace.ramp.filter(({ id }) => id !== stage.id);
+                    })
+                  }
                 >
                   <X size={14} aria-hidden="true" />
                 </button>

@@ -1,7 +1,7 @@
 /** One food whole: its figures, how it is eaten, what a mix is made of. */
 import { X } from "lucide-react";
 import { BOUGHT_IN, EATEN, MEALS, holdsItself, type Food, type Pantry, type Plan } from "@gepack/core";
-import { editFood } from "../../edit/food.ts";
+import { addPart, changePart, editFood, removePart } from "../../edit/food.ts";
 import { Fields, FieldRows, type FieldRow } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
@@ -94,10 +94,10 @@ export function FoodPanel({ plan, food, pantry }: Props) {
           </p>
         )}
         <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
-          {food.parts.map((part, i) => {
+          {food.parts.map((part) => {
             const name = plan.foods.find(({ id }) => id === part.foodId)?.name ?? "a food that no longer exists";
             return (
-              <li key={part.foodId} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5 text-sm">
+              <li key={part.id} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5 text-sm">
                 {name}
                 <NumberField
                   bare
@@ -108,12 +108,12 @@ export function FoodPanel({ plan, food, pantry }: Props) {
                   kind="smallMass"
                   min={0}
                   max={20_000}
-                  onCommit={(massG) => editFood(food, name, (row) => void (row.parts[i]!.massG = massG))}
+                  onCommit={(massG) => changePart(food, part.id, name, massG)}
                 />
                 <button
                   className="icon-btn"
                   aria-label={`remove ${name} from ${food.name}`}
-                  onClick={() => editFood(food, `remove ${name}`, (row) => void row.parts.splice(i, 1))}
+                  onClick={() => removePart(food, part.id, name)}
                 >
                   <X size={13} aria-hidden="true" />
                 </button>
@@ -124,9 +124,7 @@ export function FoodPanel({ plan, food, pantry }: Props) {
             <FoodPick
               foods={plan.foods.filter(({ id }) => id !== food.id && !food.parts.some(({ foodId }) => foodId === id))}
               label={`Add to ${food.name}`}
-              onPick={({ id, name, portionG }) =>
-                editFood(food, `add ${name}`, (row) => void row.parts.push({ foodId: id, massG: portionG }))
-              }
+              onPick={(part) => addPart(food, part)}
             />
           </li>
         </ul>

@@ -50,7 +50,7 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const drop = ({ active, over }: DragEndEvent): void => {
     const dragged = active.data.current as Dragged | undefined;
-    if (dragged && over) moveItem(menu, dragged.meal, over.id as Meal, dragged.food);
+    if (dragged && over) moveItem(menu, dragged.meal, over.id as Meal, dragged.itemId, dragged.food.name);
   };
   return (
     <div data-testid="menu">
@@ -93,6 +93,7 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
 /** What is being dragged, and out of which meal. */
 interface Dragged {
   meal: Meal;
+  itemId: string;
   food: Food;
 }
 
@@ -137,10 +138,10 @@ function MealPlace({ meal, children }: { meal: Meal; children: ReactNode }) {
 }
 
 /** Takes a food by the handle to another meal: dragged, or Space, arrow keys and Space. */
-function Grip({ meal, food }: Dragged) {
+function Grip({ meal, food, itemId }: Dragged) {
   const { setNodeRef, listeners, attributes, transform } = useDraggable({
-    id: `${meal} ${food.id}`,
-    data: { meal, food } satisfies Dragged,
+    id: `${meal} ${itemId}`,
+    data: { meal, food, itemId } satisfies Dragged,
   });
   return (
     <button
@@ -164,8 +165,8 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
         const food = foods.get(item.foodId);
         if (!food) return null;
         return (
-          <li key={item.foodId} className="flex items-center gap-1 rounded border border-rule px-1.5 py-px text-sm">
-            <Grip meal={meal} food={food} />
+          <li key={item.id} className="flex items-center gap-1 rounded border border-rule px-1.5 py-px text-sm">
+            <Grip meal={meal} food={food} itemId={item.id} />
             {food.name}
             <FieldNumber
               bare
@@ -174,7 +175,7 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
               label={`${food.name} at ${MEAL_WORDS[meal].toLowerCase()}`}
               value={item.massG}
               units={plan.trip.units}
-              onCommit={(massG) => changeItem(menu, meal, food.id, food.name, (row) => void (row.massG = massG))}
+              onCommit={(massG) => changeItem(menu, meal, item.id, food.name, (row) => void (row.massG = massG))}
             />
             <button
               className="cursor-pointer px-0.5"
@@ -186,7 +187,7 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
                   : "The same every day; click to let it grow with your need."
               }
               onClick={() =>
-                changeItem(menu, meal, food.id, `${food.name} ${item.grows ? "stays" : "grows"}`, (row) => {
+                changeItem(menu, meal, item.id, `${food.name} ${item.grows ? "stays" : "grows"}`, (row) => {
                   row.grows = !row.grows;
                 })
               }
@@ -196,7 +197,7 @@ function Items({ plan, menu, meal, scale }: { plan: Plan; menu: Menu; meal: Meal
             <button
               className="cursor-pointer text-muted"
               aria-label={`Remove ${food.name} from ${menu.name}`}
-              onClick={() => removeItem(menu, meal, food)}
+              onClick={() => removeItem(menu, meal, item.id, food.name)}
             >
               <X size={13} aria-hidden="true" />
             </button>

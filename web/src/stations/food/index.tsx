@@ -221,7 +221,7 @@ function Reserve({ hiker }: { hiker: Hiker }) {
 function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   const hiker = plan.hikers[who]!;
   const set = (label: string, recipe: (fill: (typeof hiker)["fill"]) => void): void =>
-    editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
+    void editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
   const field = (key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay", label: string) => (
     <FieldNumber
       path={`hikers.fill.${key}`}

@@ -16,6 +16,7 @@ import { parseQuantity, unitSymbol, type QuantityKind } from "../../units/quanti
 import { DECIDED_WORDS, decisionFigure } from "../../words/kit.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
+import { freshId } from "../../store/made.ts";
 
 interface Props {
   plan: Plan;
@@ -140,7 +141,7 @@ function Side({ plan, choice, side, label }: SideProps) {
   const ids = choice[side];
   const nameOf = (id: string): string => plan.kit.find((piece) => piece.id === id)?.name ?? id;
   const set = (next: string[], what: string): void =>
-    setRow("decisions", choice.id, `${choice.name}: ${what}`, { [side]: next });
+    void setRow("decisions", choice.id, `${choice.name}: ${what}`, { [side]: next });
   const free = plan.kit.filter(({ id }) => !choice.pieceIds.includes(id) && !choice.otherwiseIds.includes(id));
   return (
     <Pick
@@ -201,7 +202,7 @@ function Add({ plan }: { plan: Plan }) {
         event.preventDefault();
         if (fault !== undefined) return;
         hold({
-          id: crypto.randomUUID(),
+          id: freshId(),
           name: name.trim(),
           pieceIds: [pieceId],
           otherwiseIds: otherId === "" ? [] : [otherId],

@@ -23,6 +23,7 @@ import { OwnedFields } from "./OwnedFields.tsx";
 import { Choice, FormNumber, type PieceForm } from "./pieceForm.tsx";
 import { Scale } from "./Scale.tsx";
 import type { SwapPoint } from "./spans.ts";
+import { freshId } from "../../store/made.ts";
 
 interface Props {
   plan: Plan;
@@ -36,7 +37,7 @@ interface Props {
 export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const blank = pieceSchema.parse({
-    id: crypto.randomUUID(),
+    id: freshId(),
     name: "New item",
     massG: 100,
     ownerId: hikerId,

@@ -11,6 +11,7 @@ import { dayMonth, fixed } from "../../units/quantity.ts";
 import { CERTAINTY_WORDS, PLACE_WORDS, TREE_WORDS } from "../../words/power.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { freshId } from "../../store/made.ts";
 
 /** Whoever has no rank stays on, where any has one. */
 const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
@@ -47,12 +48,12 @@ const USUAL = [
 
 export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   const add = (): void => {
-    const row = { id: crypto.randomUUID(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
+    const row = { id: freshId(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
     addRow("devices", "Add device", deviceSchema.parse({ ...row, mAh: 4000, whPerDay: 4 }));
   };
   const addUsual = (): void => {
     const [hiker] = plan.hikers;
-    const rows = USUAL.map((device) => deviceSchema.parse({ ...device, id: crypto.randomUUID(), ownerId: hiker!.id }));
+    const rows = USUAL.map((device) => deviceSchema.parse({ ...device, id: freshId(), ownerId: hiker!.id }));
     addRows("devices", "Add phone, headlamp and power bank", rows);
   };
   return (
@@ -84,7 +85,7 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
 function Counting({ plan }: Pick<ScreenProps, "plan">) {
   const { charge } = plan;
   const set = (label: string, fields: Partial<Plan["charge"]>): void =>
-    editPart("charge", label, (charge) => void Object.assign(charge, fields));
+    void editPart("charge", label, (charge) => void Object.assign(charge, fields));
   return (
     <div className="mb-2 flex flex-wrap gap-4">
       {plan.hikers.length > 1 && (

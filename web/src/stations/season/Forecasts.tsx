@@ -23,6 +23,7 @@ import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, quantity, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { readForecast } from "./readForecast.ts";
+import { freshId } from "../../store/made.ts";
 
 export function Forecasts({ plan, result }: ScreenProps) {
   const { forecasts } = plan.climate;
@@ -34,7 +35,7 @@ export function Forecasts({ plan, result }: ScreenProps) {
       "climate.forecasts",
       "Add forecast",
       forecastSchema.parse({
-        id: crypto.randomUUID(),
+        id: freshId(),
         name: `Forecast for leg ${leg.index + 1}`,
         fromM: ends[0],
         toM: ends[1],
@@ -73,7 +74,7 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
   const [text, setText] = useState("");
   const [error, setError] = useState<string>();
   const set = (label: string, fields: Partial<Forecast>): void =>
-    setRow("climate.forecasts", id, `${name}: ${label}`, fields);
+    void setRow("climate.forecasts", id, `${name}: ${label}`, fields);
   const ends = [walkedAt(profile, fromM), walkedAt(profile, toM)].sort((a, b) => a - b);
   const setEnd = (which: 0 | 1, metres: number): void => {
     const both = ends.map((end, i) => Math.round(trackAt(profile, (i === which ? metres : end) as WalkedM)));

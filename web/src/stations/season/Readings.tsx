@@ -11,6 +11,7 @@ import { Empty, Panel } from "../../ui/Panel.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
+import { freshId } from "../../store/made.ts";
 
 export function Readings({ plan, result }: ScreenProps) {
   const { readings } = plan.climate;
@@ -18,11 +19,11 @@ export function Readings({ plan, result }: ScreenProps) {
   const { profile } = result;
   const leg = result.legs[useSelection((state) => state.legIndex)] ?? result.legs[0]!;
   const add = (): void =>
-    addRow(
+    void addRow(
       "climate.readings",
       "Add reading",
       readingSchema.parse({
-        id: crypto.randomUUID(),
+        id: freshId(),
         date: leg.startDate,
         trackM: Math.round(trackAt(profile, leg.fromM)),
         heightM: profile.hasHeights ? Math.round(profile.heightM[leg.fromNode]!) : 0,

@@ -21,6 +21,7 @@ import { quantity, unitSymbol } from "../../units/quantity.ts";
 import { MONTHS } from "../../words/months.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { PasteMonths } from "./PasteMonths.tsx";
+import { freshId } from "../../store/made.ts";
 
 /** A mild year to start from; every figure of it is there to be replaced. */
 const MILD_LOW_C = [-2, -1, 1, 4, 8, 11, 13, 13, 10, 6, 2, -1];
@@ -34,7 +35,7 @@ export function Weather({ plan, result }: ScreenProps) {
     const heightM = Math.round(profile.heightM[profile.cellCount >> 1]!);
     const highC = MILD_LOW_C.map((c) => c + MILD_DAY_RANGE_K);
     const trackM = Math.round(trackAt(profile, (profile.lengthM / 2) as WalkedM));
-    const row = { id: crypto.randomUUID(), name, trackM, heightM, lowC: MILD_LOW_C, highC, lowSdK: 3.5, highSdK: 4 };
+    const row = { id: freshId(), name, trackM, heightM, lowC: MILD_LOW_C, highC, lowSdK: 3.5, highSdK: 4 };
     addRow("climate.stations", "Add weather station", climateStationSchema.parse(row));
   };
   return (
@@ -66,7 +67,7 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
   const { units } = plan.trip;
   const { id, name, trackM, heightM, lowSdK, highSdK, simulated, precipMm } = station;
   const set = (label: string, fields: Partial<ClimateStation>): void =>
-    setRow("climate.stations", id, `${name}: ${label}`, fields);
+    void setRow("climate.stations", id, `${name}: ${label}`, fields);
   const along = walkedAt(profile, trackM);
   const guessedRain = (): Pick<ClimateStation, "precipMm" | "wetDays"> => {
     const latDeg = profile.latDeg[nodeOf(profile, { trackM })]!;

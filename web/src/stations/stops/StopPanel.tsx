@@ -38,7 +38,7 @@ interface Props {
 export function StopPanel({ plan, stop, figures }: Props) {
   const say = sayIn(plan);
   const { id, name, use, locked, services } = stop;
-  const set = (what: string, fields: Partial<Stop>): void => setRow("stops", id, `${name}: ${what}`, fields);
+  const set = (what: string, fields: Partial<Stop>): void => void setRow("stops", id, `${name}: ${what}`, fields);
   const number = (key: NumberKey, label: string, what: string) => (
     <Row label={label}>
       <FieldNumber

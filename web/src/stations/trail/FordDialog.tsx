@@ -13,7 +13,8 @@ const UNMEASURED = { depthM: undefined, speedMps: undefined, refMonthDay: undefi
 
 export function FordDialog({ ford, units }: { ford: Stretch; units: Units }) {
   const { id, name, depthM, speedMps, refMonthDay, glacier } = ford;
-  const set = (label: string, fields: Partial<Stretch>): void => setRow("stretches", id, `${name}: ${label}`, fields);
+  const set = (label: string, fields: Partial<Stretch>): void =>
+    void setRow("stretches", id, `${name}: ${label}`, fields);
   const figure = (path: "depthM" | "speedMps" | "refClockH" | "basinKm2" | "snowDistanceM", label: string) => (
     <RecordField<Stretch>
       of="stretches"

@@ -12,6 +12,7 @@ import {
 import type { Camp, Placed, Plan, Profile, Source, Stop, Stretch, TrackM, WalkedM } from "@gepack/core";
 import { addRows, editRow, removeRows, setFields } from "../../edit/rows.ts";
 import { parseQuantity } from "../../units/quantity.ts";
+import { freshId } from "../../store/made.ts";
 
 export type PlaceKind = "stops" | "sources" | "camps" | "stretches";
 export type Place = Stop | Source | Camp | Stretch;
@@ -64,7 +65,7 @@ const STRETCH_M = 10_000;
 /** A new place of a kind at a distance in walking order. */
 function newPlace(kind: PlaceKind, profile: Profile, walkedM: WalkedM, name: string): Place {
   const { trackM, ...line } = wholePlace(profile, walkedM);
-  const at = { id: crypto.randomUUID(), name, trackM, ...line, ...coordinates(profile, walkedM) };
+  const at = { id: freshId(), name, trackM, ...line, ...coordinates(profile, walkedM) };
   switch (kind) {
     case "stops":
       return stopSchema.parse(at);
@@ -82,7 +83,8 @@ function newPlace(kind: PlaceKind, profile: Profile, walkedM: WalkedM, name: str
 }
 
 /** The rows are of the kind that they were made for. */
-const addPlaces = (kind: PlaceKind, label: string, places: Place[]): void => addRows(kind, label, places as never[]);
+const addPlaces = (kind: PlaceKind, label: string, places: Place[]): void =>
+  void addRows(kind, label, places as never[]);
 
 export function addPlace(kind: PlaceKind, plan: Plan, profile: Profile, walkedM: WalkedM): string {
   const one = KINDS[kind].one;

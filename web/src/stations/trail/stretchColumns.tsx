@@ -16,7 +16,7 @@ const APPLIES_TO = { carrying: "anyone carrying food", sleeping: "anyone camping
 
 export function stretchColumns(plan: Plan, profile: Profile): Column<Stretch>[] {
   const set = (stretch: Stretch, label: string, fields: Partial<Stretch>): void =>
-    setRow("stretches", stretch.id, `${stretch.name}: ${label}`, fields);
+    void setRow("stretches", stretch.id, `${stretch.name}: ${label}`, fields);
   return [
     {
       id: "ends",

@@ -3,6 +3,7 @@ import { useState } from "react";
 import Papa from "papaparse";
 import { readReports, type Plan, type ReportReading } from "@gepack/core";
 import { takeReports } from "../../edit/water.ts";
+import { todayHere } from "../../store/made.ts";
 
 export function Reports({ plan }: { plan: Plan }) {
   const [text, setText] = useState("");
@@ -60,6 +61,6 @@ export function Reports({ plan }: { plan: Plan }) {
 
 function reading(text: string, plan: Plan): ReportReading {
   const { data } = Papa.parse<string[]>(text.slice(0, 500_000), { delimitersToGuess: [",", ";", "\t"] });
-  const latest = plan.trip.fictional ? undefined : new Date().toISOString().slice(0, 10);
+  const latest = plan.trip.fictional ? undefined : todayHere();
   return readReports(data, plan.sources, latest);
 }

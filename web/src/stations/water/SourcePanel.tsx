@@ -22,6 +22,7 @@ import { waterName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 import { REPORT_WORDS } from "../../words/water.ts";
 import type { FillRow } from "./rows.ts";
+import { freshId, todayHere } from "../../store/made.ts";
 
 interface Props {
   plan: Plan;
@@ -97,10 +98,10 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
   const { source, chance, date, seen } = passage!;
   const [seenOn, setSeenOn] = useState("");
   const [said, setSaid] = useState<ReportWord>("flowing");
-  const today = new Date().toISOString().slice(0, 10);
+  const day = todayHere();
   // Nobody has seen anything of a made-up trail.
-  const isAhead = seenOn !== "" && !plan.trip.fictional && seenOn > today;
-  const when = seenOn === "" ? (plan.trip.fictional ? date : today) : seenOn;
+  const isAhead = seenOn !== "" && !plan.trip.fictional && seenOn > day;
+  const when = seenOn === "" ? (plan.trip.fictional ? date : day) : seenOn;
   return (
     <div className="mt-3 border-t border-rule pt-2 text-sm">
       <p className="m-0 mb-1.5">
@@ -126,20 +127,24 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
           options={(["flowing", "trickle", "dry"] as const).map((word) => [word, REPORT_WORDS[word]] as const)}
           onPick={setSaid}
         />
-        <button className="btn" disabled={isAhead} onClick={() => report(source, { date: when, said, note: "" })}>
+        <button
+          className="btn"
+          disabled={isAhead}
+          onClick={() => report(source, { id: freshId(), date: when, said, note: "" })}
+        >
           Add report
         </button>
       </div>
       {isAhead && <p className="m-0 text-sm text-danger">That date is in the future.</p>}
       <ul aria-label="Reports" className="m-0 mt-1 list-none p-0">
-        {source.reports.map((row, i) => (
-          <li key={`${row.date} ${i}`} className="flex items-center gap-2">
+        {source.reports.map((row) => (
+          <li key={row.id} className="flex items-center gap-2">
             {say.date(row.date)} {row.date.slice(0, 4)}: {REPORT_WORDS[row.said]}
             {row.note && <span className="text-muted">{row.note}</span>}
             <button
               className="cursor-pointer text-muted"
               aria-label={`Remove the report of ${row.date}`}
-              onClick={() => removeReport(source, i)}
+              onClick={() => removeReport(source, row.id)}
             >
               <X size={13} aria-hidden="true" />
             </button>
