@@ -37,15 +37,17 @@ export const someone = { id: "a", name: "A", ageY: 30, sex: "male", heightCm: 17
 
 /** A plan on that trail; what is not given is as a new document has it. */
 export function planWith(parts: Record<string, unknown> = {}): Plan {
-  return planSchema.parse(withRowIds({
-    format: "gepack-plan",
-    version: PLAN_VERSION,
-    id: "p",
-    trip: { name: "Test", startDate: "2027-05-01" },
-    trackIds: ["t"],
-    hikers: [someone],
-    ...parts,
-  }));
+  return planSchema.parse(
+    withRowIds({
+      format: "gepack-plan",
+      version: PLAN_VERSION,
+      id: "p",
+      trip: { name: "Test", startDate: "2027-05-01" },
+      trackIds: ["t"],
+      hikers: [someone],
+      ...parts,
+    }),
+  );
 }
 
 export const wholeHike = [{ fromStopId: "@start", toStopId: "@finish" }];

@@ -1,59 +1,33 @@
 /** The page's end and the worker's end of the calculation, joined by a message channel: the real jobs, no browser. */
-import { expose } from "comlink";
 import type { Plan, PlanResult, Question, SchoolFigures } from "@gepack/core";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { InProcessWorker } from "../../test/inProcessWorker.ts";
 import { planWith, straightTrack } from "../../test/plans.ts";
 import { startCalculator, type Calculator } from "./calculator.ts";
 import { JobFailed, JobStopped, startWorker } from "./client.ts";
-import { BEAT } from "./beat.ts";
 import type { JobName, PlanParts } from "./jobs.ts";
-import { serveJobs } from "./serve.ts";
 
 /** Jobs that the next workers never answer, worker by worker. */
 let deaf: JobName[][];
 let workers: FakeWorker[];
 
-class FakeWorker {
-  readonly requests: { name: JobName; args: Record<string, unknown> }[] = [];
-  onerror: ((event: { preventDefault: () => void }) => void) | undefined;
-  terminated = false;
-  readonly beat: () => void;
-  private readonly port: MessagePort;
+class FakeWorker extends InProcessWorker {
+  readonly requests: { name: JobName; args: Record<string, unknown> }[];
 
-  constructor(_: URL, { name }: WorkerOptions) {
-    const silent = name === "gepack-live" ? (deaf.shift() ?? []) : [];
-    const { port1, port2 } = new MessageChannel();
-    this.port = port1;
-    port1.start();
-    this.beat = () => port2.postMessage(BEAT);
-    const { run, stop } = serveJobs(this.beat);
-    const api = {
-      run: async (id: number, job: JobName, args: unknown, progress: (fraction: number, detail: unknown) => void) => {
-        this.requests.push({ name: job, args: args as Record<string, unknown> });
-        if (silent.includes(job)) await new Promise(() => {});
-        return run(id, job, args, progress);
-      },
-      stop,
-    };
-    expose(api, port2 as never);
+  constructor(url: URL, options: WorkerOptions) {
+    const silent = options.name === "gepack-live" ? (deaf.shift() ?? []) : [];
+    const requests: FakeWorker["requests"] = [];
+    super(url, options, (run) => async (id, name, args, onProgress) => {
+      requests.push({ name, args: args as Record<string, unknown> });
+      if (silent.includes(name)) await new Promise(() => {});
+      return run(id, name, args, onProgress);
+    });
+    this.requests = requests;
     workers.push(this);
   }
 
   asks(name: JobName): Record<string, unknown>[] {
     return this.requests.filter((one) => one.name === name).map((one) => one.args);
-  }
-  postMessage(message: unknown, transfer: Transferable[] = []): void {
-    this.port.postMessage(message, transfer);
-  }
-  addEventListener(type: string, listener: EventListener): void {
-    this.port.addEventListener(type, listener);
-  }
-  removeEventListener(type: string, listener: EventListener): void {
-    this.port.removeEventListener(type, listener);
-  }
-  terminate(): void {
-    this.terminated = true;
-    this.port.close();
   }
 }
 
