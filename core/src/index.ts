@@ -122,6 +122,7 @@ export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";
 export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
 export { withRowIds } from "./plan/rowIds.ts";
+export { isVisible, MOST_NAME } from "./plan/visible.ts";
 export { sortWaypoint, type OwnWord, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
 export type { Offer, WaterKind, WaypointKind } from "./places/words.ts";
 export {

@@ -14,6 +14,7 @@ import { InProcessWorker } from "./inProcessWorker.ts";
 import { straightTrack } from "./plans.ts";
 
 vi.stubGlobal("Worker", InProcessWorker);
+vi.stubGlobal("window", { location: { href: "http://localhost/", search: "" }, history: { replaceState: () => {} } });
 
 let first: Plan;
 

@@ -291,6 +291,11 @@ export const planSchema = z.looseObject({
   savedLists: z.array(keptKitSchema).max(40).default([]),
   kitStory: z.array(kitStorySchema).max(1000).default([]),
   kitRules: kitRulesSchema.prefault({}),
+  /** Lines ticked off on lists, by list and line. */
+  ticks: z
+    .array(z.looseObject({ id: z.string().min(1).max(400) }))
+    .max(5000)
+    .default([]),
   boxes: z.array(boxSchema).max(400).default([]),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),

@@ -2,6 +2,7 @@
 import { z } from "zod";
 import { dayNumber } from "../units/day.ts";
 import type { TrackM } from "../units/lengths.ts";
+import { isVisible, MOST_NAME } from "./visible.ts";
 
 const MAX_TRACK_M = 40_000_000;
 
@@ -24,11 +25,8 @@ export const id = z
   .refine((text) => !text.startsWith("@"), "expected an id that doesn’t start with @");
 /** As `id`, and the ends of the trail. */
 export const stopId = z.string().min(1).max(80);
-export const label = z.string().max(200);
-/** More than spaces and marks that cannot be seen. */
-export const name = label
-  .min(1)
-  .refine((text) => /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text), "expected a visible name");
+export const label = z.string().max(MOST_NAME);
+export const name = label.min(1).refine(isVisible, "expected a visible name");
 export const note = z.string().max(2000).default("");
 // The brand lives in the compiler alone: in the document it is a plain number.
 export const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;

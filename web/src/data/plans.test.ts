@@ -1,110 +1,28 @@
 import "fake-indexeddb/auto";
-import { changesBetween, computePlan, PLAN_VERSION, readPlanFile, type PlanChange, type Plan } from "@gepack/core";
-import { produce, type Draft } from "immer";
+import { computePlan, PLAN_VERSION, readPlanFile, type Plan } from "@gepack/core";
 import { beforeEach, describe, expect, test, vi } from "vitest";
-import { planWith, straightTrack } from "../../test/plans.ts";
+import { straightTrack } from "../../test/plans.ts";
 import { db } from "./db.ts";
-import { clearNote, pendingNotes, writeNote } from "./note.ts";
 import {
-  change,
   importPlan,
   keepProfile,
   listPlans,
   migrateStored,
-  openPlan,
+  planToOpen,
+  rememberOpened,
+  removeVariant,
+  storeVariant,
   profileOf,
   rawPlan,
   step,
-  storeNotes,
   storePlan,
   StorageProblem,
   tracksOf,
   watchPlan,
 } from "./plans.ts";
+import { nameNow, plan, rename, storedAlone, track } from "../../test/storedPlan.ts";
 
-const plan = (id = "p"): Plan => planWith({ id });
-const track = {
-  id: "t",
-  name: "t",
-  lonDeg: new Float64Array([0, 1]),
-  latDeg: new Float64Array([0, 1]),
-  heightM: new Float32Array([0, NaN]),
-  segmentStarts: new Uint32Array([0]),
-};
-
-/** What a browser keeps beside the database, written at once. */
-class Shelf {
-  private readonly rows = new Map<string, string>();
-  get length(): number {
-    return this.rows.size;
-  }
-  key = (i: number): string | null => [...this.rows.keys()][i] ?? null;
-  getItem = (key: string): string | null => this.rows.get(key) ?? null;
-  setItem = (key: string, value: string): void => void this.rows.set(key, value);
-  removeItem = (key: string): void => void this.rows.delete(key);
-}
-
-const nameNow = async (id = "p"): Promise<string> => (await db.plans.get(id))!.doc.trip.name;
-/** What a recipe changes of a document, as an edit hands it on. */
-const changesOf = (doc: Plan, recipe: (draft: Draft<Plan>) => void): PlanChange[] =>
-  changesBetween(doc, produce(doc, recipe));
-const rename = async (name: string, id = "p") =>
-  change(
-    id,
-    `Name ${name}`,
-    changesOf((await db.plans.get(id))!.doc, (draft) => void (draft.trip.name = name)),
-  );
-
-beforeEach(async () => {
-  vi.stubGlobal("localStorage", new Shelf());
-  await Promise.all(db.tables.map((table) => table.clear()));
-  await storePlan(plan(), [track]);
-});
-
-describe("undo and redo", () => {
-  test("steps go back and forth in order, with their labels", async () => {
-    for (const name of ["one", "two", "three"]) await rename(name);
-    expect(await step("p", "undo")).toBe("Name three");
-    expect(await step("p", "undo")).toBe("Name two");
-    expect(await nameNow()).toBe("one");
-    expect(await step("p", "redo")).toBe("Name two");
-    expect(await nameNow()).toBe("two");
-  });
-
-  test("an edit after an undo drops what was undone", async () => {
-    await rename("one");
-    await rename("two");
-    await step("p", "undo");
-    await rename("other");
-    expect(await step("p", "redo")).toBeUndefined();
-    expect(await nameNow()).toBe("other");
-    await step("p", "undo");
-    expect(await nameNow()).toBe("one");
-  });
-
-  test("nothing to undo is no error, and changes nothing", async () => {
-    expect(await step("p", "undo")).toBeUndefined();
-    expect(await nameNow()).toBe("Test");
-  });
-
-  test("an edit that changes nothing leaves no step", async () => {
-    await rename("Test");
-    expect(await db.history.count()).toBe(0);
-  });
-
-  test("each plan has its own steps", async () => {
-    await storePlan(plan("q"), []);
-    await rename("mine", "q");
-    expect(await step("p", "undo")).toBeUndefined();
-    expect(await step("q", "undo")).toBe("Name mine");
-  });
-
-  test("the oldest steps go when there are more than three hundred", async () => {
-    for (let i = 0; i < 305; i++) await rename(`n${i}`);
-    expect(await db.history.count()).toBe(300);
-    expect(await nameNow()).toBe("n304");
-  });
-});
+beforeEach(storedAlone);
 
 describe("storing", () => {
   test("tracks come back as typed arrays", async () => {
@@ -122,6 +40,7 @@ describe("storing", () => {
   test("a watcher hears of edits", async () => {
     const seen: (string | undefined)[] = [];
     const watch = watchPlan(
+      "p",
       (open) => seen.push(open?.doc.trip.name),
       () => seen.push("error"),
     );
@@ -181,166 +100,6 @@ describe("importing a file", () => {
   });
 });
 
-describe("an edit made while another tab was first", () => {
-  const stopOf = (id: string) => ({ ...stopRow, id, name: id });
-  const doc = async (): Promise<Plan> => (await db.plans.get("p"))!.doc;
-  /** Both tabs saw the same document; the second comes to storage after the first. */
-  const both = async (mine: (draft: Draft<Plan>) => void, theirs: (draft: Draft<Plan>) => void) => {
-    const base = await doc();
-    await change("p", "Theirs", changesOf(base, theirs));
-    return change("p", "Mine", changesOf(base, mine));
-  };
-
-  test("rows added to one list by both are there, and are what was shown", async () => {
-    const id = crypto.randomUUID();
-    await both(
-      (draft) => void draft.stops.push(stopOf(id)),
-      (draft) => void draft.stops.push(stopOf("theirs")),
-    );
-    expect((await doc()).stops.map((stop) => stop.id)).toEqual([id, "theirs"]);
-    // The id that was shown is the id that is stored: what comes next finds its row.
-    await change(
-      "p",
-      "Book",
-      changesOf(await doc(), (draft) => void (draft.stops.find((stop) => stop.id === id)!.nights = 2)),
-    );
-    expect((await doc()).stops.find((stop) => stop.id === id)!.nights).toBe(2);
-  });
-
-  test("each is undone by itself, and nothing of the other with it", async () => {
-    const stored = await both(
-      (draft) => void (draft.trip.name = "mine"),
-      (draft) => void draft.stops.push(stopOf("theirs")),
-    );
-    expect(stored).toMatchObject({ dropped: [], overwritten: [] });
-    expect(await step("p", "undo")).toBe("Mine");
-    expect([await nameNow(), (await doc()).stops.length]).toEqual(["Test", 1]);
-    expect(await step("p", "undo")).toBe("Theirs");
-    expect(await doc()).toEqual(plan());
-  });
-
-  test("a field that both changed is the later one’s, with a message", async () => {
-    const { overwritten } = await both(
-      (draft) => void (draft.trip.name = "mine"),
-      (draft) => void (draft.trip.name = "theirs"),
-    );
-    expect(await nameNow()).toBe("mine");
-    expect(overwritten).toMatchObject([{ path: ["trip", "name"], was: "Test" }]);
-  });
-
-  test("what another tab removed gives a message: a part of an edit, or the whole of it", async () => {
-    await change(
-      "p",
-      "Add",
-      changesOf(await doc(), (draft) => void draft.stops.push(stopOf("a"))),
-    );
-    const remove = (draft: Draft<Plan>): void => void draft.stops.splice(0);
-    const rest = await both((draft) => {
-      draft.trip.name = "mine";
-      draft.stops[0]!.nights = 3;
-    }, remove);
-    expect(rest.dropped).toMatchObject([{ path: ["stops", { is: "a" }, "nights"] }]);
-    expect(await nameNow()).toBe("mine");
-    await step("p", "undo");
-    await step("p", "undo");
-    await expect(both((draft) => void (draft.stops[0]!.nights = 3), remove)).rejects.toThrow(/wasn’t saved/);
-    await db.plans.delete("p");
-    await expect(change("p", "Edit", [{ op: "set", path: ["trip", "name"], value: "x" }])).rejects.toThrow(
-      /removed in another tab/,
-    );
-  });
-});
-
-describe("nothing is stored that cannot be opened", () => {
-  const doc = async (): Promise<Plan> => (await db.plans.get("p"))!.doc;
-
-  test.each<[string, (draft: Draft<Plan>) => void, RegExp]>([
-    [
-      "a list over its limit",
-      (draft) => void (draft.hikers = Array.from({ length: 7 }, (_, i) => ({ ...draft.hikers[0]!, id: `h${i}` }))),
-      /hikers.*6/,
-    ],
-    ["a name that nobody sees", (draft) => void (draft.hikers[0]!.name = "\u200b"), /visible name/],
-    ["a number out of bounds", (draft) => void (draft.hikers[0]!.bodyKg = 9000), /bodyKg/],
-  ])("%s is refused, and the document stays", async (_, recipe, words) => {
-    const before = await doc();
-    await expect(change("p", "Edit", changesOf(before, recipe))).rejects.toThrow(words);
-    expect(await doc()).toEqual(before);
-    expect(await db.history.count()).toBe(0);
-  });
-
-  test("two tabs fill a list beyond its limit: the first is kept, the second is refused with a sentence", async () => {
-    const base = await doc();
-    const grown = (mark: string) =>
-      changesOf(
-        base,
-        (draft) =>
-          void (draft.hikers = [
-            ...draft.hikers,
-            ...["1", "2", "3"].map((i) => ({ ...draft.hikers[0]!, id: mark + i })),
-          ]),
-      );
-    await change("p", "One", grown("one"));
-    await expect(change("p", "Other", grown("other"))).rejects.toThrow(/hikers.*6/);
-    expect((await doc()).hikers).toHaveLength(base.hikers.length + 3);
-  });
-});
-
-describe("the note that is written ahead", () => {
-  /** What an edit leaves on the shelf when its tab dies before storage has it. */
-  const noteOf = (recipe: (draft: Draft<Plan>) => void, label = "Edit", planId = "p") => {
-    return writeNote({ planId, label, changes: changesOf(plan(planId), recipe) });
-  };
-
-  test("an edit that a closing tab left is stored on the next opening, as a step of its own", async () => {
-    noteOf((draft) => void (draft.trip.name = "left behind"), "Name left behind");
-    expect(await storeNotes()).toBe(1);
-    expect(await nameNow()).toBe("left behind");
-    expect(pendingNotes()).toEqual([]);
-    expect(await step("p", "undo")).toBe("Name left behind");
-    expect(await nameNow()).toBe("Test");
-  });
-
-  test("several in the order in which they were made", async () => {
-    for (const name of ["one", "two", "three"]) noteOf((draft) => void (draft.trip.name = name));
-    await storeNotes();
-    expect(await nameNow()).toBe("three");
-  });
-
-  test("what storage had already is not stored twice", async () => {
-    const note = noteOf((draft) => void draft.stops.push({ ...stopRow, id: "s" }));
-    await change("p", "Add", note.changes, note.id);
-    await storeNotes();
-    expect((await db.plans.get("p"))!.doc.stops).toHaveLength(1);
-    expect(await db.history.count()).toBe(1);
-  });
-
-  test("a note that fits no more, reads no more, or belongs to no plan is given up, and the others are kept", async () => {
-    noteOf((draft) => void (draft.trip.name = "nobody"), "Edit", "gone");
-    localStorage.setItem("gepack.note.0", "{ torn");
-    const torn = writeNote({
-      planId: "p",
-      label: "Torn",
-      changes: [{ op: "set", path: ["kit", { by: "id", is: "nobody" }, "massG"], value: 1 }],
-    });
-    noteOf((draft) => void (draft.trip.name = "kept"));
-    await storeNotes();
-    expect(await nameNow()).toBe("kept");
-    expect(pendingNotes()).toEqual([]);
-    clearNote(torn.id);
-  });
-
-  test("a full shelf keeps no edit from being made", () => {
-    vi.spyOn(localStorage, "setItem").mockImplementation(() => {
-      throw Object.assign(new Error("full"), { name: "QuotaExceededError" });
-    });
-    expect(() => noteOf((draft) => void (draft.trip.name = "x"))).not.toThrow();
-    expect(pendingNotes()).toEqual([]);
-  });
-});
-
-const stopRow = planWith({ stops: [{ id: "s", name: "S", trackM: 100 }] }).stops[0]!;
-
 describe("documents of an earlier version", () => {
   const old = (): Plan => {
     const rest: Partial<Plan> = plan("old");
@@ -350,11 +109,14 @@ describe("documents of an earlier version", () => {
 
   test("are brought to the present one where they lie, and lose their undo steps", async () => {
     await db.plans.put({ id: "old", doc: old(), updatedAt: 0, revision: 3 });
+    await db.settings.put({ key: "ticks old", value: '["buy oats"]' });
     await db.history.add({ planId: "old", label: "Edit", forward: [], inverse: [], undone: 0 });
     await migrateStored();
     const { doc, revision } = (await db.plans.get("old"))!;
     expect(doc.version).toBe(PLAN_VERSION);
     expect(doc.dayRules).toMatchObject({ darkFraction: 0.25, sleepAt: "camps" });
+    // What was ticked off stood beside the plan until then.
+    expect(doc.ticks).toEqual([{ id: "buy oats" }]);
     expect(revision).toBe(4);
     expect(await step("old", "undo")).toBeUndefined();
     expect((await db.plans.get("p"))!.revision).toBe(1);
@@ -399,20 +161,35 @@ describe("what is damaged where it lies", () => {
     expect(await profileOf("t forward")).toBeUndefined();
   });
 
-  test("where the plan opened last is gone, the one changed last is opened", async () => {
+  test("a tab opens the plan that it names, else the one opened last, else the one changed last", async () => {
     await storePlan(plan("q"), []);
     await db.plans.update("p", { updatedAt: Date.now() + 1000 });
-    await openPlan("gone");
-    const opened = await new Promise<string | undefined>((resolve) => {
-      const watch = watchPlan(
-        (open) => {
-          resolve(open?.id);
-          setTimeout(() => watch.unsubscribe());
-        },
-        () => resolve("error"),
-      );
-    });
-    expect(opened).toBe("p");
+    expect(await planToOpen("q")).toBe("q");
+    expect(await planToOpen("gone")).toBe("p");
+    await rememberOpened("q");
+    expect(await planToOpen("gone")).toBe("q");
+    await rememberOpened("gone");
+    expect(await planToOpen(undefined)).toBe("p");
+    await db.plans.clear();
+    expect(await planToOpen("q")).toBeUndefined();
+  });
+
+  test("a variant taken away and put back has its undo steps", async () => {
+    await rename("one");
+    await rename("two");
+    await step("p", "undo");
+    const gone = await removeVariant("p");
+    expect([await db.plans.count(), await db.history.count()]).toEqual([0, 0]);
+    await storeVariant(gone!);
+    expect(await step("p", "redo")).toBe("Name two");
+    expect(await step("p", "undo")).toBe("Name two");
+    expect(await step("p", "undo")).toBe("Name one");
+    expect(await nameNow()).toBe("Test");
+  });
+
+  test("an import that changes nothing makes no step", async () => {
+    await importPlan(plan(), [track]);
+    expect(await db.history.count()).toBe(0);
   });
 
   test("a step that fits no more is refused with a sentence, and changes nothing", async () => {

@@ -165,7 +165,7 @@ export function migrateStored(): Promise<void> {
     if (old.length === 0) return;
     const { readPlan } = await import("./reading.ts");
     for (const row of old) {
-      const { value } = readPlan(row.doc);
+      const { value } = readPlan({ ...row.doc, ticks: await ticksBefore(row.id) });
       // What does not read stays as it is; opening it says so.
       if (!value) continue;
       await db.transaction("rw", db.plans, db.history, async () => {
@@ -174,6 +174,16 @@ export function migrateStored(): Promise<void> {
       });
     }
   });
+}
+
+/** Until version 6 ticks stood beside the plan, among the settings. */
+async function ticksBefore(planId: string): Promise<{ id: string }[]> {
+  try {
+    const kept = JSON.parse((await db.settings.get(`ticks ${planId}`))?.value ?? "[]") as unknown[];
+    return kept.filter((key) => typeof key === "string").map((id) => ({ id }));
+  } catch {
+    return [];
+  }
 }
 
 /** What is stored is no more to be trusted than a file: a damaged document has no version. */
@@ -189,22 +199,30 @@ export interface OpenPlan {
   redoLabel: string | undefined;
 }
 
-/** Watches the opened plan and its undo steps, edits of other tabs included. */
+/** Watches a plan and its undo steps, edits of other tabs included; undefined once it is gone. */
 export function watchPlan(
+  id: string,
   onChange: (open: OpenPlan | undefined) => void,
   onError: (error: unknown) => void,
 ): Subscription {
   return liveQuery(async () => {
-    const id = (await db.settings.get(CURRENT))?.value;
-    const row = (id === undefined ? undefined : await db.plans.get(id)) ?? (await newestPlan());
+    const row = await db.plans.get(id);
     if (!row) return undefined;
-    const done = await db.history.where({ planId: row.id, undone: 0 }).last();
-    const undone = await db.history.where({ planId: row.id, undone: 1 }).first();
-    return { id: row.id, doc: row.doc, revision: row.revision ?? 0, undoLabel: done?.label, redoLabel: undone?.label };
+    const done = await db.history.where({ planId: id, undone: 0 }).last();
+    const undone = await db.history.where({ planId: id, undone: 1 }).first();
+    return { id, doc: row.doc, revision: row.revision ?? 0, undoLabel: done?.label, redoLabel: undone?.label };
   }).subscribe({ next: onChange, error: onError });
 }
 
-/** Without a plan that was opened last, or where it is gone, the one that was changed last. */
+/** What a tab opens: the plan that it names, else the one opened last, else the one changed last; undefined without any. */
+export function planToOpen(named: string | undefined): Promise<string | undefined> {
+  return guarded(async () => {
+    for (const id of [named, (await db.settings.get(CURRENT))?.value])
+      if (id !== undefined && (await db.plans.get(id))) return id;
+    return (await newestPlan())?.id;
+  });
+}
+
 async function newestPlan(): Promise<PlanRow | undefined> {
   const rows = await db.plans.toArray();
   return rows.reduce<PlanRow | undefined>((a, b) => (a && a.updatedAt >= b.updatedAt ? a : b), undefined);
@@ -234,14 +252,13 @@ export function rawPlan(id: string): Promise<string> {
   });
 }
 
-/** Stores a whole plan with its tracks and opens it. */
+/** Stores a whole plan with its tracks. */
 export function storePlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<number> {
   return guarded(() =>
-    db.transaction("rw", db.plans, db.tracks, db.history, db.settings, async () => {
+    db.transaction("rw", db.plans, db.tracks, db.history, async () => {
       await db.tracks.bulkPut([...tracks]);
       await db.history.where("[planId+undone]").between([plan.id, 0], [plan.id, 1], true, true).delete();
       const revision = await put(plan, (await db.plans.get(plan.id))?.revision);
-      await db.settings.put({ key: CURRENT, value: plan.id, ballast: BALLAST });
       return revision;
     }),
   );
@@ -266,7 +283,6 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
     if (stored === undefined) return void (await storePlan(doc, kept));
     await db.tracks.bulkPut(kept);
     await change(plan.id, `Import ${plan.trip.name}`, changesBetween(stored.doc, doc));
-    await openPlan(plan.id);
   });
 }
 
@@ -351,26 +367,38 @@ export function watchVariants(
   }).subscribe({ next: onChange, error: onError });
 }
 
-/** Stores a document beside the others; the opened one stays open. */
-export function storeVariant(doc: Plan): Promise<void> {
-  return guarded(async () => void (await put(doc, (await db.plans.get(doc.id))?.revision)));
+/** A document with the steps that lead to it. */
+export interface WithSteps {
+  doc: Plan;
+  steps?: HistoryRow[];
 }
 
-/** Takes a variant and its undo steps away; what it was, to be put back. */
-export function removeVariant(id: string): Promise<Plan | undefined> {
+/** Stores a document beside the others; the opened one stays open. */
+export function storeVariant({ doc, steps = [] }: WithSteps): Promise<void> {
   return guarded(() =>
     db.transaction("rw", db.plans, db.history, async () => {
-      const row = await db.plans.get(id);
-      await db.history.where("[planId+undone]").between([id, 0], [id, 1], true, true).delete();
-      await db.plans.delete(id);
-      return row?.doc;
+      await put(doc, (await db.plans.get(doc.id))?.revision);
+      await db.history.bulkPut(steps);
     }),
   );
 }
 
-export function openPlan(id: string): Promise<void> {
-  return guarded(async () => void (await db.settings.put({ key: CURRENT, value: id, ballast: BALLAST })));
+/** Takes a variant and its undo steps away; what it was, to be put back. */
+export function removeVariant(id: string): Promise<WithSteps | undefined> {
+  return guarded(() =>
+    db.transaction("rw", db.plans, db.history, async () => {
+      const row = await db.plans.get(id);
+      const steps = db.history.where("[planId+undone]").between([id, 0], [id, 1], true, true);
+      const gone = row && { doc: row.doc, steps: await steps.toArray() };
+      await steps.delete();
+      await db.plans.delete(id);
+      return gone;
+    }),
+  );
 }
+
+/** A tab that names no plan opens this one. */
+export const rememberOpened = (id: string): Promise<void> => writeSetting(CURRENT, id);
 
 export function readSetting(key: string): Promise<string | undefined> {
   return guarded(async () => (await db.settings.get(key))?.value);

@@ -1,10 +1,11 @@
 /** What could not be opened, and the ways on: the raw file, the other trips on the device, the demo. */
 import { useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
-import { listPlans, openPlan } from "../data/plans.ts";
+import { listPlans } from "../data/plans.ts";
 import { openDemo } from "../store/opening.ts";
 import { useDocument } from "../store/documentState.ts";
 import { report } from "../store/notices.ts";
+import { selectPlan } from "../store/selection.ts";
 import { saveRawPlan } from "./files.ts";
 
 export function Failed() {
@@ -27,7 +28,7 @@ export function Failed() {
           </button>
         )}
         {others.map(({ id, name }) => (
-          <button key={id} className="btn" onClick={() => void openPlan(id).catch(report)}>
+          <button key={id} className="btn" onClick={() => selectPlan(id)}>
             Open {name}
           </button>
         ))}

@@ -17,7 +17,7 @@ import { change, importPlan, step, storePlan, storeTracks, notAllowed, type Stor
 import { useDocument } from "./documentState.ts";
 import { made, type Made } from "./made.ts";
 import { notify, report } from "./notices.ts";
-import { useSelection } from "./selection.ts";
+import { selectPlan, useSelection } from "./selection.ts";
 import { arrived, fail, sent, show, liveDocument } from "./liveDocument.ts";
 import { calculator, forgetTrail, holdInMemory, keptTracks, takeTrail, tracksInMemory } from "./trail.ts";
 
@@ -162,6 +162,7 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
   } finally {
     arrived();
   }
+  if (!before.tracks) selectPlan(plan.id);
   set({ before: undefined, lastLabel: undefined });
 }
 
@@ -169,6 +170,7 @@ export async function takePlan({ plan, tracks }: PlanFile): Promise<void> {
 export async function takeImport(file: PlanFile): Promise<void> {
   if (tracksInMemory()) return takePlan(file);
   await importPlan(file.plan, file.tracks);
+  selectPlan(file.plan.id);
 }
 
 /** An edit that brings a track with it. */

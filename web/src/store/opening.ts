@@ -1,5 +1,6 @@
 /** How a plan comes to the screen: from storage, as the page was left, or the demo; and what storage tells later. */
 import { changesBetween, keepEqual, PLAN_VERSION, type Plan, type PlanResult } from "@gepack/core";
+import type { Subscription } from "dexie";
 import { fetchDemo } from "../data/demo.ts";
 import {
   askToPersist,
@@ -7,6 +8,8 @@ import {
   fillIn,
   migrateStored,
   nameOf,
+  planToOpen,
+  rememberOpened,
   StorageProblem,
   storeNotes,
   watchPlan,
@@ -18,7 +21,7 @@ import { useDocument } from "./documentState.ts";
 import { notify, sentenceOf } from "./notices.ts";
 import { answered } from "./patience.ts";
 import { reloadBetweenEdits, watchVersion } from "./reload.ts";
-import { keepWithin, readLocation } from "./selection.ts";
+import { keepWithin, readLocation, selectPlan, useSelection } from "./selection.ts";
 import { readSettings } from "./settings.ts";
 import { fail, isBusy, show, liveDocument, whenAllArrived } from "./liveDocument.ts";
 import { calculator, holdInMemory } from "./trail.ts";
@@ -56,17 +59,43 @@ function takeFieldInHand(): void {
 async function open(): Promise<void> {
   try {
     await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
-    watchPlan(
-      (opened) => {
-        following = following.then(() => (opened ? follow(opened) : openDemo())).catch(fail);
-      },
-      (error) => void openWithoutStorage(error),
-    );
+    useSelection.subscribe(({ planId }) => watch(planId));
+    await openLast();
     void askToPersist();
     setTimeout(() => void import("../data/reading.ts"), SCHEMA_AFTER_MS);
   } catch (error) {
     await openWithoutStorage(error);
   }
+}
+
+/** The plan that the address names, else the one opened last; the demo where there is none. */
+async function openLast(): Promise<void> {
+  const { planId } = useSelection.getState();
+  const id = await planToOpen(planId);
+  if (id === undefined) return openDemo();
+  if (planId !== undefined && id !== planId)
+    notify("The plan in this page’s address isn’t on this device, so your last one is open.");
+  selectPlan(id);
+}
+
+let watched: { id: string; watching: Subscription } | undefined;
+
+/** This tab shows that plan from now on. */
+function watch(id: string | undefined): void {
+  if (id === undefined || watched?.id === id) return;
+  watched?.watching.unsubscribe();
+  const next = (opened: OpenPlan | undefined): void => {
+    following = following.then(() => (watched?.id !== id ? undefined : opened ? follow(opened) : gone(id))).catch(fail);
+  };
+  watched = { id, watching: watchPlan(id, next, (error) => void openWithoutStorage(error)) };
+  void rememberOpened(id).catch(() => {});
+}
+
+/** It was removed elsewhere: what is on the screen stays there, for it may hold what nobody else has. */
+async function gone(id: string): Promise<void> {
+  if (liveDocument.latest?.id === id)
+    return notify("Another tab removed this plan. Export it to keep it, or open another one from the menu.");
+  if (watched?.id === id) await openLast();
 }
 
 /** Storage refused: the demo opens in memory, says so, and can still be exported. */

@@ -1,8 +1,10 @@
-/** What is selected, on every station and in the address: leg, hiker, the figure asked why, the zoom of the Line. */
+/** What is selected, on every station and in the address: plan, leg, hiker, the figure asked why, the zoom of the Line. */
 import { EXPLAINED, type Explained } from "@gepack/core";
 import { create } from "zustand";
 
 export interface Selection {
+  /** The plan that this tab has open; another tab may have another. */
+  planId: string | undefined;
   legIndex: number;
   hikerIndex: number;
   why: Explained;
@@ -13,6 +15,7 @@ export interface Selection {
 }
 
 export const useSelection = create<Selection>(() => ({
+  planId: undefined,
   legIndex: 0,
   hikerIndex: 0,
   why: "start",
@@ -32,8 +35,9 @@ export function select(next: Partial<Selection>): void {
 
 /** The selection as a query, other parameters kept: leg and hiker from 1. */
 export function searchOf(selection: Selection, kept: URLSearchParams = new URLSearchParams()): string {
-  const { legIndex, hikerIndex, why, zoomLeg, day } = selection;
+  const { planId, legIndex, hikerIndex, why, zoomLeg, day } = selection;
   const query = new URLSearchParams(kept);
+  if (planId !== undefined) query.set("plan", planId);
   query.set("leg", String(legIndex + 1));
   query.set("hiker", String(hikerIndex + 1));
   query.set("why", why);
@@ -48,13 +52,20 @@ export function readLocation(): void {
   const query = new URLSearchParams(window.location.search);
   const whole = (name: string): number => Math.max(0, Math.floor(Number(query.get(name) ?? 1) || 1) - 1);
   const legIndex = whole("leg");
-  useSelection.setState({
+  useSelection.setState(({ planId }) => ({
+    planId: query.get("plan") ?? planId,
     legIndex,
     hikerIndex: whole("hiker"),
     why: EXPLAINED.find((figure) => figure === query.get("why")) ?? "start",
     zoomLeg: query.get("zoom") === "leg" ? legIndex : undefined,
     day: query.get("day") ?? undefined,
-  });
+  }));
+}
+
+/** Another plan in this tab, seen from its beginning. */
+export function selectPlan(planId: string): void {
+  if (useSelection.getState().planId === planId) return select({ planId });
+  select({ planId, legIndex: 0, zoomLeg: undefined, day: undefined });
 }
 
 /** Keeps the selection within a plan of so many legs and hikers. */

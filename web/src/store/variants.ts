@@ -1,10 +1,11 @@
 /** Variants of the opened trip: kept beside it on this device, each a plan with undo steps of its own. */
-import { planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
-import { change, nameOf, openPlan, removeVariant, storeVariant, tripIdOf } from "../data/plans.ts";
+import { changesBetween, planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
+import { change, nameOf, removeVariant, storeVariant, tripIdOf, type Variant, type WithSteps } from "../data/plans.ts";
 import { edit } from "./document.ts";
 import { latestPlan } from "./liveDocument.ts";
 import { useDocument } from "./documentState.ts";
 import { report, tell } from "./notices.ts";
+import { selectPlan } from "./selection.ts";
 import { freshId } from "./made.ts";
 
 /** Keeps a plan as a variant of its trip; the opened plan stays open. Answers its id. */
@@ -16,7 +17,7 @@ export async function keepVariant(plan: Plan, name: string): Promise<string | un
   const id = freshId();
   const doc: Plan = { ...plan, id, trip: { ...plan.trip, variantOf: tripIdOf(plan), variantName: name } };
   try {
-    await storeVariant(doc);
+    await storeVariant({ doc });
     return id;
   } catch (error) {
     report(error);
@@ -30,7 +31,7 @@ export async function keepVariantOf(plan: Plan, name: string, hike: Hike, who: n
   if (!result) return;
   const id = await keepVariant(planOfHike(plan, result, hike, who), name);
   if (id === undefined) return;
-  await openVariant(id);
+  selectPlan(id);
   tell("note", `Opened ${name} as a variant.`, "Your plan hasn’t changed: find it under Variants or in the Plan menu.");
 }
 
@@ -41,7 +42,7 @@ export async function keepRest(plan: Plan, legIndex: number, from: string): Prom
   const name = `From ${from} on`;
   const id = await keepVariant(restFrom(plan, result, legIndex, name), name);
   if (id === undefined) return;
-  await openVariant(id);
+  selectPlan(id);
   tell(
     "note",
     `Opened ${name} as a variant.`,
@@ -49,26 +50,24 @@ export async function keepRest(plan: Plan, legIndex: number, from: string): Prom
   );
 }
 
-export async function openVariant(id: string): Promise<void> {
-  await openPlan(id).catch(report);
-}
-
 /** What is now, newest edits in it, under a name. */
-export async function keepNow(name: string): Promise<void> {
+export async function keepNow(name: string): Promise<boolean> {
   const plan = latestPlan();
-  if (plan) await keepVariant(plan, name);
+  return plan !== undefined && (await keepVariant(plan, name)) !== undefined;
 }
 
-export async function renameVariant(id: string, name: string): Promise<void> {
+export async function renameVariant({ id, doc }: Variant, name: string): Promise<void> {
+  const label = `Rename to ${name}`;
+  if (id === latestPlan()?.id) return void (await edit(label, ({ trip }) => void (trip.variantName = name)));
   try {
-    await change(id, `Rename to ${name}`, [{ op: "set", path: ["trip", "variantName"], value: name }]);
+    await change(id, label, changesBetween(doc, { ...doc, trip: { ...doc.trip, variantName: name } }));
   } catch (error) {
     report(error);
   }
 }
 
 /** Gone, until it is put back. */
-export async function dropVariant(id: string): Promise<Plan | undefined> {
+export async function dropVariant(id: string): Promise<WithSteps | undefined> {
   try {
     return await removeVariant(id);
   } catch (error) {
@@ -77,8 +76,8 @@ export async function dropVariant(id: string): Promise<Plan | undefined> {
   }
 }
 
-export async function putBack(doc: Plan): Promise<void> {
-  await storeVariant(doc).catch(report);
+export async function putBack(gone: WithSteps): Promise<void> {
+  await storeVariant(gone).catch(report);
 }
 
 /** A part of another variant in the opened one, as one step. */

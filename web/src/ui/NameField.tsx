@@ -1,6 +1,6 @@
 /** A name typed where it stands: kept on leaving the field, when it is one and another than before. */
-import type { KeyboardEvent } from "react";
-import { useTyped } from "./useTyped.ts";
+import { isVisible, MOST_NAME } from "@gepack/core";
+import { TypedText, type Read } from "./TypedText.tsx";
 
 interface Props {
   label: string;
@@ -8,37 +8,30 @@ interface Props {
   /** The label stands elsewhere on the screen. */
   bare?: boolean;
   onCommit: (name: string) => void;
+  /** The field was called for: it has the focus, and says when it is left. */
+  onDone?: () => void;
 }
 
-export function NameField({ label, value, bare, onCommit }: Props) {
-  const { text, type, rest } = useTyped(value);
-  const commit = (): void => {
-    const name = text.trim();
-    if (name === "" || name === value) return rest();
-    rest(name);
-    onCommit(name);
-  };
-  const keys = (event: KeyboardEvent): void => {
-    if (event.key === "Enter") commit();
-    if (event.key === "Escape") rest();
-  };
-  const input = (
-    <input
-      className={`field font-normal ${bare ? "min-h-[24px]! min-w-[130px] px-1! py-0! text-sm!" : "mt-1"}`}
-      aria-label={bare ? label : undefined}
-      value={text}
-      maxLength={200}
-      onChange={(event) => type(event.target.value)}
-      onBlur={commit}
-      onKeyDown={keys}
+/** What the document takes as a name, or why it is none. */
+export function readName(text: string): Read<string> {
+  const name = text.trim();
+  if (name === "") return { error: "Enter a name." };
+  if (!isVisible(name)) return { error: "Enter a name with letters that can be seen." };
+  if (name.length > MOST_NAME) return { error: `A name has up to ${MOST_NAME} letters; this one has ${name.length}.` };
+  return { value: name };
+}
+
+export function NameField({ label, value, bare = false, onCommit, onDone }: Props) {
+  return (
+    <TypedText
+      label={label}
+      bare={bare}
+      shown={value}
+      read={readName}
+      show={(name) => name}
+      className={bare ? "min-w-[130px]" : ""}
+      onCommit={onCommit}
+      {...(onDone ? { onDone } : {})}
     />
-  );
-  return bare ? (
-    input
-  ) : (
-    <label className="text-sm font-semibold">
-      {label}
-      {input}
-    </label>
   );
 }

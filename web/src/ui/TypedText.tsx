@@ -15,9 +15,11 @@ interface Props<T> {
   placeholder?: string;
   className?: string;
   onCommit: (value: T) => void;
+  /** The field was called for: it has the focus, and says when it is left, by Escape too. */
+  onDone?: () => void;
 }
 
-export function TypedText<T>({ label, bare, shown, read, show, placeholder, className, onCommit }: Props<T>) {
+export function TypedText<T>({ label, bare, shown, read, show, placeholder, className, onCommit, onDone }: Props<T>) {
   const id = useId();
   const { text, type, rest } = useTyped(shown);
   const [error, setError] = useState<string>();
@@ -26,16 +28,23 @@ export function TypedText<T>({ label, bare, shown, read, show, placeholder, clas
     setError(undefined);
   };
   const commit = (): void => {
-    if (text === shown) return give();
+    if (text === shown) return done();
     const found = read(text);
     if ("error" in found) return setError(found.error);
     const understood = show(found.value);
-    give(understood);
     if (understood !== shown) onCommit(found.value);
+    done(understood);
+  };
+  const done = (up?: string): void => {
+    give(up);
+    onDone?.();
   };
   const keys = (event: KeyboardEvent): void => {
-    if (event.key === "Enter") commit();
-    if (event.key === "Escape") give();
+    if (event.key === "Escape") done();
+    if (event.key !== "Enter") return;
+    // What takes the focus next is not pressed by the same key.
+    if (onDone) event.preventDefault();
+    commit();
   };
   const input = (
     <>
@@ -45,6 +54,7 @@ export function TypedText<T>({ label, bare, shown, read, show, placeholder, clas
         aria-invalid={error !== undefined}
         aria-describedby={error ? `${id}-error` : undefined}
         placeholder={placeholder}
+        autoFocus={onDone !== undefined}
         value={text}
         onChange={(event) => type(event.target.value)}
         onBlur={commit}

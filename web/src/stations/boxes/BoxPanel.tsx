@@ -4,7 +4,7 @@ import { boxesOf, boxLineSchema, refillsOf, type Plan, type PlannedBox, type Pla
 import { changeBox, markBox } from "../../edit/boxes.ts";
 import { setFields } from "../../edit/rows.ts";
 import { showPapers } from "../../store/papers.ts";
-import { useTicks } from "../../store/ticks.ts";
+import { ticksOf } from "../../edit/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
 import { arrivalWords, boxName, faultWords, refillWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
@@ -23,7 +23,7 @@ interface Props {
 const MOST_LINES = 200;
 
 export function BoxPanel({ plan, result, box, say }: Props) {
-  const ticks = useTicks(plan.id);
+  const ticks = ticksOf(plan);
   const [line, setLine] = useState("");
   const [fault, setFault] = useState<string>();
   const name = boxName(box, plan);

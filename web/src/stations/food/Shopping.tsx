@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { LegBag, Plan, ShoppingItem, ShoppingList } from "@gepack/core";
 import { shoppingLists } from "@gepack/core";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
-import { useTicks, type TickList } from "../../store/ticks.ts";
+import { ticksOf, type TickList } from "../../edit/ticks.ts";
 import { counted } from "../../words/counted.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
@@ -30,7 +30,7 @@ export function Shopping({ plan, bags, legIndex }: Props) {
   const lists = shoppingLists(bags, plan.foods);
   const shown = all ? lists : lists.filter((list) => list.legIndex === legIndex);
   const name = (stopId: string): string => stopName(plan, stopId);
-  const ticks = useTicks(plan.id);
+  const ticks = ticksOf(plan);
   const fileName = `${plan.trip.name} shopping`;
   const sheet = sheetOf(plan, lists);
   return (
@@ -51,7 +51,7 @@ export function Shopping({ plan, bags, legIndex }: Props) {
         <button className="btn" onClick={() => ticks.clear(BUYING)}>
           Clear all ticks
         </button>
-        <span className="text-muted">For the whole party, in whole packages. Ticks stay on this device.</span>
+        <span className="text-muted">For the whole party, in whole packages. Ticks are part of the plan.</span>
       </div>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(290px,1fr))] gap-x-6 gap-y-3">
         {shown.map((list) => (

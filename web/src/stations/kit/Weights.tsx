@@ -1,6 +1,6 @@
 /** What the kit of a leg weighs: by group as one bar, by the ways to count a base weight; and a list to tick while packing. */
 import { kitWeights, type LegResult, type Plan, type PlanResult } from "@gepack/core";
-import { useTicks } from "../../store/ticks.ts";
+import { ticksOf } from "../../edit/ticks.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
 
@@ -63,7 +63,7 @@ const PACKING = "pack";
 
 export function CheckListOfKit({ plan, result, leg, who }: Props) {
   const say = sayIn(plan);
-  const ticks = useTicks(plan.id);
+  const ticks = ticksOf(plan);
   const pieces = plan.kit.filter((_, p) => result.carrier[p * result.legs.length + leg.index] === who);
   const groups = [...new Set(pieces.map(({ group }) => group))];
   const begins = `${PACKING} ${leg.fromStopId} ${plan.hikers[who]!.id}`;

@@ -3,7 +3,7 @@ import { Dialog } from "radix-ui";
 import { buildPantry, legBags, shoppingLists, type Plan, type PlanResult } from "@gepack/core";
 import { LEAVING_CAUTION, leavingWords, type LeavingLine } from "../../paper/leaving.ts";
 import { useSelection } from "../../store/selection.ts";
-import { useTicks, type TickList } from "../../store/ticks.ts";
+import { ticksOf, type TickList } from "../../edit/ticks.ts";
 import { SheetFrame } from "../../ui/SheetFrame.tsx";
 import { sayIn } from "../../words/say.ts";
 
@@ -17,7 +17,7 @@ export function LeavingSheet({ plan, result, onClose }: Props) {
   const legIndex = useSelection((state) => Math.min(state.legIndex, result.legs.length - 1));
   const who = useSelection((state) => Math.min(state.hikerIndex, plan.hikers.length - 1));
   const say = sayIn(plan);
-  const ticks = useTicks(plan.id);
+  const ticks = ticksOf(plan);
   const pantry = buildPantry(plan.foods);
   const bags = plan.hikers.map((_, h) => legBags(plan, result, h, pantry));
   const shopping = shoppingLists(bags, plan.foods).find((one) => one.legIndex === legIndex);

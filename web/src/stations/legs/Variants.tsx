@@ -1,9 +1,11 @@
 /** Variants of the trip: kept, named, compared where they differ, and parts of one taken over into another. */
 import { useEffect, useState } from "react";
 import type { Plan } from "@gepack/core";
-import { tripIdOf, watchVariants, type Variant } from "../../data/plans.ts";
+import { tripIdOf, watchVariants, type Variant, type WithSteps } from "../../data/plans.ts";
 import { report } from "../../store/notices.ts";
-import { dropVariant, keepNow, openVariant, putBack, renameVariant, variantName } from "../../store/variants.ts";
+import { selectPlan } from "../../store/selection.ts";
+import { dropVariant, keepNow, putBack, renameVariant, variantName } from "../../store/variants.ts";
+import { NameField, readName } from "../../ui/NameField.tsx";
 import type { ScreenProps } from "../Screen.tsx";
 import { ComparedVariants } from "./ComparedVariants.tsx";
 
@@ -12,13 +14,14 @@ const MOST_OTHERS = 2;
 export function Variants({ plan, who }: ScreenProps & { who: number }) {
   const variants = useVariants(plan);
   const [name, setName] = useState("");
+  const [fault, setFault] = useState<string>();
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const [gone, setGone] = useState<Plan>();
+  const [gone, setGone] = useState<WithSteps>();
   const others = variants.filter(({ id }) => id !== plan.id && chosen.includes(id));
   const keep = (): void => {
-    const called = name.trim() || `Variant ${variants.length + 1}`;
-    setName("");
-    void keepNow(called);
+    const called = readName(name || `Variant ${variants.length + 1}`);
+    if ("error" in called) return setFault(called.error);
+    void keepNow(called.value).then((kept) => kept && setName(""));
   };
   return (
     <div className="px-[18px] py-2 text-sm" data-testid="variants">
@@ -34,11 +37,19 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
           <input
             className="field w-[200px]! font-normal"
             value={name}
-            maxLength={80}
             placeholder={`Variant ${variants.length + 1}`}
-            onChange={(event) => setName(event.target.value)}
+            aria-invalid={fault !== undefined}
+            onChange={(event) => {
+              setName(event.target.value);
+              setFault(undefined);
+            }}
           />
         </label>
+        {fault && (
+          <span role="alert" className="order-last w-full text-danger">
+            {fault}
+          </span>
+        )}
         <button className="btn btn-strong">Save as variant</button>
       </form>
       <ul className="m-0 mt-2 grid list-none gap-1 p-0" aria-label="Variants of this trip">
@@ -57,7 +68,7 @@ export function Variants({ plan, who }: ScreenProps & { who: number }) {
       </ul>
       {gone && (
         <p role="status" className="m-0 mt-2 flex flex-wrap items-center gap-3">
-          {variantName(gone)} was deleted.
+          {variantName(gone.doc)} was deleted.
           <button
             className="btn"
             onClick={() => {
@@ -101,12 +112,8 @@ interface RowProps {
 }
 
 function VariantRow({ variant, isOpen, isRoot, isChosen, canChoose, onChoose, onDrop }: RowProps) {
-  const [naming, setNaming] = useState<string>();
+  const [naming, setNaming] = useState(false);
   const called = variantName(variant.doc);
-  const finish = (): void => {
-    if (naming?.trim()) void renameVariant(variant.id, naming.trim());
-    setNaming(undefined);
-  };
   return (
     <li className={`flex flex-wrap items-center gap-2 rounded px-2 py-1 ${isOpen ? "bg-pine-wash" : ""}`}>
       <label className="flex min-w-[180px] items-center gap-2">
@@ -117,37 +124,27 @@ function VariantRow({ variant, isOpen, isRoot, isChosen, canChoose, onChoose, on
           disabled={isOpen || (!isChosen && !canChoose)}
           onChange={(event) => onChoose(event.target.checked)}
         />
-        {naming === undefined ? (
-          <b>{called}</b>
-        ) : (
-          <input
-            className="field"
-            autoFocus
-            aria-label="Name of the variant"
-            value={naming}
-            maxLength={80}
-            onChange={(event) => setNaming(event.target.value)}
-            onBlur={finish}
-            onKeyDown={(event) => {
-              if (event.key === "Enter") finish();
-              if (event.key === "Escape") setNaming(undefined);
-            }}
+        {naming ? (
+          <NameField
+            bare
+            label="Name of the variant"
+            value={called}
+            onCommit={(name) => void renameVariant(variant, name)}
+            onDone={() => setNaming(false)}
           />
+        ) : (
+          <b>{called}</b>
         )}
       </label>
       <span className="text-muted">
         {isOpen ? "opened" : `changed ${new Date(variant.updatedAt).toLocaleDateString("en-GB")}`}
       </span>
       {!isOpen && (
-        <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => void openVariant(variant.id)}>
+        <button className="btn min-h-[24px]! px-2! py-0!" onClick={() => selectPlan(variant.id)}>
           Open {called}
         </button>
       )}
-      <button
-        className="btn min-h-[24px]! px-2! py-0!"
-        aria-label={`Rename ${called}`}
-        onClick={() => setNaming(called)}
-      >
+      <button className="btn min-h-[24px]! px-2! py-0!" aria-label={`Rename ${called}`} onClick={() => setNaming(true)}>
         Rename
       </button>
       {!isOpen && !isRoot && (
