@@ -1,7 +1,6 @@
 /** Edits of the kit: what is asked of it, spans that a search has found, pieces typed in a line. */
 import {
   guessGives,
-  keptKitSchema,
   listNow,
   pieceSchema,
   removeRow,
@@ -38,7 +37,6 @@ const MOST_STORY = 1000;
 const MOST_WHAT = 300;
 const MOST_WHY = 500;
 const MOST_LISTS = 40;
-const MOST_DECISIONS = 200;
 
 function tell(draft: Draft<Plan>, what: string, why: string, { newId, today }: Made): void {
   draft.kitStory.push({ id: newId(), on: today, what: what.slice(0, MOST_WHAT), why: why.slice(0, MOST_WHY) });
@@ -99,18 +97,15 @@ export function takeAlternative(pieceId: string, otherId: string, label: string,
 }
 
 /** The kit as it is, kept to be compared with; of very many the oldest goes. */
-export function keepList(typed: string): void {
-  const name = keptKitSchema.shape.name.safeParse(typed.trim()).data ?? "List";
-  void edit(`Save the list “${name}”`, (draft, { newId, today }) => {
+export function keepList(name: string): Promise<boolean> {
+  return edit(`Save the list “${name}”`, (draft, { newId, today }) => {
     draft.savedLists.splice(0, draft.savedLists.length - MOST_LISTS + 1);
     draft.savedLists.push({ id: newId(), name, on: today, pieces: listNow(draft as Plan) });
   });
 }
 
-export function hold(choice: PlanDecision): void {
-  void edit(`Add a decision: ${choice.name}`, ({ decisions }) => {
-    if (decisions.length < MOST_DECISIONS) decisions.push(choice);
-  });
+export function hold(choice: PlanDecision): Promise<boolean> {
+  return edit(`Add a decision: ${choice.name}`, ({ decisions }) => void decisions.push(choice));
 }
 
 /** With a reason; undefined opens it again. */
@@ -163,8 +158,8 @@ export function listFor(plan: Plan, hikerId: string, choice: StarterChoice): Pie
   return starterKit(choice, to).map((row) => pieceSchema.parse(row));
 }
 
-export function importKit(pieces: readonly Piece[], replaces: boolean): void {
-  void edit(`Import ${counted(pieces.length, "item")}`, (draft) => {
+export function importKit(pieces: readonly Piece[], replaces: boolean): Promise<boolean> {
+  return edit(`Import ${counted(pieces.length, "item")}`, (draft) => {
     const owners = new Set(pieces.map(({ ownerId }) => ownerId));
     const gone = replaces ? draft.kit.filter(({ ownerId }) => owners.has(ownerId)).map(({ id }) => id) : [];
     draft.kit.push(...structuredClone(pieces as Piece[]));

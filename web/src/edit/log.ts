@@ -17,6 +17,10 @@ import {
 import { edit } from "../store/document.ts";
 import { dayMonth } from "../units/quantity.ts";
 
+/** What the step is called that saves these days. */
+export const labelOf = (cards: readonly LogDay[]): string =>
+  cards.length === 1 ? `Log of ${dayMonth(cards[0]!.date)}` : `Log of ${cards.length} days`;
+
 /** A source remembers so many reports. */
 const MOST_REPORTS = 400;
 
@@ -25,8 +29,7 @@ const MOST_REPORTS = 400;
  * seen at water is given to its sources as well.
  */
 export function keepCards(cards: readonly LogDay[], result: PlanResult): Promise<boolean> {
-  const label = cards.length === 1 ? `Log of ${dayMonth(cards[0]!.date)}` : `Log of ${cards.length} days`;
-  return edit(label, (draft, { newId }) => {
+  return edit(labelOf(cards), (draft, { newId }) => {
     const plan = draft as Plan;
     if (plan.log.length === 0) plan.plannedDays = plannedDays(plan, result);
     for (const card of cards) {
@@ -60,8 +63,8 @@ function plannedDays(plan: Plan, result: PlanResult): Plan["plannedDays"] {
     .map(({ date, toM, walkH }) => ({ date, toM, walkH: Math.min(48, walkH) }));
 }
 
-export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): void {
-  void edit(`Delete the log of ${dayMonth(date)}`, (draft) => {
+export function forgetCard({ id, date }: Pick<LogDay, "id" | "date">): Promise<boolean> {
+  return edit(`Delete the log of ${dayMonth(date)}`, (draft) => {
     dropReports(draft as Plan, date);
     removeRow(draft as Plan, "log", id);
   });

@@ -59,10 +59,10 @@ export interface MergeChoice {
 }
 
 /** One undoable step. What the hiker has decided about a place (used, nights, counted) stays. */
-export function takeMerge(merge: Merge, { add, update, remove }: MergeChoice): void {
+export function takeMerge(merge: Merge, { add, update, remove }: MergeChoice): Promise<boolean> {
   const count =
     (add ? merge.added.length + merge.stretches.length : 0) + (update ? merge.changed.length : 0) + remove.size;
-  void edit(`Apply ${count} changes from a file`, (draft) => {
+  return edit(`Apply ${count} changes from a file`, (draft) => {
     if (add) {
       for (const { list, row } of merge.added) draft[list].push(row as never);
       draft.stretches.push(...merge.stretches);

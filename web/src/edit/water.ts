@@ -24,8 +24,8 @@ export function removeReport({ id, name }: Source, reportId: string): void {
 }
 
 /** Reports of many sources in one step; what was given before is given once. */
-export function takeReports(read: readonly ReadReport[]): void {
-  void edit(`Add ${read.length} water reports`, (draft, { newId }) => {
+export function takeReports(read: readonly ReadReport[]): Promise<boolean> {
+  return edit(`Add ${read.length} water reports`, (draft, { newId }) => {
     for (const { sourceId, ...row } of read) {
       const source = (draft as Plan).sources.find(({ id }) => id === sourceId);
       const known = source?.reports.some(({ date, said }) => date === row.date && said === row.said);

@@ -25,6 +25,7 @@ const PaperDialog = lazy(() => import("../paper/PaperDialog.tsx"));
 export default function Frame({ station }: { station: string }) {
   const { status, plan, result } = useDocument(useShallow(({ status, plan, result }) => ({ status, plan, result })));
   const notice = useNotice((state) => state.notice);
+  const isOutdated = useDocument((state) => state.isOutdated);
   const asksPaper = usePapers((state) => state.request !== undefined);
   useEffect(begin, []);
   useEffect(() => {
@@ -38,17 +39,13 @@ export default function Frame({ station }: { station: string }) {
   return (
     <>
       <TopBar />
-      {notice && (
-        <div
-          role="status"
-          className="flex items-center gap-3 border-b border-rule bg-caution-wash px-[18px] py-1.5 text-sm text-caution"
-          data-chrome
-        >
-          <span className="flex-1">{notice}</span>
-          <button className="btn" onClick={dismissNotice}>
-            Dismiss
-          </button>
-        </div>
+      {notice && <Strip words={notice} button="Dismiss" onClick={dismissNotice} />}
+      {isOutdated && (
+        <Strip
+          words="A newer Gepack is here. It loads by itself once nothing is half done; or load it now."
+          button="Reload"
+          onClick={() => window.location.reload()}
+        />
       )}
       {status === "failed" && <Failed />}
       {plan && result ? (
@@ -70,6 +67,21 @@ export default function Frame({ station }: { station: string }) {
       )}
       <Telling />
     </>
+  );
+}
+
+function Strip({ words, button, onClick }: { words: string; button: string; onClick: () => void }) {
+  return (
+    <div
+      role="status"
+      className="flex items-center gap-3 border-b border-rule bg-caution-wash px-[18px] py-1.5 text-sm text-caution"
+      data-chrome
+    >
+      <span className="flex-1">{words}</span>
+      <button className="btn" onClick={onClick}>
+        {button}
+      </button>
+    </div>
   );
 }
 

@@ -1,8 +1,10 @@
 /** Plan files out of and into the browser. */
+import type { PlanFile } from "@gepack/core";
 import { fetchExample, fetchOnTheTrail, type ExampleId } from "../data/demo.ts";
-import { rawPlan } from "../data/plans.ts";
+import { listPlans, rawPlan } from "../data/plans.ts";
 import { exportText, takeImport } from "../store/document.ts";
 import { useDocument } from "../store/documentState.ts";
+import { freshId } from "../store/made.ts";
 import { calculator } from "../store/trail.ts";
 import { report, sentenceOf, tell } from "../store/notices.ts";
 import { IMPORT_FAILED } from "../words/cautions.ts";
@@ -58,10 +60,25 @@ export function saveBlob(blob: Blob, name: string, ending: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+/** Opened again it is a trip of its own: what was done to the first stays. */
+async function asOwnTrip(file: PlanFile): Promise<PlanFile> {
+  const { plan } = file;
+  const names = new Set<string>();
+  let isHere = false;
+  for (const { id, name } of await listPlans()) {
+    names.add(name);
+    isHere ||= id === plan.id;
+  }
+  if (!isHere) return file;
+  let n = 2;
+  while (names.has(`${plan.trip.name} (${n})`)) n++;
+  return { ...file, plan: { ...plan, id: freshId(), trip: { ...plan.trip, name: `${plan.trip.name} (${n})` } } };
+}
+
 /** A made-up example, beside the plans that are here. */
 export async function openExample(which: ExampleId): Promise<void> {
   try {
-    await importPlanFile(await fetchExample(which), "Opened");
+    await importPlanFile(await fetchExample(which), "Opened", asOwnTrip);
   } catch (error) {
     report(error);
   }
@@ -69,7 +86,7 @@ export async function openExample(which: ExampleId): Promise<void> {
 
 export async function openOnTheTrail(): Promise<void> {
   try {
-    await takeImport(await fetchOnTheTrail());
+    await takeImport(await asOwnTrip(await fetchOnTheTrail()));
     tell("done", "This trip has 19 days in its log.");
   } catch (error) {
     report(error);
@@ -77,7 +94,11 @@ export async function openOnTheTrail(): Promise<void> {
 }
 
 /** Refusals say what and where, and leave the opened plan as it is. */
-export async function importPlanFile(file: Blob, done = "Imported"): Promise<void> {
+export async function importPlanFile(
+  file: Blob,
+  done = "Imported",
+  as: (read: PlanFile) => PlanFile | Promise<PlanFile> = (read) => read,
+): Promise<void> {
   const refuse = (why: string): void => tell("failed", IMPORT_FAILED, why);
   try {
     const { value, problems } = await calculator().readPlan({ file });
@@ -88,8 +109,9 @@ export async function importPlanFile(file: Blob, done = "Imported"): Promise<voi
     }
     if (value.tracks.length === 0)
       return refuse("tracks: the file contains no track. Export the plan again; the export includes its track.");
-    await takeImport(value);
-    tell("done", `${done} ${value.plan.trip.name}.`);
+    const taken = await as(value);
+    await takeImport(taken);
+    tell("done", `${done} ${taken.plan.trip.name}.`);
   } catch (error) {
     refuse(sentenceOf(error));
   }

@@ -4,6 +4,7 @@ import type { Problem } from "@gepack/core";
 import { Progress } from "../ui/Progress.tsx";
 import type { TrackFiles } from "./useTrackFile.ts";
 import { fixed } from "../units/quantity.ts";
+import { useDraft } from "../store/drafts.ts";
 
 /** `kept` ends the sentence on a file that was refused: what is as it was. */
 export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: TrackFiles; kept: string }) {
@@ -74,6 +75,7 @@ export function TrackDrop({ reading: { phase, read, stop }, kept }: { reading: T
 /** A table from the clipboard, as if it were a file. */
 function PasteTable({ onPaste }: { onPaste: (file: File) => void }) {
   const [text, setText] = useState("");
+  useDraft(text !== "");
   return (
     <details className="mt-2 text-sm">
       <summary className="cursor-pointer text-pine">Or paste a table of places</summary>

@@ -13,6 +13,7 @@ import { sentenceOf } from "../store/notices.ts";
 import { JobStopped } from "../worker/client.ts";
 import type { TrackPreview } from "../worker/jobs.ts";
 import { freshId } from "../store/made.ts";
+import { useDraft } from "../store/drafts.ts";
 
 export type Phase =
   | { is: "idle" }
@@ -64,6 +65,7 @@ export function isSettled(phase: Phase): boolean {
 
 export function useTrackFile(): TrackFiles {
   const [phase, setPhase] = useState<Phase>({ is: "idle" });
+  useDraft(phase.is === "reading" || phase.is === "preview");
   const running = useRef<AbortController>(null);
   const taken = useRef<readonly File[]>([]);
   const id = useRef("");

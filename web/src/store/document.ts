@@ -20,6 +20,7 @@ import { notify, report } from "./notices.ts";
 import { selectPlan, useSelection } from "./selection.ts";
 import { arrived, fail, sent, show, liveDocument } from "./liveDocument.ts";
 import { calculator, forgetTrail, holdInMemory, keptTracks, takeTrail, tracksInMemory } from "./trail.ts";
+import { markEdit } from "./secondClick.ts";
 
 const set = useDocument.setState;
 const get = useDocument.getState;
@@ -55,6 +56,7 @@ const after = (plan: Plan, recipe: Recipe): Plan => produce(plan, (draft) => rec
 export async function edit(label: string, recipe: Recipe): Promise<boolean> {
   const from = liveDocument.latest;
   if (!from) return false;
+  markEdit();
   const next = after(from, recipe);
   const changes = changesBetween(from, next);
   if (changes.length === 0) return true;

@@ -23,6 +23,8 @@ export interface DocumentState {
   refusals: number;
   undoLabel: string | undefined;
   redoLabel: string | undefined;
+  /** A newer Gepack waits for what is half done here. */
+  isOutdated: boolean;
 }
 
 export const useDocument = create<DocumentState>(() => ({
@@ -40,4 +42,5 @@ export const useDocument = create<DocumentState>(() => ({
   refusals: 0,
   undoLabel: undefined,
   redoLabel: undefined,
+  isOutdated: false,
 }));

@@ -25,6 +25,7 @@ import { keepWithin, readLocation, selectPlan, useSelection } from "./selection.
 import { readSettings } from "./settings.ts";
 import { fail, isBusy, show, liveDocument, whenAllArrived } from "./liveDocument.ts";
 import { calculator, holdInMemory } from "./trail.ts";
+import { refuseSecondClicks } from "./secondClick.ts";
 
 const set = useDocument.setState;
 const get = useDocument.getState;
@@ -45,6 +46,7 @@ export function begin(): void {
   window.addEventListener("popstate", readLocation);
   window.addEventListener("pagehide", takeFieldInHand);
   watchVersion(isBusy);
+  refuseSecondClicks();
   whenAllArrived(() => void (putOff && follow(putOff).catch(fail)));
   // It is fetched while storage and the trail are being read.
   calculator();

@@ -1,7 +1,10 @@
 /**
  * A newer Gepack has taken over while this page was open. The page is loaded again, once, when nothing is in
- * hand, so that no page ever runs parts of two versions; what is chosen stands in the address and stays.
+ * hand, so that no page ever runs parts of two versions; what is chosen stands in the address and stays. While
+ * something is half done it waits, and offers to be loaded.
  */
+import { useDocument } from "./documentState.ts";
+import { hasDrafts } from "./drafts.ts";
 
 const LOOK_AGAIN_MS = 300;
 const MARK = "gepack.reloaded";
@@ -29,16 +32,10 @@ export function reloadBetweenEdits(isBusy: () => boolean): void {
   if (wanted) return;
   wanted = true;
   const timer = setInterval(() => {
-    if (isBusy() || (inHand() && document.visibilityState === "visible")) return;
+    if (isBusy()) return;
+    // Who sees what is half done is asked; a page that nobody sees has nothing in hand but what is counted.
+    if (hasDrafts()) return useDocument.setState({ isOutdated: true });
     clearInterval(timer);
     window.location.reload();
   }, LOOK_AGAIN_MS);
-}
-
-/** Is the hiker in the middle of something: in a field, a menu, a dialog? */
-function inHand(): boolean {
-  return (
-    document.activeElement?.matches("input, textarea, select") === true ||
-    document.querySelector("[role=dialog], [role=alertdialog], [role=menu]") !== null
-  );
 }

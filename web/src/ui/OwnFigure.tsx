@@ -10,10 +10,12 @@ interface Props {
   label: string;
   value: number | undefined;
   units: Units;
+  /** Why a figure within its bounds is refused all the same. */
+  refuse?: (value: number) => string | undefined;
   onCommit: (value: number | undefined) => void;
 }
 
-export function OwnFigure({ path, label, value, units, onCommit }: Props) {
+export function OwnFigure({ path, label, value, units, refuse, onCommit }: Props) {
   const { min, max, kind, suffix, digits, times } = shownField(path);
   const show = (inside: number | undefined): string => {
     if (inside === undefined) return "";
@@ -25,9 +27,10 @@ export function OwnFigure({ path, label, value, units, onCommit }: Props) {
     if ("error" in parsed) return parsed;
     const inside = kind ? parsed.value : parsed.value / times;
     const within = inside * times >= min && inside * times <= max;
-    return within
-      ? { value: inside }
-      : { error: boundsWords(show(min / times), show(max / times), kind ? unitSymbol(kind, units) : suffix) };
+    if (!within)
+      return { error: boundsWords(show(min / times), show(max / times), kind ? unitSymbol(kind, units) : suffix) };
+    const why = refuse?.(inside);
+    return why === undefined ? { value: inside } : { error: why };
   };
   return (
     <TypedText

@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from "react";
 import { FileUp } from "lucide-react";
 import type { Problem } from "@gepack/core";
 import { report } from "../store/notices.ts";
+import { useDraft } from "../store/drafts.ts";
 
 interface Props<Table extends { problems: readonly Problem[] }> {
   file: File | undefined;
@@ -13,7 +14,8 @@ interface Props<Table extends { problems: readonly Problem[] }> {
   countOf: (table: Table) => string | undefined;
   /** The first of them, as a hiker would know them. */
   sampleOf: (table: Table) => string;
-  onTake: (table: Table) => void;
+  /** Answers whether it was stored: until then what was read stays. */
+  onTake: (table: Table) => Promise<boolean>;
   testId: string;
   /** What is asked besides. */
   children?: (table: Table) => ReactNode;
@@ -32,6 +34,7 @@ export function TableImport<Table extends { problems: readonly Problem[] }>(prop
     };
   }, [file, read]);
   const count = table && countOf(table);
+  useDraft(file !== undefined);
   return (
     <>
       <label className="btn cursor-pointer focus-within:outline-2 focus-within:outline-pine">
@@ -66,10 +69,7 @@ export function TableImport<Table extends { problems: readonly Problem[] }>(prop
             <button
               className="btn btn-strong"
               disabled={count === undefined}
-              onClick={() => {
-                onTake(table);
-                onFile(undefined);
-              }}
+              onClick={() => void onTake(table).then((isStored) => isStored && onFile(undefined))}
             >
               Import {count ?? "nothing"}
             </button>

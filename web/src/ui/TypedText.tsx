@@ -1,5 +1,5 @@
 /** A value typed where it stands: kept on leaving the field or Enter, dropped by Escape. Wrong text says why and changes nothing. */
-import { useId, useState, type KeyboardEvent } from "react";
+import { useId, useState, type ChangeEvent, type KeyboardEvent } from "react";
 import { useTyped } from "./useTyped.ts";
 
 export type Read<T> = { value: T } | { error: string };
@@ -13,13 +13,26 @@ interface Props<T> {
   read: (text: string) => Read<T>;
   show: (value: T) => string;
   placeholder?: string;
+  /** Of several lines, in which Enter begins the next. */
+  lines?: boolean;
   className?: string;
   onCommit: (value: T) => void;
   /** The field was called for: it has the focus, and says when it is left, by Escape too. */
   onDone?: () => void;
 }
 
-export function TypedText<T>({ label, bare, shown, read, show, placeholder, className, onCommit, onDone }: Props<T>) {
+export function TypedText<T>({
+  label,
+  bare,
+  shown,
+  read,
+  show,
+  placeholder,
+  lines = false,
+  className,
+  onCommit,
+  onDone,
+}: Props<T>) {
   const id = useId();
   const { text, type, rest } = useTyped(shown);
   const [error, setError] = useState<string>();
@@ -41,14 +54,15 @@ export function TypedText<T>({ label, bare, shown, read, show, placeholder, clas
   };
   const keys = (event: KeyboardEvent): void => {
     if (event.key === "Escape") done();
-    if (event.key !== "Enter") return;
+    if (event.key !== "Enter" || lines) return;
     // What takes the focus next is not pressed by the same key.
     if (onDone) event.preventDefault();
     commit();
   };
+  const Field = lines ? "textarea" : "input";
   const input = (
     <>
-      <input
+      <Field
         className={`field font-normal ${bare ? "min-h-[24px]! px-1! py-0! text-sm!" : "mt-1"} ${className ?? ""}`}
         aria-label={bare ? label : undefined}
         aria-invalid={error !== undefined}
@@ -56,7 +70,7 @@ export function TypedText<T>({ label, bare, shown, read, show, placeholder, clas
         placeholder={placeholder}
         autoFocus={onDone !== undefined}
         value={text}
-        onChange={(event) => type(event.target.value)}
+        onChange={({ target }: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => type(target.value)}
         onBlur={commit}
         onKeyDown={keys}
       />

@@ -5,6 +5,7 @@
  */
 import { useState } from "react";
 import { useDocument } from "../store/documentState.ts";
+import { useDraft } from "../store/drafts.ts";
 
 export interface Typed {
   text: string;
@@ -16,6 +17,7 @@ export interface Typed {
 export function useTyped(shown: string): Typed {
   const [text, setText] = useState(shown);
   const [inHand, setInHand] = useState(false);
+  useDraft(inHand);
   const refusals = useDocument((state) => state.refusals);
   const [known, setKnown] = useState({ shown, refusals });
   if (known.shown !== shown || known.refusals !== refusals) {

@@ -12,6 +12,8 @@ import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { itemsOf } from "../../paper/boxItems.ts";
 import { freshId, todayHere } from "../../store/made.ts";
+import { useDraft } from "../../store/drafts.ts";
+import { TypedText, type Read } from "../../ui/TypedText.tsx";
 
 interface Props {
   plan: Plan;
@@ -25,6 +27,7 @@ const MOST_LINES = 200;
 export function BoxPanel({ plan, result, box, say }: Props) {
   const ticks = ticksOf(plan);
   const [line, setLine] = useState("");
+  useDraft(line !== "");
   const [fault, setFault] = useState<string>();
   const name = boxName(box, plan);
   const items = itemsOf({ plan, result, box });
@@ -46,9 +49,10 @@ export function BoxPanel({ plan, result, box, say }: Props) {
     if (!row.success) return setFault("Enter an item and a weight up to 50 kg, such as “maps 120 g”.");
     if ((box.row?.lines.length ?? 0) >= MOST_LINES)
       return setFault(`A box holds up to ${MOST_LINES} items of your own.`);
-    changeBox(box, `Box to ${name}: ${row.data.name}`, ({ lines }) => void lines.push(row.data));
-    setLine("");
     setFault(undefined);
+    void changeBox(box, `Box to ${name}: ${row.data.name}`, ({ lines }) => void lines.push(row.data)).then(
+      (isStored) => isStored && setLine(""),
+    );
   };
   return (
     <section aria-label={`Box to ${name}`} className="min-w-0 text-sm">
@@ -178,20 +182,18 @@ export function BoxPanel({ plan, result, box, say }: Props) {
           onCommit={(cartonG) => changeBox(box, `Box to ${name}: carton`, (target) => void (target.cartonG = cartonG))}
         />
       </form>
-      <label className="is-form mt-2 grid font-semibold">
-        Address
-        <textarea
-          className="field mt-1 min-h-[64px] font-normal"
-          defaultValue={row?.address ?? ""}
-          maxLength={500}
+      <div className="is-form mt-2">
+        <TypedText
+          label="Address"
+          lines
+          className="min-h-[64px] w-full"
+          shown={row?.address ?? ""}
+          read={readAddress}
+          show={(address) => address}
           placeholder={`Name, c/o ${stopName(plan, box.toStopId)}; please hold for hiker arriving ${arrivalWords(box, say)}`}
-          onBlur={(event) => {
-            const address = event.target.value;
-            if (address !== (row?.address ?? ""))
-              changeBox(box, `Box to ${name}: address`, (target) => void (target.address = address));
-          }}
+          onCommit={(address) => changeBox(box, `Box to ${name}: address`, (target) => void (target.address = address))}
         />
-      </label>
+      </div>
       {(row?.address ?? "").trim() === "" && (
         <p className="my-1 text-caution">No address yet: ask the post office how to address it.</p>
       )}
@@ -215,4 +217,12 @@ export function BoxPanel({ plan, result, box, say }: Props) {
       </div>
     </section>
   );
+}
+
+const MOST_ADDRESS = 500;
+
+function readAddress(text: string): Read<string> {
+  return text.length <= MOST_ADDRESS
+    ? { value: text }
+    : { error: `An address has up to ${MOST_ADDRESS} letters; this one has ${text.length}.` };
 }

@@ -3,9 +3,11 @@ import { useState } from "react";
 import type { Plan } from "@gepack/core";
 import { readPieceLine } from "../../edit/kit.ts";
 import { addRow } from "../../edit/rows.ts";
+import { useDraft } from "../../store/drafts.ts";
 
 export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
   const [text, setText] = useState("");
+  useDraft(text !== "");
   const [problem, setProblem] = useState<string>();
   return (
     <form
@@ -14,9 +16,8 @@ export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
         event.preventDefault();
         const read = readPieceLine(text, plan, hikerId);
         if (typeof read === "string") return setProblem(read);
-        addRow("kit", `Add ${read.name}`, read);
-        setText("");
         setProblem(undefined);
+        void addRow("kit", `Add ${read.name}`, read).then((isStored) => isStored && setText(""));
       }}
     >
       <input

@@ -17,6 +17,7 @@ import { DECIDED_WORDS, decisionFigure } from "../../words/kit.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { freshId } from "../../store/made.ts";
+import { useDraft } from "../../store/drafts.ts";
 
 interface Props {
   plan: Plan;
@@ -61,6 +62,7 @@ export function Decisions({ plan, result }: Props) {
 function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }) {
   const { choice, taken, decideBy, legIndex, takenG, found } = row;
   const [why, setWhy] = useState("");
+  useDraft(why !== "");
   const names = (ids: readonly string[]): string =>
     plan.kit.flatMap(({ id, name }) => (ids.includes(id) ? [name] : [])).join(", ") || "nothing";
   const where = legIndex === undefined ? undefined : stopName(plan, result.legs[legIndex]!.fromStopId);
@@ -182,6 +184,7 @@ function Add({ plan }: { plan: Plan }) {
   const [pieceId, setPieceId] = useState("");
   const [otherId, setOtherId] = useState("");
   const [of, setOf] = useState<Of | "">("");
+  useDraft(name + pieceId + otherId + of !== "");
   const [limit, setLimit] = useState("0");
   const pieces = plan.kit.map((piece) => [piece.id, piece.name] as const);
   const { units } = plan.trip;
@@ -201,7 +204,7 @@ function Add({ plan }: { plan: Plan }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (fault !== undefined) return;
-        hold({
+        void hold({
           id: freshId(),
           name: name.trim(),
           pieceIds: [pieceId],
@@ -215,8 +218,7 @@ function Add({ plan }: { plan: Plan }) {
                   limit: Math.max(-100, Math.min(10_000, read.value / (of === "snow-over" ? 1000 : 1))),
                 },
               }),
-        });
-        setName("");
+        }).then((isStored) => isStored && setName(""));
       }}
     >
       <label className="grid font-semibold">

@@ -15,6 +15,8 @@ import { removeRows } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { firstName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
+import { useDraft } from "../../store/drafts.ts";
+import { readName } from "../../ui/NameField.tsx";
 
 interface Props {
   plan: Plan;
@@ -38,6 +40,8 @@ const KIND_WORDS: Readonly<Record<ListChange["kind"], string>> = {
 export function ListCompare({ plan, result, leg }: Props) {
   const say = sayIn(plan);
   const [name, setName] = useState("");
+  const [fault, setFault] = useState<string>();
+  useDraft(name !== "");
   const sources = sourcesOf(plan, result, leg);
   const [one, setOne] = useState(sources.length > 4 ? sources[4]!.key : "start");
   const [other, setOther] = useState(sources.length > 4 ? "now" : "finish");
@@ -55,8 +59,9 @@ export function ListCompare({ plan, result, leg }: Props) {
           className="flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            keepList(name);
-            setName("");
+            const read = readName(name);
+            if ("error" in read) return setFault(read.error);
+            void keepList(read.value).then((isStored) => isStored && setName(""));
           }}
         >
           <label className="grid font-semibold">
@@ -64,12 +69,20 @@ export function ListCompare({ plan, result, leg }: Props) {
             <input
               className="field mt-1 w-[180px] font-normal"
               placeholder="before the shakedown"
-              maxLength={100}
               value={name}
-              onChange={(event) => setName(event.target.value)}
+              aria-invalid={fault !== undefined}
+              onChange={(event) => {
+                setName(event.target.value);
+                setFault(undefined);
+              }}
             />
           </label>
           <button className="btn">Save</button>
+          {fault && (
+            <span role="alert" className="text-danger">
+              {fault}
+            </span>
+          )}
         </form>
         {kept && (
           <button

@@ -5,6 +5,7 @@ import { Controller, useFieldArray, useForm, useWatch, type Control, type FieldP
 import {
   GIVES,
   guessGives,
+  MOST_NAME,
   pieceSchema,
   ROLES,
   SPAN_BEGINS,
@@ -24,6 +25,9 @@ import { Choice, FormNumber, type PieceForm } from "./pieceForm.tsx";
 import { Scale } from "./Scale.tsx";
 import type { SwapPoint } from "./spans.ts";
 import { freshId } from "../../store/made.ts";
+import { useDraft } from "../../store/drafts.ts";
+import { readName } from "../../ui/NameField.tsx";
+import type { Read } from "../../ui/TypedText.tsx";
 
 interface Props {
   plan: Plan;
@@ -51,6 +55,7 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const { control, register, formState } = form;
   // Read while it is drawn, or what is set from beside the fields is not followed.
   const { dirtyFields } = formState;
+  useDraft(formState.isDirty);
   const spans = useFieldArray({ control, name: "spans" });
   const role = useWatch({ control, name: "role" });
   const name = useWatch({ control, name: "name" });
@@ -59,18 +64,18 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
   const wear = useWatch({ control, name: "wear" });
   const groups = [...new Set(plan.kit.map((row) => row.group))];
 
-  const save = form.handleSubmit((filled) => {
+  const save = form.handleSubmit(async (filled) => {
     const values = filled as Piece;
-    if (!piece) addRow("kit", `Add ${values.name}`, values);
     // Only what was changed here is written: what another tab did to the rest stays.
-    else
-      editRow("kit", piece.id, `Edit ${values.name}`, (row) => {
-        for (const key of Object.keys(dirtyFields) as (keyof Piece)[]) {
-          if (values[key] === undefined) delete row[key];
-          else Object.assign(row, { [key]: values[key] });
-        }
-      });
-    onClose();
+    const isStored = await (piece
+      ? editRow("kit", piece.id, `Edit ${values.name}`, (row) => {
+          for (const key of Object.keys(dirtyFields) as (keyof Piece)[]) {
+            if (values[key] === undefined) delete row[key];
+            else Object.assign(row, { [key]: values[key] });
+          }
+        })
+      : addRow("kit", `Add ${values.name}`, values));
+    if (isStored) onClose();
   });
   const remove = (): void => {
     if (piece) removeRows("kit", [piece.id], `Remove ${piece.name}`);
@@ -111,15 +116,17 @@ export function PieceDialog({ plan, points, piece, hikerId, onClose }: Props) {
                   autoFocus
                   aria-invalid={formState.errors.name !== undefined}
                 />
-                {formState.errors.name && (
-                  <span role="alert" className="text-xs text-danger">
-                    Enter a name.
-                  </span>
-                )}
+                {formState.errors.name && <Fault sentence={faultOf(readName(name))} />}
               </label>
               <label className="col-span-2 text-sm font-semibold">
                 Group
-                <input className="field mt-1 font-normal" list="kit-groups" {...register("group")} />
+                <input
+                  className="field mt-1 font-normal"
+                  list="kit-groups"
+                  {...register("group")}
+                  aria-invalid={formState.errors.group !== undefined}
+                />
+                {formState.errors.group && <Fault sentence={`A group has up to ${MOST_NAME} letters.`} />}
                 <datalist id="kit-groups">
                   {groups.map((group) => (
                     <option key={group} value={group} />
@@ -299,3 +306,13 @@ function GivesFields({ control, guessed }: { control: Control<PieceForm>; guesse
     </fieldset>
   );
 }
+
+function Fault({ sentence }: { sentence: string | undefined }) {
+  return (
+    <span role="alert" className="text-xs text-danger">
+      {sentence}
+    </span>
+  );
+}
+
+const faultOf = (read: Read<string>): string | undefined => ("error" in read ? read.error : undefined);

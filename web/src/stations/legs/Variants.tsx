@@ -8,12 +8,14 @@ import { dropVariant, keepNow, putBack, renameVariant, variantName } from "../..
 import { NameField, readName } from "../../ui/NameField.tsx";
 import type { ScreenProps } from "../Screen.tsx";
 import { ComparedVariants } from "./ComparedVariants.tsx";
+import { useDraft } from "../../store/drafts.ts";
 
 /** Beside the opened one. */
 const MOST_OTHERS = 2;
 export function Variants({ plan, who }: ScreenProps & { who: number }) {
   const variants = useVariants(plan);
   const [name, setName] = useState("");
+  useDraft(name !== "");
   const [fault, setFault] = useState<string>();
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [gone, setGone] = useState<WithSteps>();

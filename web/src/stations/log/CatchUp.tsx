@@ -28,6 +28,7 @@ import { MOST_CATCH_DAYS, plannedRows, recordRows, rowDistances, withoutBlanks, 
 import { endAt, readEnd, type EndFields } from "./endPlace.ts";
 import { nameAt, namedPlaces, nextDate } from "./today.ts";
 import { useTracker } from "./useTracker.ts";
+import { useDraft } from "../../store/drafts.ts";
 
 interface Props {
   plan: Plan;
@@ -100,9 +101,14 @@ export function CatchUp({ plan, result, say }: Props) {
       .finally(() => setFraction(undefined));
   };
   const shown = rows.length > 0 ? rows : (fromTracker ?? []);
+  useDraft(shown.length > 0 || doubtful !== undefined);
   const setRow = (i: number, change: (row: CatchRow) => CatchRow): void => {
     tracker.stop();
     setRows(shown.map((row, r) => (r === i ? change(row) : row)));
+  };
+  const saveTaken = async (): Promise<void> => {
+    const cards = taken.map(({ card }) => card);
+    if (await keepCards(cards, result)) rest();
   };
   const distances = rowDistances(plan, result, shown);
   const taken = shown.filter(({ isTaken }) => isTaken);
@@ -237,13 +243,7 @@ export function CatchUp({ plan, result, say }: Props) {
             <button
               className="btn btn-strong min-h-[44px]"
               disabled={taken.length === 0}
-              onClick={() => {
-                keepCards(
-                  taken.map(({ card }) => card),
-                  result,
-                );
-                rest();
-              }}
+              onClick={() => void saveTaken()}
             >
               {taken.length === 1 ? "Save this day" : `Save these ${taken.length} days`}
             </button>

@@ -13,7 +13,7 @@ import {
   type Plan,
   type PlanResult,
 } from "@gepack/core";
-import { forgetCard, keepCards } from "../../edit/log.ts";
+import { forgetCard } from "../../edit/log.ts";
 import { BlankNumber } from "../../ui/BlankNumber.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
@@ -245,24 +245,28 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           onChange={(event) => change({ notes: event.target.value })}
         />
       </label>
-      <div className="sticky bottom-0 flex gap-2 border-t border-rule bg-sheet py-2">
+      <div className="sticky bottom-0 flex flex-wrap gap-2 border-t border-rule bg-sheet py-2">
+        {hand.saved && (
+          <p role="status" className="m-0 flex w-full items-center gap-3 text-base">
+            Saved {say.date(hand.saved.date)}.
+            <button className="btn min-h-[44px]" onClick={hand.takeBack}>
+              Undo
+            </button>
+          </p>
+        )}
         {isKept && (
           <button
             className="btn min-h-[48px] flex-1 justify-center"
-            onClick={() => {
-              forgetCard(card);
-              hand.rest();
-            }}
+            onClick={() => void forgetCard(card).then((isStored) => isStored && hand.drop())}
           >
             Delete this day
           </button>
         )}
         <button
           className="btn btn-strong min-h-[48px] flex-[2] justify-center text-lg"
-          onClick={() => {
-            keepCards([card], result);
-            hand.open(isoOfDay(dayNumber(card.date)! + 1));
-          }}
+          disabled={hand.saved !== undefined}
+          title={hand.saved && "Change something of this day first, or open another."}
+          onClick={() => void hand.save()}
         >
           Save day
         </button>

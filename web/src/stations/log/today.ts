@@ -110,5 +110,7 @@ export function openCard(plan: Plan, result: PlanResult, date: string, days = ca
 export function nextDate({ log, trip }: Plan): string {
   const last = log.at(-1)?.date;
   if (last === undefined || last < trip.startDate) return trip.startDate;
-  return isoOfDay(dayNumber(last)! + 1);
+  return followingDate(last);
 }
+
+export const followingDate = (date: string): string => isoOfDay(dayNumber(date)! + 1);

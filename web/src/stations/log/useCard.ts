@@ -1,74 +1,109 @@
-/** The card in hand: what is typed is kept on the device with every change, until the day is kept or dropped. */
-import { useCallback, useEffect, useMemo, useState } from "react";
+/**
+ * The cards in hand, each by its day: what is typed is kept on the device with every key, until the day is saved in
+ * the plan. It stands beside the database, where a key writes no more than what was typed.
+ */
+import { useMemo, useRef, useState } from "react";
 import { logDaySchema, type LogDay, type Plan, type PlanResult } from "@gepack/core";
-import { readSetting, writeSetting } from "../../data/plans.ts";
+import { keepCards, labelOf } from "../../edit/log.ts";
+import { undoRedo } from "../../store/document.ts";
+import { useDocument } from "../../store/documentState.ts";
 import { withoutBlanks } from "./catchUp.ts";
-import { nextDate, openCard } from "./today.ts";
+import { followingDate, nextDate, openCard } from "./today.ts";
 
-const settingOf = (planId: string): string => `card ${planId}`;
+interface Drafts {
+  /** The day that was opened last. */
+  date: string;
+  cards: Readonly<Record<string, LogDay>>;
+}
 
 export interface CardInHand {
   card: LogDay;
-  /** Something was changed that is not kept yet. */
+  /** Something was changed that is not saved yet. */
   isChanged: boolean;
   change: (fields: Partial<LogDay>) => void;
-  /** Opens the card of another day; what is in hand is dropped. */
+  /** Opens the card of another day; what is typed on this one stays with it. */
   open: (date: string) => void;
-  /** What is in hand was kept, or is dropped. */
-  rest: () => void;
+  /** What is in hand of this day is dropped. */
+  drop: () => void;
+  /** Saves the day and opens the next; what could not be stored stays in hand. */
+  save: () => Promise<void>;
+  /** The day saved last, until the next card is touched or its step is undone. */
+  saved: LogDay | undefined;
+  takeBack: () => void;
 }
 
+const keyOf = (planId: string): string => `gepack.cards.${planId}`;
+
 export function useCard(plan: Plan, result: PlanResult): CardInHand {
-  const [date, setDate] = useState(() => nextDate(plan));
-  const [draft, setDraft] = useState<LogDay>();
-  const key = settingOf(plan.id);
-  useEffect(() => {
-    let isThere = true;
-    void readSetting(key).then(
-      (text) => {
-        const found = isThere ? readCard(text) : undefined;
-        if (!found) return;
-        setDate(found.date);
-        setDraft(found);
-      },
-      () => {},
-    );
-    return () => {
-      isThere = false;
-    };
-  }, [key]);
+  const [drafts, setDrafts] = useState(() => readDrafts(plan));
+  const newest = useRef(drafts);
+  const [savedCard, setSaved] = useState<LogDay>();
+  const undoLabel = useDocument((state) => state.undoLabel);
+  const saved = savedCard && undoLabel === labelOf([savedCard]) ? savedCard : undefined;
+  const { date } = drafts;
   const fresh = useMemo(() => openCard(plan, result, date).card, [plan, result, date]);
-  const card = draft?.date === date ? draft : fresh;
-  const keep = useCallback(
-    (next: LogDay | undefined): void => {
-      setDraft(next);
-      void writeSetting(key, next ? JSON.stringify(next) : "").catch(() => {});
-    },
-    [key],
-  );
-  const open = useCallback(
-    (to: string): void => {
-      keep(undefined);
-      setDate(to);
-    },
-    [keep],
-  );
+  const card = drafts.cards[date] ?? fresh;
+  const keep = (change: (now: Drafts) => Drafts): void => {
+    newest.current = change(newest.current);
+    setDrafts(newest.current);
+    writeDrafts(plan.id, newest.current);
+  };
+  const put = (next: LogDay): void => keep((now) => ({ date: next.date, cards: { ...now.cards, [next.date]: next } }));
+  const dropCard = (gone: LogDay): void =>
+    keep((now) => ({
+      ...now,
+      cards: Object.fromEntries(Object.entries(now.cards).filter(([, one]) => one !== gone)),
+    }));
+  const open = (to: string): void => {
+    setSaved(undefined);
+    keep((now) => ({ ...now, date: to }));
+  };
   return {
     card,
-    isChanged: draft?.date === date,
+    isChanged: drafts.cards[date] !== undefined,
     // A field that becomes undefined goes.
-    change: (fields) => keep(withoutBlanks({ ...card, ...fields })),
+    change: (fields) => {
+      setSaved(undefined);
+      put(withoutBlanks({ ...card, ...fields }));
+    },
     open,
-    rest: () => keep(undefined),
+    drop: () => dropCard(card),
+    save: async () => {
+      if (!(await keepCards([card], result))) return;
+      dropCard(card);
+      // What was typed while it was being stored stays in hand.
+      if (newest.current.date !== date || newest.current.cards[date]) return;
+      open(followingDate(date));
+      setSaved(card);
+    },
+    saved,
+    takeBack: () => {
+      if (!saved) return;
+      void undoRedo("undo");
+      put(saved);
+    },
   };
 }
 
 /** What is kept may be damaged. */
-function readCard(text: string | undefined): LogDay | undefined {
-  if (!text) return undefined;
+function readDrafts(plan: Plan): Drafts {
+  const none = { date: nextDate(plan), cards: {} };
   try {
-    return logDaySchema.safeParse(JSON.parse(text)).data;
+    const { date, cards } = JSON.parse(localStorage.getItem(keyOf(plan.id)) ?? "") as Partial<Drafts>;
+    const read = Object.values(cards ?? {}).flatMap((one) => logDaySchema.safeParse(one).data ?? []);
+    if (read.length === 0) return none;
+    const byDate = Object.fromEntries(read.map((one) => [one.date, one]));
+    return { date: date !== undefined && byDate[date] ? date : read.at(-1)!.date, cards: byDate };
   } catch {
-    return undefined;
+    return none;
+  }
+}
+
+function writeDrafts(planId: string, drafts: Drafts): void {
+  try {
+    if (Object.keys(drafts.cards).length === 0) localStorage.removeItem(keyOf(planId));
+    else localStorage.setItem(keyOf(planId), JSON.stringify(drafts));
+  } catch {
+    // No room beside the database: what is typed stays as long as the page does.
   }
 }

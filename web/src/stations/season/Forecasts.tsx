@@ -22,8 +22,9 @@ import { Panel } from "../../ui/Panel.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, quantity, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
-import { readForecast } from "./readForecast.ts";
+import { highBelowLow, readForecast } from "./readForecast.ts";
 import { freshId } from "../../store/made.ts";
+import { useDraft } from "../../store/drafts.ts";
 
 export function Forecasts({ plan, result }: ScreenProps) {
   const { forecasts } = plan.climate;
@@ -72,6 +73,7 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
   const { id, name, fromM, toM, heightM, issued, days } = forecast;
   const { units } = plan.trip;
   const [text, setText] = useState("");
+  useDraft(text !== "");
   const [error, setError] = useState<string>();
   const set = (label: string, fields: Partial<Forecast>): void =>
     void setRow("climate.forecasts", id, `${name}: ${label}`, fields);
@@ -81,12 +83,11 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
     const [first, last] = both.sort((a, b) => a - b);
     set("stretch", { fromM: first as TrackM, toM: last as TrackM });
   };
-  const take = (): void => {
+  const take = async (): Promise<void> => {
     const read = readForecast(text, issued, units);
     if ("error" in read) return setError(read.error);
     setError(undefined);
-    setText("");
-    set("days from a table", { days: read.days });
+    if (await setRow("climate.forecasts", id, `${name}: days from a table`, { days: read.days })) setText("");
   };
   const columns: Column<ForecastDay>[] = [
     { id: "date", head: "day", names: true, cell: ({ date }) => dayMonth(date) },
@@ -94,12 +95,13 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
       id: key,
       head: key === "lowC" || key === "highC" ? `${word}, ${unitSymbol("temperature", units)}` : word,
       right: true,
-      cell: ({ date, [key]: value }) => (
+      cell: ({ date, [key]: value, ...day }) => (
         <OwnFigure
           path={`climate.forecasts.days.${key}`}
           label={`${name}, ${dayMonth(date)}, ${word}`}
           value={value}
           units={units}
+          refuse={(figure) => highBelowLow({ ...day, [key]: figure })}
           onCommit={(figure) =>
             editRow("climate.forecasts", id, `${name}: ${dayMonth(date)} ${word}`, (row) => {
               const day = row.days.find((one) => one.date === date);
@@ -167,7 +169,7 @@ function ForecastRow({ forecast, plan, result: { profile } }: ScreenProps & { fo
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <button className="btn mt-1" disabled={text.trim() === ""} onClick={take}>
+      <button className="btn mt-1" disabled={text.trim() === ""} onClick={() => void take()}>
         Use these days
       </button>
       {error !== undefined && (

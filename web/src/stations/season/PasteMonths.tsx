@@ -1,14 +1,16 @@
 /** Twelve months from a climate table, pasted: read, asked about where the unit is in doubt, and taken in one step. */
 import { useState } from "react";
 import { readNormals, type ClimateStation } from "@gepack/core";
+import { useDraft } from "../../store/drafts.ts";
 
 type Rows = Partial<Pick<ClimateStation, "lowC" | "highC" | "precipMm" | "wetDays">>;
 
-export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Rows) => void }) {
+export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Rows) => Promise<boolean> }) {
   const [text, setText] = useState("");
+  useDraft(text !== "");
   const [error, setError] = useState<string>();
   const [asks, setAsks] = useState(false);
-  const read = (given?: { fahrenheit: boolean }): void => {
+  const read = async (given?: { fahrenheit: boolean }): Promise<void> => {
     const reading = readNormals(text, given);
     if ("error" in reading) {
       setAsks(false);
@@ -16,9 +18,8 @@ export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Row
     }
     setError(undefined);
     if (reading.value.asksFahrenheit) return setAsks(true);
-    onTake(reading.value.rows);
-    setText("");
     setAsks(false);
+    if (await onTake(reading.value.rows)) setText("");
   };
   return (
     <details className="my-1 text-sm">
@@ -33,7 +34,7 @@ export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Row
       {asks ? (
         <p role="alert" className="my-1">
           No place is that hot in °C. Are these °F?{" "}
-          <button className="btn" onClick={() => read({ fahrenheit: true })}>
+          <button className="btn" onClick={() => void read({ fahrenheit: true })}>
             Yes, °F
           </button>{" "}
           <button className="btn" onClick={() => setAsks(false)}>
@@ -41,7 +42,7 @@ export function PasteMonths({ name, onTake }: { name: string; onTake: (rows: Row
           </button>
         </p>
       ) : (
-        <button className="btn mt-1" disabled={text.trim() === ""} onClick={() => read()}>
+        <button className="btn mt-1" disabled={text.trim() === ""} onClick={() => void read()}>
           Use these months
         </button>
       )}

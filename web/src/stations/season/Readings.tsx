@@ -12,6 +12,7 @@ import { Table, type Column } from "../../ui/Table.tsx";
 import { dayMonth, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { freshId } from "../../store/made.ts";
+import { highBelowLow } from "./readForecast.ts";
 
 export function Readings({ plan, result }: ScreenProps) {
   const { readings } = plan.climate;
@@ -94,6 +95,7 @@ export function Readings({ plan, result }: ScreenProps) {
           label={`${key === "lowC" ? "Low" : "High"} of ${dayMonth(reading.date)}`}
           value={reading[key]}
           units={units}
+          refuse={(figure) => highBelowLow({ ...reading, [key]: figure })}
           onCommit={(figure) => setRow("climate.readings", reading.id, "Reading", { [key]: figure })}
         />
       ),

@@ -165,7 +165,10 @@ function StationRow({ station, plan, result: { profile } }: ScreenProps & { stat
           <X size={15} aria-hidden="true" /> Remove {name}
         </button>
       </div>
-      <PasteMonths name={name} onTake={(rows) => set("months from a table", { ...rows, simulated: false })} />
+      <PasteMonths
+        name={name}
+        onTake={(rows) => setRow("climate.stations", id, `${name}: months from a table`, { ...rows, simulated: false })}
+      />
       <div className="relative overflow-x-auto">
         <Table
           label={`Months at ${name}`}

@@ -43,8 +43,7 @@ export function readForecast(text: string, near: string, units: Units): { days: 
       if (value < least || value > most) return { error: `${where}: ${cell.slice(0, 20)} isn’t a valid ${what}.` };
       day[column] = value;
     }
-    if (day.lowC !== undefined && day.highC !== undefined && day.lowC > day.highC)
-      return { error: `${where}: the low is above the high.` };
+    if (highBelowLow(day)) return { error: `${where}: the low is above the high.` };
     if (days.some((one) => one.date === day.date)) return { error: `${where}: the day ${row[0]} appears twice.` };
     days.push(day);
   }
@@ -60,4 +59,15 @@ function inside(column: Column, number: number, cell: string, units: Units): num
   if (column !== "lowC" && column !== "highC") return number;
   const fahrenheit = /f/i.test(cell) || (units.temperature === "F" && !/c/i.test(cell));
   return fahrenheit ? Math.round(((number - 32) / 1.8) * 10) / 10 : number;
+}
+
+/** Why a day with these figures is refused. */
+export function highBelowLow({
+  lowC,
+  highC,
+}: {
+  lowC?: number | undefined;
+  highC?: number | undefined;
+}): string | undefined {
+  return lowC !== undefined && highC !== undefined && highC < lowC ? "The high can’t be below the low." : undefined;
 }

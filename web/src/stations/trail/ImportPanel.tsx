@@ -68,19 +68,18 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
   const { rows, setRows } = useFound(phase);
   const [busy, setBusy] = useState(false);
   const [placesOnly, setPlacesOnly] = useState(false);
-  const doing = (work: () => Promise<void>) => async (): Promise<void> => {
+  const doing = (work: () => Promise<boolean>) => async (): Promise<void> => {
     setBusy(true);
     try {
-      await work();
-      reading.clear();
+      if (await work()) return reading.clear();
     } catch (error) {
       tell("failed", IMPORT_FAILED, sentenceOf(error));
-      setBusy(false);
     }
+    setBusy(false);
   };
   const asAlternate = doing(async () => {
     const [found] = await alternatesFound(await mainTracks(), [preview.track]);
-    await addAlternate(found!, partsOf(rows ?? []));
+    return addAlternate(found!, partsOf(rows ?? []));
   });
   const asMain = doing(() => takeAsMain(plan, profile, preview, rows ?? []));
   if (placesOnly) return <MergePanel plan={plan} phase={phase} onDone={reading.clear} />;
@@ -110,7 +109,7 @@ function Track({ plan, profile, reading, phase }: Props & { reading: TrackFiles;
  * Another main trail: places with coordinates move to where they are on it, the others stay at their distance. What
  * lay along a table's trail keeps its share of the distance.
  */
-async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, rows: FoundRow[]): Promise<void> {
+async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, rows: FoundRow[]): Promise<boolean> {
   const { track, lengthM } = preview;
   const extra = partsOf(rows);
   const placed = [...plan.stops, ...plan.sources, ...plan.camps, ...plan.pins].filter(
@@ -125,7 +124,7 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
   const times = plan.route.coarse ? lengthM / profile.route.mainLengthM : 1;
   const within = (metres: number): TrackM => Math.min(lengthM, Math.round(metres * times)) as TrackM;
   const side = await alternatesFound([track], preview.alternates);
-  await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
+  const isStored = await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
     draft.trackIds = [track.id];
     draft.route.coarse = false;
     for (const row of [...draft.stops, ...draft.sources, ...draft.camps, ...draft.pins]) {
@@ -147,8 +146,10 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
     for (const list of ["stops", "sources", "camps", "stretches"] as const)
       draft[list].push(...(extra[list] as never[]));
   });
+  if (!isStored) return false;
   for (const found of side) await addAlternate(found, { stops: [], sources: [], camps: [], stretches: [] });
-  if (moved.length === 0) return;
+  if (moved.length === 0) return true;
   const names = moved.slice(0, 5).map((row) => row.name);
   tell("note", `${moved.length} places moved by more than 100 m on the new track.`, names.join(", "));
+  return true;
 }

@@ -59,10 +59,7 @@ export function MergePanel({ plan, phase, onDone }: { plan: Plan; phase: Preview
       <button
         className="btn btn-strong mt-2"
         disabled={count === 0}
-        onClick={() => {
-          takeMerge(merge, { add, update, remove });
-          onDone();
-        }}
+        onClick={() => void takeMerge(merge, { add, update, remove }).then((isStored) => isStored && onDone())}
       >
         Apply {count === 1 ? "this change" : `these ${count} changes`}
       </button>

@@ -4,9 +4,11 @@ import Papa from "papaparse";
 import { readReports, type Plan, type ReportReading } from "@gepack/core";
 import { takeReports } from "../../edit/water.ts";
 import { todayHere } from "../../store/made.ts";
+import { useDraft } from "../../store/drafts.ts";
 
 export function Reports({ plan }: { plan: Plan }) {
   const [text, setText] = useState("");
+  useDraft(text !== "");
   const read = text.trim() === "" ? undefined : reading(text, plan);
   return (
     <div className="py-2 text-sm">
@@ -46,10 +48,7 @@ export function Reports({ plan }: { plan: Plan }) {
           <button
             className="btn btn-strong"
             disabled={read.reports.length === 0}
-            onClick={() => {
-              takeReports(read.reports);
-              setText("");
-            }}
+            onClick={() => void takeReports(read.reports).then((isStored) => isStored && setText(""))}
           >
             Add {read.reports.length === 1 ? "1 report" : `${read.reports.length} reports`}
           </button>
