@@ -115,7 +115,7 @@ export {
 export { climateStationSchema, forecastSchema, MOST_FORECAST_DAYS, readingSchema } from "./plan/climateSchema.ts";
 export { campSchema, pinSchema, sourceSchema, stopSchema, stretchSchema } from "./plan/placesSchema.ts";
 export { alternateSchema, closureSchema, sectionSchema } from "./plan/routeSchema.ts";
-export { numberField, type NumberField } from "./plan/fields.ts";
+export { mostRows, numberField, type NumberField } from "./plan/fields.ts";
 export { LISTS, type ListName } from "./plan/lists.ts";
 export { nearestUsedStop, removeAlternate, removeHiker, removeRow, trackIdsOf } from "./plan/removal.ts";
 export { readPlanFile, tracksSchema, type PlanFile } from "./file/planFile.ts";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { numberField, planSchema } from "../index.ts";
+import { mostRows, numberField, planSchema } from "../index.ts";
 import { hikerOf } from "../../test/fixtures.ts";
 
 describe("what the schema says of a field", () => {
@@ -17,7 +17,12 @@ describe("what the schema says of a field", () => {
   test("a field that is none throws, naming it", () => {
     expect(() => numberField("hikers.pace.luck")).toThrow(/no field "hikers.pace.luck"/);
     expect(() => numberField("hikers.name")).toThrow(/no number/);
-    expect(() => numberField("hikers.name.length")).toThrow(/nothing lies under/);
+    expect(() => numberField("hikers.name.length")).toThrow(/Nothing lies under/);
+  });
+
+  test("a list says how many rows it takes, and what is none says so", () => {
+    expect([mostRows("hikers"), mostRows("hikers.pace.ramp"), mostRows("climate.forecasts")]).toEqual([6, 12, 50]);
+    expect(() => mostRows("hikers.pace")).toThrow(/no list/);
   });
 
   test("the default it says is the one a document is read with", () => {

@@ -31,8 +31,8 @@ function unwrap(schema: z.ZodType): { inner: z.ZodType; defaultValue: unknown; o
   }
 }
 
-/** The number at a path of the document, `hikers.pace.speedFactor`; rows of a list need no index, values by key are `*`. */
-export function numberField(path: string): NumberField {
+/** What lies at a path of the document, `hikers.pace.speedFactor`; rows of a list need no index, values by key are `*`. */
+function fieldAt(path: string): ReturnType<typeof unwrap> {
   let found = unwrap(planSchema);
   for (const key of path.split(".")) {
     if (found.inner instanceof z.ZodArray) found = unwrap(found.inner.element as z.ZodType);
@@ -40,15 +40,28 @@ export function numberField(path: string): NumberField {
       found = unwrap(found.inner.valueType as z.ZodType);
       continue;
     }
-    if (!(found.inner instanceof z.ZodObject))
-      throw new Error(`numberField: nothing lies under "${path}" at "${key}".`);
+    if (!(found.inner instanceof z.ZodObject)) throw new Error(`Nothing lies under "${path}" at "${key}".`);
     const next = (found.inner.shape as Record<string, z.ZodType>)[key];
-    if (!next) throw new Error(`numberField: the schema has no field "${path}".`);
+    if (!next) throw new Error(`The schema has no field "${path}".`);
     found = unwrap(next);
   }
+  return found;
+}
+
+/** So many rows the list at a path takes. */
+export function mostRows(path: string): number {
+  const { inner } = fieldAt(path);
+  if (!(inner instanceof z.ZodArray)) throw new Error(`"${path}" is no list.`);
+  const checks = inner.def.checks?.map(({ _zod }) => _zod.def as z.core.$ZodCheckMaxLengthDef) ?? [];
+  return checks.find(({ check }) => check === "max_length")?.maximum ?? Infinity;
+}
+
+/** The number at such a path. */
+export function numberField(path: string): NumberField {
+  const found = fieldAt(path);
   const { defaultValue, optional } = found;
   const number = found.inner instanceof z.ZodArray ? unwrap(found.inner.element as z.ZodType).inner : found.inner;
-  if (!(number instanceof z.ZodNumber)) throw new Error(`numberField: "${path}" is no number.`);
+  if (!(number instanceof z.ZodNumber)) throw new Error(`"${path}" is no number.`);
   const meta = number.meta() ?? {};
   return {
     min: number.minValue ?? -Infinity,

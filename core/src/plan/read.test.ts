@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { hikerOf, pieceOf, planOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan, readPlan, readPlanFile, writePlanFile } from "../index.ts";
 
 const good = (): Record<string, unknown> =>
@@ -16,7 +16,6 @@ const firstProblem = (data: unknown): { place: string; sentence: string } => {
 const withPart = (part: string, value: unknown) => ({ ...good(), [part]: value });
 
 const stretchOf = (overrides: object) => ({ id: "x", name: "Snow", kind: "snow", fromM: 10, toM: 20, ...overrides });
-const campOf = (id: string) => ({ id, name: id, trackM: 1000 });
 const deviceOf = (overrides: object) => ({ id: "d", name: "Phone", ownerId: "a", kind: "rechargeable", ...overrides });
 
 test("a file from before days, camps, devices and measured values reads as it is, at the defaults", () => {
@@ -66,18 +65,6 @@ describe("refused with a place and a sentence", () => {
       "trip.name",
       /a text, found \[\]/,
     ],
-    [
-      "a name without end",
-      withPart("kit", [pieceOf("x", 1, { name: "x".repeat(300) })]),
-      "kit[0].name",
-      /200 characters, found 300/,
-    ],
-    [
-      "a name nobody sees",
-      withPart("kit", [pieceOf("x", 1, { name: "\u200b \u2060" })]),
-      "kit[0].name",
-      /visible name/,
-    ],
     ["a year beyond calendars", withPart("trip", { name: "x", startDate: "9999-12-31" }), "trip.startDate", /2200/],
     [
       "a month nobody has",
@@ -86,12 +73,6 @@ describe("refused with a place and a sentence", () => {
       /MM-DD, found "99-99"/,
     ],
     ["a stop called as an end", withPart("stops", [stopOf("@start", 5)]), "stops[0].id", /doesn’t start with @/],
-    [
-      "two stations of one id",
-      withPart("climate", { stations: [stationOf(2, 9), stationOf(2, 9)] }),
-      "climate.stations[1].id",
-      /used twice/,
-    ],
     ["a missing name", withPart("trip", { startDate: "2027-05-01" }), "trip.name", /missing/],
     [
       "a day that does not exist",
@@ -113,7 +94,6 @@ describe("refused with a place and a sentence", () => {
       /"lost", which is not in stops/,
     ],
     ["an owner who is not there", withPart("kit", [pieceOf("axe", 300, { ownerId: "z" })]), "kit[0].ownerId", /"z"/],
-    ["one id for two stops", withPart("stops", [stopOf("m", 1), stopOf("m", 2)]), "stops[1].id", /used twice/],
     ["a rule nobody knows", withPart("dayRules", { sleepAt: "hotels" }), "dayRules.sleepAt", /anywhere/],
     ["a day of thirty hours", withPart("dayRules", { neroOutH: 30 }), "dayRules.neroOutH", /20/],
     ["a surface nobody knows", withPart("dayRules", { surfaceSpeed: { lava: 0.5 } }), "dayRules.surfaceSpeed", /lava/],
@@ -128,12 +108,6 @@ describe("refused with a place and a sentence", () => {
       withPart("hikers", [hikerOf({ food: { measuredKcalPerDay: 90_000 } })]),
       "hikers[0].food.measuredKcalPerDay",
       /10000/,
-    ],
-    [
-      "one id for two camps",
-      withPart("camps", [campOf("c"), campOf("c")]),
-      "camps[1].id",
-      /used twice among the camps/,
     ],
     ["a device of a kind nobody knows", withPart("devices", [deviceOf({ kind: "fusion" })]), "devices[0].kind", /bank/],
     ["a device of somebody else", withPart("devices", [deviceOf({ ownerId: "z" })]), "devices[0].ownerId", /"z"/],

@@ -5,6 +5,7 @@
 import { type z } from "zod";
 import { type Problem, type ReadResult, refused } from "../units/problem.ts";
 import { PLAN_FORMAT, PLAN_VERSION } from "./ids.ts";
+import { withinLimits, withoutTwins } from "./mend.ts";
 import { migrate } from "./migrate.ts";
 import { repairReferences, quoted, referenceProblems } from "./links.ts";
 import { withRowIds } from "./rowIds.ts";
@@ -28,14 +29,37 @@ export function readPlan(data: unknown): ReadResult<Plan> {
       "version",
       `This plan was written by a newer Gepack (file version ${version}; this one reads up to ${PLAN_VERSION}). Update Gepack, then import it again.`,
     );
-  const parsed = planSchema.safeParse(withRowIds(migrate(data as Record<string, unknown>, version)), {
-    reportInput: true,
-  });
+  const { parsed, told } = parseWithinLimits(withRowIds(migrate(data as Record<string, unknown>, version)));
   if (!parsed.success) return { value: undefined, problems: shapeProblems(parsed.error) };
-  const problems = [...referenceProblems(parsed.data), ...repairReferences(parsed.data), ...repairOrder(parsed.data)];
+  const plan = parsed.data;
+  const problems = [
+    ...told,
+    ...withoutTwins(plan),
+    ...referenceProblems(plan),
+    ...repairReferences(plan),
+    ...repairOrder(plan),
+  ];
   return problems.some((problem) => problem.severity === "error")
     ? { value: undefined, problems }
-    : { value: parsed.data, problems };
+    : { value: plan, problems };
+}
+
+/** What a limit was broken by may be broken within, too: a list that is cut, and a name in what is left of it. */
+const MOST_ROUNDS = 3;
+
+function parseWithinLimits(data: unknown): { parsed: z.ZodSafeParseResult<Plan>; told: Problem[] } {
+  const told: Problem[] = [];
+  const first = planSchema.safeParse(data, { reportInput: true });
+  let parsed = first;
+  let document = data;
+  for (let round = 0; !parsed.success && round < MOST_ROUNDS; round++) {
+    const mended = withinLimits(document, parsed.error.issues, placeOf);
+    if (!mended) return { parsed: first, told: [] };
+    told.push(...mended.told.slice(0, MAX_REPORTED));
+    document = mended.document;
+    parsed = planSchema.safeParse(document, { reportInput: true });
+  }
+  return { parsed, told };
 }
 
 export function shapeProblems(error: z.ZodError): Problem[] {

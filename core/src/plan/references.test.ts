@@ -98,9 +98,4 @@ describe("reading checks every reference", () => {
     expect(value!.devices[0]).not.toHaveProperty("pieceId");
     expect(problems).toMatchObject([{ severity: "caution", place: "devices[0].pieceId" }]);
   });
-
-  test("an id used twice is refused in every list", () => {
-    const twice = (plan: Plan): void => void plan.devices.push({ ...plan.devices[0]! });
-    expect(read(twice).problems[0]).toMatchObject({ place: "devices[2].id", severity: "error" });
-  });
 });

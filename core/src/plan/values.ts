@@ -2,7 +2,7 @@
 import { z } from "zod";
 import { dayNumber } from "../units/day.ts";
 import type { TrackM } from "../units/lengths.ts";
-import { isVisible, MOST_NAME } from "./visible.ts";
+import { isVisible, MOST_NAME, UNSEEN } from "./visible.ts";
 
 const MAX_TRACK_M = 40_000_000;
 
@@ -26,7 +26,7 @@ export const id = z
 /** As `id`, and the ends of the trail. */
 export const stopId = z.string().min(1).max(80);
 export const label = z.string().max(MOST_NAME);
-export const name = label.min(1).refine(isVisible, "expected a visible name");
+export const name = label.min(1).refine(isVisible, UNSEEN);
 export const note = z.string().max(2000).default("");
 // The brand lives in the compiler alone: in the document it is a plain number.
 export const trackM = distance(MAX_TRACK_M) as unknown as z.ZodType<TrackM, number>;

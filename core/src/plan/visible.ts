@@ -6,3 +6,6 @@ export const MOST_NAME = 200;
 export function isVisible(text: string): boolean {
   return /[^\s\p{C}\u2800\u3164\uFFA0]/u.test(text);
 }
+
+/** What the schema says of a name that nobody sees. */
+export const UNSEEN = "expected a visible name";

@@ -19,6 +19,7 @@ import { welcome } from "../store/settings.ts";
 import { PACES, nextSeason, type Answers } from "./answers.ts";
 import { Ends, type Walked } from "./Ends.tsx";
 import { You } from "./You.tsx";
+import { searchOf, useSelection } from "../store/selection.ts";
 
 export default function Begin() {
   useEffect(begin, []);
@@ -135,7 +136,7 @@ function Rest({ phase }: { phase: Previewed }) {
         parts: { ...partsOf(rows ?? []), climate: { stations } },
       });
       welcome();
-      window.location.assign("/");
+      window.location.assign(`/${searchOf(useSelection.getState())}`);
     } catch (error) {
       setFailure(sentenceOf(error));
       setBusy(false);

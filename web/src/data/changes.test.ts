@@ -134,10 +134,10 @@ describe("nothing is stored that cannot be opened", () => {
     [
       "a list over its limit",
       (draft) => void (draft.hikers = Array.from({ length: 7 }, (_, i) => ({ ...draft.hikers[0]!, id: `h${i}` }))),
-      /hikers.*6/,
+      /Not saved: Edit\. .*at most 6 entries, found 7/,
     ],
     ["a name that nobody sees", (draft) => void (draft.hikers[0]!.name = "\u200b"), /visible name/],
-    ["a number out of bounds", (draft) => void (draft.hikers[0]!.bodyKg = 9000), /bodyKg/],
+    ["a number out of bounds", (draft) => void (draft.hikers[0]!.bodyKg = 9000), /at most 250, found 9000/],
   ])("%s is refused, and the document stays", async (_, recipe, words) => {
     const before = await doc();
     await expect(change("p", "Edit", changesOf(before, recipe))).rejects.toThrow(words);
@@ -157,7 +157,7 @@ describe("nothing is stored that cannot be opened", () => {
           ]),
       );
     await change("p", "One", grown("one"));
-    await expect(change("p", "Other", grown("other"))).rejects.toThrow(/hikers.*6/);
+    await expect(change("p", "Other", grown("other"))).rejects.toThrow(/Not saved: Other\. .*at most 6/);
     expect((await doc()).hikers).toHaveLength(base.hikers.length + 3);
   });
 });

@@ -27,8 +27,8 @@ const NEWER = "A newer version of Gepack opened this plan in another tab. Reload
 export class StorageProblem extends Error {}
 
 /** What would be stored could not be opened again. */
-export function notAllowed({ place, sentence }: Problem): StorageProblem {
-  return new StorageProblem(`Not saved. ${place}: ${sentence}`);
+export function notAllowed(label: string, { sentence }: Problem): StorageProblem {
+  return new StorageProblem(`Not saved: ${label}. ${sentence}`);
 }
 
 /** What an edit changes is not there any more. */
@@ -100,7 +100,7 @@ export function change(
       if (forward.length === 0) return as;
       // Two tabs may fill one list beyond its limit, though each alone does not.
       const problem = refusedIn(row.doc, doc);
-      if (problem) throw notAllowed(problem);
+      if (problem) throw notAllowed(label, problem);
       const inverse = changesBetween(doc, row.doc);
       await db.history.where({ planId, undone: 1 }).delete();
       await db.history.add({ planId, label, forward, inverse, undone: 0, ...(noteId === undefined ? {} : { noteId }) });

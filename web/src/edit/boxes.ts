@@ -43,8 +43,6 @@ export function markBox(box: Box, name: string, step: Step, on: string | undefin
   });
 }
 
-/** So many rows a tariff has. */
-export const MOST_POSTAGE = 20;
 type PostageRow = Plan["resupply"]["postage"][number];
 
 export function setPostage(id: string, key: "toKg" | "price", value: number): void {

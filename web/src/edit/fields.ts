@@ -1,5 +1,5 @@
 /** Numbers of the document by their path, with bounds, unit and default as the schema says them. */
-import { numberField, type NumberField as Field } from "@gepack/core";
+import { mostRows as mostRowsOf, numberField, type NumberField as Field } from "@gepack/core";
 import type { QuantityKind } from "../units/quantity.ts";
 
 /** How a number of the document is shown and typed. */
@@ -56,6 +56,15 @@ function asShown({ min, max, unit, isDistance, whole }: Field): Shown {
     times,
     whole,
   };
+}
+
+const limits = new Map<string, number>();
+
+/** So many rows a list of the document takes. */
+export function mostRows(list: string): number {
+  const most = limits.get(list) ?? mostRowsOf(list);
+  limits.set(list, most);
+  return most;
 }
 
 /** The record that holds the last key of a path, and that key. */

@@ -38,10 +38,10 @@ function inTurn<T>(shown: Promise<unknown>, work: () => Promise<T>): Promise<T> 
 }
 
 /** What the next opening would refuse is refused now. The schema is fetched beside, and is there by the first edit. */
-async function checked(before: Plan, after: Plan): Promise<void> {
+async function checked(label: string, before: Plan, after: Plan): Promise<void> {
   const { refusedIn } = await import("../data/reading.ts");
   const problem = refusedIn(before, after);
-  if (problem) throw notAllowed(problem);
+  if (problem) throw notAllowed(label, problem);
 }
 
 /** What an edit does to the draft of a plan; ids and the day it is are given to it. */
@@ -60,7 +60,9 @@ export async function edit(label: string, recipe: Recipe): Promise<boolean> {
   const next = after(from, recipe);
   const changes = changesBetween(from, next);
   if (changes.length === 0) return true;
-  const allowed = checked(from, next);
+  const allowed = checked(label, from, next);
+  // Whoever waits for it hears of it; until then it is nobody’s failure.
+  allowed.catch(() => {});
   if (tracksInMemory())
     return show(next, label, allowed).then(
       () => true,

@@ -62,10 +62,11 @@ export function readLocation(): void {
   }));
 }
 
-/** Another plan in this tab, seen from its beginning. */
+/** A plan in this tab; where there was another, it is seen from its beginning. */
 export function selectPlan(planId: string): void {
-  if (useSelection.getState().planId === planId) return select({ planId });
-  select({ planId, legIndex: 0, zoomLeg: undefined, day: undefined });
+  const before = useSelection.getState().planId;
+  const isAnother = before !== undefined && before !== planId;
+  select({ planId, ...(isAnother ? { legIndex: 0, zoomLeg: undefined, day: undefined } : {}) });
 }
 
 /** Keeps the selection within a plan of so many legs and hikers. */

@@ -13,6 +13,12 @@ describe("rows as columns", () => {
     expect(Object.keys(toColumns(rows).numbers)).toEqual(["litres"]);
   });
 
+  test("a field that the first row lacks arrives, and one that a row lacks stays away", () => {
+    type Row = { a: number; note?: string; most?: number };
+    const rows: Row[] = [{ a: 1 }, { a: 2, note: "x" }, { a: 3, most: 4 }];
+    expect(fromColumns(structuredClone(toColumns(rows)))).toStrictEqual(rows);
+  });
+
   test("none are none", () => {
     expect(fromColumns(toColumns([]))).toEqual([]);
   });

@@ -5,27 +5,35 @@
  */
 import type { Carry, DayResult, PlanResult } from "@gepack/core";
 
-/** Rows of one shape, by key. */
-export interface Columns {
+/** Rows by key: all keys that any of them has. */
+export interface Columns<Row extends object> {
   count: number;
-  numbers: Record<string, Float64Array>;
-  others: Record<string, unknown[]>;
+  numbers: { [Key in keyof Row]?: Float64Array };
+  /** A row without the key leaves a hole. */
+  others: { [Key in keyof Row]?: unknown[] };
 }
 
-export function toColumns(rows: readonly object[]): Columns {
-  const columns: Columns = { count: rows.length, numbers: {}, others: {} };
-  for (const key of Object.keys(rows[0] ?? {})) {
-    const values = rows.map((row) => (row as Record<string, unknown>)[key]);
-    if (values.every((value) => typeof value === "number")) columns.numbers[key] = Float64Array.from(values);
-    else columns.others[key] = values;
+export function toColumns<Row extends object>(rows: readonly Row[]): Columns<Row> {
+  const columns: Columns<Row> = { count: rows.length, numbers: {}, others: {} };
+  const keys = new Set<keyof Row>();
+  for (const row of rows) for (const key in row) keys.add(key);
+  for (const key of keys) {
+    if (rows.every((row) => typeof row[key] === "number"))
+      columns.numbers[key] = Float64Array.from(rows, (row) => row[key] as number);
+    else {
+      const values: unknown[] = (columns.others[key] = []);
+      rows.forEach((row, i) => {
+        if (key in row) values[i] = row[key];
+      });
+    }
   }
   return columns;
 }
 
-export function fromColumns<Row extends object>({ count, numbers, others }: Columns): Row[] {
+export function fromColumns<Row extends object>({ count, numbers, others }: Columns<Row>): Row[] {
   const rows = Array.from({ length: count }, () => ({}) as Record<string, unknown>);
-  for (const [key, values] of [...Object.entries(numbers), ...Object.entries(others)])
-    for (let i = 0; i < count; i++) rows[i]![key] = values[i];
+  for (const [key, values] of Object.entries<ArrayLike<unknown> | undefined>({ ...numbers, ...others }))
+    for (let i = 0; i < count; i++) if (i in values!) rows[i]![key] = values![i];
   return rows as Row[];
 }
 
@@ -34,9 +42,9 @@ export type WireSource = Omit<PlanResult, "profile">;
 
 /** The same, with its rows as columns; `legs` keep no carries of their own. */
 export interface WireResult extends Omit<WireSource, "days"> {
-  days: Columns;
+  days: Columns<DayResult>;
   /** Of all legs and hikers, one after the other. */
-  carries: Columns;
+  carries: Columns<Carry>;
   carryCounts: number[];
 }
 
@@ -52,22 +60,22 @@ export function toWire(result: WireSource): WireResult {
 }
 
 export function fromWire({ carries, carryCounts, days, ...rest }: WireResult): WireSource {
-  const all = fromColumns<Carry>(carries);
+  const all = fromColumns(carries);
   let at = 0;
   const counts = carryCounts.values();
   for (const hiker of rest.legs.flatMap((leg) => leg.hikers))
     hiker.carries = all.slice(at, (at += counts.next().value ?? 0));
-  return { ...rest, days: fromColumns<DayResult>(days) };
+  return { ...rest, days: fromColumns(days) };
 }
 
 /** The arrays of a result are made for this answer alone: they are handed over, not copied. */
 export function buffersOf({ packs, cellH, cellC, surface, days, carries }: WireResult): Transferable[] {
   const arrays = [
     ...packs.flatMap((pack) => [pack.loadKg, pack.foodKg, pack.waterKg]),
-    ...[days, carries].flatMap((columns) => Object.values(columns.numbers)),
+    ...[days.numbers, carries.numbers].flatMap((numbers) => Object.values<Float64Array | undefined>(numbers)),
     cellH,
     cellC,
     surface,
   ];
-  return arrays.map((array) => array.buffer as ArrayBuffer);
+  return arrays.map((array) => array!.buffer as ArrayBuffer);
 }

@@ -1,7 +1,8 @@
 /** What parcels cost by their mass, as the hiker's carrier tells it. */
 import type { Plan } from "@gepack/core";
-import { addPostage, MOST_POSTAGE, removePostage, setPostage } from "../../edit/boxes.ts";
+import { addPostage, removePostage, setPostage } from "../../edit/boxes.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 export function Postage({ plan }: { plan: Plan }) {
   const { postage } = plan.resupply;
@@ -30,9 +31,9 @@ export function Postage({ plan }: { plan: Plan }) {
           </button>
         </div>
       ))}
-      <button className="btn" disabled={postage.length >= MOST_POSTAGE} onClick={addPostage}>
+      <AddButton list="resupply.postage" rows={postage} onClick={addPostage}>
         Add a row
-      </button>
+      </AddButton>
     </div>
   );
 }

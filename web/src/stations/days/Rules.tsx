@@ -1,5 +1,5 @@
 /** The rules of a day: hours by stage, light, camps, rest, and what slows the walk. */
-import { Plus, X } from "lucide-react";
+import { X } from "lucide-react";
 import { SURFACE_TABLE, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
 import { edit } from "../../store/document.ts";
 import { FieldNumber, Fields } from "../../ui/FieldNumber.tsx";
@@ -15,6 +15,7 @@ import { OwnPace } from "./OwnPace.tsx";
 import { RampCurve, type RampPoint } from "./RampCurve.tsx";
 import { changeHiker } from "../../ui/HikerFields.tsx";
 import { type Made } from "../../store/made.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 const LIGHT: Sentence[] = [
   {
@@ -246,9 +247,9 @@ function Ramp({ hiker, plan, lengthDays }: { hiker: Hiker; plan: Plan; lengthDay
               </li>
             ))}
           </ol>
-          <button className="btn mt-2" onClick={add} disabled={ramp.length >= 12}>
-            <Plus size={15} aria-hidden="true" /> Add phase
-          </button>
+          <AddButton list="hikers.pace.ramp" rows={ramp} className="mt-2" onClick={add}>
+            Add phase
+          </AddButton>
         </>
       )}
     </section>

@@ -13,7 +13,7 @@ import {
   type KeyboardCoordinateGetter,
   type Over,
 } from "@dnd-kit/core";
-import { GripVertical, Plus, TrendingUp, X } from "lucide-react";
+import { GripVertical, TrendingUp, X } from "lucide-react";
 import type { ReactNode } from "react";
 import {
   DAY_MEALS,
@@ -34,6 +34,7 @@ import { sayIn } from "../../words/say.ts";
 import { MEAL_WORDS } from "../../words/food.ts";
 import { FoodPick } from "./FoodPick.tsx";
 import { byId } from "./pantry.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 interface Props {
   plan: Plan;
@@ -61,9 +62,9 @@ export function MenuCard({ plan, menu, day, onChoose }: Props) {
           value={menu.name}
           onCommit={(name) => editMenu(menu, "name", (row) => void (row.name = name))}
         />
-        <button className="btn" onClick={() => onChoose(copyMenu(menu))}>
-          <Plus size={14} aria-hidden="true" /> Duplicate
-        </button>
+        <AddButton list="menus" rows={plan.menus} onClick={() => onChoose(copyMenu(menu))}>
+          Duplicate
+        </AddButton>
         {plan.menus.length > 1 && (
           <button className="btn" onClick={() => removeRows("menus", [menu.id], `Remove the menu ${menu.name}`)}>
             Remove

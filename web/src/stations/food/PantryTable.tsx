@@ -1,6 +1,5 @@
 /** All foods and own mixes, per 100 g: found, sorted, edited in place; the chosen one whole below. */
 import { useMemo, useState } from "react";
-import { Plus } from "lucide-react";
 import Papa from "papaparse";
 import type { Food, Pantry, Plan } from "@gepack/core";
 import { addFood, editFood } from "../../edit/food.ts";
@@ -11,6 +10,7 @@ import type { Column } from "../../ui/Table.tsx";
 import { fixed } from "../../units/quantity.ts";
 import { FoodPanel } from "./FoodPanel.tsx";
 import { FoodImport } from "./FoodImport.tsx";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 interface Props {
   plan: Plan;
@@ -100,9 +100,9 @@ export function PantryTable({ plan, pantry }: Props) {
           domId={domId}
           tools={
             <>
-              <button className="btn" onClick={() => setChosenId(addFood("New food"))}>
-                <Plus size={15} aria-hidden="true" /> Food
-              </button>
+              <AddButton list="foods" rows={plan.foods} onClick={() => setChosenId(addFood("New food"))}>
+                Food
+              </AddButton>
               <FoodImport plan={plan} file={offered} onFile={setOffered} />
             </>
           }

@@ -1,5 +1,5 @@
 /** Devices, banks and cells, and where they stand on every leg. */
-import { Plus, X } from "lucide-react";
+import { X } from "lucide-react";
 import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
 import { addRow, addRows, editPart, removeRows, setRow } from "../../edit/rows.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -12,6 +12,7 @@ import { CERTAINTY_WORDS, PLACE_WORDS, TREE_WORDS } from "../../words/power.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { freshId } from "../../store/made.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 /** Whoever has no rank stays on, where any has one. */
 const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
@@ -62,9 +63,9 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
         title="Devices"
         note="Power banks charge devices; sockets at stops charge everything. Capacity is counted at 3.7 V cell voltage, not the 5 V output. Cold reduces capacity, and warming restores it; never charge below freezing. A device linked to a kit item works on the legs where you carry it. Don’t stake a rescue call on one battery."
       >
-        <button className="btn mb-2" onClick={add}>
-          <Plus size={15} aria-hidden="true" /> Add device
-        </button>{" "}
+        <AddButton list="devices" rows={plan.devices} className="mb-2" onClick={add}>
+          Add device
+        </AddButton>{" "}
         {plan.devices.length === 0 && (
           <button className="btn mb-2" onClick={addUsual}>
             Add phone, headlamp and power bank with typical figures

@@ -1,5 +1,5 @@
 /** Forecasts for some days of a stretch: pasted, typed, each with its issue. */
-import { Plus, X } from "lucide-react";
+import { X } from "lucide-react";
 import { useState } from "react";
 import {
   forecastSchema,
@@ -25,6 +25,7 @@ import type { ScreenProps } from "../Screen.tsx";
 import { highBelowLow, readForecast } from "./readForecast.ts";
 import { freshId } from "../../store/made.ts";
 import { useDraft } from "../../store/drafts.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 export function Forecasts({ plan, result }: ScreenProps) {
   const { forecasts } = plan.climate;
@@ -51,9 +52,9 @@ export function Forecasts({ plan, result }: ScreenProps) {
       title="Forecasts"
       note="Forecast lows, highs, rain and wind for part of the trail. They override the climate averages: almost fully one day ahead, by half one week ahead. The official mountain bulletin comes first."
     >
-      <button className="btn mb-2" onClick={add}>
-        <Plus size={15} aria-hidden="true" /> Add forecast for leg {leg.index + 1}
-      </button>
+      <AddButton list="climate.forecasts" rows={forecasts} className="mb-2" onClick={add}>
+        Add forecast for leg {leg.index + 1}
+      </AddButton>
       {forecasts.map((forecast) => (
         <ForecastRow key={forecast.id} forecast={forecast} plan={plan} result={result} />
       ))}

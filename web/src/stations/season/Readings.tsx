@@ -1,5 +1,5 @@
 /** What your own thermometer read, a row a night. */
-import { Plus, X } from "lucide-react";
+import { X } from "lucide-react";
 import { readingSchema, trackAt, walkedAt, type ThermometerReading, type TrackM, type WalkedM } from "@gepack/core";
 import { addRow, removeRows, setRow } from "../../edit/rows.ts";
 import { useSelection } from "../../store/selection.ts";
@@ -13,6 +13,7 @@ import { dayMonth, unitSymbol } from "../../units/quantity.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { freshId } from "../../store/made.ts";
 import { highBelowLow } from "./readForecast.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 export function Readings({ plan, result }: ScreenProps) {
   const { readings } = plan.climate;
@@ -119,9 +120,9 @@ export function Readings({ plan, result }: ScreenProps) {
       title="Your own thermometer"
       note="Lows and highs you measured in the shade, off the ground. They adjust the climate averages near that place and date; a warm week never makes a cold night warmer."
     >
-      <button className="btn mb-2" onClick={add}>
-        <Plus size={15} aria-hidden="true" /> Add reading on leg {leg.index + 1}
-      </button>
+      <AddButton list="climate.readings" rows={readings} className="mb-2" onClick={add}>
+        Add reading on leg {leg.index + 1}
+      </AddButton>
       {readings.length === 0 ? (
         <Empty>No readings yet. Add one from your thermometer.</Empty>
       ) : (

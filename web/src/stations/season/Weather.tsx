@@ -1,5 +1,5 @@
 /** Stations with monthly normals: what the season of an own trip is worked out from. */
-import { Plus, X } from "lucide-react";
+import { X } from "lucide-react";
 import {
   climateStationSchema,
   nodeOf,
@@ -22,6 +22,7 @@ import { MONTHS } from "../../words/months.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { PasteMonths } from "./PasteMonths.tsx";
 import { freshId } from "../../store/made.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 /** A mild year to start from; every figure of it is there to be replaced. */
 const MILD_LOW_C = [-2, -1, 1, 4, 8, 11, 13, 13, 10, 6, 2, -1];
@@ -43,9 +44,9 @@ export function Weather({ plan, result }: ScreenProps) {
       title="Weather stations"
       note="Monthly average lows and highs from stations near the trail, from a climate table you trust. They’re adjusted to each camp by distance, elevation and date. Averages aren’t a forecast."
     >
-      <button className="btn mb-2" onClick={add}>
-        <Plus size={15} aria-hidden="true" /> Add weather station
-      </button>
+      <AddButton list="climate.stations" rows={stations} className="mb-2" onClick={add}>
+        Add weather station
+      </AddButton>
       {stations.map((station) => (
         <StationRow key={station.id} station={station} plan={plan} result={result} />
       ))}

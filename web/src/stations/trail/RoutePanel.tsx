@@ -1,5 +1,5 @@
 /** Which ground is walked: the direction, alternates, closures and sections, each changed where it stands. */
-import { ArrowUp, Plus, X } from "lucide-react";
+import { ArrowUp, X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Alternate, Closure, Plan, Profile, Section } from "@gepack/core";
 import { turnRound } from "../../edit/direction.ts";
@@ -21,6 +21,7 @@ import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { quantity, unitSymbol } from "../../units/quantity.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 interface Props {
   plan: Plan;
@@ -38,9 +39,9 @@ export function RoutePanel({ plan, profile }: Props) {
         <button className="btn" onClick={turnRound}>
           Reverse direction
         </button>
-        <button className="btn" onClick={() => addClosure(plan, mainLengthM)}>
-          <Plus size={15} aria-hidden="true" /> Closure
-        </button>
+        <AddButton list="route.closures" rows={plan.route.closures} onClick={() => addClosure(plan, mainLengthM)}>
+          Closure
+        </AddButton>
         {sections.length === 0 ? (
           <>
             <button className="btn" onClick={() => cutEnds(mainLengthM)}>
@@ -51,9 +52,9 @@ export function RoutePanel({ plan, profile }: Props) {
             </button>
           </>
         ) : (
-          <button className="btn" onClick={() => addSection(plan, mainLengthM)}>
-            <Plus size={15} aria-hidden="true" /> Section
-          </button>
+          <AddButton list="route.sections" rows={plan.route.sections} onClick={() => addSection(plan, mainLengthM)}>
+            Section
+          </AddButton>
         )}
       </div>
       {alternates.length + closures.length + sections.length > 0 && <p className="my-1 text-xs text-muted">{along}</p>}

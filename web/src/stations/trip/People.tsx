@@ -1,5 +1,5 @@
 /** Who walks: body, sleep, pack and pace. */
-import { MOST_HIKERS, removeHiker, type Hiker, type Plan } from "@gepack/core";
+import { removeHiker, type Hiker, type Plan } from "@gepack/core";
 import { newHiker } from "../../edit/people.ts";
 import { edit } from "../../store/document.ts";
 import { useDocument } from "../../store/documentState.ts";
@@ -9,6 +9,7 @@ import type { FieldRow } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { changeHiker, HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
 import { TOGETHER } from "../../words/cautions.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 const BODY: FieldRow[] = [
   ["ageY", "Age"],
@@ -55,9 +56,9 @@ export function People({ plan }: { plan: Plan }) {
         />
       </Fields>
       <div className="-mt-3 flex gap-2">
-        <button className="btn" disabled={plan.hikers.length >= MOST_HIKERS} onClick={() => addHiker(plan)}>
+        <AddButton list="hikers" rows={plan.hikers} onClick={() => addHiker(plan)}>
           Add hiker
-        </button>
+        </AddButton>
         {plan.hikers.length > 1 && (
           <button className="btn" onClick={() => leave(hiker)}>
             Remove {hiker.name}
