@@ -3,6 +3,7 @@
  * stored, undone and redone. One that storage refuses is taken back and said.
  */
 import {
+  applyChanges,
   changesBetween,
   writePlanFile,
   type OpenInput,
@@ -67,7 +68,7 @@ export async function edit(label: string, recipe: Recipe): Promise<boolean> {
     return show(next, label, allowed).then(
       () => true,
       (error: unknown) => {
-        if (liveDocument.latest === next) liveDocument.latest = from;
+        liveDocument.latest = without(next, from);
         return refused(error);
       },
     );
@@ -88,17 +89,22 @@ export async function edit(label: string, recipe: Recipe): Promise<boolean> {
     await shown;
     return true;
   } catch (error) {
-    // Storage refused it, or it cannot be computed: it is taken back, unless a later edit stands on it already.
+    // Storage refused it, or it cannot be computed: it is taken back, from under later edits too.
     clearNote(note.id);
-    if (liveDocument.latest === next) {
-      if (stored) await step(from.id, "undo").catch(report);
-      await show(from, `Not saved: ${label}`).catch(fail);
-    }
+    if (stored) await change(from.id, `Not saved: ${label}`, changesBetween(next, from)).catch(report);
+    if (liveDocument.latest?.id === from.id) await show(without(next, from), `Not saved: ${label}`).catch(fail);
     // Said when all is as it was: what a field still holds would else be taken once more by a page that goes.
     return refused(error);
   } finally {
     arrived();
   }
+}
+
+/** The newest document without what an edit made of the one before it. */
+function without(next: Plan, from: Plan): Plan {
+  const { latest } = liveDocument;
+  if (latest === next || !latest) return from;
+  return applyChanges(latest, changesBetween(next, from)).value;
 }
 
 /** An edit was taken back: fields show what holds again. */
