@@ -41,7 +41,9 @@ const files = sirv(publicFiles, {
 
 /** Names under which this server may be asked: its own, and those of `HOSTS`, with commas between. */
 const LOCAL = ["localhost", "127.0.0.1", "[::1]"];
-const names = new Set([...LOCAL, host, ...(process.env.HOSTS ?? "").split(",").filter(Boolean)]);
+const names = new Set(
+  [...LOCAL, host, ...(process.env.HOSTS ?? "").split(",").filter(Boolean)].map((name) => name.toLowerCase()),
+);
 const anyName = (host === "0.0.0.0" || host === "::") && !process.env.HOSTS;
 
 function refuse(response, status, title, detail, headers = {}) {
@@ -51,7 +53,7 @@ function refuse(response, status, title, detail, headers = {}) {
 
 /** What is wrong with a request before anything is looked at; true when it was refused. */
 function refused(request, response) {
-  const name = (request.headers.host ?? "").replace(/:\d+$/, "");
+  const name = (request.headers.host ?? "").replace(/:\d+$/, "").toLowerCase();
   if (!anyName && !names.has(name))
     return (
       refuse(response, 421, "Another host", "This server does not go by that name. HOSTS=name allows one."),

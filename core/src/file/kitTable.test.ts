@@ -84,6 +84,21 @@ describe("kit out of anybody's table", () => {
   });
 });
 
+test("a group of hundreds of letters is cut, and said in a sentence", () => {
+  const { pieces, problems } = readKitTable(
+    [
+      ["Name", "Group", "Grams"],
+      ["Tent", "x".repeat(450), "900"],
+    ],
+    made(),
+  );
+  expect(pieces.map(({ name, group }) => [name, group.length])).toEqual([["Tent", 200]]);
+  expect(problems[0]).toMatchObject({
+    place: "line 2",
+    sentence: expect.stringMatching(/^The group “x+…” has 450 letters/) as string,
+  });
+});
+
 test("what is written out reads back: names, groups, grams, how many and how they are carried", () => {
   const kit = [
     pieceOf("tent, two persons", 842.5, { group: "Shelter", volumeL: 3.6, shared: true }),

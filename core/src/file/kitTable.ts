@@ -8,6 +8,7 @@ import { KG_PER_LB } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
+import { MOST_NAME } from "../plan/visible.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
 
 export const KIT_COLUMNS = [
@@ -91,6 +92,11 @@ export function readKitTable(
   const headUnitOf = (key: "mass" | "told"): string | undefined =>
     Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns[key] ?? -1] ?? ""));
   const [massUnit, listedUnit] = [headUnitOf("mass"), headUnitOf("told")];
+  const groupOf = (typed: string, place: string): string => {
+    if (typed.length > MOST_NAME)
+      say(place, `The group “${typed.slice(0, 20)}…” has ${typed.length} letters; it was cut to ${MOST_NAME}.`, "note");
+    return typed.slice(0, MOST_NAME);
+  };
   const pieces: Piece[] = [];
   let group = "";
   for (const [i, row] of body.slice(0, MOST_ROWS).entries()) {
@@ -136,8 +142,8 @@ export function readKitTable(
     pieces.push(
       pieceSchema.parse({
         id: made.idOf(),
-        name: name.slice(0, 200),
-        group: (columns.group === undefined ? group : cell("group")) || "Other",
+        name: name.slice(0, MOST_NAME),
+        group: groupOf((columns.group === undefined ? group : cell("group")) || "Other", place),
         massG: grams,
         quantity: count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count))),
         wear: YES.test(cell("worn")) ? "worn" : YES.test(cell("consumable")) ? "consumable" : "packed",

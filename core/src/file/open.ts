@@ -17,9 +17,12 @@ export interface OpenInput {
 
 /** Letters that XML gives a meaning of its own, and those that it cannot hold at all. */
 export function escaped(text: string): string {
-  return text
-    .replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`)
-    .replace(/[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu, "");
+  return (
+    text
+      // A carriage return as it is would be read as a line feed.
+      .replace(/[&<>"'\r]/g, (letter) => `&#${letter.charCodeAt(0)};`)
+      .replace(/[^\t\n\r\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/gu, "")
+  );
 }
 
 /** `spring seasonal; leave with Ann 1.5 L, Bo 2.0 L; closed in May`. */

@@ -53,8 +53,15 @@ function gathered(read: (text: string) => ReadResult<TrackFile>): TrackReader {
   };
 }
 
-/** What is in a packed file and how large it becomes, counted up to a limit: its own word for it is not believed. */
-export function unpackedBytes(bytes: Uint8Array, limit: number): { names: string[]; size: number } {
+/**
+ * What is in a packed file and how large it becomes, counted up to a limit: its own word for it is not believed.
+ * `look` is given the parts as they come out.
+ */
+export function unpackedBytes(
+  bytes: Uint8Array,
+  limit: number,
+  look: (name: string, piece: Uint8Array) => void = () => {},
+): { names: string[]; size: number } {
   const names: string[] = [];
   let size = 0;
   const unzip = new Unzip((file) => {
@@ -62,6 +69,7 @@ export function unpackedBytes(bytes: Uint8Array, limit: number): { names: string
     file.ondata = (_, piece) => {
       size += piece.length;
       if (size > limit) throw new RangeError("larger than the limit");
+      look(file.name, piece);
     };
     file.start();
   });

@@ -52,3 +52,15 @@ describe("the calendar, read by another reader", () => {
     expect(events.map(({ summary }) => summary)).toContain("Hut, booked: on the trail");
   });
 });
+
+test("a carriage return in a name breaks no line", () => {
+  const { plan, result } = trip;
+  const named = {
+    ...plan,
+    trip: { ...plan.trip, name: "Two\rlines" },
+    stops: plan.stops.map((stop) => ({ ...stop, name: `${stop.name}\rEND:VEVENT` })),
+  };
+  const text = calendarOf(named, result);
+  expect(text.replaceAll("\r\n", "")).not.toMatch(/[\r\n]/);
+  expect(text.match(/^END:VEVENT/gm)).toHaveLength(calendarOf(plan, result).match(/^END:VEVENT/gm)!.length);
+});

@@ -34,7 +34,7 @@ export const CALENDAR_KINDS = Object.keys(EVENTS) as CalendarKind[];
 
 export function calendarOf(plan: Plan, result: PlanResult, kinds: readonly CalendarKind[] = CALENDAR_KINDS): string {
   const events = kinds.flatMap((kind) => EVENTS[kind]({ plan, result }));
-  const { error, value } = createEvents(events, { calName: plan.trip.name });
+  const { error, value } = createEvents(events, { calName: lines(plan.trip.name).replaceAll("\n", " ") });
   if (!value) throw error ?? new Error("The calendar couldn’t be created.");
   return value;
 }
@@ -49,10 +49,13 @@ function wholeDay(plan: Plan, key: string, iso: string, title: string, descripti
     productId: "gepack",
     start: ymd(iso),
     end: ymd(isoOfDay(dayNumber(iso)! + 1)),
-    title,
-    description,
+    title: lines(title).replaceAll("\n", " "),
+    description: lines(description),
   };
 }
+
+/** A carriage return alone ends a line for some readers of calendars and for others not. */
+const lines = (text: string): string => text.replace(/\r\n?/g, "\n");
 
 function dayEvents({ plan, result }: Given): EventAttributes[] {
   const say = sayIn(plan);

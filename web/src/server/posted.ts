@@ -2,31 +2,46 @@
 import type { APIContext } from "astro";
 import { planDesk } from "./planDesk.ts";
 import type { PlanTask } from "./planJob.ts";
-import { foreignOrigin, limitedText, problem } from "./respond.ts";
+import { foreignOrigin, limitedText, problem, TooSlow } from "./respond.ts";
 
 const MAX_BYTES = 20_000_000;
-/** Bodies that are read at the same time. */
+/** Bodies that are read at the same time, of all and of one client: nobody shuts others out. */
 const MOST_READING = 8;
+const MOST_OF_ONE = 4;
 const RETRY_AFTER_S = 5;
 
-let reading = 0;
+const reading = new Map<string, number>();
+
+/** Reads while there is room for one more of this client; undefined where there is none. */
+async function inRoom<T>(client: string, read: () => Promise<T>): Promise<{ read: T } | undefined> {
+  const mine = reading.get(client) ?? 0;
+  const all = [...reading.values()].reduce((sum, count) => sum + count, 0);
+  if (mine >= MOST_OF_ONE || all >= MOST_READING) return undefined;
+  reading.set(client, mine + 1);
+  try {
+    return { read: await read() };
+  } finally {
+    const left = reading.get(client)! - 1;
+    if (left > 0) reading.set(client, left);
+    else reading.delete(client);
+  }
+}
 
 export async function answerPosted(
-  { request, locals }: APIContext,
+  { request, locals, clientAddress }: APIContext,
   what: PlanTask["what"],
-  answer: (body: string) => Response,
+  answer: (body: string) => Response | Promise<Response>,
 ): Promise<Response> {
   if (foreignOrigin(request))
     return problem(403, "Not from another site", "Requests that carry the origin of another site are refused.");
-  if (reading >= MOST_READING) return busy();
-  reading++;
   let text: string | undefined;
   try {
-    text = await limitedText(request, MAX_BYTES);
-  } catch {
+    const found = await inRoom(clientAddress, () => limitedText(request, MAX_BYTES));
+    if (!found) return busy();
+    text = found.read;
+  } catch (error) {
+    if (error instanceof TooSlow) return problem(408, "Too slow", error.message);
     return problem(400, "Incomplete request", "The request body was cut off.");
-  } finally {
-    reading--;
   }
   if (text === undefined) return problem(413, "Too large", `The body is larger than ${MAX_BYTES / 1e6} MB, the limit.`);
   const end = await planDesk(locals.planThread).ask({ what, text }, locals.left ?? request.signal);

@@ -1,18 +1,21 @@
 /** Answers of the endpoints: JSON, or problems as application/problem+json (RFC 9457). */
 import { createHash } from "node:crypto";
-import { gzipSync } from "node:zlib";
+import { promisify } from "node:util";
+import { gzip } from "node:zlib";
 import type { Problem } from "@gepack/core";
+
+const packed = promisify(gzip);
 
 /** Shorter answers are not worth packing. */
 const WORTH_PACKING = 1000;
 
 /** Anything as JSON; see `answerJson`. */
-export function answer(request: Request, body: unknown): Response {
+export function answer(request: Request, body: unknown): Promise<Response> {
   return answerJson(request, JSON.stringify(body));
 }
 
 /** JSON with a tag: packed for who unpacks it, and left out for whoever has it already. */
-export function answerJson(request: Request, json: string): Response {
+export async function answerJson(request: Request, json: string): Promise<Response> {
   const bytes = Buffer.from(json);
   const etag = `"${createHash("sha256").update(bytes).digest("base64url").slice(0, 22)}"`;
   const mayKeep = request.method === "GET";
@@ -25,7 +28,8 @@ export function answerJson(request: Request, json: string): Response {
   if (mayKeep && header("if-none-match") === etag) return new Response(null, { status: 304, headers });
   if (bytes.length < WORTH_PACKING || !/\bgzip\b/.test(header("accept-encoding")))
     return new Response(bytes, { headers });
-  return new Response(gzipSync(bytes), { headers: { ...headers, "content-encoding": "gzip" } });
+  // Beside the thread that answers the others.
+  return new Response(await packed(bytes), { headers: { ...headers, "content-encoding": "gzip" } });
 }
 
 /** The endpoint knows other methods only; they are named as HTTP needs it. */
@@ -49,15 +53,34 @@ export function problem(status: number, title: string, detail: string, problems:
   });
 }
 
+/** So long a body may take beside what its bytes take at the least speed. */
+const GRACE_MS = 5000;
+const LEAST_BYTES_PER_MS = 20;
+
+/** The body came more slowly than a server waits for. */
+export class TooSlow extends Error {}
+
+async function inTime<T>(work: Promise<T>, untilMs: number): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    const why = new TooSlow(
+      `The body came more slowly than ${LEAST_BYTES_PER_MS} kB/s. Send it again on a better line.`,
+    );
+    timer = setTimeout(() => reject(why), Math.max(0, untilMs - performance.now()));
+  });
+  return Promise.race([work, late]).finally(() => clearTimeout(timer));
+}
+
 /** The body as text, or undefined as soon as it proves larger than allowed. */
 export async function limitedText(request: Request, maxBytes: number): Promise<string | undefined> {
   if (Number(request.headers.get("content-length") ?? 0) > maxBytes) return undefined;
   if (!request.body) return "";
   const reader = request.body.getReader();
   const chunks: Uint8Array[] = [];
+  const began = performance.now();
   let size = 0;
   for (;;) {
-    const { done, value } = await reader.read();
+    const { done, value } = await inTime(reader.read(), began + GRACE_MS + size / LEAST_BYTES_PER_MS);
     if (done) break;
     size += value.length;
     if (size > maxBytes) {

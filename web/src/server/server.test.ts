@@ -1,10 +1,11 @@
 import { gunzipSync } from "node:zlib";
 import { boxesOf, computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
-import { describe, expect, test } from "vitest";
+import { describe, expect, test, vi } from "vitest";
 import { papersQuery } from "./papersQuery.ts";
 import { planAnswer } from "./planAnswer.ts";
 import { planJob } from "./planJob.ts";
 import { answer, foreignOrigin, limitedText, methodRefused, problem } from "./respond.ts";
+import { answerPosted } from "./posted.ts";
 
 const post = (body: BodyInit | null, headers: Record<string, string> = {}): Request =>
   new Request("http://127.0.0.1:4321/api/plan", { method: "POST", body, headers, duplex: "half" } as RequestInit);
@@ -48,8 +49,47 @@ describe("reading a body", () => {
     expect(sent()).toBeLessThan(3000);
   });
 
+  test("a body that drips is given up with a sentence; one that comes fast enough is read, however long it takes", async () => {
+    vi.useFakeTimers();
+    const every = (ms: number, bytes: number, times: number) =>
+      new ReadableStream<Uint8Array>({
+        async pull(controller) {
+          if (times-- === 0) return controller.close();
+          await new Promise((resolve) => setTimeout(resolve, ms));
+          controller.enqueue(new Uint8Array(bytes).fill(32));
+        },
+      });
+    const slow = expect(limitedText(post(every(1000, 10, 100)), 1e6)).rejects.toThrow(/more slowly than 20 kB\/s/);
+    await vi.advanceTimersByTimeAsync(20_000);
+    await slow;
+    const steady = limitedText(post(every(1000, 40_000, 20)), 1e6);
+    await vi.advanceTimersByTimeAsync(30_000);
+    expect(await steady).toHaveLength(800_000);
+    vi.useRealTimers();
+  });
+
   test("exactly as much as allowed is read", async () => {
     expect(await limitedText(post("x".repeat(1000)), 1000)).toHaveLength(1000);
+  });
+});
+
+describe("room for bodies", () => {
+  const from = (clientAddress: string, body: BodyInit) =>
+    answerPosted(
+      { request: post(body), locals: {}, clientAddress } as never,
+      { is: "plan" },
+      (json) => new Response(json),
+    );
+
+  test("slow bodies of one client fill its own room, and not that of others", async () => {
+    const opened: ReadableStreamDefaultController[] = [];
+    const stuck = (): ReadableStream => new ReadableStream({ start: (controller) => void opened.push(controller) });
+    const waiting = Array.from({ length: 4 }, () => from("10.0.0.1", stuck()));
+    expect((await from("10.0.0.1", "{}")).status).toBe(503);
+    expect((await from("10.0.0.2", "{}")).status).toBe(422);
+    for (const controller of opened) controller.close();
+    expect((await Promise.all(waiting)).map(({ status }) => status)).toEqual([400, 400, 400, 400]);
+    expect((await from("10.0.0.1", "{}")).status).toBe(422);
   });
 });
 
@@ -71,27 +111,27 @@ describe("answers", () => {
   const get = (headers: Record<string, string> = {}): Request => new Request("http://127.0.0.1:4321/api", { headers });
 
   test("what was posted is never kept by a cache", async () => {
-    const response = answer(post("{}"), { a: 1 });
+    const response = await answer(post("{}"), { a: 1 });
     expect(response.headers.get("cache-control")).toBe("no-store");
     expect(response.headers.get("etag")).toBeNull();
     expect(await response.json()).toEqual({ a: 1 });
   });
 
   test("what was fetched is asked for again by its tag, and comes only when it is another", async () => {
-    const first = answer(get(), { a: 1 });
+    const first = await answer(get(), { a: 1 });
     const etag = first.headers.get("etag")!;
-    expect(answer(get({ "if-none-match": etag }), { a: 1 }).status).toBe(304);
-    expect(answer(get({ "if-none-match": etag }), { a: 2 }).status).toBe(200);
+    expect((await answer(get({ "if-none-match": etag }), { a: 1 })).status).toBe(304);
+    expect((await answer(get({ "if-none-match": etag }), { a: 2 })).status).toBe(200);
   });
 
   test("long answers are packed for who asks for it", async () => {
     const long = { text: "x".repeat(5000) };
-    const packed = answer(get({ "accept-encoding": "br, gzip" }), long);
+    const packed = await answer(get({ "accept-encoding": "br, gzip" }), long);
     expect(packed.headers.get("content-encoding")).toBe("gzip");
     const bytes = Buffer.from(await packed.arrayBuffer());
     expect(JSON.parse(gunzipSync(bytes).toString())).toEqual(long);
-    expect(answer(get(), long).headers.get("content-encoding")).toBeNull();
-    expect(answer(get({ "accept-encoding": "gzip" }), { a: 1 }).headers.get("content-encoding")).toBeNull();
+    expect((await answer(get(), long)).headers.get("content-encoding")).toBeNull();
+    expect((await answer(get({ "accept-encoding": "gzip" }), { a: 1 })).headers.get("content-encoding")).toBeNull();
   });
 
   test("another method is refused with those allowed", () => {

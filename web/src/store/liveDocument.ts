@@ -67,9 +67,23 @@ function keepSoon(): void {
   }, KEEP_SHOWN_MS);
 }
 
+/** Parts of a document that no figure comes from. */
+const WITHOUT_FIGURES: ReadonlySet<string> = new Set<keyof Plan>(["ticks", "kitStory", "savedLists"]);
+
+const haveSameFigures = (a: Plan, b: Plan): boolean =>
+  (Object.keys(b) as (keyof Plan)[]).every((key) => a[key] === b[key] || WITHOUT_FIGURES.has(key));
+
 /** Computes a document and shows both, once it is allowed; what is newer meanwhile comes first. */
 export async function show(plan: Plan, label?: string, allowed?: Promise<void>): Promise<void> {
   const shown = get();
+  const isSettled = shown.result !== undefined && shown.plan !== plan && shown.plan === liveDocument.latest;
+  if (isSettled && shown.plan && haveSameFigures(shown.plan, plan)) {
+    liveDocument.latest = plan;
+    liveDocument.underTrial = undefined;
+    keepSoon();
+    set({ plan, before: undefined });
+    return allowed;
+  }
   // The very document that is shown is computed again where it was opened as it was left: that is no edit.
   const edited =
     shown.plan?.id === plan.id && shown.result !== undefined && (shown.plan !== plan || label !== undefined);

@@ -23,7 +23,7 @@ import { answered } from "./patience.ts";
 import { reloadBetweenEdits, watchVersion } from "./reload.ts";
 import { keepWithin, readLocation, selectPlan, useSelection } from "./selection.ts";
 import { readSettings } from "./settings.ts";
-import { fail, isBusy, show, liveDocument, whenAllArrived } from "./liveDocument.ts";
+import { fail, isBusy, latestPlan, show, liveDocument, whenAllArrived } from "./liveDocument.ts";
 import { calculator, holdInMemory } from "./trail.ts";
 import { refuseSecondClicks } from "./secondClick.ts";
 
@@ -48,6 +48,8 @@ export function begin(): void {
   watchVersion(isBusy);
   refuseSecondClicks();
   whenAllArrived(() => void (putOff && follow(putOff).catch(fail)));
+  // For whoever looks at a page from outside: the document with every edit in it, and whether one is on its way.
+  Object.assign(window, { gepack: { plan: latestPlan, isBusy } });
   // It is fetched while storage and the trail are being read.
   calculator();
   void open();

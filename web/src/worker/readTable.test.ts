@@ -1,6 +1,6 @@
 /** Tables among files: spreadsheets and texts of columns; all else is left to the readers of tracks. */
 import fc from "fast-check";
-import { strToU8, zipSync } from "fflate";
+import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { expect, test } from "vitest";
 import writeXlsxFile from "write-excel-file/node";
 import { runs } from "../../../core/test/arbitraryPlan.ts";
@@ -84,4 +84,35 @@ test("a spreadsheet that is cut short or empty is refused with a sentence", asyn
     ),
     { numRuns: runs(2000), endOnFailure: true },
   );
+});
+
+/** A workbook that fills two cells, the second far out, and says so or not. */
+async function withCornerAt(corner: string, dimension: string): Promise<Uint8Array> {
+  const parts = unzipSync(await sheet([["Name", "km"]]));
+  const path = Object.keys(parts).find((name) => name.startsWith("xl/worksheets/sheet"))!;
+  const row = /\d+$/.exec(corner)![0];
+  parts[path] = strToU8(
+    strFromU8(parts[path]!)
+      .replace(/<dimension[^>]*>/, "")
+      .replace(/(<sheetData>)/, `${dimension}$1`)
+      .replace("</sheetData>", `<row r="${row}"><c r="${corner}"><v>1</v></c></row></sheetData>`),
+  );
+  return zipSync(parts);
+}
+
+test.each([
+  ["as it says", "XFD1048576", '<dimension ref="A1:XFD1048576"/>'],
+  ["whatever it says", "XFD1048576", '<dimension ref="A1:B2"/>'],
+  ["saying nothing", "AAA900000", ""],
+])("a sheet of two cells that reaches to the far corner, %s, is refused at once", async (_, corner, dimension) => {
+  const { value, problems } = (await readTable(named(await withCornerAt(corner, dimension))))!;
+  expect(value).toBeUndefined();
+  expect(problems[0]!.sentence).toMatch(
+    /^A sheet of this file reaches to column \d+, row \d+, \d{8,} cells; the limit/,
+  );
+});
+
+test("a sheet with a cell not so far out is read", async () => {
+  const { value } = (await readTable(named(await withCornerAt("C2000", ""))))!;
+  expect(value!.rows.at(-1)).toEqual(["", "", "1"]);
 });

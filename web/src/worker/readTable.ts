@@ -10,6 +10,7 @@ export interface TableText {
 
 const MAX_TABLE_BYTES = 20_000_000;
 const MAX_UNPACKED_BYTES = 200_000_000;
+const MAX_CELLS = 2_000_000;
 const HEAD_BYTES = 4000;
 /** So many of the first lines must have more than one column. */
 const LINES = 5;
@@ -50,10 +51,18 @@ async function readSpreadsheet(
 ): Promise<ReadResult<TableText> | undefined> {
   if (file.size > MAX_TABLE_BYTES) return undefined;
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const unpacked = unpackedBytes(bytes, mostUnpacked);
+  const corner = farthestCell();
+  const unpacked = unpackedBytes(bytes, mostUnpacked, corner.look);
   if (!unpacked.names.some((inner) => inner.startsWith("xl/"))) return undefined;
   if (unpacked.size > mostUnpacked)
     return refused("file", `Unpacked, this spreadsheet is over ${mostUnpacked / 1e6} MB.`);
+  // A reader lays out every cell up to the farthest one, however few are filled.
+  const { column, row } = corner.found();
+  if (column * row > MAX_CELLS)
+    return refused(
+      "file",
+      `A sheet of this file reaches to column ${column}, row ${row}, ${column * row} cells; the limit is ${MAX_CELLS}. Delete what stands far out, and save it again.`,
+    );
   try {
     const { default: readXlsxFile } = await import("read-excel-file/web-worker");
     const [sheet] = await readXlsxFile(new Blob([bytes as BlobPart]));
@@ -65,6 +74,34 @@ async function readSpreadsheet(
     return refused("file", `Couldn’t read the spreadsheet: ${why}. Save it again as XLSX or CSV.`);
   }
 }
+
+const SHEET = /^xl\/worksheets\//;
+const CELL = /\br\s*=\s*["']([A-Z]{1,3})(\d{1,7})["']|\bref\s*=\s*["'][A-Z]+\d+:([A-Z]{1,3})(\d{1,7})["']/g;
+/** A name that is cut by the end of a piece is found with the next. */
+const OVERLAP = 40;
+
+/** The farthest cell that any sheet names, told by the sheets as they are unpacked. */
+function farthestCell() {
+  const found = { column: 0, row: 0 };
+  const decoder = new TextDecoder();
+  let before = "";
+  return {
+    look: (name: string, piece: Uint8Array): void => {
+      if (!SHEET.test(name)) return;
+      const text = before + decoder.decode(piece, { stream: true });
+      before = text.slice(-OVERLAP);
+      for (const [, cellColumn, cellRow, column, row] of text.matchAll(CELL)) {
+        found.column = Math.max(found.column, columnNumber(cellColumn ?? column!));
+        found.row = Math.max(found.row, Number(cellRow ?? row));
+      }
+    },
+    found: () => found,
+  };
+}
+
+/** A is 1, AA 27. */
+const columnNumber = (letters: string): number =>
+  [...letters].reduce((sum, letter) => 26 * sum + letter.charCodeAt(0) - 64, 0);
 
 function cellText(cell: unknown): string {
   if (cell === null || cell === undefined) return "";
