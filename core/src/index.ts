@@ -204,6 +204,7 @@ export {
 export { readTrackFile } from "./track/readTrackFile.ts";
 export { isFit, isPacked, trackReaderFor, unpackedBytes, unpacker } from "./track/trackFile.ts";
 export type { TrackPoints, Waypoint } from "./track/points.ts";
+export { sameTrack } from "./track/points.ts";
 export { packTrack, unpackTrack } from "./track/packed.ts";
 export { repairTracks, type Repairs, type RepairedTrack } from "./track/repair.ts";
 export { tooLong } from "./track/limit.ts";

@@ -71,3 +71,19 @@ export class PointBuffer {
     };
   }
 }
+
+/** Are the points the same, to the bit? */
+export function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
+  const same = (x: ArrayLike<number>, y: ArrayLike<number>): boolean => {
+    if (x.length !== y.length) return false;
+    // NaN is a missing height, and equals another; −0 and 0 are one height.
+    for (let i = 0; i < x.length; i++) if (x[i] !== y[i] && !(Number.isNaN(x[i]) && Number.isNaN(y[i]))) return false;
+    return true;
+  };
+  return (
+    same(a.lonDeg, b.lonDeg) &&
+    same(a.latDeg, b.latDeg) &&
+    same(a.heightM, b.heightM) &&
+    same(a.segmentStarts, b.segmentStarts)
+  );
+}

@@ -2,6 +2,7 @@
 import {
   applyChanges,
   changesBetween,
+  sameTrack,
   PLAN_VERSION,
   PROFILE_VERSION,
   trackIdsOf,
@@ -284,21 +285,6 @@ export function importPlan(plan: Plan, tracks: readonly TrackPoints[]): Promise<
     await db.tracks.bulkPut(kept);
     await change(plan.id, `Import ${plan.trip.name}`, changesBetween(stored.doc, doc));
   });
-}
-
-function sameTrack(a: TrackPoints, b: TrackPoints): boolean {
-  const same = (x: ArrayLike<number>, y: ArrayLike<number>): boolean => {
-    if (x.length !== y.length) return false;
-    // NaN is a missing height, and equals another; −0 and 0 are one height.
-    for (let i = 0; i < x.length; i++) if (x[i] !== y[i] && !(Number.isNaN(x[i]) && Number.isNaN(y[i]))) return false;
-    return true;
-  };
-  return (
-    same(a.lonDeg, b.lonDeg) &&
-    same(a.latDeg, b.latDeg) &&
-    same(a.heightM, b.heightM) &&
-    same(a.segmentStarts, b.segmentStarts)
-  );
 }
 
 /** The trail of a plan as it was measured before; undefined when it has not been, or otherwise than today. */

@@ -1,5 +1,5 @@
 /** Made-up walks to look into: each with what it shows, opened beside the plans that are here. */
-import { EXAMPLES, type ExampleId } from "../data/demo.ts";
+import { EXAMPLES, type ExampleId } from "../words/examples.ts";
 import { help } from "../store/helping.ts";
 import { openExample, openOnTheTrail } from "./files.ts";
 import { HelpDialog } from "./HelpDialog.tsx";

@@ -5,7 +5,7 @@ import { openDemo } from "../store/opening.ts";
 import { help } from "../store/helping.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";
-import { chooseTheme, useSettings, type Theme } from "../store/settings.ts";
+import { remember, useSettings, type Theme } from "../store/settings.ts";
 import { savePackedPlan, savePlanFile } from "./files.ts";
 import { OPEN_FORMATS, saveOpenFile } from "./openFiles.ts";
 import { PlansMenu } from "./PlansMenu.tsx";
@@ -50,7 +50,7 @@ export default function OpenedMenu({ onImport }: { onImport: () => void }) {
               Reset the demo…
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-rule" />
-            <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => chooseTheme(value as Theme)}>
+            <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => remember("theme", value as Theme)}>
               {(["system", "light", "dark", "night"] as const).map((value) => (
                 <DropdownMenu.RadioItem key={value} value={value} className="menu-item data-[state=checked]:font-bold">
                   {

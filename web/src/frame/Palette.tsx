@@ -9,7 +9,7 @@ import { help, lookFor } from "../store/helping.ts";
 import { report } from "../store/notices.ts";
 import { showPapers } from "../store/papers.ts";
 import { searchOf, select, useSelection } from "../store/selection.ts";
-import { chooseTheme, rememberFound, useSettings } from "../store/settings.ts";
+import { remember, rememberFound, useSettings } from "../store/settings.ts";
 import { savePlanFile } from "./files.ts";
 import { bestOf, findable, type ActionName, type Found } from "./finding.ts";
 
@@ -79,8 +79,8 @@ const DOES: Record<ActionName, () => void> = {
   print: () => showPapers(["overview", "leg-cards"]),
   examples: () => help("examples"),
   begin: () => window.location.assign("/begin/"),
-  light: () => chooseTheme("light"),
-  dark: () => chooseTheme("dark"),
-  night: () => chooseTheme("night"),
+  light: () => remember("theme", "light"),
+  dark: () => remember("theme", "dark"),
+  night: () => remember("theme", "night"),
   whole: () => select({ zoomLeg: undefined }),
 };

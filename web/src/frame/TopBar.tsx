@@ -69,6 +69,7 @@ export function TopBar() {
           className="bar-button"
           disabled={!undoLabel}
           onClick={() => void undoRedo("undo")}
+          data-repeats
           title={undoLabel ? `Undo: ${undoLabel} (Ctrl Z)` : "Nothing to undo"}
         >
           <Undo2 size={15} aria-hidden="true" /> <span className="max-[480px]:sr-only">Undo</span>
@@ -77,6 +78,7 @@ export function TopBar() {
           className="bar-button"
           disabled={!redoLabel}
           onClick={() => void undoRedo("redo")}
+          data-repeats
           title={redoLabel ? `Redo: ${redoLabel} (Ctrl Shift Z)` : "Nothing to redo"}
         >
           <Redo2 size={15} aria-hidden="true" /> <span className="max-[480px]:sr-only">Redo</span>

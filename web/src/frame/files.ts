@@ -1,6 +1,7 @@
 /** Plan files out of and into the browser. */
 import type { PlanFile } from "@gepack/core";
-import { fetchExample, fetchOnTheTrail, type ExampleId } from "../data/demo.ts";
+import { fetchExample, fetchOnTheTrail } from "../data/demo.ts";
+import { type ExampleId } from "../words/examples.ts";
 import { listPlans, rawPlan } from "../data/plans.ts";
 import { exportText, takeImport } from "../store/document.ts";
 import { useDocument } from "../store/documentState.ts";

@@ -4,7 +4,7 @@ import type { Plan, PlanResult, TrackPoints } from "@gepack/core";
 import { allTracks } from "../store/trail.ts";
 import { report } from "../store/notices.ts";
 import { select, useSelection } from "../store/selection.ts";
-import { shadeMap, useSettings, type MapShade } from "../store/settings.ts";
+import { remember, useSettings, type MapShade } from "../store/settings.ts";
 import { Pick } from "../ui/Pick.tsx";
 import { useThemeName } from "../ui/useThemeName.ts";
 import { quantity } from "../units/quantity.ts";
@@ -69,7 +69,14 @@ export default function TrailMap({ plan, result, chosen, onChoose }: Props) {
     <section aria-label="Map" className="border-b border-rule px-[18px] py-3">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm">
         <span className="flex items-center gap-1.5 whitespace-nowrap">
-          Colour by <Pick bare label="Colour the line by" value={shade} options={SHADES} onPick={shadeMap} />
+          Colour by{" "}
+          <Pick
+            bare
+            label="Colour the line by"
+            value={shade}
+            options={SHADES}
+            onPick={(shade) => remember("mapShade", shade)}
+          />
         </span>
         <button className="btn" onClick={() => drawing?.fit(nodes)}>
           Whole trail

@@ -5,7 +5,7 @@ import { Dialog } from "radix-ui";
 import type { Plan, PlanResult } from "@gepack/core";
 import { save, shareFile } from "../frame/files.ts";
 import { useSelection } from "../store/selection.ts";
-import { choosePaperSize, useSettings } from "../store/settings.ts";
+import { remember, useSettings } from "../store/settings.ts";
 import { closePapers, usePapers } from "../store/papers.ts";
 import { Pick } from "../ui/Pick.tsx";
 import { Progress } from "../ui/Progress.tsx";
@@ -109,7 +109,7 @@ export default function PaperDialog({ plan, result }: Props) {
                 </button>
               </div>
               <div className="grid grid-cols-2 gap-2">
-                <Pick label="Size" value={size} options={SIZES} onPick={choosePaperSize} />
+                <Pick label="Size" value={size} options={SIZES} onPick={(size) => remember("paperSize", size)} />
                 <Pick
                   label="Legs"
                   value={reach}

@@ -1,7 +1,7 @@
 /** Step two: the file's waypoints by what they are, each and whole kinds changeable. */
 import { useState } from "react";
 import { unitsSchema, type OwnWord } from "@gepack/core";
-import { setOwnWords, useSettings } from "../store/settings.ts";
+import { remember, useSettings } from "../store/settings.ts";
 import { Pick } from "../ui/Pick.tsx";
 import { DataTable } from "../ui/DataTable.tsx";
 import type { Column } from "../ui/Table.tsx";
@@ -93,7 +93,7 @@ function ByWord({ rows, onChange }: Props) {
           className="btn"
           disabled={typed.trim() === ""}
           onClick={() => {
-            setOwnWords([...own.filter((one) => one.word !== typed.trim()), { word: typed.trim(), kind }]);
+            remember("ownWords", [...own.filter((one) => one.word !== typed.trim()), { word: typed.trim(), kind }]);
             setTyped("");
           }}
         >
@@ -108,7 +108,12 @@ function ByWord({ rows, onChange }: Props) {
               <button
                 aria-label={`Remove the keyword ${one.word}`}
                 className="text-muted hover:text-danger"
-                onClick={() => setOwnWords(own.filter((other) => other !== one))}
+                onClick={() =>
+                  choose(
+                    "ownWords",
+                    own.filter((other) => other !== one),
+                  )
+                }
               >
                 ×
               </button>

@@ -1,6 +1,5 @@
 /** How a plan comes to the screen: from storage, as the page was left, or the demo; and what storage tells later. */
 import { changesBetween, keepEqual, PLAN_VERSION, type Plan, type PlanResult } from "@gepack/core";
-import type { Subscription } from "dexie";
 import { fetchDemo } from "../data/demo.ts";
 import {
   askToPersist,
@@ -82,7 +81,7 @@ async function openLast(): Promise<void> {
   selectPlan(id);
 }
 
-let watched: { id: string; watching: Subscription } | undefined;
+let watched: { id: string; watching: ReturnType<typeof watchPlan> } | undefined;
 
 /** This tab shows that plan from now on. */
 function watch(id: string | undefined): void {

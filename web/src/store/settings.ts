@@ -38,38 +38,43 @@ export const useSettings = create<Settings>(() => ({
   found: [],
 }));
 
+/** How each is kept, as a text, and read again. */
+const KEPT: {
+  [Key in keyof Settings]: { read: (text: string) => Settings[Key]; write?: (value: Settings[Key]) => string };
+} = {
+  theme: { read: (text) => text as Theme },
+  welcomed: yesOrNo(),
+  ownWords: { read: wordsIn, write: JSON.stringify },
+  mapOpen: yesOrNo(),
+  mapShade: { read: (text) => (text === "leg" ? "leg" : "height") },
+  planeShows: { read: String },
+  paperSize: { read: String },
+  leverTarget: { read: (text) => LEVER_TARGETS.find((one) => one === text) ?? "heaviest" },
+  found: { read: (text) => text.split("\n"), write: (found) => found.join("\n") },
+};
+
+function yesOrNo(): { read: (text: string) => boolean; write: (value: boolean) => string } {
+  return { read: (text) => text === "yes", write: (value) => (value ? "yes" : "no") };
+}
+
 export async function readSettings(): Promise<void> {
-  const names = [
-    "theme",
-    "welcomed",
-    "ownWords",
-    "mapOpen",
-    "mapShade",
-    "planeShows",
-    "paperSize",
-    "leverTarget",
-    "found",
-  ];
-  const [theme, welcomed, ownWords, mapOpen, mapShade, planeShows, paperSize, leverTarget, found] = await Promise.all(
-    names.map(readSetting),
-  );
-  useSettings.setState({
-    theme: (theme as Theme | undefined) ?? "system",
-    welcomed: welcomed === "yes",
-    ownWords: wordsIn(ownWords),
-    mapOpen: mapOpen === "yes",
-    mapShade: mapShade === "leg" ? "leg" : "height",
-    planeShows: planeShows ?? "",
-    paperSize: paperSize ?? "",
-    leverTarget: LEVER_TARGETS.find((one) => one === leverTarget) ?? "heaviest",
-    found: found?.split("\n") ?? [],
-  });
+  const keys = Object.keys(KEPT) as (keyof Settings)[];
+  const texts = await Promise.all(keys.map(readSetting));
+  const read = keys.flatMap((key, i) => (texts[i] === undefined ? [] : [[key, KEPT[key].read(texts[i])] as const]));
+  useSettings.setState({ welcomed: false, ...Object.fromEntries(read) });
+}
+
+/** Chosen, and remembered on this device. */
+export function remember<Key extends keyof Settings>(key: Key, value: Settings[Key]): void {
+  useSettings.setState({ [key]: value } as Pick<Settings, Key>);
+  const { write = String } = KEPT[key];
+  void writeSetting(key, write(value)).catch(() => {});
 }
 
 /** What is kept may be damaged. */
-function wordsIn(kept: string | undefined): OwnWord[] {
+function wordsIn(kept: string): OwnWord[] {
   try {
-    const words = JSON.parse(kept ?? "[]") as unknown;
+    const words = JSON.parse(kept) as unknown;
     if (!Array.isArray(words)) return [];
     return words.filter(
       (one: Partial<OwnWord> | null) => typeof one?.word === "string" && typeof one.kind === "string",
@@ -79,50 +84,10 @@ function wordsIn(kept: string | undefined): OwnWord[] {
   }
 }
 
-export function setOwnWords(ownWords: readonly OwnWord[]): void {
-  useSettings.setState({ ownWords });
-  void writeSetting("ownWords", JSON.stringify(ownWords)).catch(() => {});
-}
-
-export function showMap(mapOpen: boolean): void {
-  useSettings.setState({ mapOpen });
-  void writeSetting("mapOpen", mapOpen ? "yes" : "no").catch(() => {});
-}
-
-export function shadeMap(mapShade: MapShade): void {
-  useSettings.setState({ mapShade });
-  void writeSetting("mapShade", mapShade).catch(() => {});
-}
-
-export function showOnPlane(planeShows: string): void {
-  useSettings.setState({ planeShows });
-  void writeSetting("planeShows", planeShows).catch(() => {});
-}
-
-export function choosePaperSize(paperSize: string): void {
-  useSettings.setState({ paperSize });
-  void writeSetting("paperSize", paperSize).catch(() => {});
-}
-
 const MOST_FOUND = 8;
 
 export function rememberFound(id: string): void {
-  const found = [id, ...useSettings.getState().found.filter((one) => one !== id)].slice(0, MOST_FOUND);
-  useSettings.setState({ found });
-  void writeSetting("found", found.join("\n")).catch(() => {});
+  remember("found", [id, ...useSettings.getState().found.filter((one) => one !== id)].slice(0, MOST_FOUND));
 }
 
-export function chooseLeverTarget(leverTarget: LeverTarget): void {
-  useSettings.setState({ leverTarget });
-  void writeSetting("leverTarget", leverTarget).catch(() => {});
-}
-
-export function welcome(): void {
-  useSettings.setState({ welcomed: true });
-  void writeSetting("welcomed", "yes").catch(() => {});
-}
-
-export function chooseTheme(theme: Theme): void {
-  useSettings.setState({ theme });
-  void writeSetting("theme", theme).catch(() => {});
-}
+export const welcome = (): void => remember("welcomed", true);

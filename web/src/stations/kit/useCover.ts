@@ -1,7 +1,7 @@
 /** What is asked of the kit and what meets it, a moment behind the edits, so that typing does not wait for it. */
 import { useDeferredValue, useMemo } from "react";
 import type { Cover, Idle } from "@gepack/core";
-import { coversOf } from "../../store/worked.ts";
+import { coversOf } from "../worked.ts";
 import type { ScreenProps } from "../Screen.tsx";
 
 export interface KitCover extends ScreenProps {

@@ -10,7 +10,7 @@ import {
   type VariantReport,
 } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
-import { takeFrom, variantName } from "../../store/variants.ts";
+import { takeFrom, variantName } from "../../edit/variants.ts";
 import { Progress } from "../../ui/Progress.tsx";
 import { stopName } from "../../words/names.ts";
 import { shareWords } from "../../words/odds.ts";

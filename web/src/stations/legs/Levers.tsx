@@ -4,7 +4,7 @@ import { LEVER_TARGETS, makeLever, type Lever, type LeverTarget, type Plan, type
 import { edit } from "../../store/document.ts";
 import { calculator } from "../../store/trail.ts";
 import { useSelection } from "../../store/selection.ts";
-import { chooseLeverTarget, useSettings } from "../../store/settings.ts";
+import { remember, useSettings } from "../../store/settings.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
@@ -50,7 +50,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
             label="Reduce"
             value={target}
             options={LEVER_TARGETS.map((one) => [one, TARGET_WORDS[one]] as const)}
-            onPick={chooseLeverTarget}
+            onPick={(target) => remember("leverTarget", target)}
           />
         </span>
         {fraction !== undefined && (

@@ -4,7 +4,7 @@ import type { Plan } from "@gepack/core";
 import { tripIdOf, watchVariants, type Variant, type WithSteps } from "../../data/plans.ts";
 import { report } from "../../store/notices.ts";
 import { selectPlan } from "../../store/selection.ts";
-import { dropVariant, keepNow, putBack, renameVariant, variantName } from "../../store/variants.ts";
+import { dropVariant, keepNow, putBack, renameVariant, variantName } from "../../edit/variants.ts";
 import { NameField, readName } from "../../ui/NameField.tsx";
 import type { ScreenProps } from "../Screen.tsx";
 import { ComparedVariants } from "./ComparedVariants.tsx";

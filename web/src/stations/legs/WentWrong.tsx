@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import type { Hike, LegOdds, LegResult, Plan, Trouble } from "@gepack/core";
 import { calculator } from "../../store/trail.ts";
 import { report } from "../../store/notices.ts";
-import { keepVariantOf } from "../../store/variants.ts";
+import { keepVariantOf } from "../../edit/variants.ts";
 import { LOCAL_FIRST } from "../../words/cautions.ts";
 import { JobStopped } from "../../worker/client.ts";
 import { stopName } from "../../words/names.ts";

@@ -4,7 +4,7 @@ import { cardsOf, writeLogGpx } from "@gepack/core";
 import { save } from "../../frame/files.ts";
 import { saveCsv } from "../../exports/sheets.ts";
 import { logPage, logSheet } from "../../exports/logFiles.ts";
-import { chooseTheme, useSettings } from "../../store/settings.ts";
+import { remember, useSettings } from "../../store/settings.ts";
 import { Fold } from "../../ui/Fold.tsx";
 import { sayIn, type Say } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
@@ -52,7 +52,7 @@ const Beside = memo(function Beside({ plan, result, say, chosen, onOpen }: Besid
   return (
     <div className="min-w-0 px-[18px] py-3">
       <div className="mb-2 flex flex-wrap gap-2">
-        <button className="btn" onClick={() => chooseTheme(theme === "night" ? "system" : "night")}>
+        <button className="btn" onClick={() => remember("theme", theme === "night" ? "system" : "night")}>
           {theme === "night" ? "Day colours" : "Night (red on black)"}
         </button>
         <button className="btn" disabled={none} onClick={() => saveCsv(name, logSheet(plan, cards))}>

@@ -4,8 +4,8 @@ import { ToggleGroup } from "radix-ui";
 import { dayNumber, isoOfDay } from "@gepack/core";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
-import { showOnPlane, useSettings } from "../../store/settings.ts";
-import { conditionsOf } from "../../store/worked.ts";
+import { remember, useSettings } from "../../store/settings.ts";
+import { conditionsOf } from "../worked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
 import { dayMonth } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
@@ -48,7 +48,7 @@ export default function Season({ plan, result }: ScreenProps) {
         <ToggleGroup.Root
           type="single"
           value={shown.id}
-          onValueChange={(value) => value !== "" && showOnPlane(value)}
+          onValueChange={(value) => value !== "" && remember("planeShows", value)}
           aria-label="Colour the chart by"
           className="flex flex-wrap gap-1"
         >

@@ -14,7 +14,7 @@ import {
 } from "@gepack/core";
 import { setRow } from "../../edit/rows.ts";
 import { chooseStop } from "../../edit/stops.ts";
-import { keepRest } from "../../store/variants.ts";
+import { keepRest } from "../../edit/variants.ts";
 import { ClocksField } from "../../ui/ClockField.tsx";
 import { DateField } from "../../ui/DateField.tsx";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";

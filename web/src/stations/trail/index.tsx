@@ -1,7 +1,7 @@
 /** The trail itself: places on the Line's scale, their table, and where a recorded track comes in. */
 import { lazy, Suspense, useState } from "react";
 import { ToggleGroup } from "radix-ui";
-import { showMap, useSettings } from "../../store/settings.ts";
+import { remember, useSettings } from "../../store/settings.ts";
 import { counted } from "../../words/counted.ts";
 import { repairWords } from "../../words/repairs.ts";
 import { useLooked } from "../../ui/useLooked.ts";
@@ -52,7 +52,7 @@ export default function Trail({ plan, result }: ScreenProps) {
             No map: this trail was made from a table. Import its track to place it on the map.
           </span>
         ) : (
-          <button className="btn" aria-expanded={mapOpen} onClick={() => showMap(!mapOpen)}>
+          <button className="btn" aria-expanded={mapOpen} onClick={() => remember("mapOpen", !mapOpen)}>
             {mapOpen ? "Hide map" : "Show map"}
           </button>
         )}

@@ -1,12 +1,12 @@
 /** Variants of the opened trip: kept beside it on this device, each a plan with undo steps of its own. */
 import { changesBetween, planOfHike, restFrom, takePart, type Hike, type Plan, type VariantPart } from "@gepack/core";
 import { change, nameOf, removeVariant, storeVariant, tripIdOf, type Variant, type WithSteps } from "../data/plans.ts";
-import { edit } from "./document.ts";
-import { latestPlan } from "./liveDocument.ts";
-import { useDocument } from "./documentState.ts";
-import { report, tell } from "./notices.ts";
-import { selectPlan } from "./selection.ts";
-import { freshId } from "./made.ts";
+import { edit } from "../store/document.ts";
+import { latestPlan } from "../store/liveDocument.ts";
+import { useDocument } from "../store/documentState.ts";
+import { report, tell } from "../store/notices.ts";
+import { selectPlan } from "../store/selection.ts";
+import { freshId } from "../store/made.ts";
 
 /** Keeps a plan as a variant of its trip; the opened plan stays open. Answers its id. */
 export async function keepVariant(plan: Plan, name: string): Promise<string | undefined> {
