@@ -3,6 +3,8 @@
  * of a plan made into what they must not be. They go the way a hiker's file goes, through the jobs of the worker.
  * Nothing may throw, hang, or come through with a number that is none.
  */
+import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
+import writeXlsxFile from "write-excel-file/node";
 import { seededRandom } from "../../demo/generate/random.ts";
 import { serveJobs, type JobEnd } from "../src/worker/serve.ts";
 import type { ReadResult } from "@gepack/core";
@@ -14,11 +16,16 @@ const GPX_BYTES = 1_000_000;
 /** Far above what any file takes: who needs longer hangs. */
 const HANGS_MS = 10_000;
 
-type JobName = "readTrack" | "readPlan";
+type JobName = "readTrack" | "readPlan" | "readKit";
 
 async function read(api: ReturnType<typeof serveJobs>, job: JobName, bytes: Uint8Array): Promise<JobEnd> {
   const file = new Blob([bytes as BlobPart]);
-  return api.run(1, job, job === "readPlan" ? { file } : { file, name: "own", trackId: "own" });
+  const args = {
+    readPlan: { file },
+    readTrack: { file, name: "own", trackId: "own" },
+    readKit: { file, name: "own", hikerId: "a", fromStopId: "@start", toStopId: "@finish" },
+  };
+  return api.run(1, job, args[job]);
 }
 
 export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Report> {
@@ -27,6 +34,8 @@ export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Re
     ["mutated GPX files", "readTrack", gpxText(), mutateText],
     ["mutated plan files", "readPlan", planText(), mutateText],
     ["plan files with a wrong part", "readPlan", planText(), mutateParts],
+    ["mutated KMZ files", "readTrack", kmzText(), mutatePacked],
+    ["mutated workbooks", "readKit", await workbookText(), mutatePacked],
   ] as const) {
     const draw = drawFrom(seededRandom(seed).uniform);
     const failures: string[] = [];
@@ -39,7 +48,7 @@ export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Re
       slowestMs = Math.max(slowestMs, performance.now() - began);
       const fault = faultOf(end);
       if (fault !== undefined) failures.push(`file ${i}: ${fault}`);
-      else if (end.is === "done" && (end.answer as ReadResult<unknown>).value !== undefined) accepted++;
+      else if (end.is === "done" && valueOf(end.answer) !== undefined) accepted++;
     }
     const figures = `${accepted} read all the same, slowest ${Math.round(slowestMs)} ms`;
     yield { what, tried: files, failures, figures };
@@ -47,10 +56,17 @@ export async function* attackFiles({ seed, files }: Strength): AsyncGenerator<Re
   yield await attackWithMonsters(api);
 }
 
+/** What was read; a table gives its rows, and what it could not read beside them. */
+function valueOf(answer: unknown): unknown {
+  const { value, pieces = [] } = answer as { value?: unknown; pieces?: unknown[] };
+  return pieces.length > 0 ? pieces : value;
+}
+
 /** A reading ends with a value of real numbers, or with a sentence. */
 function faultOf(end: JobEnd): string | undefined {
   if (end.is !== "done") return end.is === "failed" ? `threw ${end.sentence}` : "stopped by nobody";
-  const { value, problems } = end.answer as ReadResult<unknown>;
+  const value = valueOf(end.answer);
+  const { problems } = end.answer as ReadResult<unknown>;
   if (value === undefined && !problems.some(({ sentence }) => sentence.length > 10))
     return "refused without a sentence";
   return value === undefined ? undefined : oddNumber(value, "");
@@ -127,6 +143,37 @@ function gpxText(): string {
     (_, i) => `<trkpt lat="${(40 + i * 0.0009).toFixed(5)}" lon="-150.5"><ele>${300 + ((i * 37) % 90)}</ele></trkpt>`,
   );
   return `<?xml version="1.0" encoding="UTF-8"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="40.01" lon="-150.5"><name>Spring &amp; trough</name><sym>water</sym></wpt><trk><name>Käse</name><trkseg>${points.join("")}</trkseg></trk></gpx>`;
+}
+
+/** Packed files, a byte a letter. */
+const lettersOf = (bytes: Uint8Array): string => Buffer.from(bytes).toString("latin1");
+
+function kmzText(): string {
+  const line = Array.from({ length: 40 }, (_, i) => `-150.5,${(40 + i * 0.0009).toFixed(5)},300`).join(" ");
+  const kml = `<kml><Document><Placemark><name>Way</name><LineString><coordinates>${line}</coordinates></LineString></Placemark></Document></kml>`;
+  return lettersOf(zipSync({ "doc.kml": strToU8(kml) }));
+}
+
+async function workbookText(): Promise<string> {
+  const rows = [
+    ["Name", "Group", "Grams", "Qty"],
+    ["Tent", "Shelter", 842, 1],
+    ["Sock", "Clothes", 48, 3],
+  ];
+  return lettersOf(await writeXlsxFile(rows.map((row) => row.map((value) => ({ value }) as never))).toBuffer());
+}
+
+/** Bytes of the packed file changed, or of what is in it before it is packed again. */
+function mutatePacked(base: string, draw: Draw): Uint8Array<ArrayBufferLike> {
+  const bytes = Buffer.from(base, "latin1");
+  if (draw.below(2) === 0) {
+    for (let i = 0; i <= draw.below(4); i++) bytes[draw.below(bytes.length)] = draw.below(256);
+    return draw.below(5) === 0 ? bytes.subarray(0, draw.below(bytes.length)) : bytes;
+  }
+  const parts = unzipSync(bytes);
+  const name = draw.of(Object.keys(parts));
+  parts[name] = new Uint8Array(mutateText(strFromU8(parts[name]!), draw));
+  return zipSync(parts);
 }
 
 function planText(): string {

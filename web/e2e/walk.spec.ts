@@ -4,11 +4,12 @@ import { ADDRESSES } from "../src/stations/registry.ts";
 import { asFile, beginTrip, expect, gpxOf, openDemo, openExampleOf, test } from "./fixtures.ts";
 import { shownPlan, walkPage, type Walked } from "./walk.ts";
 
-/** A seeded fifth of them here, all of them in the attack. */
-const SHARE = Number(process.env["WALK_SHARE"] ?? 0.2);
+/** All of them in the attack; here a seeded part, the more the faster a trip is computed: a fifth of the own trail's. */
+const WHOLE = process.env["WALK"] === "whole";
+const SHARES = { "the demo": 0.04, "an example": 0.08, "an own trail": 0.2 };
 const SEED = Number(process.env["SEED"] ?? 20261201);
 
-test.describe.configure({ timeout: 1_200_000 });
+test.describe.configure({ timeout: WHOLE ? 7_200_000 : 600_000 });
 
 const TRIPS = {
   "the demo": async (page) => openDemo(page),
@@ -35,7 +36,10 @@ for (const [name, open] of Object.entries(TRIPS))
     for (const [i, address] of ADDRESSES.entries()) {
       await page.goto(address.path);
       await expect(page.getByTestId("line")).toBeVisible();
-      const { found, used, edits, faults } = await walkPage(page, { seed: SEED + i, share: SHARE });
+      const { found, used, edits, faults } = await walkPage(page, {
+        seed: SEED + i,
+        share: WHOLE ? 1 : SHARES[name as keyof typeof SHARES],
+      });
       all.found += found;
       all.used += used;
       all.edits.push(...edits);
@@ -53,5 +57,5 @@ for (const [name, open] of Object.entries(TRIPS))
     }
     console.log(`${name}: ${all.found} kinds of controls, ${all.used} used, ${all.edits.length} edits`);
     expect(all.faults).toEqual([]);
-    expect(all.edits.length).toBeGreaterThan(20);
+    expect(all.edits.length).toBeGreaterThan(10);
   });

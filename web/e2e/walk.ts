@@ -241,13 +241,15 @@ async function walk({ seed, share }: WalkChoice): Promise<Walked> {
   const done = new Set<string>();
   // What comes to the page by what was used is walked in its turn.
   for (let round = 0; round < 2; round++) {
-    for (const kind of controls().keys()) {
+    for (const [kind, found] of controls()) {
       if (done.has(kind)) continue;
       done.add(kind);
       walked.found++;
       if (random() >= share) continue;
-      const alike = controls().get(kind);
-      if (alike) await walkOne(alike[Math.floor(random() * alike.length)]!);
+      const place = Math.floor(random() * found.length);
+      // An edit may have drawn the page anew since they were looked for.
+      const element = found[place]!.isConnected ? found[place] : controls().get(kind)?.[place];
+      if (element && isThere(element)) await walkOne(element);
     }
     await unfold();
   }

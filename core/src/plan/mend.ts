@@ -18,6 +18,7 @@ export function withinLimits(
   issues: readonly z.core.$ZodIssue[],
   placeOf: (path: Path) => string,
 ): { document: unknown; told: Problem[] } | undefined {
+  if (issues.some((issue) => !mendOf(issue))) return undefined;
   const mended = structuredClone(document);
   const told: Problem[] = [];
   for (const issue of issues) {

@@ -29,10 +29,12 @@ function changedAt(value: unknown, [key, ...rest]: readonly string[]): unknown {
       (value as unknown[]).map((row) => changedAt(row, rest)),
     );
   if (!isPart(value)) return value;
-  const changed: Part = { ...value };
-  for (const name of key === "*" ? Object.keys(value) : [key])
-    if (value[name] !== undefined) changed[name] = changedAt(value[name], rest);
-  return Object.keys(changed).every((name) => changed[name] === value[name]) ? value : changed;
+  let changed: Part | undefined;
+  for (const name of key === "*" ? Object.keys(value) : [key]) {
+    const part = value[name] === undefined ? undefined : changedAt(value[name], rest);
+    if (part !== value[name]) (changed ??= { ...value })[name] = part;
+  }
+  return changed ?? value;
 }
 
 function identified(rows: unknown[]): unknown[] {

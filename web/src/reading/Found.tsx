@@ -109,7 +109,7 @@ function ByWord({ rows, onChange }: Props) {
                 aria-label={`Remove the keyword ${one.word}`}
                 className="text-muted hover:text-danger"
                 onClick={() =>
-                  choose(
+                  remember(
                     "ownWords",
                     own.filter((other) => other !== one),
                   )
