@@ -61,7 +61,7 @@ async function readSpreadsheet(
   if (column * row > MAX_CELLS)
     return refused(
       "file",
-      `A sheet of this file reaches to column ${column}, row ${row}, ${column * row} cells; the limit is ${MAX_CELLS}. Delete what stands far out, and save it again.`,
+      `A sheet of this file reaches to column ${column}, row ${row}, ${column * row} cells; the limit is ${MAX_CELLS}. Delete the cells far out, then save it again.`,
     );
   try {
     const { default: readXlsxFile } = await import("read-excel-file/web-worker");
