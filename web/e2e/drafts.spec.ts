@@ -17,9 +17,7 @@ const freeDisk = (page: Page): Promise<void> =>
 
 const FULL = /storage is full, so your change wasn’t saved/;
 
-test("a dialog, a typed line and a pasted forecast stay when storage refuses them, and go when it takes them", async ({
-  page,
-}) => {
+test("a dialog and a typed line stay when storage refuses them, and go when it takes them", async ({ page }) => {
   await openDemo(page, "/kit/");
   await fillDisk(page);
   await page.getByRole("button", { name: "Add item", exact: true }).click();
@@ -42,20 +40,6 @@ test("a dialog, a typed line and a pasted forecast stay when storage refuses the
   await freeDisk(page);
   await line.press("Enter");
   await expect(line).toHaveValue("");
-
-  await station(page, "Season");
-  const forecast = page.getByRole("button", { name: /^Forecast|forecast/ }).first();
-  await forecast.click();
-  const days = page.getByLabel(/^Days of .* from a table$/).first();
-  const pasted = "2027-04-10, 4, 15\n2027-04-11, 5, 16";
-  await days.fill(pasted);
-  await fillDisk(page);
-  await page.getByRole("button", { name: "Use these days" }).first().click();
-  await expect(page.getByText(FULL)).toBeVisible();
-  await expect(days).toHaveValue(pasted);
-  await freeDisk(page);
-  await page.getByRole("button", { name: "Use these days" }).first().click();
-  await expect(days).toHaveValue("");
 });
 
 test("cards of the log: each day keeps what is typed; a refused day stays; saved, the button rests and Undo brings it back", async ({

@@ -4,9 +4,9 @@ import { ADDRESSES } from "../src/stations/registry.ts";
 import { asFile, beginTrip, expect, gpxOf, openDemo, openExampleOf, test } from "./fixtures.ts";
 import { shownPlan, walkPage, type Walked } from "./walk.ts";
 
-/** All of them in the attack; here a seeded part, the more the faster a trip is computed: a fifth of the own trail's. */
+/** All of them in the attack; here a seeded part, the more the faster a trip is computed. */
 const WHOLE = process.env["WALK"] === "whole";
-const SHARES = { "the demo": 0.04, "an example": 0.08, "an own trail": 0.2 };
+const SHARES = { "the demo": 0.02, "an example": 0.05, "an own trail": 0.1 };
 const SEED = Number(process.env["SEED"] ?? 20261201);
 
 test.describe.configure({ timeout: WHOLE ? 7_200_000 : 600_000 });
@@ -57,5 +57,5 @@ for (const [name, open] of Object.entries(TRIPS))
     }
     console.log(`${name}: ${all.found} kinds of controls, ${all.used} used, ${all.edits.length} edits`);
     expect(all.faults).toEqual([]);
-    expect(all.edits.length).toBeGreaterThan(10);
+    expect(all.edits.length).toBeGreaterThan(3);
   });

@@ -18,6 +18,7 @@ import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { freshId } from "../../store/made.ts";
 import { useDraft } from "../../store/drafts.ts";
+import { mostRows } from "../../edit/fields.ts";
 
 interface Props {
   plan: Plan;
@@ -190,13 +191,17 @@ function Add({ plan }: { plan: Plan }) {
   const { units } = plan.trip;
   const kind = of === "" ? undefined : KIND[of];
   const read = kind && parseQuantity(kind, limit, units);
-  const fault = !decisionSchema.shape.name.safeParse(name.trim()).success
-    ? "Say what it depends on."
-    : pieceId === ""
-      ? "Choose the item to take."
-      : read && "error" in read
-        ? read.error
-        : undefined;
+  const most = mostRows("decisions");
+  const fault =
+    plan.decisions.length >= most
+      ? `A plan has up to ${most} decisions.`
+      : !decisionSchema.shape.name.safeParse(name.trim()).success
+        ? "Say what it depends on."
+        : pieceId === ""
+          ? "Choose the item to take."
+          : read && "error" in read
+            ? read.error
+            : undefined;
   return (
     <form
       aria-label="Add a decision"

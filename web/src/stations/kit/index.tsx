@@ -1,5 +1,4 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
-import { Plus } from "lucide-react";
 import { lazy, Suspense, useCallback, useMemo, useState } from "react";
 import { isTakenAlong, type DemandKind, type Hiker, type Piece, type Plan } from "@gepack/core";
 import { listFor } from "../../edit/kit.ts";
@@ -28,6 +27,7 @@ import { SelectBar } from "./SelectBar.tsx";
 import { KitRow } from "./KitRow.tsx";
 import { useCover } from "./useCover.ts";
 import { moveSpanEnd, nearestPoint, swapPoints, type DragPreview, type EndMark, type Places } from "./spans.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 const PieceDialog = lazy(() => import("./PieceDialog.tsx").then((module) => ({ default: module.PieceDialog })));
 
@@ -80,9 +80,9 @@ export default function Kit({ plan, result }: ScreenProps) {
   return (
     <section aria-label="Kit" className="reads-as-text bg-sheet">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2">
-        <button className="btn btn-strong" onClick={() => setEditing("new")}>
-          <Plus size={15} aria-hidden="true" /> Add item
-        </button>
+        <AddButton list="kit" rows={plan.kit} className="btn-strong" onClick={() => setEditing("new")}>
+          Add item
+        </AddButton>
         <AddLine plan={plan} hikerId={hiker.id} />
         <KitImport plan={plan} hikerId={hiker.id} />
         <label className="flex items-center gap-1.5 text-sm">

@@ -1,5 +1,4 @@
 /** The places of one kind as a table, edited where they stand. */
-import { Plus } from "lucide-react";
 import Papa from "papaparse";
 import { useMemo } from "react";
 import type { Plan, PlanResult, WalkedM } from "@gepack/core";
@@ -8,6 +7,7 @@ import { DataTable } from "../../ui/DataTable.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { placeColumns } from "./columns.tsx";
 import { addPlace, KINDS, pastePlaces, removePlaces, walkedOfPlace, type Place, type PlaceKind } from "./places.ts";
+import { AddButton } from "../../ui/AddButton.tsx";
 
 interface Props {
   kind: PlaceKind;
@@ -33,9 +33,9 @@ export function PlaceTable({ kind, plan, result, chosen, still, onChoose, onTabl
   );
   const columns = useMemo(() => placeColumns(kind, plan, profile), [kind, plan, profile]);
   const add = (
-    <button className="btn" onClick={() => onChoose(addPlace(kind, plan, profile, middleOf(result)))}>
-      <Plus size={15} aria-hidden="true" /> {KINDS[kind].add}
-    </button>
+    <AddButton list={kind} rows={places} onClick={() => onChoose(addPlace(kind, plan, profile, middleOf(result)))}>
+      {KINDS[kind].add}
+    </AddButton>
   );
   const paste = (cells: string[][]): void => {
     if (cells.some((row) => row.filter((cell) => cell.trim() !== "").length > 2))
