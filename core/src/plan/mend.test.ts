@@ -63,7 +63,7 @@ test.each<[string, (plan: Plan) => void, (plan: Plan) => unknown, unknown, strin
     ({ camps }) => camps.map(({ id }) => id),
     ["c"],
     "camps",
-    /^1 entries had an id/,
+    /^1 entry shared an id/,
   ],
   [
     "two rows of one id",
@@ -71,7 +71,7 @@ test.each<[string, (plan: Plan) => void, (plan: Plan) => unknown, unknown, strin
     ({ camps }) => camps.map(({ id, name }) => `${id} ${name}`),
     ["c C", "c-3 D", "c-2 C"],
     "camps",
-    /others got their own/,
+    /others got a new id/,
   ],
 ])("%s is mended and told, and reads without a word from then on", (_, change, look, found, place, words) => {
   const { value, problems } = reread(change);

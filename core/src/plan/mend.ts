@@ -74,10 +74,11 @@ export function withoutTwins(plan: Plan): Problem[] {
       seen.add(id);
       return [{ ...row, id }];
     });
+    const twins = rows.length - known.size;
     told.push({
       severity: "caution",
       place: name,
-      sentence: `${rows.length - known.size} entries had an id that another has: the same ones were left out, others got their own.`,
+      sentence: `${twins === 1 ? "1 entry" : `${twins} entries`} shared an id with another: copies were left out, others got a new id.`,
     });
     rows.splice(0, rows.length, ...kept);
   }

@@ -208,7 +208,7 @@ describe("places", () => {
     expect(axe()).toMatchObject({ fromStopId: "@start", toStopId: "@finish" });
   });
 
-  test("rows of a spreadsheet come in as one step; what does not read is told and left out", async () => {
+  test("rows of a spreadsheet come in as one step; what does not read is listed and left out", async () => {
     const { profile } = compute();
     const cells = [["Spring", "12.5"], ["Far spring", "900 km"], ["", "3"], ["Tank", "5 mi"], ["No place"]];
     const { added, unread } = pastePlaces("sources", planNow(), profile, cells);
@@ -309,7 +309,7 @@ describe("nights that are held on to", () => {
   const camp = () => days().find(({ night, rests }) => night === "camp" && !rests)!;
   const { profile } = { profile: computePlan(planWith({ hikers: [someone] }), [track]).profile };
 
-  test("moved on and back: one pin, snapped to what lies near, with the hours it may ask for", async () => {
+  test("a night moved on and back is one pin at the nearest listed place, with the hours it may add", async () => {
     const day = camp();
     moveNight(planNow(), profile, day, day.toM + 3000);
     expect(planNow().pins).toHaveLength(1);
