@@ -77,7 +77,7 @@ test("cards of the log: each day keeps what is typed; a refused day stays; saved
   await expect(save).toBeEnabled();
 });
 
-for (const ms of [0, 150, 300, 700])
+for (const ms of [0, 300])
   test(`a second click after ${ms} ms does nothing twice`, async ({ page }) => {
     await openDemo(page, "/power/");
     const rows = page.getByRole("table", { name: "Devices" }).getByRole("row");
@@ -91,9 +91,10 @@ for (const ms of [0, 150, 300, 700])
         else await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
       };
       if (byKeys) await button.focus();
-      await press();
-      if (ms > 0) await page.waitForTimeout(ms);
-      await press();
+      // The second does not wait for what the first makes of the page.
+      const first = press();
+      await page.waitForTimeout(ms);
+      await Promise.all([first, press()]);
     };
     await twice("Add device");
     await expect(rows).toHaveCount(before + 1);
@@ -107,9 +108,9 @@ for (const ms of [0, 150, 300, 700])
     const remove = page.getByRole("button", { name: /^Remove Device/ }).first();
     await remove.scrollIntoViewIfNeeded();
     const box = (await remove.boundingBox())!;
-    await page.mouse.click(box.x + 4, box.y + 4);
-    if (ms > 0) await page.waitForTimeout(ms);
-    await page.mouse.click(box.x + 4, box.y + 4);
+    const first = page.mouse.click(box.x + 4, box.y + 4);
+    await page.waitForTimeout(ms);
+    await Promise.all([first, page.mouse.click(box.x + 4, box.y + 4)]);
     await expect(rows).toHaveCount(before + 1);
     await page.waitForTimeout(900);
     await expect(rows).toHaveCount(before + 1);

@@ -1,14 +1,44 @@
 /** A page that watches itself: console errors, failures and requests to other hosts fail the test. */
 import { AxeBuilder } from "@axe-core/playwright";
-import { test as base, expect, type Page } from "@playwright/test";
+import { test as base, chromium, expect, type BrowserContext, type CDPSession, type Page } from "@playwright/test";
 
 interface Watched {
   /** Console errors that a test provokes on purpose. */
   allow: RegExp[];
 }
 
-export const test = base.extend<Watched>({
+/** A browser that goes on from test to test: its pages are compiled once. What a site stores is cleared between them. */
+interface Kept {
+  context: BrowserContext;
+  storage: CDPSession;
+}
+
+const STORED = "indexeddb,local_storage,cache_storage,service_workers,file_systems,storage_buckets";
+
+export const test = base.extend<Watched, { kept: Kept }>({
   allow: [[], { option: true }],
+  kept: [
+    async ({ launchOptions }, use, { project }) => {
+      const { baseURL, viewport } = project.use;
+      const options = { ...launchOptions, baseURL: baseURL!, viewport: viewport!, serviceWorkers: "block" } as const;
+      const context = await chromium.launchPersistentContext("", options);
+      const storage = await context.newCDPSession(context.pages()[0]!);
+      await use({ context, storage });
+      await context.close();
+    },
+    { scope: "worker" },
+  ],
+  // Who asks for a touch screen or a worker that keeps the parts has a context of its own.
+  context: async ({ kept, browser, baseURL, viewport, serviceWorkers, hasTouch, isMobile }, use) => {
+    if (serviceWorkers === "allow" || hasTouch) {
+      const own = await browser.newContext({ baseURL: baseURL!, viewport, serviceWorkers, hasTouch, isMobile });
+      await use(own);
+      return own.close();
+    }
+    await kept.storage.send("Storage.clearDataForOrigin", { origin: baseURL!, storageTypes: STORED });
+    await use(kept.context);
+    for (const page of kept.context.pages().slice(1)) await page.close();
+  },
   page: async ({ page, baseURL, allow }, use) => {
     const faults: string[] = [];
     const note = (text: string): void => {

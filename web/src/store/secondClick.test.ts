@@ -1,6 +1,6 @@
 /** Which click is the one before again. */
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { markEdit, refuseSecond } from "./secondClick.ts";
+import { forgetClick, markEdit, refuseSecond } from "./secondClick.ts";
 
 class Target {
   constructor(readonly free = false) {}
@@ -20,6 +20,7 @@ interface Given {
 function click({ x = 100, byKeys = false, target = new Target(), edits = true }: Given = {}): boolean {
   let isRefused = false;
   const event = {
+    timeStamp: performance.now(),
     detail: byKeys ? 0 : 1,
     clientX: byKeys ? 0 : x,
     clientY: 50,
@@ -76,6 +77,12 @@ test("an edit that begins after a wait still belongs to its click", () => {
   markEdit();
   vi.advanceTimersByTime(200);
   expect(click()).toBe(false);
+});
+
+test("Enter again after something was typed is a line of its own", () => {
+  expect(click({ byKeys: true })).toBe(true);
+  forgetClick();
+  expect(click({ byKeys: true })).toBe(true);
 });
 
 test("a key that is held down presses once", () => {

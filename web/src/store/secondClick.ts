@@ -28,11 +28,17 @@ export function markEdit(): void {
 
 export function refuseSecondClicks(): void {
   window.addEventListener("click", refuseSecond, true);
+  window.addEventListener("input", forgetClick, true);
 }
 
-/** Exported for its test. */
+/** Who has typed since means another one. Exported for its test, as the next is. */
+export function forgetClick(): void {
+  last = undefined;
+}
+
 export function refuseSecond(event: MouseEvent): void {
-  const click = { at: performance.now(), byKeys: event.detail === 0, x: event.clientX, y: event.clientY };
+  // When it was pressed, not when a busy page came to it.
+  const click = { at: event.timeStamp, byKeys: event.detail === 0, x: event.clientX, y: event.clientY };
   const before = last;
   last = click;
   if (!before || editedAt < before.at || click.at - before.at > AGAIN_MS || !isSamePlace(before, click)) return;
