@@ -15,6 +15,7 @@ export type { NightWarmth } from "./warmth/night.ts";
 export type { SleepKit } from "./warmth/sleep.ts";
 export { checkFigures, type Check, type CheckCode } from "./checks/index.ts";
 export type { FigureUnit, Severity } from "./checks/check.ts";
+export { LAGGING_APPETITE } from "./provision/food.ts";
 export type { Carry } from "./provision/water.ts";
 export { buildPantry, holdsItself, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "./food/figures.ts";
 export { DAY_MEALS, dayMenu, menuFigures, type DayMeal, type DayMenu } from "./food/menu.ts";
@@ -58,6 +59,7 @@ export {
   RULES,
   SERVICES,
   SNOW_ID,
+  TAP,
   SOURCE_KINDS,
   SPAN_BEGINS,
   SPAN_ENDS,

@@ -7,8 +7,8 @@ import type { Piece, Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import { isTaken, leftOut } from "../kit/decisions.ts";
 import type { Sending } from "../stops/post.ts";
-import { chanceThere, postagePrice } from "../stops/post.ts";
-import { sendingTo, serviceTo, stopFigures, type StopFigures } from "../stops/stays.ts";
+import { postagePrice } from "../stops/post.ts";
+import { sendingTo, stopFigures, type BoxSending, type StopFigures } from "../stops/stays.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
 import { travelsOf } from "./travels.ts";
 
@@ -32,7 +32,10 @@ export interface PlannedBox {
   /** From home: between which days it should be sent. Along the trail: the day of being there. */
   sending: Sending;
   sentDay: number;
+  /** That it is there when one comes, whenever that is. */
   chance: number;
+  /** Where its chance is less than good: the stop from which word home makes it better, and how good. */
+  onWord: { stopId: string; day: number; chance: number } | undefined;
   /** Between these days one comes for it, 5 to 95 of 100. */
   earliestDay: number;
   latestDay: number;
@@ -44,8 +47,7 @@ export type BoxFault =
   | { kind: "empty" }
   | { kind: "too-heavy"; limitKg: number }
   | { kind: "no-post" }
-  | { kind: "no-window" }
-  /** Sent on from a stop: too slow to be there, or sent back before one comes. */
+  /** Too slow to be there, or sent back before one comes. */
   | { kind: "unsure" }
   /** Sent later than the last good day. */
   | { kind: "sent-late"; days: number }
@@ -114,18 +116,18 @@ function boxTo(
   const { sending } = planned;
   const arrivesDay = stay.from.day;
   const sentOnDay = dayNumber(row?.sentOn ?? "");
-  const sentDay = sentOnDay ?? planned.sentDay ?? sending.byDay;
-  const service = serviceTo(stop, plan.resupply);
-  const chance = chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
+  const sentDay = sentOnDay ?? planned.sentDay ?? sending.day;
+  const chance =
+    sentOnDay === undefined ? planned.chance : sender ? planned.chanceFrom(sentOnDay) : planned.chanceOn(sentOnDay);
+  const unsure = chance < LEAST_CHANCE;
   const faults: BoxFault[] = [];
   if (contentG <= 0) faults.push({ kind: "empty" });
   if (totalG > 1000 * plan.resupply.mostParcelKg)
     faults.push({ kind: "too-heavy", limitKg: plan.resupply.mostParcelKg });
   if (stop.services.length > 0 && !stop.services.includes("post")) faults.push({ kind: "no-post" });
-  if (!sender && sending.fromDay > sending.byDay) faults.push({ kind: "no-window" });
-  if (sentOnDay !== undefined && sentOnDay > sending.byDay)
+  if (!sender && sentOnDay !== undefined && sentOnDay > sending.byDay)
     faults.push({ kind: "sent-late", days: sentOnDay - sending.byDay });
-  if (sender && chance < LEAST_CHANCE) faults.push({ kind: "unsure" });
+  if (unsure) faults.push({ kind: "unsure" });
   const refused = pieces.filter((piece) => travelsOf(piece) === "neither").map(({ id }) => id);
   if (refused.length > 0) faults.push({ kind: "not-by-post", pieceIds: refused });
   return {
@@ -144,11 +146,29 @@ function boxTo(
     sending,
     sentDay,
     chance,
+    onWord: unsure && !sender && sentOnDay === undefined ? bestWord(planned, chance, figures, arrivesDay) : undefined,
     earliestDay: arrivesDay - planned.earlyDays,
     latestDay: arrivesDay + planned.lateDays,
     holdDays: stop.postHoldDays,
     faults,
   };
+}
+
+/** Word from there goes home on the day of coming, and the box leaves on the next. */
+function bestWord(
+  { chanceFrom }: BoxSending,
+  byCalendar: number,
+  figures: readonly StopFigures[],
+  arrivesDay: number,
+): PlannedBox["onWord"] {
+  let best: PlannedBox["onWord"];
+  for (const { stop, stay, arrives } of figures) {
+    const { day } = stay.from;
+    if (!arrives || day >= arrivesDay) continue;
+    const chance = chanceFrom(day + 1, day);
+    if (chance > (best?.chance ?? byCalendar)) best = { stopId: stop.id, day, chance };
+  }
+  return best;
 }
 
 /** A line that waits for a decision goes in where that is taken. */
@@ -157,7 +177,7 @@ const goesIn = ({ decisions }: Pick<Plan, "decisions">, { decisionId }: BoxLine)
 
 const CARTON_G = 250;
 /** What is less likely to be there is given as unsure. */
-const LEAST_CHANCE = 0.9;
+export const LEAST_CHANCE = 0.9;
 
 /** The days of sending as dates, for lists and calendars. */
 export function sendingDates({ sending, fromStopId, sentDay }: PlannedBox): { from: string; by: string } {

@@ -1,5 +1,6 @@
 /** Boxes as they are packed and sent: too heavy for the carrier, with things in them that no post takes, sent late. */
 import type { BoxFault } from "../boxes/boxes.ts";
+import { isoOfDay } from "../units/day.ts";
 import { defineCheck, type CheckContext } from "./check.ts";
 
 type FaultOf<Kind extends BoxFault["kind"]> = Extract<BoxFault, { kind: Kind }>;
@@ -42,4 +43,22 @@ const boxSentLate = defineCheck({
   },
 });
 
-export const boxChecks = [boxTooHeavy, boxNotByPost, boxSentLate] as const;
+/** The day to send is that with the best chance, and even that may not be good: far down the trail none is. */
+const boxUnsure = defineCheck({
+  code: "box-unsure",
+  units: { stopId: "name", stop: "name", date: "date", chance: "%", word: "name", wordChance: "%" },
+  *find(context) {
+    for (const { box, where } of faultsOf(context, "unsure"))
+      yield {
+        severity: "caution",
+        ...where,
+        stopId: box.toStopId,
+        date: isoOfDay(box.sentDay),
+        chance: 100 * box.chance,
+        word: context.plan.stops.find(({ id }) => id === box.onWord?.stopId)?.name ?? "",
+        wordChance: 100 * (box.onWord?.chance ?? 0),
+      };
+  },
+});
+
+export const boxChecks = [boxTooHeavy, boxNotByPost, boxSentLate, boxUnsure] as const;

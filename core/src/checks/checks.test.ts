@@ -175,10 +175,14 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   });
 
   test("untrusted water inside a long dry stretch is named", () => {
-    const sources = [sourceOf("w1", 5000), sourceOf("maybe", 30_000, { reliable: false }), sourceOf("w2", 55_000)];
+    const sources = [
+      sourceOf("w1", 5000),
+      sourceOf("maybe", 30_000, { chanceByMonth: Array<number>(12).fill(0.4) }),
+      sourceOf("w2", 55_000),
+    ];
     expect(only(found({ sources }), "untrusted-water")?.source).toBe("maybe");
     expect(
-      only(found({ sources: sources.map((source) => ({ ...source, reliable: true })) }), "untrusted-water"),
+      only(found({ sources: sources.map((source) => ({ ...source, chanceByMonth: undefined })) }), "untrusted-water"),
     ).toBeUndefined();
   });
 

@@ -59,9 +59,9 @@ describe("doors, rides and boxes", () => {
     expect(found(checksOf(two(4)), "box-from-nowhere")).toEqual([]);
   });
 
-  test("no one day is right for a box that is held for a week only", () => {
+  test("no day is good for a box that is held for a day only", () => {
     const far = { stops: [stopOf("m", 70_000, { services: ["post"], postHoldDays: 1 })] };
-    expect(found(checksOf(far), "box-unsure")).toMatchObject([{ severity: "note", stop: "m" }]);
+    expect(found(checksOf(far), "box-unsure")).toMatchObject([{ severity: "caution", stop: "m", stopId: "m" }]);
   });
 
   test("the last shuttle of the day is gone", () => {

@@ -201,29 +201,6 @@ const counterShut = defineCheck({
   },
 });
 
-const LEAST_CHANCE = 0.9;
-
-/** What is sent while walking may come too late; what is sent from home may have no day that is right for all. */
-const boxUnsure = defineCheck({
-  code: "box-unsure",
-  units: { stopId: "name", stop: "name", by: "date", from: "date", chance: "%" },
-  *find(context) {
-    for (const { where, box } of arrivals(context)) {
-      if (!box) continue;
-      const { byDay, fromDay } = box.sending;
-      const noDay = box.sentDay === undefined && fromDay > byDay;
-      if (box.chance >= LEAST_CHANCE && !noDay) continue;
-      yield {
-        severity: noDay ? "note" : "caution",
-        ...where,
-        by: isoOfDay(byDay),
-        from: isoOfDay(noDay ? fromDay : (box.sentDay ?? byDay)),
-        chance: box.chance * 100,
-      };
-    }
-  },
-});
-
 /** Bought ahead or bounced: from a stop that is used, and before this one. */
 const boxFromNowhere = defineCheck({
   code: "box-from-nowhere",
@@ -259,7 +236,6 @@ export const stopChecks = [
   postOutOfSeason,
   shopShut,
   counterShut,
-  boxUnsure,
   boxFromNowhere,
   rideGone,
   foodNotSold,

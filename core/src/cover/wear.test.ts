@@ -55,6 +55,7 @@ test("a tube runs out on the leg on which its days are over, and says what would
   expect(left[0]!.grams).toBe(100);
   expect(left[1]!.grams).toBeCloseTo(100 - 10 * days[0]!, 9);
   expect(left[3]!.grams).toBe(0);
-  expect(of(wantedG + 1).rows[0]!.runsOutOnLeg).toBeUndefined();
-  expect(of(wantedG - 5).rows[0]!.runsOutOnLeg).toBe(3);
+  // A heavier tube may take a day more.
+  expect(of(1.2 * wantedG).rows[0]!.runsOutOnLeg).toBeUndefined();
+  expect(of(0.95 * wantedG).rows[0]!.runsOutOnLeg).toBe(3);
 });

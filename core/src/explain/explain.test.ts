@@ -6,7 +6,10 @@ import { computePlan, dayNumber, explain, EXPLAINED, seasonWhys, type Derivation
 
 const plan = planOf({
   climate: { stations: [stationOf(2, 26)] },
-  hikers: [hikerOf(), hikerOf({ id: "b", name: "B", stove: { fuel: "none" } })],
+  hikers: [
+    hikerOf({ food: { shortfallFraction: 0.08, appetiteByWeek: [0.75, 0.85, 0.95, 1] } }),
+    hikerOf({ id: "b", name: "B", stove: { fuel: "none" } }),
+  ],
   sources: [sourceOf("w", 20_000)],
   kit: [pieceOf("tent", 1200)],
 });

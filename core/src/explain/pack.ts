@@ -126,7 +126,7 @@ function explainCarry({ hiker, row, schools }: WhyContext, index: number): Deriv
   if (!carry) return leaf("carry", 0, "L", "days-planned");
   const perCampL = carry.dryCamps > 0 ? carry.campL / carry.dryCamps / carry.campHeat : 0;
   return sum("carry", carry.litres, "L", [
-    explainDrinking(hiker.water, schools.water, carry),
+    explainDrinking(hiker.water, schools.water, carry, row.body.bodyKg),
     product("carry-camps", carry.campL, "L", [
       leaf("dry-camps", carry.dryCamps, "count", "days-planned"),
       leaf("per-dry-camp", perCampL, "L/camp", "own-setting"),
@@ -140,12 +140,13 @@ function explainCarry({ hiker, row, schools }: WhyContext, index: number): Deriv
 }
 
 /** By the school's own measure: distance or hours, its rate, and what the heat makes of it. */
-function explainDrinking(own: WaterSettings, school: WaterSchool, carry: Carry): Derivation {
+function explainDrinking(own: WaterSettings, school: WaterSchool, carry: Carry, bodyKg: number): Derivation {
   const { walkingL, walkH } = carry;
   const km = carry.distanceM / 1000;
   const source = sourceOf("water", school);
-  const rule = school.rule?.(own);
-  if (rule && rule.perKmL > 0) {
+  const rule = school.rule?.(own, bodyKg);
+  const byHours = rule?.isLarger === true && rule.perHourL * walkH > rule.perKmL * km;
+  if (rule && rule.perKmL > 0 && !byHours) {
     const plainL = km * rule.perKmL;
     if (plainL <= 0) return leaf("carry-walking", walkingL, "L", source);
     const parts = [leaf("carry-km", km, "km", "track"), leaf("rate-per-km", rule.perKmL, "L/km", "own-setting")];

@@ -36,8 +36,9 @@ test("places of the leg alone, from its start, each with the way to the next wat
 });
 
 test("its nights by date, each where the day ends and as cold as the plan says", () => {
-  const result = computePlan(plan, tracks);
-  const { nights } = legSheet(plan, result, 1);
+  const camped = { ...plan, dayRules: { ...plan.dayRules, sleepAt: "camps" as const } };
+  const result = computePlan(camped, tracks);
+  const { nights } = legSheet(camped, result, 1);
   const days = result.days.filter((day) => day.legIndex === 1 && day.night === "camp");
   expect(nights.map(({ date }) => date)).toEqual(days.map(({ date }) => date));
   expect(nights.length).toBeGreaterThan(1);

@@ -10,7 +10,7 @@ const IDS = {
   time: "tobler naismith langmuir aitken din33466 munter swiss-polynomial irmischer-clarke own-pace",
   effort: "pandolf-santee lcda minetti acsm ludlow-weyand",
   resting: "mifflin-st-jeor harris-benedict-1919 harris-benedict-1984 cunningham-1980 katch-mcardle oxford-2005",
-  water: "heat-and-distance per-distance per-hour-heat heat-balance",
+  water: "distance-or-hours heat-and-distance per-distance per-hour-heat heat-balance",
   bodyMass: "forbes-dynamic rule-7700",
   fuel: "gas-canister gas-heat-exchanger alcohol tablets liquid-fuel none",
 };

@@ -31,6 +31,8 @@ export interface FieldRule {
   perKmL: number;
   perHourL: number;
   byHeat: boolean;
+  /** Of the two the larger counts, not their sum. */
+  isLarger?: boolean;
 }
 
 /** The hiker's own rates for cool walking. */
@@ -45,9 +47,9 @@ export interface WaterSchool extends School {
    * What the rate grows with: a field rule runs over the cells by its figures, `balance` has to be worked out
    * cell by cell from power and weather.
    */
-  kind: "distance" | "hours" | "balance";
-  /** The rule's figures for a hiker; undefined for the balance. */
-  rule?: (own: OwnRates) => FieldRule;
+  kind: "distance" | "hours" | "larger" | "balance";
+  /** The rule's figures for a hiker of a body mass; undefined for the balance. */
+  rule?: (own: OwnRates, bodyKg: number) => FieldRule;
 }
 
 export const PER_KM_L = 0.125;
@@ -61,6 +63,13 @@ export const FULL_SUN_W = 125;
 export function heatFactor(temperatureC: number): number {
   return 1 + clamp((temperatureC - WARM_C) / (HOT_C - WARM_C), 0, 1);
 }
+
+/** Heat made and sweat rise with the body, about by its mass to 0.75 to 1 in hikers' range [M]; 0.75 taken [L]. */
+export function bodyFactor(bodyKg: number): number {
+  return (bodyKg / RULE_BODY_KG) ** 0.75;
+}
+/** Whom the field rules were made for. */
+const RULE_BODY_KG = 75;
 
 /** Skin diffusion and least urine, 375 and 500 ml a day, in litres an hour; the breath is counted apart. */
 const OBLIGATORY_LPH = 0.875 / 24;
@@ -92,6 +101,25 @@ type WaterFunctions = Pick<WaterSchool, "rateLph" | "kind" | "rule">;
 const perKm = (input: WaterInput): number => (input.perKmL ?? PER_KM_L) * input.speedMps * 3.6;
 
 export const water = registryOf<WaterSchool>("water", [
+  defineSchool<WaterFunctions>({
+    id: "distance-or-hours",
+    name: "By distance or hours, whichever is more",
+    source: "Field rules: litres per km or per walking hour, by body weight, rising from 20 °C, doubled at 32 °C",
+    confidence: "medium",
+    validity: {
+      words: "Rules of thumb: on the flat the kilometres count, on slow climbs the hours.",
+      ranges: { temperatureC: [-20, 38], bodyKg: [45, 120] },
+    },
+    kind: "larger",
+    rule: ({ ratePerKmL, ratePerHourL }, bodyKg) => ({
+      perKmL: ratePerKmL * bodyFactor(bodyKg),
+      perHourL: ratePerHourL * bodyFactor(bodyKg),
+      byHeat: true,
+      isLarger: true,
+    }),
+    rateLph: (input) =>
+      Math.max(perKm(input), input.perHourL ?? PER_HOUR_L) * bodyFactor(input.bodyKg) * heatFactor(input.temperatureC),
+  }),
   defineSchool<WaterFunctions>({
     id: "heat-and-distance",
     name: "By distance and heat",

@@ -14,7 +14,7 @@ import { comesByPost, serviceTo, stopFigures, type StopFigures } from "../stops/
 import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
-import { flowChance, placeSources, type PlacedSource } from "../walk/sources.ts";
+import { flowChance, passedTaps, placeSources, type PlacedSource } from "../walk/sources.ts";
 import { speedFactors, surfaceIndex } from "../walk/surfaces.ts";
 
 /** Coming to a source that is counted on: how long one can do if it is dry, and the water that may be had until then. */
@@ -105,6 +105,7 @@ export function legTables(plan: Plan, result: PlanFigures, who: number): LegTabl
   const season = plan.climate.stations.length > 0 ? knownSeason(plan, profile) : undefined;
   const sources = placeSources({
     sources: plan.sources,
+    taps: passedTaps(plan.stops),
     stretches: plan.stretches,
     profile,
     wetness: plan.climate.wetness,

@@ -31,7 +31,7 @@ export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as con
 export const SOURCE_KINDS = ["spring", "creek", "lake", "tank", "cache", "tap", "snow"] as const;
 export const REPORTS = ["flowing", "trickle", "dry"] as const;
 export const CAN_SIZES = ["small", "middle", "large"] as const;
-export const PAST = ["none", "one", "chance"] as const;
+export const PAST = ["share", "none", "one", "chance"] as const;
 export const TREATMENTS = ["none", "filter", "dioxide", "chlorine", "lamp", "boil"] as const;
 export const MURKS = ["clear", "cloudy", "silty", "glacial"] as const;
 export const TARGETS = ["giardia", "cryptosporidium"] as const;
@@ -85,3 +85,6 @@ export const SURFACES = [
 
 /** A party has so many at most. */
 export const MOST_HIKERS = 6;
+
+/** Water at a stop that is passed by: this, and the stop's id. */
+export const TAP = "@tap:";

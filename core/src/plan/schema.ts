@@ -93,13 +93,13 @@ export const foodSchema = z.looseObject({
   /** Bulk of packed food in kilograms per litre. */
   bulkKgPerL: amount("kg/L", 0.1, 1.5).default(0.5),
   /** Fraction of the need left uncovered on purpose; negative is a surplus. */
-  shortfallFraction: fraction(-0.5, 0.7).default(0.08),
+  shortfallFraction: fraction(-0.5, 0.7).default(0),
   reserveFraction: fraction().default(0.08),
   /** Reserve at least so many days of food, where the fraction is less. */
   reserveDays: amount("days", 0, 5).default(0.5),
   wrapperFraction: fraction(0, 0.3).default(0.03),
   /** Fraction of the need eaten in trail weeks 1, 2, 3 and from the fourth on. */
-  appetiteByWeek: z.array(fraction(0.3, 1.5)).length(4).default([0.75, 0.85, 0.95, 1]),
+  appetiteByWeek: z.array(fraction(0.3, 1.5)).length(4).default([1, 1, 1, 1]),
   /** Fraction of the menu's energy that is protein. */
   proteinFraction: fraction().default(0.15),
   /** What is burned awake and off the feet as a multiple of rest: in breaks, and at camp or in town. */
@@ -130,9 +130,12 @@ export const waterSchema = z.looseObject({
   breakfastL: amount("L", 0, 4).default(0.4),
   trust: z.enum(["reliable", "chance", "all"]).default("chance"),
   /** With trust `chance`: the least chance of flow in the month that still counts. */
-  leastChance: fraction().default(0.7),
-  /** What is carried past a source that may be dry: nothing, to the one after it, or until all are hardly ever dry. */
-  past: z.enum(PAST).default("none"),
+  leastChance: fraction().default(0.75),
+  /**
+   * What is carried past a source that may be dry: a share by its chance, nothing, to the one after it, or until all
+   * are hardly ever dry.
+   */
+  past: z.enum(PAST).default("share"),
   /** With `chance`: that all the sources one counts on may be dry; a fifth of it on hot days. */
   dryChance: fraction().default(0.05),
   treatment: z
@@ -196,7 +199,7 @@ export const hikerSchema = z.looseObject({
       time: z.string().default("tobler"),
       effort: z.string().default("pandolf-santee"),
       resting: z.string().default("mifflin-st-jeor"),
-      water: z.string().default("heat-and-distance"),
+      water: z.string().default("distance-or-hours"),
       bodyMass: z.string().default("forbes-dynamic"),
     })
     .prefault({}),
@@ -207,9 +210,10 @@ export const dayRulesSchema = z.looseObject({
   startRule: z.enum(["clock", "sunrise"]).default("clock"),
   /** Fraction of the wanted hours that may be walked in the dark. */
   darkFraction: fraction().default(0),
-  /** `camp` ends up to the window earlier where water or a listed camp is. */
+  /** `camp` ends at water, a listed camp or another good place, so much before or after its hours do. */
   endRule: z.enum(["hours", "camp"]).default("camp"),
   campWindowH: amount("h", 0, 5).default(1),
+  campAheadH: amount("h", 0, 5).default(1.5),
   sleepAt: z.enum(["anywhere", "camps", "beds"]).default("anywhere"),
   /** Reach a stop before it closes, or camp before it and come in the morning. */
   arriveByClosing: z.boolean().default(false),

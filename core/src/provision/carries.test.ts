@@ -170,12 +170,20 @@ describe("the choice with the least cost", () => {
       let km = 0;
       const kms = [0];
       const points: WaterPoint[] = [
-        { node: 0, sourceId: undefined, offTrailM: 0, optional: false, isIce: false, chance: 1 },
+        { node: 0, sourceId: undefined, offTrailM: 0, optional: false, isIce: false, chance: 1, pastShare: 0 },
       ];
       for (const [i, step] of steps.entries()) {
         kms.push((km += step.km));
         const optional = !step.free && i + 1 < steps.length;
-        points.push({ node: i + 1, sourceId: `s${i}`, offTrailM: step.offTrailM, optional, isIce: false, chance: 1 });
+        points.push({
+          node: i + 1,
+          sourceId: `s${i}`,
+          offTrailM: step.offTrailM,
+          optional,
+          isIce: false,
+          chance: 1,
+          pastShare: 0,
+        });
       }
       const paying: PayingInput = {
         points,

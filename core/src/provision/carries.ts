@@ -17,6 +17,8 @@ import { firstBeyond, waterPoints } from "./waterPoints.ts";
 
 /** A rest day at a dry camp takes as much as two further camps: its meals are dinner and breakfast again. */
 const CAMPS_PER_ZERO = 2;
+/** Water past which more than this is carried is none for a camp. */
+const NO_CAMP_FROM = 0.5;
 /** A camp that brings at least so much of its water is called dry. */
 const DRY_FROM = 0.5;
 
@@ -110,7 +112,12 @@ function carriesBetween(
     const said = ground.camps.carryPast.find(({ fromNode, toNode }) => fromNode < to.node && toNode > from.node);
     const past = said?.past ?? needs.water.past;
     const beyond = pastPoint({ ...needs.water, past }, points, i, conditions[part]!.walking.highC);
-    const pastL = beyond > i + 1 ? Math.max(0, needOf(carryTo(i, beyond)).litres - need.litres) : 0;
+    const pastL =
+      past === "share"
+        ? sharePast(points, i + 1, need.litres, (j) => needOf(carryTo(i, j)).litres)
+        : beyond > i + 1
+          ? Math.max(0, needOf(carryTo(i, beyond)).litres - need.litres)
+          : 0;
     carries.push({
       legIndex: walk.parts[part]!.legIndex,
       fromNode: from.node,
@@ -131,6 +138,22 @@ function carriesBetween(
     });
   }
   return carries;
+}
+
+/**
+ * Carried past a point that may be dry: the share of what it would take to the next, which may be dry as well; the
+ * last of them is a stop's, and sure. `litresTo` is what all being dry before a point takes.
+ */
+function sharePast(
+  points: readonly WaterPoint[],
+  at: number,
+  litres: number,
+  litresTo: (point: number) => number,
+): number {
+  const share = points[at]!.pastShare;
+  if (share <= 0 || at + 1 >= points.length) return 0;
+  const nextL = Math.max(litres, litresTo(at + 1));
+  return share * (nextL - litres + sharePast(points, at + 1, nextL, litresTo));
 }
 
 /** What a way from water to water takes. */
@@ -163,7 +186,7 @@ function pastPoint(
 ): number {
   let j = i + 1;
   const last = points.length - 1;
-  if (past === "none") return j;
+  if (past === "none" || past === "share") return j;
   if (past === "one") return isSource(points[j]!) ? Math.min(j + 1, last) : j;
   const allowed = dryChance * (highC >= HOT_DAY_C ? IN_HEAT : 1);
   const chances = [points[j]!.chance];
@@ -234,7 +257,8 @@ function campsOf(
     while (near < points.length && (endNode - points[near]!.node) * cellM > CAMP_FAR_M) near++;
     let waterM = CAMP_FAR_M;
     for (let i = near; i < points.length && (points[i]!.node - endNode) * cellM < CAMP_FAR_M; i++) {
-      const { node, offTrailM, optional, sourceId } = points[i]!;
+      const { node, offTrailM, optional, sourceId, pastShare } = points[i]!;
+      if (pastShare > NO_CAMP_FROM) continue;
       const offM = optional && !made.has(sourceId!) ? offTrailM : 0;
       waterM = Math.min(waterM, Math.abs(node - endNode) * cellM + offM);
     }

@@ -42,6 +42,9 @@ export function partMeals(part: DayPart, at: PartOfDay): PartMeals {
   };
 }
 
+/** On long hikes: nine tenths of the need at the start, rising evenly to all of it on day 21 [L]; the means of the weeks. */
+export const LAGGING_APPETITE = [0.92, 0.95, 0.98, 1] as const;
+
 /** Share of the need that is eaten in a week of trail: appetite lags behind effort at first. */
 export function appetite(food: FoodSettings, tripDay: number): number {
   const weeks = food.appetiteByWeek;

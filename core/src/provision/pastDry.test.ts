@@ -91,7 +91,7 @@ describe("carrying past what may fail", () => {
   });
 
   test("what was seen decides: a source seen dry lately is passed by, one seen flowing is counted on", () => {
-    const doubtful = { reliable: false, kind: "creek" };
+    const doubtful = { reliable: false, kind: "creek", chanceByMonth: Array<number>(12).fill(0.3) };
     const seen = (said: string, date = "2027-03-28"): Input => ({ ...doubtful, reports: [{ date, said }] });
     const { length: without } = row([], { trust: "chance" }).carries;
     const count = (source: Input): number => row([at(8, source)], { trust: "chance" }).carries.length;

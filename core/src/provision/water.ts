@@ -40,7 +40,7 @@ export interface DrinkInput {
 /** Litres drunk from the start of the block to each node, into `into` from the first part's node on. */
 export function drunkLitres(input: DrinkInput): Float64Array {
   const { water } = input.needs.schools;
-  const rule = water.rule?.(input.needs.water);
+  const rule = water.rule?.(input.needs.water, input.bodyKg);
   return rule ? ruleLitres(input, rule) : balanceLitres(input);
 }
 
@@ -52,11 +52,13 @@ function ruleLitres({ ground, walk, into }: DrinkInput, rule: FieldRule): Float6
   const perCell = (rule.perKmL * ground.profile.cellM) / 1000;
   const perHour = rule.perHourL;
   const perHeatK = rule.byHeat ? PER_HEAT_K : 0;
+  const isLarger = rule.isLarger === true;
   let sum = 0;
   into[first] = 0;
   for (let c = first; c < last; c++) {
     const over = (cellC[c]! - WARM_C) * perHeatK;
-    const litres = perCell + perHour * cellH[c]!;
+    const byHours = perHour * cellH[c]!;
+    const litres = !isLarger ? perCell + byHours : perCell > byHours ? perCell : byHours;
     sum += over <= 0 ? litres : over >= 1 ? 2 * litres : (1 + over) * litres;
     into[c + 1] = sum;
   }
@@ -109,6 +111,8 @@ export interface WaterPoint {
   offTrailM: number;
   /** That there is water; a stop's tap runs. */
   chance: number;
+  /** Of what it would take, were it dry, the share that is carried past it. */
+  pastShare: number;
   /** Water off the trail that is fetched only where it pays: not a stop's, which is walked to anyway. */
   optional: boolean;
   /** Snow, or frozen: what is taken has to be melted first. */

@@ -2,9 +2,9 @@
 import { SNOW_ID } from "../plan/ids.ts";
 import type { WaterSettings } from "../plan/schema.ts";
 import { indexAbove } from "../units/sorted.ts";
-import { CAMP_FAR_M } from "../walk/camps.ts";
+import { CAMP_FAR_M, type CampGround } from "../walk/camps.ts";
 import type { Halt } from "../walk/halts.ts";
-import { flowChance, trusted, type PlacedSource } from "../walk/sources.ts";
+import { flowChance, pastShare, trusted, type PlacedSource } from "../walk/sources.ts";
 import type { DayPart } from "../walk/walk.ts";
 import { MELTED_EACH, SNOW_EVERY_M, type SnowWater } from "./snowWater.ts";
 import type { ProvisionInput } from "./supply.ts";
@@ -36,7 +36,7 @@ function withSnow({ walk, needs, ground, conditions }: ProvisionInput, snow: Sno
       const runs = snow.runs(walk.parts[part]!, conditions[part]!);
       const awayM = Math.min(node - point.node, next.node - node) * cellM;
       const melted = needs.stove.fuel !== "none" && mark % MELTED_EACH === 0 && awayM >= SNOW_EVERY_M;
-      if (runs || melted) all.push({ node, sourceId: SNOW_ID, offTrailM: 0, chance: 1, optional: false, isIce: !runs });
+      if (runs || melted) all.push({ ...SURE, node, sourceId: SNOW_ID, offTrailM: 0, isIce: !runs });
     }
   }
   return all;
@@ -59,12 +59,15 @@ function placedPoints(input: ProvisionInput): WaterPoint[] {
     takeHalts(node);
     while (part + 1 < walk.parts.length && walk.parts[part]!.endNode <= node) part++;
     if (points.at(-1)?.node === node) continue;
-    if (trusted(source, needs.water, walk.parts[part]!.day))
+    const { day } = walk.parts[part]!;
+    const share = shareAt(input, source, day);
+    if (share < 1)
       points.push({
         node,
         sourceId: source.id,
         offTrailM: source.offTrailM,
-        chance: chanceOf(source, needs.water, walk.parts[part]!.day),
+        chance: chanceOf(source, needs.water, day),
+        pastShare: share,
         optional: source.offTrailM > 0,
         isIce:
           isIce(source.kind, conditions[part]!.walking.highC) ||
@@ -73,6 +76,21 @@ function placedPoints(input: ProvisionInput): WaterPoint[] {
   }
   takeHalts(Infinity);
   return points;
+}
+
+/** What is carried past a source: by its chance where that is the way, else nothing, of those that are counted on. */
+function shareAt({ needs, ground }: ProvisionInput, source: PlacedSource, day: number): number {
+  const { water } = needs;
+  const isTrusted = trusted(source, water, day);
+  if (pastAt(ground.camps, water, source.node) !== "share") return isTrusted ? 0 : 1;
+  const share = pastShare(source, water, day);
+  // Nobody leaves the trail for water that is rather not there.
+  return source.offTrailM > 0 && !isTrusted ? 1 : share;
+}
+
+/** How water is carried past a place: as the plan says for all there, else the hiker's way. */
+function pastAt({ carryPast }: CampGround, { past }: WaterSettings, node: number): WaterSettings["past"] {
+  return carryPast.find(({ fromNode, toNode }) => fromNode < node && toNode >= node)?.past ?? past;
 }
 
 /** Who counts on a source by hand takes it for as likely as what they trust. */
@@ -87,13 +105,14 @@ function underSnow({ kind, node }: PlacedSource, snow: SnowWater | undefined): b
 }
 
 const tap = (halt: Halt): WaterPoint => ({
+  ...SURE,
   node: halt.node,
   sourceId: undefined,
   offTrailM: halt.footM,
-  chance: 1,
-  optional: false,
   isIce: false,
 });
+
+const SURE = { chance: 1, pastShare: 0, optional: false } as const;
 
 /** Is snow or ice all the water near this camp? Water that was carried there is none. */
 export function onlyIceAt({ sources, needs, ground, conditions, walk, snow }: ProvisionInput, camp: DayPart): boolean {

@@ -41,6 +41,8 @@ export function blockFigures(input: BlockFigureInput): BlockFigures {
 function blockLegs(input: BlockFigureInput): LegResult[] {
   const { block, profile, halts, hikerIds, sleep, nightBy, terrain } = input;
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
+  const hoursOfDay = new Map<number, number>();
+  for (const { day, walkH } of block.parts) hoursOfDay.set(day, (hoursOfDay.get(day) ?? 0) + walkH);
   const legs: LegResult[] = [];
   for (let index = block.block.firstLeg; index < block.block.endLeg; index++) {
     const inBlock = index - block.block.firstLeg;
@@ -94,7 +96,7 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
       walkH: sum(rows.map(({ part }) => part.walkH)),
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH - detourHours(part))),
       detourH: sum(rows.map(({ part }) => detourHours(part))),
-      dayCount: sum(rows.map(({ part }) => part.walkH / part.budgetH)),
+      dayCount: sum(rows.map(({ part }) => part.walkH / hoursOfDay.get(part.day)!)),
       campNights: sum(camps.map(({ part }) => 1 + part.zeroDays)),
       bedNights: sum(rows.map(({ part }) => (part.night === "bed" ? 1 + part.zeroDays : 0))),
       nightsOutside: sum(outside.map(({ part }) => 1 + part.zeroDays)),

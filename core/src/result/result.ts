@@ -84,7 +84,7 @@ export interface LegResult {
   trailH: number;
   /** To water off the trail and back. */
   detourH: number;
-  /** Walking days, the unfinished ones as shares of their hours. */
+  /** Days walked, as the calendar counts them; of one on which a stop is walked on through, the share of its hours. */
   dayCount: number;
   /** Nights on the trail, between the stops. */
   campNights: number;

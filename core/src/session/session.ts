@@ -24,6 +24,7 @@ import { dayNumber } from "../units/day.ts";
 import { baseHoursInput, levelHoursPerM } from "../walk/baseHours.ts";
 import { densitiesOf, haltStop, type Halt, type HaltStop } from "../walk/halts.ts";
 import { pinFacts, type PlacedPin } from "../walk/pins.ts";
+import { passedTaps } from "../walk/sources.ts";
 import { type Terrain } from "../walk/terrain.ts";
 import { keepEqual } from "./memo.ts";
 import { rememberedStages } from "./stages.ts";
@@ -144,6 +145,7 @@ export class Session {
     const halts = stage.haltsAsWalked({ halts: planned, past });
     const sources = stage.sources({
       sources: this.part("walked sources", walked(plan.sources)),
+      taps: this.part("taps", passedTaps(walked(plan.stops))),
       stretches,
       profile,
       wetness: climate.wetness,

@@ -102,6 +102,7 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
         toNode: nodeOf(row.toNode),
       })),
       wet: camps.wet.moved(sources),
+      nightL: camps.nightL,
     },
     baseH: ground.baseH.map((hours) => picked(hours, new Float64Array(count), cells).map((h) => h * ratio)),
     slowPerKg: picked(ground.slowPerKg, new Float64Array(count), cells),

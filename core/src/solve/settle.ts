@@ -85,11 +85,13 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
   let starts: number[] | undefined;
   let lastMove = Infinity;
   let frozen: DayPart[] | undefined;
+  let last: DayPart[] | undefined;
   let damped = false;
 
   for (let round = 1; ; round++) {
     input.onRound?.();
-    const walk = walkBlock(ground, block, before.walk, loadKg, detours, frozen);
+    const walk: Walk = walkBlock(ground, block, before.walk, loadKg, detours, frozen, last);
+    last = walk.parts;
     const walkedOn = loadKg;
     const walkedTo = detours;
     const conditions = partConditions(ground, walk.parts);

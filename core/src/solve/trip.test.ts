@@ -16,6 +16,7 @@ const plan = (overrides: Record<string, unknown> = {}): Plan =>
     stops: [stopOf("a", 60_000), stopOf("b", 110_000, { nights: 0 }), stopOf("c", 150_000)],
     sources: [sourceOf("w", 30_000), sourceOf("v", 90_000), sourceOf("u", 170_000)],
     kit: [pieceOf("pack", 4000)],
+    hikers: [hikerOf({ food: { shortfallFraction: 0.3 } })],
     ...overrides,
   });
 
@@ -173,7 +174,7 @@ describe("coming to rest", () => {
         const answers = [0, 20, 40, 60].map((kg) => answerFrom(input, kg));
         const saidKg = solved.loads[0]![0]!.startKg;
         // One answer is come to from both sides, to 10 g times what such heavy packs feed back; two are 0.2 kg apart.
-        expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.1);
+        expect(saidKg, `${km} km`).toBeGreaterThan(Math.max(...answers) - 0.15);
         if (Math.max(...answers) - Math.min(...answers) > 0.2) twofold++;
       }
       return twofold;

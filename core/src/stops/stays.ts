@@ -4,7 +4,15 @@ import type { LegResult, TripFigures } from "../result/result.ts";
 import { dayNumber } from "../units/day.ts";
 import { offers, supplierOf } from "../walk/halts.ts";
 import type { Stay } from "./openings.ts";
-import { arrivalSpreadDays, chanceThere, postagePrice, sendingDays, type Sending, type Service } from "./post.ts";
+import {
+  arrivalSdDays,
+  arrivalSpreadDays,
+  chanceOver,
+  postagePrice,
+  sendingDays,
+  type Sending,
+  type Service,
+} from "./post.ts";
 
 export type FoodBy = NonNullable<Stop["foodBy"]>;
 
@@ -159,6 +167,9 @@ export interface BoxSending extends StopBox {
   /** So many days before and after the plan that one may come for it. */
   earlyDays: number;
   lateDays: number;
+  /** Sent from home on a day; and when one comes to a place on the way, and gives word there or sends it oneself. */
+  chanceOn: (sentDay: number) => number;
+  chanceFrom: (sentDay: number, wordDay?: number) => number;
 }
 
 export function sendingTo(
@@ -168,22 +179,27 @@ export function sendingTo(
   sender: Pick<StopFigures, "stay"> | undefined,
 ): BoxSending {
   const service = serviceTo(stop, resupply);
-  const arrivesDay = stay.from.day;
-  const walked = days.filter(({ date }) => dayNumber(date)! < arrivesDay).length;
+  const plannedDay = stay.from.day;
+  const walkedTo = (day: number): number => days.filter(({ date }) => dayNumber(date)! < day).length;
+  const walked = walkedTo(plannedDay);
+  const sdDays = arrivalSdDays(walked);
   const lateDays = arrivalSpreadDays(walked);
-  const earlyDays = Math.min(lateDays, arrivesDay - dayNumber(trip.startDate)!);
-  const sending = sendingDays({
-    ...service,
-    arrivesDay,
-    // What is sent along the trail comes as much earlier or later as one does oneself.
-    earlyDays: sender ? 0 : earlyDays,
-    lateDays: sender ? 0 : lateDays,
-    holdDays: stop.postHoldDays,
-  });
+  const earlyDays = Math.min(lateDays, plannedDay - dayNumber(trip.startDate)!);
+  const holdDays = stop.postHoldDays;
+  const sending = sendingDays({ ...service, arrival: { plannedDay, sdDays }, holdDays });
+  /** Who sends, or gives word, along the trail comes as much earlier or later as they do themselves. */
+  const chanceFrom = (sentDay: number, wordDay = sentDay): number =>
+    chanceOver(service, { sentDay, holdDays }, { plannedDay, sdDays: arrivalSdDays(walked - walkedTo(wordDay)) });
   const sentDay = sender?.stay.from.day;
-  const chance =
-    sentDay === undefined ? sending.chance : chanceThere(service, { sentDay, arrivesDay, holdDays: stop.postHoldDays });
-  return { sending, sentDay, chance, earlyDays, lateDays };
+  return {
+    sending,
+    sentDay,
+    chance: sentDay === undefined ? sending.chance : chanceFrom(sentDay),
+    chanceOn: (day) => chanceOver(service, { sentDay: day, holdDays }, { plannedDay, sdDays }),
+    chanceFrom,
+    earlyDays,
+    lateDays,
+  };
 }
 
 function boxOf(
@@ -193,12 +209,13 @@ function boxOf(
   before: readonly StopFigures[],
 ): StopBox {
   const isFromHome = at.foodBy === "drop";
-  return sendingTo(
+  const { sending, sentDay, chance } = sendingTo(
     plan,
     result,
     at,
     isFromHome ? undefined : before.find((one) => one.stop.id === at.stop.foodFromStopId),
   );
+  return { sending, sentDay, chance };
 }
 
 export function moneyTotal(money: StopMoney): number {

@@ -22,6 +22,8 @@ export interface CampGround {
   /** Where the plan says for all what is carried past water that may be dry. */
   carryPast: readonly CarryPast[];
   wet: WetTable;
+  /** Litres that a hiker brings to a night without water; of several the most. */
+  nightL: number;
 }
 
 /** Between two nodes, in a season of days of the year, inclusive. */
@@ -80,6 +82,18 @@ export class WetTable {
     return -1;
   }
 
+  /** All between two nodes, both included, in walking order. */
+  within(firstNode: number, lastNode: number, day: number): number[] {
+    const { near, waters } = this;
+    const nodes: number[] = [];
+    for (let i = indexAbove(near.length, (k) => near[k]!.node, firstNode - 1); i < near.length; i++) {
+      const source = near[i]!;
+      if (source.node > lastNode) break;
+      if (waters.every((water) => trusted(source, water, day))) nodes.push(source.node);
+    }
+    return nodes;
+  }
+
   /** The same waters with other nodes. */
   moved(sources: readonly PlacedSource[]): WetTable {
     return new WetTable(sources, this.waters);
@@ -132,6 +146,7 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
       return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, past }));
     }),
     wet: new WetTable(sources, waters),
+    nightL: Math.max(...waters.map(({ dinnerL, nightL, breakfastL }) => dinnerL + nightL + breakfastL)),
   };
 }
 
@@ -142,6 +157,11 @@ export function firstAbove(sorted: Int32Array, limit: number): number | undefine
 
 function firstIndexAbove(sorted: Int32Array, limit: number): number {
   return indexAbove(sorted.length, (i) => sorted[i]!, limit);
+}
+
+/** The values of a sorted list between two, both included. */
+export function within(sorted: Int32Array, first: number, last: number): Int32Array {
+  return sorted.subarray(firstIndexAbove(sorted, first - 1), firstIndexAbove(sorted, last));
 }
 
 /** The last value of a sorted list that is at most `limit`; −1 when there is none. */

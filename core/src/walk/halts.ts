@@ -108,7 +108,7 @@ export interface HaltsInput extends Wanted {
 
 /**
  * At least two halts: both ends of the trail are always among them, and where the walk goes on elsewhere there is
- * one. Stops on one node keep the first. Of stops all are on the route.
+ * one. Stops on one node are one, that of the first, with what all of them offer. Of stops all are on the route.
  */
 export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   const halts: Halt[] = [];
@@ -116,7 +116,10 @@ export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   used.sort((a, b) => a.node - b.node);
   for (const { stop, node } of used) {
     const snapped = haltNode(profile, node);
-    if (halts.at(-1)?.node !== snapped) halts.push(haltAt(stop, snapped, wanted));
+    const halt = haltAt(stop, snapped, wanted);
+    const last = halts.at(-1);
+    if (last?.node !== snapped) halts.push(halt);
+    else if (Math.abs(last.footM - halt.footM) <= TOGETHER_M) halts[halts.length - 1] = joined(last, halt);
   }
   const { firstId, lastId } = walkEnds(profile.reversed ? "reverse" : "forward");
   if (halts[0]?.node !== 0) halts.unshift(trailEnd(firstId, 0));
@@ -159,6 +162,25 @@ export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wante
     foodDensity: densities[supplierOf(stop)],
     closesH: stop.closesH,
     passH: PASS_THROUGH_H,
+  };
+}
+
+/** Places so near each other off the trail, too, are one: the hostel, the shop and the post of a crossing. */
+const TOGETHER_M = 500;
+
+/** What either offers is there; open as long as the one that closes last. */
+function joined(first: Halt, other: Halt): Halt {
+  const closes = first.closesH === undefined || other.closesH === undefined;
+  return {
+    ...first,
+    nights: Math.max(first.nights, other.nights),
+    hasSocket: first.hasSocket || other.hasSocket,
+    hasBed: first.hasBed || other.hasBed,
+    feeds: first.feeds || other.feeds,
+    sellsFood: first.sellsFood || other.sellsFood,
+    sellsFuel: first.sellsFuel || other.sellsFuel,
+    foodDensity: first.sellsFood ? first.foodDensity : other.foodDensity,
+    closesH: closes ? undefined : Math.max(first.closesH!, other.closesH!),
   };
 }
 

@@ -186,9 +186,10 @@ export class Stride {
     return levelHours(this.ground, this.loadKg, distanceM, cell);
   }
 
-  /** Is the stop within an hour's walk of this node? */
-  inReach(today: Today, fromNode: number, to: Halt): boolean {
-    return this.hoursAhead(today, fromNode, to.node, PUSH_ON_H) + this.hoursThere(to, to.node - 1) <= PUSH_ON_H;
+  /** Does snow lie at a node? */
+  hasSnow({ yearDay }: Today, node: number): boolean {
+    const { snow, snowFromDay, snowToDay } = this.ground.terrain;
+    return snow[node]! >= 0 && seasonHolds(snowFromDay[node]!, snowToDay[node]!, yearDay);
   }
 
   /** About the hours from node to node, by the ground alone; Infinity from `mostH` on. */

@@ -20,7 +20,9 @@ export interface Today {
   sunsetH: number;
   daylightH: number;
   startH: number;
+  /** Walking hours that are meant for the day, after light and rules; and before what is owed from the days before. */
   budgetH: number;
+  fairH: number;
   /** Fraction of speed lost per metre of height above 2,000 m. */
   slowPerM: number;
   /** Day high brought down to sea level, the day's range, and how much of it every quarter of an hour is below. */
@@ -67,6 +69,7 @@ export function beginDay(
   clockPerH: number,
   { day, fromStop, nightsUp }: Pick<WalkState, "day" | "fromStop" | "nightsUp">,
   node: number,
+  owedH = 0,
 ): Today {
   const { profile, rules, paces } = ground;
   const sun = ground.sun.at(day, profile.latDeg[node]!);
@@ -84,14 +87,17 @@ export function beginDay(
       : Math.min(12, Math.max(byClock, sun.sunriseH - darkH * clockPerH));
   const morningDarkH = Math.max(0, sun.sunriseH - startH) / clockPerH;
   const lightH = (sun.sunsetH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
-  const budgetH = Math.min(wantedH, Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
+  const mostH = Math.min(Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
+  // Hours that are told for a day are those of that day.
+  const owesH = ground.ownHours.has(day) ? 0 : owedH;
   return {
     day,
     yearDay: dayOfYear(day),
     month: monthOfDay(day),
     ...sun,
     startH,
-    budgetH,
+    budgetH: Math.min(wantedH + owesH, mostH),
+    fairH: Math.min(wantedH, mostH),
     highAtSeaC: weather.highC + heightM * HIGH_LAPSE_K_PER_M,
     rangeK: weather.highC - weather.lowC,
     slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),

@@ -3,15 +3,15 @@
  * the shortest wanted day sets the hours. A block runs from a planned night at a stop that restocks to the next one;
  * nothing later bears on it, so blocks are solved one after the other.
  *
- * A day ends at a stop with a night, where its walking hours are used up, or up to a window earlier
- * where water or a listed camp is; light, stretches without camping and closing times have their say.
+ * A day ends at a stop with a night, or at the best place around where its walking hours are used up (see `night.ts`);
+ * light, stretches without camping and closing times have their say.
  * Clock: hours of local mean time.
  */
-import { firstAbove } from "./camps.ts";
+import { CAMP_NEAR_M, firstAbove } from "./camps.ts";
 import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
-import { campNode } from "./night.ts";
+import { nightNode, owedToday, type Evening } from "./night.ts";
 import { nextPin, pinnedHours, restAtPin, type PlacedPin } from "./pins.ts";
 import { PUSH_ON_H, Stride } from "./stride.ts";
 import { nightsUpAfter } from "./slow.ts";
@@ -87,8 +87,9 @@ export function blocksOf(halts: readonly Halt[]): Block[] {
 }
 
 /**
- * `loadKg` is the pack of each hiker on every cell, `detours` the water that is fetched off the trail. With `frozen` days keep their ends, and only the
- * hours are worked out again: so a camp that hesitates between two cells comes to rest.
+ * `loadKg` is the pack of each hiker on every cell, `detours` the water that is fetched off the trail. With `frozen` days
+ * keep their ends, and only the hours are worked out again: so a camp that hesitates between two places comes to rest.
+ * `last` is the walk of the round before, whose camps are kept where another is hardly better.
  */
 export function walkBlock(
   ground: Ground,
@@ -97,6 +98,7 @@ export function walkBlock(
   loadKg: readonly Float64Array[],
   detours: DetourSources = [],
   frozen?: readonly DayPart[],
+  last: readonly DayPart[] = [],
 ): Walk {
   const { halts, rules, profile, past } = ground;
   const stride = new Stride(ground, loadKg, halts[block.firstLeg]!.node, halts[block.endLeg]!.node, detours);
@@ -106,6 +108,10 @@ export function walkBlock(
   let today = beginDay(ground, clockPerH, before, halts[block.firstLeg]!.node);
   let clockH = today.startH;
   let usedH = 0;
+  /** Hours that the days since the last bed fell short of those wanted; and since water, where the day begins. */
+  let owedH = 0;
+  let dryH = 0;
+  const lastEnds = new Set(last.map(({ endNode }) => endNode));
 
   const openPart = (legIndex: number, node: number, offTrailStartH: number): DayPart => {
     usedH += offTrailStartH;
@@ -139,11 +145,12 @@ export function walkBlock(
     part.endClockH = part.startClockH + part.walkH * clockPerH;
     clockH = part.endClockH;
   };
-  const nextDay = (node: number, zeroDays: number, fromStop: boolean): void => {
+  const nextDay = (node: number, zeroDays: number, inBed: boolean, fromStop: boolean): void => {
+    owedH = inBed ? 0 : owedH + today.fairH - usedH;
     walkedDays = zeroDays > 0 ? 0 : walkedDays + 1;
     day += 1 + zeroDays;
     nightsUp = nightsUpAfter(nightsUp, profile.heightM[node]!, 1 + zeroDays);
-    today = beginDay(ground, clockPerH, { day, fromStop, nightsUp }, node);
+    today = beginDay(ground, clockPerH, { day, fromStop, nightsUp }, node, owedToday(owedH));
     clockH = today.startH;
     usedH = 0;
   };
@@ -166,17 +173,24 @@ export function walkBlock(
         const pin = nextPin(day < past.lastDay ? past.nights : ground.pins, begun, to.node);
         const dayH = pin ? hoursToPin(stride, today, pin, { day, begun, clockH: fromClockH, usedH }) : today.budgetH;
         node = stride.advance(today, begun, pin?.node ?? to.node, fromClockH, dayH - usedH);
-        if (node < to.node && node !== pin?.node) {
-          const camp =
-            sleepsAt(ground, to) && stride.inReach(today, node, to)
-              ? to.node
-              : campNode(stride, today, begun, node, to.node);
-          // The rest of the distance, or the whole distance again up to a camp that came before the hours' end.
-          if (camp > node) {
-            const soFarH = stride.hours(begun, node);
-            node = stride.advance(today, node, camp, fromClockH + soFarH * clockPerH, Infinity);
-          } else node = camp;
-        }
+        const evening: Omit<Evening, "endNode" | "stopAllowed"> = {
+          startNode: begun,
+          clockH: fromClockH,
+          stopNode: to.node,
+          stopOffH: stride.hoursThere(to, to.node - 1),
+          wantedH: dayH - usedH,
+          sinceWaterH: dryH,
+          lastEnds,
+        };
+        const night = (endNode: number, stopAllowed: boolean): number => {
+          const camp = nightNode(stride, today, { ...evening, endNode, stopAllowed });
+          // What lies beyond is walked as well.
+          if (camp > endNode)
+            stride.advance(today, endNode, camp, fromClockH + stride.hours(begun, endNode) * clockPerH, Infinity);
+          return camp;
+        };
+        const chosen = node < to.node && node !== pin?.node;
+        if (chosen) node = night(node, sleepsAt(ground, to));
         if (node === to.node) {
           const hours = stride.hours(begun, node);
           const offH = stride.hoursThere(to, node - 1);
@@ -185,8 +199,8 @@ export function walkBlock(
           const before = to.node - Math.round(BEFORE_STOP_M / profile.cellM);
           if ((closedBy(ground, to, arrivesH) || rideMissed(to.rides, reachesH)) && before > begun) node = before;
           // The side trip is longer than what is left of the day: it is walked tomorrow.
-          else if (usedH + hours + offH > today.budgetH + PUSH_ON_H && to.node - 1 > begun)
-            node = campNode(stride, today, begun, to.node - 1, to.node);
+          else if (!chosen && usedH + hours + offH > today.budgetH + PUSH_ON_H && to.node - 1 > begun)
+            node = night(to.node - 1, false);
         }
       }
       const hours = stride.hours(begun, node);
@@ -198,7 +212,8 @@ export function walkBlock(
       part.forbiddenCamp = part.night === "camp" && ground.camps.forbidden[node] === 1;
       const due = day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= rules.restEveryDays;
       part.zeroDays = kept ? kept.zeroDays : Math.max(pinHere ? restAtPin(pinHere, day) : 0, due ? 1 : 0);
-      nextDay(node, part.zeroDays, false);
+      dryH = hoursSinceWater(stride, part, dryH);
+      nextDay(node, part.zeroDays, part.night === "bed", false);
       part = openPart(legIndex, node, 0);
     }
     part.offTrailEndH = stride.hoursThere(to, to.node - 1);
@@ -223,11 +238,20 @@ export function walkBlock(
       const due =
         day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
       part.zeroDays = Math.max(to.nights - 1, due ? 1 : 0, 0);
-      nextDay(to.node, part.zeroDays, true);
+      nextDay(to.node, part.zeroDays, to.hasBed, true);
     } else clockH += to.passH;
+    dryH = 0;
   }
   const { cellH, cellC, surface } = stride;
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true, nightsUp } };
+}
+
+/** Walking hours since there was water, at the end of a day. */
+function hoursSinceWater(stride: Stride, { startNode, endNode, walkH, day }: DayPart, beforeH: number): number {
+  const { camps, profile } = stride.ground;
+  const reach = Math.round(CAMP_NEAR_M / profile.cellM);
+  const filled = camps.wet.lastWithin(startNode + 1, endNode + reach, day);
+  return filled < 0 ? beforeH + walkH : filled < endNode - reach ? stride.hours(filled, endNode) : 0;
 }
 
 /** What a pin ahead makes of the day: its hours in all, those used up before it among them. */

@@ -19,7 +19,7 @@ export function pansAndDunes(): Record<string, unknown> {
         sex: "male",
         heightCm: 178,
         bodyKg: 78,
-        packComfortKg: 23,
+        packComfortKg: 26,
         packVolumeL: 85,
       }),
       botanist("lise", "Lise Amsel", {
@@ -27,7 +27,7 @@ export function pansAndDunes(): Record<string, unknown> {
         sex: "female",
         heightCm: 170,
         bodyKg: 63,
-        packComfortKg: 19,
+        packComfortKg: 22,
         packVolumeL: 75,
       }),
     ],

@@ -1,6 +1,7 @@
 /** Starts a trip of your own. */
 import {
   FINISH_ID,
+  LAGGING_APPETITE,
   pieceSchema,
   PLAN_VERSION,
   planSchema,
@@ -62,7 +63,7 @@ export async function startTrip(start: Start): Promise<void> {
         sex: "female",
         heightCm: 170,
         bodyKg: 68,
-        ...(lengthM < SHORT_TRIP_M ? fed : {}),
+        ...(lengthM < LONG_TRIP_M ? {} : lagging),
         menus: { defaultId: "menu-cooked", coldId: "menu-cold" },
         ...hiker,
       },
@@ -74,9 +75,9 @@ export async function startTrip(start: Start): Promise<void> {
   await takePlan({ plan, tracks: [track, ...alternates.map((found) => found.track)] });
 }
 
-/** Some ten days: on shorter walks appetite keeps up, and nobody plans to lose weight. */
-const SHORT_TRIP_M = 220_000;
-const fed = { food: { shortfallFraction: 0, appetiteByWeek: [1, 1, 1, 1] } };
+/** Four weeks and more, about: on shorter walks the need is met; on longer ones appetite lags behind effort at first. */
+const LONG_TRIP_M = 600_000;
+const lagging = { food: { appetiteByWeek: [...LAGGING_APPETITE] } };
 
 const wholeHike = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
 /** A few pieces with honest masses, so that the first figures of an own trip mean something. */

@@ -8,12 +8,11 @@ import {
   isoOfDay,
   hoursOn,
   postOpening,
-  sendingDates,
   stopFigures,
   type Plan,
   type PlanResult,
 } from "@gepack/core";
-import { boxName } from "../words/boxes.ts";
+import { boxName, wordWords } from "../words/boxes.ts";
 import { NIGHT_WORDS, nightKind } from "../words/nights.ts";
 import { sayIn } from "../words/say.ts";
 
@@ -83,15 +82,14 @@ function boxEvents({ plan, result }: Given): EventAttributes[] {
   const say = sayIn(plan);
   return boxesOf(plan, result).flatMap((box) => {
     const name = boxName(box, plan);
-    const { by } = sendingDates(box);
-    const earliest = isoOfDay(box.earliestDay);
+    const earliest = isoOfDay(Math.max(box.earliestDay, box.sentDay + 1));
     return [
       wholeDay(
         plan,
         `${box.key}-send`,
-        by,
+        isoOfDay(box.sentDay),
         `Mail the box to ${name}`,
-        `${say.kg(box.totalG / 1000)}. Last day with a 95 % chance of arriving in time. ${box.row?.address ?? ""}`,
+        `${say.kg(box.totalG / 1000)}. ${say.percent(100 * box.chance)} chance of being there in time. ${wordWords(box, plan, say)} ${box.row?.address ?? ""}`,
       ),
       wholeDay(
         plan,

@@ -82,7 +82,9 @@ describe("on a straight trail", () => {
   });
 
   test("a source that is not trusted: one’s own judgement is counted on, whatever the rule", () => {
-    const plan = planWith({ sources: [{ id: "tank", name: "Old tank", trackM: 45_000, reliable: false }] });
+    const plan = planWith({
+      sources: [{ id: "tank", name: "Old tank", trackM: 45_000, chanceByMonth: Array<number>(12).fill(0.4) }],
+    });
     const { action, after } = take(plan, track, "untrusted-water");
     expect(action.button).toBe("Count on Old tank");
     expect(after).toEqual([]);

@@ -116,6 +116,23 @@ export function moreNights({ plan }: FixContext, stopId: string, nights: number)
   };
 }
 
+/** Who asks gets a parcel held for a month at most counters. */
+const ASKED_HOLD_DAYS = 30;
+
+export function holdLonger({ plan }: FixContext, stopId: string): Action | undefined {
+  const stop = plan.stops.find(({ id }) => id === stopId);
+  if (!stop || stop.postHoldDays >= ASKED_HOLD_DAYS) return undefined;
+  const words = `Ask ${stop.name} to hold boxes ${ASKED_HOLD_DAYS} days`;
+  return {
+    button: words,
+    label: words,
+    recipe: (draft) => {
+      const target = draft.stops.find(({ id }) => id === stopId);
+      if (target) target.postHoldDays = ASKED_HOLD_DAYS;
+    },
+  };
+}
+
 /** A pinned night is dropped. */
 export function unpin({ plan }: FixContext, pinId: string): Action | undefined {
   if (!plan.pins.some(({ id }) => id === pinId)) return undefined;

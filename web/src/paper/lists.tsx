@@ -3,14 +3,13 @@ import {
   decisionsOf,
   isoOfDay,
   luggageOf,
-  sendingDates,
   type Hiker,
   type Luggage,
   type PlannedBox,
   type ShoppingList,
 } from "@gepack/core";
 import { weekdayDate } from "../units/date.ts";
-import { arrivalWords, boxName, sendWords, TRAVEL_WORDS } from "../words/boxes.ts";
+import { arrivalWords, boxName, sendWords, TRAVEL_WORDS, wordWords } from "../words/boxes.ts";
 import { CARRIERS_FIRST } from "../words/cautions.ts";
 import { firstName, stopName } from "../words/names.ts";
 import { itemsOf } from "./boxItems.ts";
@@ -32,7 +31,7 @@ export function BoxSheet({ facts, box }: { facts: PaperFacts; box: PlannedBox })
       <div className="cut">✂</div>
       <h2 dir="auto">Box to {name}</h2>
       <p className="small">
-        {plan.trip.name}, leg {box.legIndex + 1}. Mail {sendWords(box, say)}.
+        {plan.trip.name}, leg {box.legIndex + 1}. Mail {sendWords(box, say)}. {wordWords(box, plan, say)}
       </p>
       <ul aria-label="In the box">
         {itemsOf({ plan, result, box }).map(({ id, name: what, grams, waits }) => (
@@ -175,17 +174,16 @@ interface Duty {
 export function SendingSheet({ facts }: { facts: PaperFacts }) {
   const { plan, result, boxes, say } = facts;
   const sendings = boxes.flatMap((box): Duty[] => {
-    const { by } = sendingDates(box);
     const name = boxName(box, plan);
     const sent = box.row?.sentOn !== undefined;
     return [
       {
-        iso: by,
-        what: `${sent ? "Sent" : box.fromStopId === undefined ? "Mail by" : "Forwarded by the hiker"}: box to ${name}`,
-        more: `${say.kg(box.totalG / 1000)}, ${say.money(box.price)}; ${sendWords(box, say)}`,
+        iso: isoOfDay(box.sentDay),
+        what: `${sent ? "Sent" : box.fromStopId === undefined ? "Mail" : "Forwarded by the hiker"}: box to ${name}`,
+        more: `${say.kg(box.totalG / 1000)}, ${say.money(box.price)}; ${sendWords(box, say)}, ${say.percent(100 * box.chance)} chance. ${wordWords(box, plan, say)}`,
       },
       {
-        iso: isoOfDay(box.earliestDay),
+        iso: isoOfDay(Math.max(box.earliestDay, box.sentDay + 1)),
         what: `Should be there: box to ${name}`,
         more: `picked up ${arrivalWords(box, say)}`,
       },

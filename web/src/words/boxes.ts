@@ -9,7 +9,6 @@ import {
   type Refill,
   type Travels,
 } from "@gepack/core";
-import { mailBetween } from "./cautions.ts";
 import { stopName } from "./names.ts";
 import type { Say } from "./say.ts";
 
@@ -44,8 +43,13 @@ export function boxName({ toStopId, fromStopId }: Pick<PlannedBox, "toStopId" | 
 export function sendWords(box: PlannedBox, say: Say): string {
   const { from, by } = sendingDates(box);
   if (box.fromStopId !== undefined) return `on ${say.date(by)}, while you are there`;
-  if (from === by) return `on ${say.date(by)}`;
-  return from < by ? `${say.date(from)} to ${say.date(by)}` : `by ${say.date(by)}`;
+  return from === by ? `on ${say.date(by)}` : `${say.date(from)} to ${say.date(by)}`;
+}
+
+/** Who sends it on word from the trail rather than by the calendar. */
+export function wordWords({ onWord }: PlannedBox, plan: Plan, say: Say): string {
+  if (!onWord) return "";
+  return `When word comes from ${stopName(plan, onWord.stopId)}, about ${say.date(isoOfDay(onWord.day))}, mail it (${say.percent(100 * onWord.chance)}).`;
 }
 
 export function arrivalWords({ earliestDay, latestDay }: PlannedBox, say: Say): string {
@@ -62,17 +66,13 @@ export function refillWords({ kind, pieceId, fromLeg, toLeg }: Refill, plan: Pla
 }
 
 /** What is wrong with it that no check tells. */
-export function faultWords(fault: BoxFault, box: PlannedBox, say: Say): string | undefined {
-  const { from, by } = sendingDates(box);
+export function faultWords(fault: BoxFault): string | undefined {
   switch (fault.kind) {
     case "empty":
       return "This box is empty. Add something, or clear what you typed.";
     case "no-post":
       return "No post office is listed for this stop. Ask there, or send the box to another stop.";
-    case "no-window":
-      return `No single mailing date works. ${mailBetween(say.date(by), say.date(from))} Ask the counter to hold it longer, or have someone at home mail it once you know your date.`;
     case "unsure":
-      return `Mailed from that stop, it has a ${say.percent(100 * box.chance)} chance of being there when you arrive. It’s held for ${say.days(box.holdDays)} only, or the distance is too short. Ask them to hold it longer, or forward it from a later stop.`;
     case "too-heavy":
     case "sent-late":
     case "not-by-post":

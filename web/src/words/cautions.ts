@@ -9,11 +9,6 @@ export const TOGETHER = "Everyone walks together: the slower pace and the shorte
 export const RELOAD = "Reload the page; your plan is saved.";
 export const IMPORT_FAILED = "Import failed; your plan hasn’t changed.";
 
-/** What to do where no single day suits both an early and a late hiker. */
-export function mailBetween(by: string, from: string): string {
-  return `Mail it by ${by} in case you’re early, but not before ${from} in case you’re late.`;
-}
-
 /** A file above the limit, in bytes. */
 export function tooLargeFile(bytes: number, mostBytes: number): string {
   return `This file is ${Math.round(bytes / 1e6)} MB; the limit is ${mostBytes / 1e6} MB.`;

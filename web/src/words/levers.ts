@@ -32,6 +32,7 @@ const TRUST = {
   reliable: "Count on reliable sources only",
 } as const;
 const PAST = {
+  share: "Carry past a doubtful source by how doubtful it is",
   none: "Don’t carry water past doubtful sources",
   one: "Carry past a doubtful source to the next one",
   chance: "Carry past doubtful sources to one that is almost never dry",

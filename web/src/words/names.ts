@@ -1,4 +1,4 @@
-import { RIDE, SNOW_ID, TRANSFER, walkEnds, type Hiker, type Plan } from "@gepack/core";
+import { RIDE, SNOW_ID, TAP, TRANSFER, walkEnds, type Hiker, type Plan } from "@gepack/core";
 
 /** Name of a stop, the two ends of the trail and places between the parts of a route included. */
 export function stopName({ stops, trip, route }: Pick<Plan, "stops" | "trip" | "route">, stopId: string): string {
@@ -14,9 +14,10 @@ function named(rows: readonly { id: string; name: string }[], id: string): strin
   return rows.find((row) => row.id === id)?.name ?? id;
 }
 
-/** Name of a source; a stop’s tap has none. */
+/** Name of a source; the tap of a stop that is passed by has the stop’s, that of one where one stops has none. */
 export function waterName(sourceId: string | undefined, plan: Plan): string {
   if (sourceId === SNOW_ID) return "snow along the trail";
+  if (sourceId?.startsWith(TAP)) return plan.stops.find(({ id }) => id === sourceId.slice(TAP.length))?.name ?? "a tap";
   return plan.sources.find((source) => source.id === sourceId)?.name ?? "the stop’s tap";
 }
 

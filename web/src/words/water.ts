@@ -45,6 +45,7 @@ export const TRUST_WORDS = {
 } as const;
 
 export const PAST_WORDS = {
+  share: "past doubtful ones, by their chance",
   none: "only to the next source",
   one: "past one that may be dry",
   chance: "until one that’s almost never dry",

@@ -106,7 +106,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
     opensH: 9,
     wait: 0,
   },
-  "box-unsure": { stopId: "sael", stop: "Sael", by: "2027-05-05", from: "2027-05-07", chance: 82 },
+  "box-unsure": { stopId: "sael", stop: "Sael", date: "2027-05-05", chance: 82, word: "Hask", wordChance: 98 },
   "box-too-heavy": { stop: "Sael", have: 22.4, limit: 20 },
   "box-not-by-post": { stop: "Sael", piece: "Fuel" },
   "box-sent-late": { stop: "Sael", late: 3, chance: 61 },

@@ -23,15 +23,14 @@ export const GET: APIRoute = ({ request, url }) => {
   if (bad.length > 0) return problem(400, "Not a parcel", `${bad.join("; ")}.`);
   const transit = simulatedTransit({ to: to as PostPlace, distanceKm });
   if (arrivesDay === undefined) return answer(request, transit);
-  const { byDay, chance, fromDay } = sendingDays({
+  const { day, byDay, chance, fromDay } = sendingDays({
     ...transit,
     lostFraction: LOST_FRACTION,
-    arrivesDay,
-    earlyDays: 0,
-    lateDays: 0,
+    arrival: { plannedDay: arrivesDay, sdDays: 0 },
     holdDays,
   });
-  return answer(request, { ...transit, sendBy: isoOfDay(byDay), notBefore: isoOfDay(fromDay), chance });
+  const dates = { sendOn: isoOfDay(day), sendBy: isoOfDay(byDay), notBefore: isoOfDay(fromDay) };
+  return answer(request, { ...transit, ...dates, chance });
 };
 
 export const ALL: APIRoute = () => methodRefused("GET, HEAD");

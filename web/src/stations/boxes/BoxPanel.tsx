@@ -7,7 +7,16 @@ import { showPapers } from "../../store/papers.ts";
 import { ticksOf } from "../../edit/ticks.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { parseQuantity } from "../../units/quantity.ts";
-import { arrivalWords, boxName, faultWords, refillWords, sendWords, STEP_WORDS, STEPS } from "../../words/boxes.ts";
+import {
+  arrivalWords,
+  boxName,
+  faultWords,
+  refillWords,
+  sendWords,
+  STEP_WORDS,
+  STEPS,
+  wordWords,
+} from "../../words/boxes.ts";
 import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { itemsOf } from "../../paper/boxItems.ts";
@@ -58,11 +67,12 @@ export function BoxPanel({ plan, result, box, say }: Props) {
     <section aria-label={`Box to ${name}`} className="min-w-0 text-sm">
       <h2 className="m-0 text-lg font-bold">{name}</h2>
       <p className="mt-0 mb-2 text-muted">
-        Mail it {sendWords(box, say)}. You arrive {arrivalWords(box, say)}; it is held for {say.days(box.holdDays)}. For
+        Mail it {sendWords(box, say)}: {say.percent(100 * box.chance)} chance of being there when you come.{" "}
+        {wordWords(box, plan, say)} You arrive {arrivalWords(box, say)}; it is held for {say.days(box.holdDays)}. For
         leg {box.legIndex + 1}, from {stopName(plan, box.toStopId)}.
       </p>
       {box.faults.map((fault) => {
-        const words = faultWords(fault, box, say);
+        const words = faultWords(fault);
         return (
           words && (
             <p key={fault.kind} className="my-1 text-caution">

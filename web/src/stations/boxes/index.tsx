@@ -92,6 +92,7 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
                 { id: "mass", head: "weight", right: true, cell: ({ totalG }) => say.kg(totalG / 1000) },
                 { id: "price", head: "postage", right: true, from: 561, cell: ({ price }) => say.money(price) },
                 { id: "send", head: "mail", cell: (box) => sendWords(box, say) },
+                { id: "chance", head: "in time", right: true, cell: (box) => say.percent(100 * box.chance) },
                 { id: "fetch", head: "you arrive", from: 861, cell: (box) => arrivalWords(box, say) },
                 {
                   id: "chance",

@@ -24,8 +24,8 @@ export function FoodSupply({ plan, stop, figures, set }: Props) {
         {foodBy === undefined ? "" : `${capital(FOOD_BY_WORDS[foodBy])}. `}
         {box &&
           (box.sentDay === undefined
-            ? `Mail it by ${say.date(isoOfDay(box.sending.byDay))} (${say.percent(100 * box.chance)} chance of being there in time, even if you’re early), but not before ${say.date(isoOfDay(box.sending.fromDay))}.`
-            : `Mailed on ${say.date(isoOfDay(box.sentDay))}, it has a ${say.percent(100 * box.chance)} chance of being there in time.`)}
+            ? `Mail it on ${say.date(isoOfDay(box.sending.day))}: ${say.percent(100 * box.chance)} chance of being there when you come.`
+            : `Mailed on ${say.date(isoOfDay(box.sentDay))}, it has a ${say.percent(100 * box.chance)} chance of being there when you come.`)}
         {foodBy !== undefined &&
           comesByPost(foodBy) &&
           !box &&

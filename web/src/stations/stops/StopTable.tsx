@@ -120,15 +120,13 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
     },
     {
       id: "send",
-      head: "mail by",
+      head: "mail on",
       right: true,
       from: 861,
       cell: ({ id }) => {
         const box = byStop.get(id)?.box;
         if (!box) return "";
-        return box.sentDay === undefined
-          ? say.date(isoOfDay(box.sending.byDay))
-          : `${say.date(isoOfDay(box.sentDay))}, ${say.percent(100 * box.chance)}`;
+        return `${say.date(isoOfDay(box.sentDay ?? box.sending.day))}, ${say.percent(100 * box.chance)}`;
       },
     },
     {

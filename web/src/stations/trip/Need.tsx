@@ -1,5 +1,5 @@
 /** What is eaten, the menus apart. */
-import type { Plan } from "@gepack/core";
+import { LAGGING_APPETITE, type Plan } from "@gepack/core";
 import { Fields, type FieldRow } from "../../ui/FieldNumber.tsx";
 import { HikerChoice, HikerRows, useHiker } from "../../ui/HikerFields.tsx";
 
@@ -14,7 +14,6 @@ const FOOD: FieldRow[] = [
   ["food.campFactor", "Camp and town, multiple of resting"],
   ["food.townExtraKcal", "Extra eaten in town to make up a deficit"],
 ];
-const GROWING = [0.75, 0.85, 0.95, 1];
 
 export function Need({ plan }: { plan: Plan }) {
   const hiker = useHiker(plan);
@@ -30,7 +29,9 @@ export function Need({ plan }: { plan: Plan }) {
           label="Appetite"
           value={hiker.food.appetiteByWeek.every((share) => share === 1) ? "full" : "grows"}
           options={{ grows: "grows over four weeks", full: "full from the first day" }}
-          set={(target, picked) => void (target.food.appetiteByWeek = picked === "full" ? [1, 1, 1, 1] : [...GROWING])}
+          set={(target, picked) =>
+            void (target.food.appetiteByWeek = picked === "full" ? [1, 1, 1, 1] : [...LAGGING_APPETITE])
+          }
         />
       </Fields>
     </>

@@ -1,4 +1,5 @@
-import { advice } from "../../fixes/fix.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { holdLonger, moreNights } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 export const boxWords = checkWords({
@@ -24,7 +25,23 @@ export const boxWords = checkWords({
     mark: "box",
     station: "boxes",
     sentence: (check, say) =>
-      `The box to ${check.stop} was mailed ${say.days(check.late)} after the last date that still works if you’re early; on your planned date it has a ${say.number(check.chance)} % chance of being there.`,
+      `The box to ${check.stop} was mailed ${say.days(check.late)} after the last good date; it has a ${say.number(check.chance)} % chance of being there when you come.`,
     fixes: () => [advice("Call the counter, buy food for the next days, or take a rest day there.")],
+  },
+  "box-unsure": {
+    mark: "box",
+    station: "boxes",
+    sentence: (check, say) =>
+      `Mailed on ${say.date(check.date)}, the box to ${check.stop} has a ${say.number(check.chance)} % chance of being there when you come.${check.word === "" ? "" : ` Mailed when word comes from ${check.word}, it has ${say.number(check.wordChance)} %.`}`,
+    fixes: (check, on) =>
+      fixes(
+        holdLonger(on, check.stopId),
+        moreNights(on, check.stopId, 1),
+        advice(
+          check.word === ""
+            ? "Mail it from the stop before, or buy food there."
+            : `Leave the box packed at home, and send word when you reach ${check.word}.`,
+        ),
+      ),
   },
 });

@@ -1,6 +1,5 @@
 import { moreNights, passStop, startLater } from "../../fixes/schedule.ts";
 import { advice, fixes } from "../../fixes/fix.ts";
-import { mailBetween } from "../cautions.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
 
@@ -62,19 +61,6 @@ export const stopWords = checkWords({
       fixes(
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
         advice("Some hostels and shops accept boxes at any hour: ask where to send it."),
-      ),
-  },
-  "box-unsure": {
-    mark: "post",
-    station: "boxes",
-    sentence: (check, say) =>
-      check.severity === "note"
-        ? `No single mailing date works for the box to ${check.stop}. ${mailBetween(say.date(check.by), say.date(check.from))}`
-        : `Mailed on ${say.date(check.from)}, the box to ${check.stop} has a ${say.number(check.chance)} % chance of arriving in time; mailed by ${say.date(check.by)}, it almost certainly will.`,
-    fixes: (check, on) =>
-      fixes(
-        moreNights(on, check.stopId, 1),
-        advice("Ask the counter to hold it longer, mail it from an earlier stop, or have someone at home mail it."),
       ),
   },
   "box-from-nowhere": {

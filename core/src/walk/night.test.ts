@@ -1,0 +1,116 @@
+/** Where nights fall on a flat trail at 4 km/h: worked out apart. */
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { hikerOf, planOf, sourceOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { layGround, walkAll } from "../../test/ground.ts";
+import { runs } from "../../test/arbitraryPlan.ts";
+import type { Walk } from "./walk.ts";
+
+interface Given {
+  waterKm?: number[];
+  hoursH?: number;
+  lengthKm?: number;
+  more?: Record<string, unknown>;
+}
+
+function walkOf({ waterKm = [], hoursH = 6, lengthKm = 100, more = {} }: Given): Walk {
+  const hiker = hikerOf({
+    schools: { time: "own-pace" },
+    pace: {
+      ownFlatKmh: 4,
+      ownClimbMPerH: 400,
+      hoursFreshH: hoursH,
+      hoursFitH: hoursH,
+      breakFraction: 0,
+      startClockH: 7,
+    },
+    // 2.5 L to a dry camp.
+    water: { dinnerL: 1, nightL: 1, breakfastL: 0.5 },
+  });
+  const plan = planOf({
+    trip: { name: "T", startDate: "2027-06-01" },
+    hikers: [hiker],
+    sources: waterKm.map((km, i) => sourceOf(`w${i}`, 1000 * km)),
+    dayRules: { heatSlowPerK: 0, loadSlowness: 0 },
+    ...more,
+  });
+  const { ground } = layGround(plan, [trackNorth({ lengthM: 1000 * lengthKm })]);
+  return walkAll(ground, 0);
+}
+
+const nightsKm = ({ parts }: Walk): number[] =>
+  parts.filter(({ night }) => night === "camp").map(({ endNode }) => Math.round(endNode / 10));
+
+test.each([
+  [
+    [24, 48, 72],
+    [24, 48, 72],
+  ],
+  // Half an hour on is 30 minutes; without water it would be 15 + 2.5 L · 6 h · 4.
+  [
+    [26, 52, 78],
+    [26, 52, 78],
+  ],
+])("with water at %j km nights are there", (waterKm, nights) => {
+  expect(nightsKm(walkOf({ waterKm })).slice(0, 3)).toEqual(nights);
+});
+
+test("an hour and a half on costs more than a night without water", () => {
+  // 60 and 60 minutes against 75.
+  expect(nightsKm(walkOf({ waterKm: [30, 60] }))[0]).toBe(24);
+  // An hour is walked on in any case.
+  expect(nightsKm(walkOf({ waterKm: [28] }))[0]).toBe(28);
+});
+
+test("what a day goes beyond is made good by the next, half an hour at most", () => {
+  const { parts } = walkOf({ waterKm: [27] });
+  expect(parts[0]!.walkH).toBeCloseTo(6.75, 1);
+  expect(parts[1]!.budgetH).toBeCloseTo(5.5, 1);
+  expect(parts[2]!.budgetH).toBeCloseTo(5.75, 1);
+});
+
+test("a stop is come to rather than camped a little before", () => {
+  for (const km of [24.2, 26, 27.9]) {
+    const { parts } = walkOf({ waterKm: [24], more: { stops: [stopOf("a", 1000 * km)] } });
+    expect(parts[0]).toMatchObject({ night: "stop" });
+  }
+});
+
+test("over many days the hours walked are those wanted, and no camp lies short of water", () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: 1, max: 40, noNaN: true }), { minLength: 8, maxLength: 60 }),
+      fc.integer({ min: 10, max: 18 }),
+      (gapsKm, halves) => {
+        let km = 0;
+        const waterKm = gapsKm.map((gap) => (km += gap)).filter((at) => at < 795);
+        const { parts } = walkOf({ waterKm, hoursH: halves / 2, lengthKm: 800 });
+        const whole = parts.slice(0, -1);
+        const walkedH = whole.reduce((sum, { walkH }) => sum + walkH, 0);
+        expect(Math.abs(walkedH / (whole.length * (halves / 2)) - 1)).toBeLessThan(0.015);
+        for (const { endNode, night } of whole) {
+          if (night !== "camp" || waterKm.some((at) => Math.abs(at - endNode / 10) <= 0.35)) continue;
+          expect(waterKm.filter((at) => at > endNode / 10 && at < endNode / 10 + 3.9)).toEqual([]);
+        }
+      },
+    ),
+    { numRuns: runs(60) },
+  );
+});
+
+test("more hours never take more days", () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: 2, max: 30, noNaN: true }), { minLength: 5, maxLength: 40 }),
+      fc.integer({ min: 10, max: 16 }),
+      fc.integer({ min: 1, max: 4 }),
+      (gapsKm, halves, more) => {
+        let km = 0;
+        const waterKm = gapsKm.map((gap) => (km += gap)).filter((at) => at < 395);
+        const days = (hoursH: number): number => walkOf({ waterKm, hoursH, lengthKm: 400 }).parts.length;
+        expect(days((halves + more) / 2)).toBeLessThanOrEqual(days(halves / 2));
+      },
+    ),
+    { numRuns: runs(60) },
+  );
+});
