@@ -16,7 +16,7 @@ import { carryLitres, mostLitres, type Carry, type CarryNeed, type DryCarry, typ
 import { firstBeyond, waterPoints } from "./waterPoints.ts";
 
 /** A rest day at a dry camp takes as much as two further camps: its meals are dinner and breakfast again. */
-const CAMPS_PER_ZERO = 2;
+export const CAMPS_PER_ZERO = 2;
 /** Water past which more than this is carried is none for a camp. */
 const NO_CAMP_FROM = 0.5;
 /** A camp that brings at least so much of its water is called dry. */

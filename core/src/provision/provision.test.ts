@@ -246,14 +246,21 @@ describe("water that is snow or ice", () => {
     const snow = fuelOf({ sources: everyTwoKm("snow") });
     expect(spring.meltG).toBe(0);
     expect(snow.gramsPerBoil / spring.gramsPerBoil).toBeGreaterThan(1.7);
-    expect(snow.meltL).toBeGreaterThan(10);
+    // On the way and in camp, all of it: what the pot boils is melted in the boil.
+    const { hikers, campNights } = computePlan(planOf({ ...frost, sources: everyTwoKm("snow") }), [
+      trackNorth({ lengthM: 60_000 }),
+    ]).legs[0]!;
+    const drunkL = hikers[0]!.carries.filter(({ isIce }) => isIce).reduce((sum, { walkingL }) => sum + walkingL, 0);
+    const boiledL = (snow.boils / (campNights + 1)) * 0.5 * campNights;
+    expect(snow.meltL).toBeGreaterThan(drunkL + 1.4 * campNights - boiledL - 0.6);
+    expect(snow.meltL).toBeLessThan(drunkL + 1.4 * campNights);
     // A litre from −10 °C to the boil, with the planned fifth for wind: 40 g of gas.
     expect(snow.meltG / snow.meltL).toBeCloseTo(40, -0.5);
     expect(snow.needG).toBeCloseTo(snow.boils * snow.gramsPerBoil + snow.meltG, 9);
   });
 
   test("lakes freeze on days without thaw, springs do not; no stove melts nothing", () => {
-    expect(fuelOf({ sources: everyTwoKm("lake") }).meltL).toBeGreaterThan(10);
+    expect(fuelOf({ sources: everyTwoKm("lake") }).meltL).toBeGreaterThan(5);
     const thaw = { climate: { stations: [stationOf(-4, 6)] } };
     expect(fuelOf({ ...thaw, sources: everyTwoKm("lake") }).meltL).toBe(0);
     const cold = { hikers: [hikerOf({ stove: { fuel: "none" } })] };

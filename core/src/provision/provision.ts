@@ -7,7 +7,7 @@ import type { FoodSettings } from "../plan/schema.ts";
 import { dayOfYear } from "../units/day.ts";
 import { isBanned } from "../walk/camps.ts";
 import type { DayPart } from "../walk/walk.ts";
-import { dryCampsAhead, waterCarries } from "./carries.ts";
+import { CAMPS_PER_ZERO, dryCampsAhead, waterCarries } from "./carries.ts";
 import { dayEnergy, partWalkKcal } from "./energy.ts";
 import { appetite, foodKg, MEAL_SHARES, partMeals, type PartMeals, type PartOfDay } from "./food.ts";
 import {
@@ -236,17 +236,18 @@ class Tally {
     return night === "stop" && halts[legIndex + 1]!.feeds;
   }
 
-  /** What was taken as snow or ice is melted where it was taken; a stove that is not there burns nothing. */
+  /** What is drunk of snow or ice is melted, all of it, and once: what is left over is not. No stove burns nothing. */
   melt(carries: readonly Carry[]): void {
     const { needs, ground, walk, block } = this.input;
     if (needs.stove.fuel === "none") return;
     let p = 0;
-    for (const { isIce, fromNode, litres, legIndex } of carries) {
+    for (const { isIce, fromNode, walkingL, campL, legIndex } of carries) {
       if (!isIce) continue;
       while (p + 1 < walk.parts.length && walk.parts[p]!.endNode <= fromNode) p++;
-      const grams = litres * meltGramsPerL(needs.schools.fuel, needs.stove, ground.profile.heightM[fromNode]!);
+      const meltedL = walkingL + campL;
+      const grams = meltedL * meltGramsPerL(needs.schools.fuel, needs.stove, ground.profile.heightM[fromNode]!);
       const burnt = this.burnt[legIndex - block.firstLeg]!;
-      burnt.meltL += litres;
+      burnt.meltL += meltedL;
       burnt.meltG += grams;
       this.supply.parts[p]!.fuelKg += grams / 1000;
     }
@@ -322,17 +323,23 @@ class Tally {
       litres === undefined ? (stove.boilsPerDay / 2) * halfDays : litres / Math.max(stove.boilL, LEAST_BOIL_L);
     const boils = stove.fuel === "none" ? 0 : wanted;
     const heightM = ground.profile.heightM[part.endNode]!;
-    const fuelG =
-      boils === 0
-        ? 0
-        : boils * boilGrams(schools.fuel, stove, heightM, part.night === "camp" && onlyIceAt(this.input, part));
+    const onIce = stove.fuel !== "none" && part.night === "camp" && onlyIceAt(this.input, part);
+    const fuelG = boils === 0 ? 0 : boils * boilGrams(schools.fuel, stove, heightM, onIce);
     const simmerG = boils === 0 ? 0 : simmerGrams(schools.fuel, stove, halfDays);
     const burnt = this.burnt[part.legIndex - block.firstLeg]!;
     burnt.halfDays += halfDays;
     burnt.boils += boils;
     burnt.boilG += fuelG;
     burnt.simmerG += simmerG;
-    return (fuelG + simmerG) / 1000;
+    if (!onIce) return (fuelG + simmerG) / 1000;
+    // What the camp drinks beside what is boiled comes out of the pot as well.
+    const { dinnerL, nightL, breakfastL } = needs.water;
+    const campL = (dinnerL + nightL + breakfastL) * (1 + CAMPS_PER_ZERO * zeros);
+    const meltedL = Math.max(0, campL - boils * stove.boilL);
+    const meltG = meltedL * meltGramsPerL(schools.fuel, stove, heightM);
+    burnt.meltL += meltedL;
+    burnt.meltG += meltG;
+    return (fuelG + simmerG + meltG) / 1000;
   }
 }
 

@@ -110,8 +110,8 @@ function placeAt(stride: Stride, today: Today, evening: Evening, node: number): 
   const { startNode, stopNode, clockH } = evening;
   const isStop = node === stopNode;
   const hours = stride.hours(startNode, node) + (isStop ? evening.stopOffH : 0);
-  const afterSunsetH = (clockH + hours * stride.clockPerH - today.sunsetH) / stride.clockPerH;
-  const beforeSunriseH = Math.max(0, today.sunriseH - today.startH) / stride.clockPerH;
+  const afterSunsetH = (clockH + hours * stride.clockPerH - today.lightToH) / stride.clockPerH;
+  const beforeSunriseH = Math.max(0, today.lightFromH - today.startH) / stride.clockPerH;
   const allowedH = Math.max(0, rules.darkFraction * today.budgetH - beforeSunriseH);
   const reach = Math.round(CAMP_NEAR_M / profile.cellM);
   const isWet = camps.wet.lastWithin(node - reach, node + reach, today.day) >= 0 || stride.hasSnow(today, node);

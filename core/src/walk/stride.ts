@@ -109,8 +109,8 @@ export class Stride {
     const { slowness, rules } = this.ground;
     const { heightM } = this.ground.profile;
     const { yearDay, highAtSeaC, rangeK, belowHigh, slowPerM } = today;
-    const dawnH = today.sunriseH - TWILIGHT_H;
-    const duskH = today.sunsetH + TWILIGHT_H;
+    const dawnH = Math.min(today.lightFromH, today.sunriseH - TWILIGHT_H);
+    const duskH = Math.max(today.lightToH, today.sunsetH + TWILIGHT_H);
     const bySun = today.daylightH < 24;
     const inTheDark = 1 / rules.nightSpeedFactor;
     const warmC = rules.heatSlowFromC;

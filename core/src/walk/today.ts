@@ -19,6 +19,8 @@ export interface Today {
   sunriseH: number;
   sunsetH: number;
   daylightH: number;
+  lightFromH: number;
+  lightToH: number;
   startH: number;
   /** Walking hours that are meant for the day, after light and rules; and before what is owed from the days before. */
   budgetH: number;
@@ -29,7 +31,7 @@ export interface Today {
   highAtSeaC: number;
   rangeK: number;
   belowHigh: Float64Array;
-  /** Until when a crust carries that froze over night, at a height; before sunrise where it did not freeze. */
+  /** Until when a crust carries that thawed these days and froze over night, at a height; before sunrise where it did not. */
   firmUntilH: (heightM: number) => number;
 }
 
@@ -83,10 +85,10 @@ export function beginDay(
   const byClock = Math.max(...paces.map((pace) => pace.startClockH));
   const startH =
     rules.startRule === "sunrise"
-      ? Math.min(12, sun.sunriseH)
-      : Math.min(12, Math.max(byClock, sun.sunriseH - darkH * clockPerH));
-  const morningDarkH = Math.max(0, sun.sunriseH - startH) / clockPerH;
-  const lightH = (sun.sunsetH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
+      ? Math.min(12, sun.lightFromH)
+      : Math.min(12, Math.max(byClock, sun.lightFromH - darkH * clockPerH));
+  const morningDarkH = Math.max(0, sun.lightFromH - startH) / clockPerH;
+  const lightH = (sun.lightToH - startH) / clockPerH + Math.max(0, darkH - morningDarkH);
   const mostH = Math.min(Math.max(LEAST_LIGHT_H, lightH), (24 - startH) / clockPerH);
   // Hours that are told for a day are those of that day.
   const owesH = ground.ownHours.has(day) ? 0 : owedH;
@@ -103,6 +105,8 @@ export function beginDay(
     slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),
     belowHigh: ground.diurnal.at(sun.sunriseH),
     firmUntilH: (atM) => {
+      // What has not thawed since it fell is powder at every hour, however cold the night.
+      if (weather.hotDayC - (atM - heightM) * HIGH_LAPSE_K_PER_M <= 0) return -1;
       const afterH = firmAfterSunriseH(weather.lowC - (atM - heightM) * LOW_LAPSE_K_PER_M, cloud);
       return afterH > 0 ? sun.sunriseH + afterH : -1;
     },
