@@ -94,6 +94,13 @@ export async function openExampleOf(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name: `Open ${name}`, exact: true }).click();
 }
 
+/** The day of the finish, as the bar says it. */
+export async function finishOf(page: Page): Promise<string> {
+  const bar = page.getByRole("banner");
+  await expect(bar).toContainText(/to \d+ \w{3}/);
+  return /to (\d+ \w{3})/.exec(await bar.innerText())![1]!;
+}
+
 /** All starting weights of the table, as shown. */
 export async function startingWeights(page: Page): Promise<string[]> {
   await expect(page.getByRole("row").nth(2)).toBeVisible();

@@ -305,7 +305,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
   test("what a stop does not offer is not assumed: food, fuel, post; silence is noted", () => {
     const hikers = [hikerOf({ food: fed, stove: { fuel: "alcohol" } })];
     const at = (services: string[]) => ({
-      stops: [stopOf("m", 30_000, { services })],
+      stops: [stopOf("m", 30_000, { services, nights: 2 })],
       kit: [bottles, ...sleepKit],
       hikers,
     });

@@ -64,6 +64,16 @@ describe("doors, rides and boxes", () => {
     expect(found(checksOf(far), "box-unsure")).toMatchObject([{ severity: "caution", stop: "m", stopId: "m" }]);
   });
 
+  test("a stop that is come to in the morning after little walking, and slept at", () => {
+    const near = (km: number, nights = 1) =>
+      found(checksOf({ stops: [stopOf("m", 1000 * km, { nights })] }), "stop-in-the-morning");
+    const [note] = near(9);
+    expect(note).toMatchObject({ severity: "note", stop: "m" });
+    expect(note!.comesH).toBeLessThan(12);
+    expect(note!.have).toBeLessThan(3);
+    expect([near(9, 0), near(9, 2), near(20)]).toEqual([[], [], []]);
+  });
+
   test("the last shuttle of the day is gone", () => {
     const ride = { access: "shuttle", offTrailM: 9000, rideMin: 20 };
     expect(found(at({ ...ride, shuttleClocks: [23.9] }), "ride-gone")).toEqual([]);

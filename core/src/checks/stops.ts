@@ -218,6 +218,23 @@ const boxFromNowhere = defineCheck({
   },
 });
 
+/** Come to so early after so little walking, one may as well shop, eat and walk on [L]. */
+const MORNING_H = 12;
+const SHORT_WALK_H = 3;
+
+const stopInTheMorning = defineCheck({
+  code: "stop-in-the-morning",
+  units: { stopId: "name", stop: "name", day: "date", comesH: "clock", have: "h" },
+  *find(context) {
+    for (const { where, day, stay, nights, leaves } of arrivals(context)) {
+      if (!leaves || nights !== 1 || stay.from.clockH >= MORNING_H) continue;
+      const walked = context.result.days.filter((one) => one.date === day);
+      const have = walked.reduce((sum, { walkH }) => sum + walkH, 0);
+      if (have < SHORT_WALK_H) yield { severity: "note", ...where, day, comesH: stay.from.clockH, have };
+    }
+  },
+});
+
 const rideGone = defineCheck({
   code: "ride-gone",
   units: { stopId: "name", stop: "name", comesH: "clock", last: "clock" },
@@ -238,6 +255,7 @@ export const stopChecks = [
   counterShut,
   boxFromNowhere,
   rideGone,
+  stopInTheMorning,
   foodNotSold,
   fuelNotSold,
   pieceNotThere,

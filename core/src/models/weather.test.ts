@@ -139,6 +139,19 @@ describe("water by school", () => {
   };
   const at = (id: string, temperatureC: number): number => water.get(id).rateLph({ ...cool, temperatureC });
 
+  // Worked out apart, at 15 °C.
+  test.each([
+    [75, 4.5, 0.5625],
+    [75, 2, 0.4],
+    [45, 4.5, 0.5625 * 0.682],
+    [62, 4.5, 0.5625 * 0.867],
+    [84, 4.5, 0.5625 * 1.089],
+    [120, 2, 0.4 * 1.423],
+  ])("by distance or hours, whichever is more: %i kg at %f km/h, %f L/h", (bodyKg, kmh, lph) => {
+    const rate = water.get("distance-or-hours").rateLph({ ...cool, temperatureC: 15, bodyKg, speedMps: kmh / 3.6 });
+    expect(rate).toBeCloseTo(lph, 3);
+  });
+
   test("the field rules: unchanged to 20 °C, doubled at 32, by distance or by hours", () => {
     expect(at("heat-and-distance", 12)).toBeCloseTo(0.125 * 3.96, 9);
     expect(at("heat-and-distance", 26) / at("heat-and-distance", 20)).toBeCloseTo(1.5, 9);

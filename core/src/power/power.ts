@@ -77,7 +77,7 @@ export function storeOf({ stores }: Power, hikerId: string): Store | undefined {
 }
 
 const NIGHT_AT_SOCKET_H = 10;
-const PASSING_AT_SOCKET_H = 1;
+const PASSING_AT_SOCKET_H = 1.5;
 /** What a device takes from the wall when it does not say. */
 const DEVICE_W = 5;
 
@@ -206,9 +206,12 @@ function storeOver(input: PowerInput, hikerId: string | undefined): Store {
     }
     let wallWh = 0;
     const halt = part.night === "camp" || part.night === "bed" ? undefined : halts[part.legIndex + 1]!;
-    if (halt) {
-      const hours = part.night === "stop" ? NIGHT_AT_SOCKET_H + 24 * part.zeroDays : PASSING_AT_SOCKET_H;
-      if (halt.hasSocket) wallWh = Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS);
+    const hours = part.night === "none" ? PASSING_AT_SOCKET_H : NIGHT_AT_SOCKET_H + 24 * part.zeroDays;
+    // A bed has a socket.
+    if (halt?.hasSocket === true || part.night === "bed")
+      wallWh = Math.max(0, Math.min(capacityWh - storedWh, hours * bag.wallW * DEVICE_ACCEPTS));
+    if (!halt) storedWh += wallWh;
+    else {
       // Batteries that join here come charged; those that leave take their charge along.
       const nextWh = bags[part.legIndex + 1]?.capacityWh ?? capacityWh;
       storedWh = Math.min(nextWh, storedWh + wallWh + Math.max(0, nextWh - capacityWh));

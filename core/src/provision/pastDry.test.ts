@@ -1,10 +1,11 @@
 /** Water that may be dry: what to carry past it, and what it would mean. */
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { hikerOf, planOf, sourceOf, stationOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { arbitraryPlan, runs } from "../../test/arbitraryPlan.ts";
 import type { LegHiker } from "../result/result.ts";
 import { computePlan } from "../session/session.ts";
+import { carriedPast } from "../walk/sources.ts";
 
 type Input = Record<string, unknown>;
 /** Half a day, so that no camp moves with the water. */
@@ -50,6 +51,64 @@ describe("if the next source is dry", () => {
       { numRuns: runs(120) },
     );
   });
+});
+
+/** Worked out apart. */
+test.each([
+  [0.95, 0],
+  [0.9, 0],
+  [0.85, 0.074],
+  [0.8, 0.259],
+  [0.75, 0.5],
+  [0.7, 0.741],
+  [0.65, 0.926],
+  [0.6, 1],
+  [0.3, 1],
+])("of a chance of %f the share %f is carried past it", (chance, share) => {
+  expect(carriedPast(chance, 0.75)).toBeCloseTo(share, 3);
+});
+
+describe("doubtful water, by its chance", () => {
+  const likely = (chance: number): Input => ({ chanceByMonth: Array.from({ length: 12 }, () => chance) });
+  const doubtful: Input = { trust: "chance", past: "share" };
+  const first = (sources: Input[]): number => row(sources, doubtful).carries[0]!.litres;
+
+  test("is between counting on it and passing it by, in that share", () => {
+    const [there, past] = [first([at(4), at(12)]), first([at(12)])];
+    for (const [chance, share] of [
+      [0.85, 0.074],
+      [0.75, 0.5],
+      [0.65, 0.926],
+    ] as const)
+      expect(first([at(4, likely(chance)), at(12)])).toBeCloseTo(there + share * (past - there), 2);
+  });
+
+  test("nothing jumps as its chance falls a hundredth at a time, over two that follow each other too", () => {
+    let before = first([at(4, likely(1)), at(7, likely(1))]);
+    for (let chance = 0.99; chance > 0.4; chance -= 0.01) {
+      const now = first([at(4, likely(chance)), at(7, likely(chance))]);
+      expect(now).toBeGreaterThanOrEqual(before - 1e-6);
+      expect(now - before).toBeLessThan(0.25);
+      before = now;
+    }
+  });
+});
+
+test("a house that is passed by is water while it is open; a shut one, a ruin and one that says nothing are none", () => {
+  const house = (overrides: Input): (string | undefined)[] =>
+    computePlan(
+      planOf({
+        trip: { name: "t", startDate: "2027-03-29" },
+        stops: [stopOf("hut", 8000, { use: false, ...overrides })],
+        climate: { stations: [stationOf(8, 18)] },
+      }),
+      flat,
+    ).legs[0]!.hikers[0]!.carries.map(({ fromSourceId }) => fromSourceId);
+  expect(house({ services: ["bed", "meals"] })).toEqual([undefined, "@tap:hut"]);
+  expect(house({ services: ["bed"], openFrom: "06-15", openTo: "09-30" })).toEqual([undefined]);
+  expect(house({ services: ["bed"], openFrom: "03-01", openTo: "09-30" })).toEqual([undefined, "@tap:hut"]);
+  expect(house({ services: ["post"] })).toEqual([undefined]);
+  expect(house({ services: [] })).toEqual([undefined]);
 });
 
 describe("carrying past what may fail", () => {

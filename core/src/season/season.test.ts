@@ -115,6 +115,13 @@ describe("daylight", () => {
   test("midnight sun and polar night", () => {
     expect(daylight(day("2026-06-21"), 0, 75).daylightH).toBe(24);
     expect(daylight(day("2026-12-21"), 0, 75).daylightH).toBe(0);
+    // Where the sun does not come up there is some hours' light about noon all the same; elsewhere the sun decides.
+    const polar = daylight(day("2026-12-21"), 0, 69);
+    expect(polar.daylightH).toBe(0);
+    expect(polar.lightToH - polar.lightFromH).toBeGreaterThan(3);
+    expect(polar.lightFromH).toBeLessThan(11);
+    const midway = daylight(day("2026-12-21"), 0, 45);
+    expect([midway.lightFromH, midway.lightToH]).toEqual([midway.sunriseH, midway.sunsetH]);
   });
 });
 

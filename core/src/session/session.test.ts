@@ -55,6 +55,13 @@ describe("laws of every plan", () => {
     }, 40);
   });
 
+  test("the days of the legs are the days walked", () =>
+    holds(({ plan }, { legs, walkDays }) => {
+      // A logged day may end two legs that are worked out apart.
+      if (plan.log.length > 0) return;
+      expect(legs.reduce((sum, { dayCount }) => sum + dayCount, 0)).toBeCloseTo(walkDays, 6);
+    }));
+
   test("no NaN, no infinity anywhere", () => holds((_, result) => numbersIn(result)));
 
   test("food, water, fuel and loads are never negative", () =>

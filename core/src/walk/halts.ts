@@ -58,6 +58,8 @@ type Services = readonly HaltStop["services"][number][];
 export const SELLS_FOOD: Services = ["shop-small", "shop-full"];
 /** What is cooked by others counts as well as what one buys. */
 const FEEDS: Services = [...SELLS_FOOD, "meals"];
+/** Who sleeps or eats there charges as well, where a socket is told or not [L]. */
+const CHARGES: Services = ["socket", "bed", "meals"];
 /** Fuel, and small pieces of kit. */
 export const SELLS_GOODS: Services = ["shop-small", "shop-full", "outfitter"];
 
@@ -154,7 +156,7 @@ export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wante
     rideBackH: rides ? (stop.rideBackMin ?? stop.rideMin) / 60 : 0,
     rides: shuttle ? ascending(stop.shuttleClocks) : [],
     ridesBack: shuttle ? ascending(stop.shuttleBackClocks) : [],
-    hasSocket: services.includes("socket"),
+    hasSocket: CHARGES.some((service) => services.includes(service)),
     hasBed: offers(stop, ["bed"]),
     feeds: offers(stop, FEEDS),
     sellsFood: foodComes(stop),

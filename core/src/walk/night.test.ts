@@ -1,9 +1,10 @@
 /** Where nights fall on a flat trail at 4 km/h: worked out apart. */
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { hikerOf, planOf, sourceOf, stopOf, trackNorth } from "../../test/fixtures.ts";
+import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { layGround, walkAll } from "../../test/ground.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
+import { beginDay } from "./today.ts";
 import type { Walk } from "./walk.ts";
 
 interface Given {
@@ -113,4 +114,16 @@ test("more hours never take more days", () => {
     ),
     { numRuns: runs(60) },
   );
+});
+
+test("snow that never thawed is powder at every hour; what thaws by day is firm in the morning", () => {
+  const firmUntilH = (lowC: number, highC: number): number => {
+    const plan = planOf({ climate: { stations: [stationOf(lowC, highC)] } });
+    const { ground } = layGround(plan, [trackNorth({ lengthM: 20_000 })]);
+    const today = beginDay(ground, 1, { day: ground.startDay, fromStop: false, nightsUp: 0 }, 0);
+    return today.firmUntilH(ground.profile.heightM[0]!) - today.sunriseH;
+  };
+  expect(firmUntilH(-30, -20)).toBeLessThan(0);
+  expect(firmUntilH(-12, -9)).toBeLessThan(0);
+  expect(firmUntilH(-6, 5)).toBeGreaterThan(2);
 });

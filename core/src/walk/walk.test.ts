@@ -54,6 +54,22 @@ describe("halts", () => {
     expect(walkOf({ stops }).halts.map((halt) => halt.stopId)).toEqual(["port", "a", "cape"]);
   });
 
+  test("places at one point are one, with all that they offer, whichever comes first", () => {
+    const hostel = stopOf("hostel", 50_000, { services: ["bed"] });
+    const shop = stopOf("shop", 50_010, { services: ["shop-full", "socket"], closesH: 18 });
+    for (const stops of [
+      [hostel, shop],
+      [shop, hostel],
+    ]) {
+      const { halts } = walkOf({ stops });
+      expect(halts).toHaveLength(3);
+      expect(halts[1]).toMatchObject({ hasBed: true, sellsFood: true, hasSocket: true, closesH: undefined });
+    }
+    // Far off the trail another one is no part of it.
+    const town = { ...shop, offTrailM: 9000 };
+    expect(walkOf({ stops: [hostel, town] }).halts[1]!.sellsFood).toBe(false);
+  });
+
   test("a stop beyond the end of the track counts as the end", () => {
     expect(walkOf({ stops: [stopOf("far", 500_000)] }).halts.map((halt) => halt.stopId)).toEqual(["@start", "far"]);
   });

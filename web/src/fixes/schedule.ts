@@ -101,6 +101,21 @@ export function passStop({ plan }: FixContext, stopId: string): Action | undefin
   };
 }
 
+/** Shop, eat and charge there, and sleep further on. */
+export function walkOn({ plan }: FixContext, stopId: string): Action | undefined {
+  const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use && candidate.nights > 0);
+  if (!stop) return undefined;
+  const words = `Walk on from ${stop.name} the same day`;
+  return {
+    button: words,
+    label: words,
+    recipe: (draft) => {
+      const target = draft.stops.find((candidate) => candidate.id === stopId);
+      if (target) target.nights = 0;
+    },
+  };
+}
+
 /** So many nights more at a stop, until a door opens. */
 export function moreNights({ plan }: FixContext, stopId: string, nights: number): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);

@@ -110,6 +110,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "box-too-heavy": { stop: "Sael", have: 22.4, limit: 20 },
   "box-not-by-post": { stop: "Sael", piece: "Fuel" },
   "box-sent-late": { stop: "Sael", late: 3, chance: 61 },
+  "stop-in-the-morning": { stopId: "sael", stop: "Sael", day: "2027-05-05", comesH: 10.4, have: 2.2 },
   "box-from-nowhere": { stopId: "sael", stop: "Sael" },
   "ride-gone": { stopId: "sael", stop: "Sael", comesH: 18.2, last: 17 },
   "heights-missing": {},

@@ -49,11 +49,11 @@ export const DemandLanes = memo(function DemandLanes({ covers, result, frame, le
               aria-pressed={one === kind}
               onClick={() => onKind(one)}
             >
-              <span>
+              <span className="truncate">
                 {DEMAND_WORDS[one]}
                 {demandUnit(one, say) && <span className="text-muted">, {demandUnit(one, say)}</span>}
               </span>
-              {open > 0 && <span className="text-caution">{open} open</span>}
+              {open > 0 && <span className="shrink-0 text-caution">{open} open</span>}
             </button>
             <LaneField>
               {mine.map((cover) => {

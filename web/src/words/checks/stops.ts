@@ -1,4 +1,4 @@
-import { moreNights, passStop, startLater } from "../../fixes/schedule.ts";
+import { moreNights, passStop, startLater, walkOn } from "../../fixes/schedule.ts";
 import { advice, fixes } from "../../fixes/fix.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
@@ -62,6 +62,14 @@ export const stopWords = checkWords({
         check.wait > 0 ? moreNights(on, check.stopId, check.wait) : undefined,
         advice("Some hostels and shops accept boxes at any hour: ask where to send it."),
       ),
+  },
+  "stop-in-the-morning": {
+    mark: "days",
+    station: "stops",
+    sentence: (check, say) =>
+      `You reach ${check.stop} on ${say.date(check.day)} at ${say.clock(check.comesH)}, after ${say.hours(check.have)} of walking, and stay the night.`,
+    fixes: (check, on) =>
+      fixes(walkOn(on, check.stopId), advice("A short day into town is rest as well: keep it where you need one.")),
   },
   "box-from-nowhere": {
     mark: "post",
