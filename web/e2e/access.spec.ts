@@ -42,39 +42,6 @@ for (const [said, width, height] of [
     }
   });
 
-test("names of 190 letters break within their columns, on a phone too", async ({ page }) => {
-  await openDemo(page);
-  await page.evaluate(async () => {
-    const database = await new Promise<IDBDatabase>((done) => {
-      const request = indexedDB.open("gepack");
-      request.onsuccess = () => done(request.result);
-    });
-    const plans = database.transaction("plans", "readwrite").objectStore("plans");
-    await new Promise((done) => {
-      plans.get("corvane").onsuccess = (event) => {
-        const row = (event.target as IDBRequest<object>).result;
-        // All names alike long, and no two the same.
-        let count = 0;
-        const long = (key: string, value: unknown): unknown =>
-          key === "name" && typeof value === "string"
-            ? `${value.replaceAll(" ", "")}${"x".repeat(190)}`.slice(0, 180) + count++
-            : value;
-        plans.put(JSON.parse(JSON.stringify(row, long))).onsuccess = done;
-      };
-    });
-    database.close();
-  });
-  for (const width of [390, 1280]) {
-    await page.setViewportSize({ width, height: 844 });
-    await page.goto("/");
-    await expect(page.getByTestId("line")).toBeVisible();
-    for (const { path } of ADDRESSES) {
-      await goOn(page, path);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(width);
-    }
-  }
-});
-
 test("where the system sets the colours, bars, bands and the plane keep theirs", async ({ page }) => {
   await page.emulateMedia({ colorScheme: "dark", forcedColors: "active" });
   await openDemo(page, "/kit/");

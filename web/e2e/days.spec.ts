@@ -44,7 +44,7 @@ test("a booked bed holds its date when the hike starts a day later; what cannot 
   for (let days = 0; days < 3; days++) await page.keyboard.press("Shift+ArrowDown");
   await expect(start).toHaveAttribute("aria-valuetext", "19 Apr");
   await station(page, "Days");
-  await expect(page.getByText(/The pin “.+” of 9 Apr is before the start date/).first()).toBeVisible();
+  await expect(page.getByText(/The pin (“.+” )?of 9 Apr is before the start date/).first()).toBeVisible();
   await page.getByRole("button", { name: "Unpin" }).first().click();
   await expect(page.getByText(/The pin .* of 9 Apr/)).toHaveCount(0);
 });
@@ -101,7 +101,7 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
   expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
   expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
   const csv = await saved("CSV");
-  expect(csv.trim().split("\n")).toHaveLength(114);
+  expect(csv.trim().split("\n")).toHaveLength(112);
   expect(csv).toContain("2027-03-29,1,1,0.0,");
 });
 

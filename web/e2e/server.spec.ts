@@ -152,7 +152,10 @@ test("GET /api/post is a simulated post office: days on the way, when to send, a
     return { status: response.status(), body: (await response.json()) as Record<string, unknown> };
   };
   expect((await queried("to=outpost&distanceKm=900")).body).toMatchObject({ simulated: true, leastDays: 4, q: 0.5 });
-  expect((await queried("to=village&arrives=2027-06-18")).body).toMatchObject({ sendBy: "2027-06-10" });
+  expect((await queried("to=village&arrives=2027-06-18")).body).toMatchObject({
+    sendOn: "2027-06-01",
+    sendBy: "2027-06-09",
+  });
   const bad = await queried("to=moon&distanceKm=&arrives=soon");
   expect(bad.status).toBe(400);
   expect(bad.body["detail"]).toMatch(/to is “moon”; use one of town.*distanceKm is “”.*arrives is “soon”/);

@@ -67,7 +67,7 @@ test("food comes in another way, with its day to send; the simulated post says h
   await openDemo(page, "/stops/");
   await row(page, "saltgate").click();
   await page.getByLabel("How you get food at Saltgate").selectOption("mail drop");
-  await expect(panel(page)).toContainText(/Mail drop\. Mail it by \d+ Mar/);
+  await expect(panel(page)).toContainText(/Mail drop\. Mail it on \d+ Mar/);
   const before = await panel(page).innerText();
   await panel(page).getByLabel("minimum transit, working days, Saltgate").fill("6");
   await panel(page).getByLabel("minimum transit, working days, Saltgate").press("Enter");

@@ -146,7 +146,8 @@ export function walkBlock(
     clockH = part.endClockH;
   };
   const nextDay = (node: number, zeroDays: number, inBed: boolean, fromStop: boolean): void => {
-    owedH = inBed ? 0 : owedH + today.fairH - usedH;
+    // Of days that are behind nothing is owed.
+    owedH = inBed || day < past.lastDay ? 0 : owedH + today.fairH - usedH;
     walkedDays = zeroDays > 0 ? 0 : walkedDays + 1;
     day += 1 + zeroDays;
     nightsUp = nightsUpAfter(nightsUp, profile.heightM[node]!, 1 + zeroDays);
