@@ -30,7 +30,7 @@ describe("examples", () => {
     const all = result.days.reduce((sum, { startClockH, endClockH }) => sum + endClockH - startClockH, 0);
     expect(dark / all).toBeGreaterThan(0.33);
     const lowest = result.power!.stores[0]!.legs.map(({ lowestFraction }) => lowestFraction);
-    expect(Math.min(...lowest)).toBeLessThan(0.3);
+    expect(Math.min(...lowest)).toBeLessThan(0.7);
     expect(result.legs.reduce((sum, { campNights }) => sum + campNights, 0)).toBe(0);
   });
 

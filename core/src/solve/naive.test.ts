@@ -11,6 +11,7 @@ import { sunFraction } from "../provision/water.ts";
 import { belowHigh } from "../season/diurnal.ts";
 import { SnowWater } from "../provision/snowWater.ts";
 import { climateAt, skyAt } from "../season/season.ts";
+import { daylight } from "../season/sun.ts";
 import { dayOfYear } from "../units/day.ts";
 import { partConditions } from "../walk/conditions.ts";
 import { allDetours } from "../walk/detours.ts";
@@ -97,6 +98,7 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
         profile.heightM[part.startNode]!,
         part.day,
       );
+      const light = daylight(part.day, 0, Math.round(10 * profile.latDeg[part.startNode]!) / 10);
       // The day's weather is that of where the day began, also on the parts after a stop.
       if (walk.parts.some((other) => other.day === part.day && other.startNode < part.startNode)) continue;
       for (const { cell, clockH } of clocked(round, part)) {
@@ -106,7 +108,8 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
         const rise = profile.heightM[cell]! - profile.heightM[part.startNode]!;
         const { cloud } = skyAt(ground.season, walkedOf(profile, part.startNode), part.day);
         const firmH = firmAfterSunriseH(morning.lowC - 0.0045 * rise, cloud);
-        const crust = firmH > 0 && clockH < part.sunriseH + firmH;
+        const thawed = morning.hotDayC - 0.0065 * rise > 0;
+        const crust = thawed && firmH > 0 && clockH < part.sunriseH + firmH;
         const coat = SURFACE_FACTORS.findIndex(({ id }) => id === (crust ? "firm-snow" : "soft-snow"));
         const snow = terrain.snow[cell]! === BY_THE_HOUR ? coat : terrain.snow[cell]!;
         const surface = SURFACE_FACTORS[snowed ? snow : terrain.bare[cell]!]!;
@@ -121,7 +124,9 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
           ...baseH.map((base) => base[cell]! / loadSpeedFactor(CARRIED_KG, grade, plan.dayRules.loadSlowness)),
         );
         const dark =
-          part.daylightH < 24 && (clockH < part.sunriseH - 0.5 || clockH > part.sunsetH + 0.5)
+          part.daylightH < 24 &&
+          (clockH < Math.min(light.lightFromH, part.sunriseH - 0.5) ||
+            clockH > Math.max(light.lightToH, part.sunsetH + 0.5))
             ? plan.dayRules.nightSpeedFactor
             : 1;
         const speed = plan.dayRules.surfaceSpeed[surface.id] ?? surface.speedFactor;
