@@ -108,7 +108,10 @@ export function CatchUp({ plan, result, say }: Props) {
   };
   const saveTaken = async (): Promise<void> => {
     const cards = taken.map(({ card }) => card);
-    if (await keepCards(cards, result)) rest();
+    if (!(await keepCards(cards, result))) return;
+    tracker.clear();
+    // What was opened meanwhile stays.
+    setRows((now) => (now === rows ? [] : now));
   };
   const distances = rowDistances(plan, result, shown);
   const taken = shown.filter(({ isTaken }) => isTaken);

@@ -21,8 +21,8 @@ import { FromTrip } from "./FromTrip.tsx";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 import { fixed } from "../../units/quantity.ts";
 
-/** Nearer than this to what the plan has already is no news. */
-const LEAST_NEWS = 0.05;
+/** Nearer than this to what the plan has already is no news: another pace alone moves litres by the hour so far. */
+const LEAST_NEWS = 0.07;
 
 const percent = (factor: number): string => `${factor >= 1 ? "+" : "−"}${fixed(Math.abs(100 * (factor - 1)), 0)} %`;
 
