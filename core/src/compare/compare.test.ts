@@ -12,7 +12,13 @@ const plan = planOf({
   stops: [stopOf("m", 70_000)],
   sources: [sourceOf("w", 30_000), sourceOf("v", 95_000)],
   kit: [pieceOf("pack", 6000)],
-  hikers: [hikerOf({ food: { shortfallFraction: 0.1 }, water: { measuredLph: 0.5 }, stove: { fuel: "gas-canister", gramsPerBoil: 9 } })],
+  hikers: [
+    hikerOf({
+      food: { shortfallFraction: 0.1 },
+      water: { measuredLph: 0.5 },
+      stove: { fuel: "gas-canister", gramsPerBoil: 9 },
+    }),
+  ],
 });
 const track = [trackNorth({ lengthM: 140_000, heightM: (m) => 900 + 400 * Math.sin(m / 2500) })];
 const session = new Session();
