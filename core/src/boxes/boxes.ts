@@ -177,7 +177,7 @@ const goesIn = ({ decisions }: Pick<Plan, "decisions">, { decisionId }: BoxLine)
 
 const CARTON_G = 250;
 /** What is less likely to be there is given as unsure. */
-export const LEAST_CHANCE = 0.9;
+const LEAST_CHANCE = 0.9;
 
 /** The days of sending as dates, for lists and calendars. */
 export function sendingDates({ sending, fromStopId, sentDay }: PlannedBox): { from: string; by: string } {

@@ -94,7 +94,7 @@ describe("doubtful water, by its chance", () => {
   });
 });
 
-test("a house that is passed by is water while it is open; a shut one, a ruin and one that says nothing are none", () => {
+test("a house on the way is water while it is open; not when closed, nor without a bed, meals or a shop", () => {
   const house = (overrides: Input): (string | undefined)[] =>
     computePlan(
       planOf({

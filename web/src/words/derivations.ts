@@ -144,7 +144,7 @@ const RULES: Readonly<Record<RuleId, string>> = {
     "4.5 K per km is the central value; cold checks use 5.5 going up from the station and only 3.0 going down.",
   "own-cost": "Your setting. Default 1.1: trails cost 10 to 30 % more than treadmills.",
   "own-measured": "Measured by you; it replaces the model.",
-  "appetite-ramp": "75, 85, 95, 100 % of need in weeks 1 to 4; our assumption.",
+  "appetite-ramp": "Set in Setup. Long hikes start at 92 % of need and reach 100 % in week 4; our assumption.",
   "meals-not-in-town": "Dinners and breakfasts in town aren’t carried.",
   "boil-heat": "From the water’s temperature to the boiling point at camp elevation; 150 g aluminium pot.",
   "one-litre-one-kilogram": "1 L weighs 1 kg.",

@@ -25,8 +25,8 @@ const LIGHT: Sentence[] = [
 ];
 const CAMP: Sentence[] = [
   {
-    text: "A day may end up to {campWindowH} early to reach water, a listed camp or a bed.",
-    labels: { campWindowH: "May end early by" },
+    text: "A day may end up to {campWindowH} early or {campAheadH} late to reach water or a listed camp.",
+    labels: { campWindowH: "May end early by", campAheadH: "May end late by" },
   },
   {
     text: "A rest day after every {restEveryDays} days of walking; 0 for none.",
