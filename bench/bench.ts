@@ -188,6 +188,7 @@ const supplied = (h: number): HikerSupply =>
     walkedTo: [],
     detourH: (distanceM, cell) => levelHours(ground, load, distanceM, cell),
     before: start.supply[h]!,
+    cooksFor: [],
     drinkL,
   });
 let supply = supplied(0);

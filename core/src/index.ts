@@ -15,6 +15,7 @@ export type { NightWarmth } from "./warmth/night.ts";
 export type { SleepKit } from "./warmth/sleep.ts";
 export { checkFigures, type Check, type CheckCode } from "./checks/index.ts";
 export type { FigureUnit, Severity } from "./checks/check.ts";
+export { stoveOwner } from "./provision/stoves.ts";
 export { LAGGING_APPETITE } from "./provision/food.ts";
 export type { Carry } from "./provision/water.ts";
 export { buildPantry, holdsItself, NO_FOOD, plusFood, type FoodFigures, type Pantry } from "./food/figures.ts";
@@ -236,7 +237,7 @@ export { pastPace, type PastPace, type PastWalk, type SlopePace } from "./walk/p
 export { foodComes } from "./walk/halts.ts";
 export { readNumber, tidyNumbers } from "./units/number.ts";
 export { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI } from "./units/constants.ts";
-export { SURFACE_FACTORS as SURFACE_TABLE } from "./walk/surfaces.ts";
+export { isSnow, surfacesBy } from "./walk/surfaces.ts";
 export { choiceCount, stopChoices, type ChoiceName, type StopChoice } from "./search/choices.ts";
 export { figuresOf, type SetFigures } from "./search/figures.ts";
 export type { Flip } from "./search/flips.ts";

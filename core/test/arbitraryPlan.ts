@@ -250,6 +250,7 @@ const days = fc.record({
   loadSlowness: amount(0, 3),
   detourMinPerLitreHour: amount(0, 60),
   heightSlowPerKm: amount(0, 0.3),
+  onSnow: fc.constantFrom("foot", "snowshoes", "skis"),
   surfaceSpeed: fc.record({ bog: amount(0.1, 1.5) }, { requiredKeys: [] }),
 });
 const sources = rows("w", 12, () =>

@@ -48,13 +48,11 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const { stations, warmth, wetness, snowBy, snowYear, forecasts, readings } = plan.climate;
   const normals = buildSeason({ stations, profile, warmth, wetness });
   const season = seasonWith({ season: normals, forecasts, readings });
-  const snow =
-    snowBy === "degree-day"
-      ? snowDays({ profile, snow: buildSnow({ season: normals, profile, year: snowYear }) })
-      : undefined;
+  const depths = snowBy === "degree-day" ? buildSnow({ season: normals, profile, year: snowYear }) : undefined;
+  const snow = depths && snowDays({ profile, snow: depths });
   const ground = buildGround({
     profile,
-    terrain: buildTerrain({ profile, stretches, snow }),
+    terrain: buildTerrain({ profile, stretches, snow, depths }),
     halts,
     startDay,
     rules: dayRules,
@@ -81,7 +79,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
     workspace: new Workspace(profile.cellCount, hikers.length),
   });
   const hikerIds = hikers.map((hiker) => hiker.id);
-  const needs = hikers.map((hiker, h) => needsOf(hiker, schools[h]!));
+  const needs = hikers.map((hiker, h) => needsOf(hiker, schools[h]!, undefined, undefined, undefined, hikers));
   return {
     ground,
     kit: buildKit({ pieces: kitFacts(plan), hikerIds, stops, profile, halts }),

@@ -1,10 +1,20 @@
 /** The season at the dates of passage: snow under foot, wet cold, sun; and how well it is known. */
 import { LEAST_SNOW_M, strongestNoon } from "../conditions/sun.ts";
+import { DEEP_SNOW_M } from "../cover/demands.ts";
 import { minutesToRedden } from "../models/ultraviolet.ts";
 import { heatLossW, WET_COLD_C } from "../models/wetCold.ts";
 import { nodeOf } from "../track/place.ts";
 import { dayNumber } from "../units/day.ts";
 import { defineCheck } from "./check.ts";
+
+const deepSnow = defineCheck({
+  code: "deep-snow",
+  units: { have: "m" },
+  *find({ result }) {
+    for (const { index, deepSnowM } of result.legs)
+      if (deepSnowM >= DEEP_SNOW_M) yield { severity: "caution", legIndex: index, have: deepSnowM };
+  },
+});
 
 const snowUnderfoot = defineCheck({
   code: "snow-underfoot",
@@ -107,4 +117,12 @@ const rainAssumed = defineCheck({
   },
 });
 
-export const seasonChecks = [snowUnderfoot, wetCold, sunStrong, rainAssumed, forecastUnused, readingHeight] as const;
+export const seasonChecks = [
+  snowUnderfoot,
+  deepSnow,
+  wetCold,
+  sunStrong,
+  rainAssumed,
+  forecastUnused,
+  readingHeight,
+] as const;

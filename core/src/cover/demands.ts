@@ -44,6 +44,8 @@ const SUN_INDEX = 3;
 const SNOW_M = 500;
 /** Of a leg, soft: more than this is walked on snowshoes. */
 const SOFT_SHARE = 0.2;
+/** So far nobody wades; and who wants snowshoes or skis for it has them. */
+export const DEEP_SNOW_M = 3000;
 const INSECT_LEVEL = 2;
 /** As wind makes the mean of a day feel: from here on hands and ears want something windproof. */
 const WIND_CHILL_C = 0;
@@ -98,7 +100,8 @@ function ofLeg(plan: Plan, result: TripFigures, leg: LegResult, asks: LegAsks | 
     add("traction", leg.snowM);
     // Of a slope that nobody has told it is not known that it is gentle.
     add("axe", leg.snowM);
-    if (leg.softSnowM > SOFT_SHARE * leg.distanceM) add("snowshoes", leg.softSnowM);
+    const deepM = plan.dayRules.onSnow === "foot" ? leg.deepSnowM : leg.softSnowM;
+    if (deepM >= DEEP_SNOW_M || leg.softSnowM > SOFT_SHARE * leg.distanceM) add("snowshoes", leg.softSnowM);
   }
   if (asks && asks.uvIndex >= SUN_INDEX) add("sun", asks.uvIndex);
   if (asks && asks.fordClass >= FORD_CLASS) add("ford", asks.fordClass);

@@ -89,7 +89,7 @@ function speedAlone({ plan, result }: WhyContext, who: number, cell: number) {
     plainKmh: profile.cellM / 1000 / baseHours(base)[cell]! / own,
     own,
     load: loadSpeedFactor(result.packs[who]!.loadKg[cell]!, profile.gradeFraction[cell]!, dayRules.loadSlowness),
-    surface: speedFactors(dayRules.surfaceSpeed)[surface]!,
+    surface: speedFactors(dayRules.surfaceSpeed, dayRules.onSnow)[surface]!,
     heat: heatSpeedFactor(result.cellC[cell]!, dayRules.heatSlowFromC, dayRules.heatSlowPerK),
     height: heightSpeedFactor(profile.heightM[cell]!, day?.slowPerM ?? 0),
   };

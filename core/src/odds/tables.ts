@@ -15,7 +15,7 @@ import { walkedOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { dayNumber } from "../units/day.ts";
 import { flowChance, passedTaps, placeSources, type PlacedSource } from "../walk/sources.ts";
-import { speedFactors, surfaceIndex } from "../walk/surfaces.ts";
+import { SOFT_SNOW, speedFactors } from "../walk/surfaces.ts";
 
 /** Coming to a source that is counted on: how long one can do if it is dry, and the water that may be had until then. */
 export interface Arrival {
@@ -115,7 +115,7 @@ export function legTables(plan: Plan, result: PlanFigures, who: number): LegTabl
   const hikerId = plan.hikers[who]!.id;
   const store = result.power && storeOf(result.power, hikerId);
   const shoes = shoesOf(plan, result, who);
-  const soft = speedFactors(plan.dayRules.surfaceSpeed)[surfaceIndex("soft-snow")]!;
+  const soft = speedFactors(plan.dayRules.surfaceSpeed, plan.dayRules.onSnow)[SOFT_SNOW]!;
   return legs.map((leg): LegTable => {
     const row = leg.hikers[who]!;
     const own = days.filter(({ legIndex }) => legIndex === leg.index);

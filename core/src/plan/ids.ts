@@ -83,6 +83,9 @@ export const SURFACES = [
   "road", "trail", "light-brush", "heavy-brush", "scree", "bog", "sand", "firm-snow", "soft-snow",
 ] as const;
 
+/** What the feet stand on where snow is soft. */
+export const ON_SNOW = ["foot", "snowshoes", "skis"] as const;
+
 /** A party has so many at most. */
 export const MOST_HIKERS = 6;
 

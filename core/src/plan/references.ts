@@ -4,7 +4,7 @@
  */
 import { FINISH_ID, MEALS, START_ID, walkEnds } from "./ids.ts";
 import { LISTS, type ListName } from "./lists.ts";
-import type { LogDay, Plan } from "./schema.ts";
+import type { Plan } from "./schema.ts";
 
 /** One place that holds the id of a row elsewhere. */
 interface Link {
@@ -75,6 +75,15 @@ export const REFERENCES: readonly Reference[] = [
         holder: device.name,
         point: (id) => void (device.ownerId = id ?? device.ownerId),
       })),
+  },
+  {
+    to: "hikers",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.hikers.flatMap(({ name, stove }, i) =>
+        stove.cooksOn === undefined ? [] : [optionalLink(`hikers[${i}].stove`, stove, "cooksOn", name)],
+      ),
   },
   {
     to: "stops",
@@ -369,7 +378,12 @@ function pointOrDrop<K extends string, T extends Record<K, string>>(
 }
 
 /** A link that may be missing. */
-function optionalLink(place: string, row: LogDay, key: "alternateId" | "stopId", holder: string): Link {
+function optionalLink<Key extends string>(
+  place: string,
+  row: { [name in Key]?: string | undefined },
+  key: Key,
+  holder: string,
+): Link {
   return {
     place: `${place}.${key}`,
     id: row[key]!,

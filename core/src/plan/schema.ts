@@ -26,6 +26,7 @@ import {
   DEVICE_KINDS,
   FUELS,
   MURKS,
+  ON_SNOW,
   PAST,
   TARGETS,
   TREATMENTS,
@@ -166,6 +167,8 @@ export const stoveSchema = z.looseObject({
   gramsPerBoil: amount("g/boil", 0, 500).optional(),
   /** Kept boiling so long on a day on which is cooked. */
   simmerMinPerDay: amount("min", 0, 240).default(0),
+  /** Whose stove the food is cooked on, and whose fuel; the own one where missing. */
+  cooksOn: id.optional(),
   /** Canisters that are sold along the trail; of own sizes below there is one. */
   sizes: z.array(z.enum(CAN_SIZES)).max(3).default(["middle"]),
   /** A part-full canister is left behind where new ones alone are lighter. */
@@ -236,6 +239,8 @@ export const dayRulesSchema = z.looseObject({
   heightSlowPerKm: fraction(0, 0.3).default(0.06),
   /** Multiplies what the load takes off the speed. */
   loadSlowness: fraction(0, 3).default(1),
+  /** How snow is walked on: snowshoes and skis sink in less. */
+  onSnow: z.enum(ON_SNOW).default("foot"),
   /** Own speed factors of surfaces, over those of the table. */
   surfaceSpeed: z.partialRecord(z.enum(SURFACES), fraction(0.1, 1.5)).default({}),
 });
@@ -341,3 +346,4 @@ export type DayRules = z.infer<typeof dayRulesSchema>;
 export type Device = z.infer<typeof deviceSchema>;
 export type Units = z.infer<typeof unitsSchema>;
 export type Surface = (typeof SURFACES)[number];
+export type OnSnow = (typeof ON_SNOW)[number];

@@ -56,6 +56,8 @@ export interface LegFuel {
   /** Litres of snow melted for drinking, and the grams they take. */
   meltL: number;
   meltG: number;
+  /** Hours in camp that melting takes. */
+  meltH: number;
   /** Burnt on the leg, melting included, grams. */
   needG: number;
   /** For the legs after it, where the stops between sell none, grams. */
@@ -80,6 +82,8 @@ export interface LegFuel {
   openLasts: boolean;
 }
 
+/** Beside the boil itself [L]. */
+const MELT_H_PER_L = 4 / 60;
 /** Less than this is a container taken as empty. */
 const EMPTY_G = 3;
 /** Of exact fuel this much is taken beyond the need. */
@@ -99,6 +103,19 @@ export interface Burnt {
 /** Cooking alone. */
 export function cooked(boils: number, boilG: number): Burnt {
   return { halfDays: 0, boils, boilG, simmerG: 0, meltL: 0, meltG: 0 };
+}
+
+/** Both on one stove. */
+export function burntTogether(a: Burnt, b: Burnt): Burnt {
+  return {
+    // Dinner is one dinner.
+    halfDays: Math.max(a.halfDays, b.halfDays),
+    boils: a.boils + b.boils,
+    boilG: a.boilG + b.boilG,
+    simmerG: a.simmerG + b.simmerG,
+    meltL: a.meltL + b.meltL,
+    meltG: a.meltG + b.meltG,
+  };
 }
 
 export function burntG({ boilG, simmerG, meltG }: Burnt): number {
@@ -129,6 +146,7 @@ export function legFuel(
     simmerG,
     meltL,
     meltG,
+    meltH: MELT_H_PER_L * meltL,
     needG,
     laterG,
     gramsPerBoil: boils > 0 ? boilG / boils : 0,

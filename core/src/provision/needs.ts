@@ -1,6 +1,7 @@
 /** What the supplies of a hiker depend on, and nothing else of them: not the name, nor the pack. */
 import type { MenuPlan } from "../food/menu.ts";
 import type { HikerSchools } from "../models/hiker.ts";
+import { stoveOwner } from "./stoves.ts";
 import type { FoodSettings, Hiker, StoveSettings, WaterSettings } from "../plan/schema.ts";
 
 export type Body = Pick<Hiker, "bodyKg" | "heightCm" | "ageY" | "sex" | "bodyFatFraction">;
@@ -11,6 +12,8 @@ export interface HikerNeeds {
   food: FoodSettings;
   water: WaterSettings;
   stove: StoveSettings;
+  /** Whose stove it is, by place in the party; undefined where it is the own one. */
+  cooksOn: number | undefined;
   /** Without menus all food has the hiker's one density. */
   menus: MenuPlan | undefined;
   /** Own cost of walking as a multiple of the effort school's. */
@@ -34,6 +37,7 @@ export function needsOf(
   body: Body = bodyOf(hiker),
   water: WaterSettings = hiker.water,
   menus?: MenuPlan,
+  party: readonly Hiker[] = [hiker],
 ): HikerNeeds {
   const { food, stove, pace } = hiker;
   return {
@@ -43,6 +47,7 @@ export function needsOf(
     water,
     stove,
     menus,
+    cooksOn: stoveOwner(party, hiker),
     effortFactor: pace.effortFactor,
     breakFraction: pace.breakFraction,
   };

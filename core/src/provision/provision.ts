@@ -16,6 +16,7 @@ import {
   containerOf,
   cooked,
   legFuel,
+  burntTogether,
   meltGramsPerL,
   simmerGrams,
   type Burnt,
@@ -23,7 +24,7 @@ import {
 } from "./fuel.ts";
 import { forLater } from "./ahead.ts";
 import { restingKcalPerDay } from "./needs.ts";
-import type { HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
+import type { CookedFor, HikerSupply, LegFood, PartMenu, ProvisionInput } from "./supply.ts";
 import { drunkLitres, type Carry } from "./water.ts";
 import { onlyIceAt } from "./waterPoints.ts";
 
@@ -37,7 +38,7 @@ const grained = (value: number, grain: number): number => Math.round(value / gra
 export function provision(input: ProvisionInput): HikerSupply {
   const { walk, block, needs, before, ground } = input;
   const legCount = block.endLeg - block.firstLeg;
-  const supply: Omit<HikerSupply, "carries" | "detours" | "wanted" | "drinkL" | "after"> = {
+  const supply: Omit<HikerSupply, "carries" | "detours" | "wanted" | "drinkL" | "after" | "cookedFor"> = {
     energies: [],
     parts: [],
     food: Array.from({ length: legCount }, () => ({
@@ -78,6 +79,8 @@ export function provision(input: ProvisionInput): HikerSupply {
   for (const [p, { startNode, endNode }] of walk.parts.entries())
     supply.parts[p]!.walkL = drinkL[endNode]! - drinkL[startNode]!;
   tally.melt(water.carries);
+  const cookedFor = needs.cooksOn === undefined ? undefined : tally.handOn();
+  for (const other of input.cooksFor) tally.cookFor(other);
   let left: FuelLeft = { fuelG: before.openFuelG, cans: before.cans };
   const container = containerOf(needs.schools.fuel, needs.stove);
   const sold = leaves.map(({ sellsFuel }, leg) => sellsFuel || (leg === 0 && block.firstLeg === 0));
@@ -98,6 +101,7 @@ export function provision(input: ProvisionInput): HikerSupply {
     detours: water.detours,
     wanted: water.wanted,
     drinkL,
+    cookedFor,
     after: {
       bodyKg: grained(tally.mass.bodyKg, GRAIN.massKg),
       fatKg: grained(tally.mass.fatKg, GRAIN.massKg),
@@ -251,6 +255,20 @@ class Tally {
       burnt.meltG += grams;
       this.supply.parts[p]!.fuelKg += grams / 1000;
     }
+  }
+
+  /** What is cooked on another's stove leaves this hiker's bag. */
+  handOn(): CookedFor {
+    const { parts } = this.supply;
+    const handed = { burnt: [...this.burnt], fuelKg: parts.map(({ fuelKg }) => fuelKg) };
+    for (const part of parts) part.fuelKg = 0;
+    this.burnt.fill(cooked(0, 0));
+    return handed;
+  }
+
+  cookFor({ burnt, fuelKg }: CookedFor): void {
+    for (const [leg, own] of this.burnt.entries()) this.burnt[leg] = burntTogether(own, burnt[leg]!);
+    for (const [p, part] of this.supply.parts.entries()) part.fuelKg += fuelKg[p]!;
   }
 
   /** Answers the share of the day's meals that came out of the bag. */

@@ -4,7 +4,7 @@
  * through it: as snow, until it runs.
  */
 import { degreeDayFactor, positiveDegrees } from "../models/snow.ts";
-import { surfaceIndex } from "../walk/surfaces.ts";
+import { isSnow } from "../walk/surfaces.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { Ground } from "../walk/ground.ts";
 import type { Block, DayPart, Walk } from "../walk/walk.ts";
@@ -17,9 +17,6 @@ const RUNS_FROM_MM = 3;
 /** A drink is taken so often where it runs, and at each so manieth of those places where it takes a stove. */
 export const SNOW_EVERY_M = 5_000;
 export const MELTED_EACH = 3;
-
-const FIRM = surfaceIndex("firm-snow");
-const SOFT = surfaceIndex("soft-snow");
 
 export class SnowWater {
   /** White cells before each node of the block. */
@@ -36,7 +33,7 @@ export class SnowWater {
     const toNode = halts[block.endLeg]!.node;
     const whiteBefore = new Int32Array(toNode - fromNode + 1);
     for (let c = fromNode; c < toNode; c++)
-      whiteBefore[c - fromNode + 1] = whiteBefore[c - fromNode]! + Number(surface[c] === FIRM || surface[c] === SOFT);
+      whiteBefore[c - fromNode + 1] = whiteBefore[c - fromNode]! + Number(isSnow(surface[c]!));
     if (whiteBefore[whiteBefore.length - 1] === 0) return undefined;
     const around = Math.max(1, Math.round(AROUND_M / profile.cellM));
     return new SnowWater(whiteBefore, fromNode, around, profile.latDeg[0]! < 0);

@@ -7,7 +7,7 @@ import type { Ground } from "../walk/ground.ts";
 import type { Block, Walk } from "../walk/walk.ts";
 import type { DayEnergy } from "./energy.ts";
 import type { PartMeals } from "./food.ts";
-import type { LegFuel } from "./fuel.ts";
+import type { Burnt, LegFuel } from "./fuel.ts";
 import type { HikerNeeds } from "./needs.ts";
 import type { DetourChoice } from "./payingWater.ts";
 import type { SnowWater } from "./snowWater.ts";
@@ -88,6 +88,14 @@ export interface HikerSupply {
   /** Litres drunk from the block's start to each node of the trail's ground. */
   drinkL: Float64Array;
   after: SupplyState;
+  /** What another burns for this hiker; undefined where the stove is the own one. */
+  cookedFor: CookedFor | undefined;
+}
+
+/** Cooking that is done on somebody else's stove: by leg of the block, and kilograms by part of the walk. */
+export interface CookedFor {
+  burnt: readonly Burnt[];
+  fuelKg: readonly number[];
 }
 
 export interface ProvisionInput {
@@ -110,6 +118,8 @@ export interface ProvisionInput {
   walkedTo: DetourSources;
   detourH: (distanceM: number, cell: number) => number;
   before: SupplyState;
+  /** Of those who cook on this hiker's stove. */
+  cooksFor: readonly CookedFor[];
   /** Working array with an element for each node. */
   drinkL: Float64Array;
 }

@@ -1,7 +1,7 @@
 /** Legs and days of one settled block. */
 import { nightOfKit, type NightLow } from "../models/coldNight.ts";
 import { YEAR_DAYS } from "../models/snow.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { OnSnow, Plan } from "../plan/schema.ts";
 import type { DayEnergy } from "../provision/energy.ts";
 import type { SolvedBlock } from "../solve/trip.ts";
 import { walkedOf } from "../track/place.ts";
@@ -10,7 +10,7 @@ import type { Climate } from "../season/season.ts";
 import { dayOfYear, isoOfDay } from "../units/day.ts";
 import type { Halt } from "../walk/halts.ts";
 import type { DayPart } from "../walk/walk.ts";
-import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import { FIRM_SNOW, isSnow, sinkings } from "../walk/surfaces.ts";
 import type { PlacedPin } from "../walk/pins.ts";
 import { BY_THE_HOUR, seasonHolds, type Terrain } from "../walk/terrain.ts";
 import { nightWarmth, padNeed } from "../warmth/night.ts";
@@ -32,14 +32,19 @@ export interface BlockFigureInput {
   nightBy: Plan["climate"]["nightBy"];
   terrain: Terrain;
   pins: readonly PlacedPin[];
+  onSnow: OnSnow;
 }
+
+/** Deeper than this nobody walks far without snowshoes or skis. */
+const DEEP_CM = 25;
 
 export function blockFigures(input: BlockFigureInput): BlockFigures {
   return { legs: blockLegs(input), days: blockDays(input) };
 }
 
 function blockLegs(input: BlockFigureInput): LegResult[] {
-  const { block, profile, halts, hikerIds, sleep, nightBy, terrain } = input;
+  const { block, profile, halts, hikerIds, sleep, nightBy, terrain, onSnow } = input;
+  const sinkCm = sinkings(onSnow);
   const energyByDay = block.supplies.map((supply) => new Map(supply.energies.map((energy) => [energy.day, energy])));
   const hoursOfDay = new Map<number, number>();
   for (const { day, walkH } of block.parts) hoursOfDay.set(day, (hoursOfDay.get(day) ?? 0) + walkH);
@@ -55,13 +60,15 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
     let descentM = 0;
     let snowM = 0;
     let softSnowM = 0;
+    let deepSnowM = 0;
     for (let c = from.node; c < to.node; c++) {
       climbM += profile.climbM[c]!;
       descentM += profile.descentM[c]!;
       const surface = block.surface[c - block.fromNode]!;
       if (!isSnow(surface)) continue;
       snowM += profile.cellM;
-      if (SURFACE_FACTORS[surface]!.id === "soft-snow") softSnowM += profile.cellM;
+      if (surface !== FIRM_SNOW) softSnowM += profile.cellM;
+      if (sinkCm[surface]! > DEEP_CM) deepSnowM += profile.cellM;
     }
     const camps = rows.filter(({ part }) => part.night === "camp");
     const outside = rows.filter(({ part }) => sleepsOutside(part, halts));
@@ -92,6 +99,7 @@ function blockLegs(input: BlockFigureInput): LegResult[] {
       descentM,
       snowM,
       softSnowM,
+      deepSnowM,
       lateSnowM: profile.cellM * sum(rows.map(({ part }) => lateCells(terrain, part))),
       walkH: sum(rows.map(({ part }) => part.walkH)),
       trailH: sum(rows.map(({ part }) => part.walkH - part.offTrailStartH - part.offTrailEndH - detourHours(part))),
@@ -221,10 +229,6 @@ function sleepsOutside({ night, legIndex }: DayPart, halts: readonly Halt[]): bo
 }
 
 const detourHours = ({ detours }: DayPart): number => sum(detours.map(({ walkH }) => walkH));
-
-function isSnow(surface: number): boolean {
-  return SURFACE_FACTORS[surface]!.id.endsWith("snow");
-}
 
 export function sum(values: readonly number[]): number {
   let total = 0;

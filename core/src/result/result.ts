@@ -77,6 +77,8 @@ export interface LegResult {
   /** Walked on snow, and what of it was soft at the hour. */
   snowM: number;
   softSnowM: number;
+  /** Sunk into more than 25 cm. */
+  deepSnowM: number;
   /** More of it if the snow goes three weeks later than on average. */
   lateSnowM: number;
   walkH: number;

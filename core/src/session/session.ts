@@ -10,6 +10,7 @@ import { logFacts } from "../walk/past.ts";
 import { choiceOf, type HikerSchools } from "../models/hiker.ts";
 import type { Plan } from "../plan/schema.ts";
 import { bodyOf, needsOf } from "../provision/needs.ts";
+import { withStoves } from "../provision/stoves.ts";
 import { assembleCells } from "../result/assemble.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { DiurnalTable } from "../season/diurnal.ts";
@@ -102,7 +103,8 @@ export class Session {
 
   /** A plan's ground, kit and needs: all that its days and packs are worked out from. */
   lay(given: Plan): Laid {
-    const plan = (this.plan = this.plan ? keepEqual(this.plan, given) : given);
+    this.plan = this.plan ? keepEqual(this.plan, given) : given;
+    const plan = this.part("plan with stoves", withStoves(this.plan));
     const { stage } = this;
     const { trip, hikers, dayRules: rules } = plan;
     const profile = this.profileFor(plan);
@@ -122,11 +124,10 @@ export class Session {
       forecasts: climate.forecasts,
       readings: climate.readings,
     });
-    const snow =
-      climate.snowBy === "degree-day"
-        ? stage.snowDays({ profile, snow: stage.snow({ season: normals, profile, year: climate.snowYear }) })
-        : undefined;
-    const terrain = stage.terrain({ profile, stretches, snow });
+    const depths =
+      climate.snowBy === "degree-day" ? stage.snow({ season: normals, profile, year: climate.snowYear }) : undefined;
+    const snow = depths && stage.snowDays({ profile, snow: depths });
+    const terrain = stage.terrain({ profile, stretches, snow, depths });
     const planned = stage.halts({
       stops,
       profile,
@@ -201,7 +202,7 @@ export class Session {
     const hikerIds = hikers.map((hiker) => hiker.id);
     const kit = stage.kit({ pieces, hikerIds, stops: allStops, profile, halts });
     const needs = hikers.map((hiker, h) =>
-      stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker)), waters[h], menus[h]), h),
+      stage.needs(needsOf(hiker, schools[h]!, this.part(`body ${h}`, bodyOf(hiker)), waters[h], menus[h], hikers), h),
     );
     const sampled = stage.sampled({ ground, sampling: sample, sources: sampledSources, workspace: sampledSpace });
     return {
@@ -269,6 +270,7 @@ export class Session {
           nightBy: climate.nightBy,
           terrain,
           pins,
+          onSnow: plan.dayRules.onSnow,
         },
         index,
       ),

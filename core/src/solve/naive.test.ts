@@ -11,13 +11,14 @@ import { sunFraction } from "../provision/water.ts";
 import { belowHigh } from "../season/diurnal.ts";
 import { SnowWater } from "../provision/snowWater.ts";
 import { climateAt, skyAt } from "../season/season.ts";
+import { snowAt } from "../season/snow.ts";
 import { daylight } from "../season/sun.ts";
 import { dayOfYear } from "../units/day.ts";
 import { partConditions } from "../walk/conditions.ts";
 import { allDetours } from "../walk/detours.ts";
 import { heatSpeedFactor, heightSpeedFactor, loadSpeedFactor } from "../walk/slow.ts";
 import { levelHours } from "../walk/stride.ts";
-import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import { powderIndex, SURFACE_FACTORS, SURFACE_ROWS } from "../walk/surfaces.ts";
 import { BY_THE_HOUR, seasonHolds } from "../walk/terrain.ts";
 import { firmAfterSunriseH } from "../models/snow.ts";
 import { blocksOf, walkBlock, type DayPart } from "../walk/walk.ts";
@@ -58,6 +59,7 @@ function oneRound({ plan, tracks }: PlanCase) {
     walkedTo,
     detourH: (distanceM, cell) => levelHours(ground, loads, distanceM, cell),
     before: start.supply[0]!,
+    cooksFor: [],
     drinkL: new Float64Array(profile.cellCount + 1),
   });
   const { wrapperFraction } = plan.hikers[0]!.food;
@@ -111,8 +113,18 @@ test("hours of every cell: slope, load, surface, snow, heat and dark, the slowes
         const thawed = morning.hotDayC - 0.0065 * rise > 0;
         const crust = thawed && firmH > 0 && clockH < part.sunriseH + firmH;
         const coat = SURFACE_FACTORS.findIndex(({ id }) => id === (crust ? "firm-snow" : "soft-snow"));
-        const snow = terrain.snow[cell]! === BY_THE_HOUR ? coat : terrain.snow[cell]!;
-        const surface = SURFACE_FACTORS[snowed ? snow : terrain.bare[cell]!]!;
+        // Depths are those of the nearest 100 m.
+        const lies = (): ReturnType<typeof snowAt> =>
+          snowAt(
+            terrain.depths!,
+            walkedOf(profile, part.startNode),
+            100 * Math.round(profile.heightM[cell]! / 100),
+            dayOfYear(part.day),
+          );
+        const deep = (): number => powderIndex((100 * lies().depthM) / Math.max(0.1, lies().cover));
+        const byHour = snowed && terrain.snow[cell]! === BY_THE_HOUR;
+        const snow = byHour ? (thawed ? coat : deep()) : terrain.snow[cell]!;
+        const surface = SURFACE_ROWS[plan.dayRules.onSnow][snowed ? snow : terrain.bare[cell]!]!;
         const quarter = Math.min(24, Math.floor(clockH * 4) / 4);
         const sunrise = Math.round(part.sunriseH * 10) / 10;
         const airC =
@@ -155,7 +167,7 @@ test("energy and water of every cell, by the schools' own functions", () => {
       loadKg: CARRIED_KG + extraKg,
       speedMps: profile.cellM / walk.cellH[cell]! / 3600,
       gradePercent: 100 * profile.gradeFraction[cell]!,
-      terrain: SURFACE_FACTORS[walk.surface[cell]!]!.terrainFactor,
+      terrain: SURFACE_ROWS[plan.dayRules.onSnow][walk.surface[cell]!]!.terrainFactor,
     });
     let litres = 0;
     for (const part of walk.parts) {

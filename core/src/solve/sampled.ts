@@ -89,6 +89,7 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
       snow: picked(terrain.snow, new Int8Array(count), cells),
       snowFromDay: picked(terrain.snowFromDay, new Int16Array(count), cells),
       snowToDay: picked(terrain.snowToDay, new Int16Array(count), cells),
+      depths: terrain.depths,
     },
     camps: {
       forbidden: picked(camps.forbidden, new Uint8Array(count + 1), nodes),

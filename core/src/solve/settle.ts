@@ -96,9 +96,16 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
     const walkedTo = detours;
     const conditions = partConditions(ground, walk.parts);
     const snow = SnowWater.of(ground, block, walk);
-    const supplies = needs.map((need, h) =>
-      provision({
-        needs: need,
+    const supplies: HikerSupply[] = [];
+    // Who cooks on another's stove comes first: what is burnt is that one's.
+    const isGuest = (h: number): boolean => needs[h]!.cooksOn !== undefined;
+    const order = [...needs.keys()].sort((a, b) => Number(isGuest(b)) - Number(isGuest(a)));
+    for (const h of order)
+      supplies[h] = provision({
+        needs: needs[h]!,
+        cooksFor: supplies.flatMap(({ cookedFor }, other) =>
+          cookedFor && needs[other]!.cooksOn === h ? [cookedFor] : [],
+        ),
         ground,
         slope: ground.slopes[h],
         block,
@@ -113,8 +120,7 @@ export function settle(input: SettleInput, guess: Guess, toleranceKg = SETTLE_KG
         detourH: (distanceM, cell) => levelHours(ground, walkedOn, distanceM, cell),
         before: before.supply[h]!,
         drinkL: hikers[h]!.drinkL,
-      }),
-    );
+      });
     const loads = needs.map((need, h) =>
       hikerLoad({
         wrapperFraction: need.food.wrapperFraction,

@@ -37,7 +37,7 @@ export interface SolvedBlock {
   parts: DayPart[];
   conditions: PartConditions[];
   /** By hiker; `drinkL` is gone with the working arrays. */
-  supplies: Omit<HikerSupply, "drinkL" | "wanted">[];
+  supplies: Omit<HikerSupply, "drinkL" | "wanted" | "cookedFor">[];
   loads: LegLoad[][];
   /** By hiker, on the block's cells. */
   packs: PackCells[];
@@ -216,7 +216,7 @@ function kept({ ground, block, before, kit }: SettleInput, settled: Settled): So
   };
 }
 
-function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL" | "wanted"> {
+function withoutArrays(supply: HikerSupply): Omit<HikerSupply, "drinkL" | "wanted" | "cookedFor"> {
   const { energies, parts, food, fuel, body, carries, detours, after } = supply;
   return { energies, parts, food, fuel, body, carries, detours, after };
 }

@@ -11,7 +11,7 @@ import type { Halt } from "./halts.ts";
 import type { Past } from "./past.ts";
 import type { PlacedPin } from "./pins.ts";
 import { slowdownPerKg } from "./slow.ts";
-import { speedFactors, SURFACE_FACTORS } from "./surfaces.ts";
+import { sinkings, speedFactors, terrainFactors } from "./surfaces.ts";
 import type { Terrain } from "./terrain.ts";
 import type { Workspace } from "./workspace.ts";
 
@@ -47,17 +47,20 @@ export interface GroundInput {
 export interface Ground extends GroundInput {
   /** Time over each surface as a multiple of plain trail's. */
   slowness: Float64Array;
-  /** Terrain factor η of each surface. */
+  /** Terrain factor η of each surface, and how far one sinks in, cm. */
   terrainFactors: Float64Array;
+  sinkCm: Float64Array;
   /** Hours told for single days, by day number. */
   ownHours: ReadonlyMap<number, number>;
 }
 
 export function buildGround(input: GroundInput): Ground {
+  const { surfaceSpeed, onSnow } = input.rules;
   return {
     ...input,
-    slowness: speedFactors(input.rules.surfaceSpeed).map((factor) => 1 / factor),
-    terrainFactors: Float64Array.from(SURFACE_FACTORS, (row) => row.terrainFactor),
+    slowness: speedFactors(surfaceSpeed, onSnow).map((factor) => 1 / factor),
+    terrainFactors: terrainFactors(onSnow),
+    sinkCm: sinkings(onSnow),
     ownHours: new Map(input.rules.ownHours.map(({ date, hoursH }) => [dayNumber(date)!, hoursH])),
   };
 }

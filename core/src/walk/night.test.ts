@@ -4,6 +4,7 @@ import { expect, test } from "vitest";
 import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { layGround, walkAll } from "../../test/ground.ts";
 import { runs } from "../../test/arbitraryPlan.ts";
+import { FIRM_SNOW } from "./surfaces.ts";
 import { beginDay } from "./today.ts";
 import type { Walk } from "./walk.ts";
 
@@ -117,13 +118,15 @@ test("more hours never take more days", () => {
 });
 
 test("snow that never thawed is powder at every hour; what thaws by day is firm in the morning", () => {
-  const firmUntilH = (lowC: number, highC: number): number => {
+  const crustUntilH = (lowC: number, highC: number): number => {
     const plan = planOf({ climate: { stations: [stationOf(lowC, highC)] } });
     const { ground } = layGround(plan, [trackNorth({ lengthM: 20_000 })]);
     const today = beginDay(ground, 1, { day: ground.startDay, fromStop: false, nightsUp: 0 }, 0);
-    return today.firmUntilH(ground.profile.heightM[0]!) - today.sunriseH;
+    const firm = (afterH: number): boolean =>
+      today.snowUnderfoot(ground.profile.heightM[0]!, today.sunriseH + afterH) === FIRM_SNOW;
+    return [0, 1, 2, 3, 4, 5, 6].filter(firm).length;
   };
-  expect(firmUntilH(-30, -20)).toBeLessThan(0);
-  expect(firmUntilH(-12, -9)).toBeLessThan(0);
-  expect(firmUntilH(-6, 5)).toBeGreaterThan(2);
+  expect(crustUntilH(-30, -20)).toBe(0);
+  expect(crustUntilH(-12, -9)).toBe(0);
+  expect(crustUntilH(-6, 5)).toBeGreaterThan(2);
 });

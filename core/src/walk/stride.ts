@@ -5,14 +5,13 @@ import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
 import { loadSpeedFactor, SLOWEST_BY_HEAT, SLOWEST_BY_HEIGHT, SLOWEST_BY_LOAD, THIN_AIR_FROM_M } from "./slow.ts";
-import { surfaceIndex } from "./surfaces.ts";
 import { BY_THE_HOUR, seasonHolds } from "./terrain.ts";
 import type { Today } from "./today.ts";
 
 /** So much longer than meant a day may be that reaches its stop. */
 export const PUSH_ON_H = 1;
-const FIRM = surfaceIndex("firm-snow");
-const SOFT = surfaceIndex("soft-snow");
+/** No crust carries to the end of a day. */
+const MIDNIGHT_H = 24;
 /** Civil twilight: so long before sunrise and after sunset one still sees the ground. */
 const TWILIGHT_H = 0.5;
 
@@ -132,7 +131,7 @@ export class Stride {
       const coat = snow[c]!;
       let underfoot = bare[c]!;
       if (coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay))
-        underfoot = coat === BY_THE_HOUR ? (clockH < today.firmUntilH(heightM[c]!) ? FIRM : SOFT) : coat;
+        underfoot = coat === BY_THE_HOUR ? today.snowUnderfoot(heightM[c]!, clockH) : coat;
       const airC = airAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M;
       let hours = plainH[c]! * slowness[underfoot]!;
       if (airC > warmC) {
@@ -196,13 +195,15 @@ export class Stride {
   hoursAhead(today: Today, fromNode: number, toNode: number, mostH: number): number {
     const { bare, snow, snowFromDay, snowToDay } = this.ground.terrain;
     const { slowness } = this.ground;
+    const { heightM } = this.ground.profile;
     let hours = 0;
     for (const { node, walkH } of this.detours) if (node > fromNode && node <= toNode) hours += walkH;
     for (let c = fromNode; c < toNode; c++) {
       if (hours > mostH) return Infinity;
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
-      hours += this.plainH[c]! * slowness[holds ? (coat === BY_THE_HOUR ? SOFT : coat) : bare[c]!]!;
+      const snowed = coat === BY_THE_HOUR && holds ? today.snowUnderfoot(heightM[c]!, MIDNIGHT_H) : coat;
+      hours += this.plainH[c]! * slowness[holds ? snowed : bare[c]!]!;
     }
     return hours;
   }

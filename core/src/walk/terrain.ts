@@ -1,6 +1,6 @@
 /** What is underfoot on every cell, summer and winter coat, in walking order. */
 import type { Stretch } from "../plan/schema.ts";
-import type { SnowDays } from "../season/snow.ts";
+import type { Snow, SnowDays } from "../season/snow.ts";
 import { nodesOn } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { surfaceIndex } from "./surfaces.ts";
@@ -12,6 +12,8 @@ export interface Terrain {
   snow: Int8Array;
   snowFromDay: Int16Array;
   snowToDay: Int16Array;
+  /** How deep it lies, where the season says. */
+  depths: Snow | undefined;
 }
 
 const CUMULATIVE_DAYS = [0, 31, 60, 91, 121, 152, 182, 213, 244, 274, 305, 335];
@@ -45,16 +47,18 @@ export interface TerrainInput {
   stretches: readonly Stretch[];
   /** By the season; none where stretches alone say where snow is. */
   snow: SnowDays | undefined;
+  depths: Snow | undefined;
 }
 
 /** Later stretches win over earlier ones, and a stretch over what the season says. */
-export function buildTerrain({ profile, stretches, snow }: TerrainInput): Terrain {
+export function buildTerrain({ profile, stretches, snow, depths }: TerrainInput): Terrain {
   const n = profile.cellCount;
   const terrain: Terrain = {
     bare: new Uint8Array(n),
     snow: new Int8Array(n).fill(-1),
     snowFromDay: new Int16Array(n),
     snowToDay: new Int16Array(n),
+    depths,
   };
   if (snow) {
     for (let c = 0; c < n; c++) if (snow.from[c]! >= 0) terrain.snow[c] = BY_THE_HOUR;

@@ -3,10 +3,16 @@ import type { PaceSettings } from "../plan/schema.ts";
 import { HIGH_LAPSE_K_PER_M, LOW_LAPSE_K_PER_M } from "../models/cold.ts";
 import { firmAfterSunriseH } from "../models/snow.ts";
 import { climateAt, skyAt } from "../season/season.ts";
+import { BAND_M, snowAt, type Snow } from "../season/snow.ts";
 import { walkedOf } from "../track/place.ts";
+import type { WalkedM } from "../units/lengths.ts";
 import { dayOfYear, monthOfDay } from "../units/day.ts";
 import type { Ground } from "./ground.ts";
 import { heightSlowPerM } from "./slow.ts";
+import { FIRM_SNOW, powderIndex, SOFT_SNOW } from "./surfaces.ts";
+
+/** With less of the ground white than this, what lies is as deep as if so much were. */
+const LEAST_COVER = 0.1;
 
 /** In the high-latitude winter there is no light to keep to: so much is walked regardless. */
 const LEAST_LIGHT_H = 4;
@@ -31,8 +37,8 @@ export interface Today {
   highAtSeaC: number;
   rangeK: number;
   belowHigh: Float64Array;
-  /** Until when a crust carries that thawed these days and froze over night, at a height; before sunrise where it did not. */
-  firmUntilH: (heightM: number) => number;
+  /** What snow by the season is at a height and an hour: a crust, slush, or powder by its depth. */
+  snowUnderfoot: (heightM: number, clockH: number) => number;
 }
 
 /** What one block hands on to the next. */
@@ -81,6 +87,9 @@ export function beginDay(
   let wantedH = ground.ownHours.get(day) ?? wantedHours(paces, day - ground.startDay);
   if (fromStop && rules.neroOutH !== undefined) wantedH = Math.min(wantedH, rules.neroOutH);
 
+  const { depths } = ground.terrain;
+  const deepCm = depths ? depthsOf(depths, walkedOf(profile, node), dayOfYear(day)) : () => Infinity;
+
   const darkH = rules.darkFraction * wantedH;
   const byClock = Math.max(...paces.map((pace) => pace.startClockH));
   const startH =
@@ -104,11 +113,26 @@ export function beginDay(
     rangeK: weather.highC - weather.lowC,
     slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),
     belowHigh: ground.diurnal.at(sun.sunriseH),
-    firmUntilH: (atM) => {
+    snowUnderfoot: (atM, clockH) => {
       // What has not thawed since it fell is powder at every hour, however cold the night.
-      if (weather.hotDayC - (atM - heightM) * HIGH_LAPSE_K_PER_M <= 0) return -1;
+      if (weather.hotDayC - (atM - heightM) * HIGH_LAPSE_K_PER_M <= 0) return powderIndex(deepCm(atM));
       const afterH = firmAfterSunriseH(weather.lowC - (atM - heightM) * LOW_LAPSE_K_PER_M, cloud);
-      return afterH > 0 ? sun.sunriseH + afterH : -1;
+      return afterH > 0 && clockH < sun.sunriseH + afterH ? FIRM_SNOW : SOFT_SNOW;
     },
+  };
+}
+
+/** How deep snow lies at a height, where it lies, cm. */
+function depthsOf(snow: Snow, walkedM: WalkedM, yearDay: number): (heightM: number) => number {
+  const known = new Map<number, number>();
+  return (heightM) => {
+    const band = Math.round(heightM / BAND_M);
+    let depthCm = known.get(band);
+    if (depthCm === undefined) {
+      const { depthM, cover } = snowAt(snow, walkedM, band * BAND_M, yearDay);
+      depthCm = (100 * depthM) / Math.max(LEAST_COVER, cover);
+      known.set(band, depthCm);
+    }
+    return depthCm;
   };
 }

@@ -116,6 +116,19 @@ export function walkOn({ plan }: FixContext, stopId: string): Action | undefined
   };
 }
 
+/** Snowshoes and skis sink in less. */
+export function walkSnowOn({ plan }: FixContext, onSnow: "snowshoes" | "skis"): Action | undefined {
+  if (plan.dayRules.onSnow === onSnow) return undefined;
+  const words = onSnow === "skis" ? "Walk snow on skis" : "Walk snow on snowshoes";
+  return {
+    button: words,
+    label: words,
+    recipe: (draft) => {
+      draft.dayRules.onSnow = onSnow;
+    },
+  };
+}
+
 /** So many nights more at a stop, until a door opens. */
 export function moreNights({ plan }: FixContext, stopId: string, nights: number): Action | undefined {
   const stop = plan.stops.find((candidate) => candidate.id === stopId && candidate.use);

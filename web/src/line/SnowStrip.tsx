@@ -1,6 +1,6 @@
 /** Where one walks on snow: a strip along the foot of the heights, the taller the more of the ground. */
 import { useMemo } from "react";
-import { SURFACE_TABLE, type PlanResult } from "@gepack/core";
+import { isSnow, type PlanResult } from "@gepack/core";
 import { HEIGHT } from "./geometry.ts";
 import type { LineScale } from "./scale.ts";
 import { rounded } from "../units/quantity.ts";
@@ -18,7 +18,7 @@ export function SnowStrip({ result, x }: { result: PlanResult; x: LineScale }) {
       const from = Math.max(0, Math.round(x.invert(px) / profile.cellM));
       const to = Math.min(profile.cellCount, Math.max(from + 1, Math.round(x.invert(px + 1) / profile.cellM)));
       let snowed = 0;
-      for (let c = from; c < to; c++) if (SURFACE_TABLE[surface[c]!]!.id.endsWith("snow")) snowed++;
+      for (let c = from; c < to; c++) if (isSnow(surface[c]!)) snowed++;
       const share = snowed / (to - from);
       if (share >= LEAST_SNOWED) d += `M${px},${HEIGHT.bottom}v${-rounded(Math.max(LEAST_PX, SNOW_PX * share), 1)}`;
     }

@@ -1,6 +1,6 @@
 /** The rules of a day: hours by stage, light, camps, rest, and what slows the walk. */
 import { X } from "lucide-react";
-import { SURFACE_TABLE, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
+import { surfacesBy, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
 import { edit } from "../../store/document.ts";
 import { FieldNumber, Fields } from "../../ui/FieldNumber.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
@@ -268,7 +268,7 @@ const SURFACE_NAME: Record<Surface, string> = {
   "soft-snow": "Soft snow",
 };
 
-type SurfaceRow = (typeof SURFACE_TABLE)[number];
+type SurfaceRow = ReturnType<typeof surfacesBy>[number];
 
 function Surfaces({ plan }: { plan: Plan }) {
   const columns: Column<SurfaceRow>[] = [
@@ -301,8 +301,18 @@ function Surfaces({ plan }: { plan: Plan }) {
       title="Ground"
       note="Speed is relative to a plain trail. The energy factor feeds the effort models: Soule & Goldman 1972, snow by Pandolf and others 1976; scree is our own."
     >
-      <div className="max-w-[420px]">
-        <Table label="Surfaces" columns={columns} rows={SURFACE_TABLE} idOf={({ id }) => id} />
+      <div className="grid max-w-[420px] gap-2">
+        <Pick
+          label="On snow"
+          value={plan.dayRules.onSnow}
+          options={[
+            ["foot", "on foot"],
+            ["snowshoes", "on snowshoes"],
+            ["skis", "on skis"],
+          ]}
+          onPick={(picked) => change("on snow", (rules) => void (rules.onSnow = picked))}
+        />
+        <Table label="Surfaces" columns={columns} rows={surfacesBy(plan.dayRules.onSnow)} idOf={({ id }) => id} />
       </div>
     </Panel>
   );

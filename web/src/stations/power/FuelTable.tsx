@@ -1,8 +1,8 @@
 /** Fuel by leg: boils, grams, what is left from before, what is bought, and whether the open one lasts. */
-import type { Hiker, LegResult, Plan, PlanResult } from "@gepack/core";
+import { stoveOwner, type Hiker, type LegResult, type Plan, type PlanResult } from "@gepack/core";
 import { select } from "../../store/selection.ts";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { stopName } from "../../words/names.ts";
+import { firstName, stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 
 type Fuel = LegResult["hikers"][number]["fuel"];
@@ -17,6 +17,13 @@ interface Props {
 
 export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
   const say = sayIn(plan);
+  const owner = stoveOwner(plan.hikers, hiker);
+  if (owner !== undefined)
+    return (
+      <p className="text-sm text-muted">
+        Cooks on {firstName(plan.hikers[owner]!)}’s stove, who carries the fuel for both.
+      </p>
+    );
   if (hiker.stove.fuel === "none")
     return <p className="text-sm text-muted">No stove, so no fuel. Choose a stove below.</p>;
   const of = (leg: LegResult) => leg.hikers[who]!.fuel;
@@ -35,7 +42,12 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
       cell: (leg) => `${leg.index + 1}. ${stopName(plan, leg.fromStopId)}`,
     },
     column("boils", "boils", (leg) => say.number(of(leg).boils, 1)),
-    column("melt", "snow melted", (leg) => (of(leg).meltL > 0.05 ? say.L(of(leg).meltL) : ""), 861),
+    column(
+      "melt",
+      "snow melted",
+      (leg) => (of(leg).meltL > 0.05 ? `${say.L(of(leg).meltL)}, ${say.hours(of(leg).meltH)}` : ""),
+      861,
+    ),
     column("need", "used", (leg) => say.g(of(leg).needG)),
     column("later", "for later", (leg) => (of(leg).laterG > 0 ? say.g(of(leg).laterG) : ""), 861),
     column("open", "left over", (leg) => (of(leg).openG > 0 ? say.g(of(leg).openG) : ""), 561),

@@ -1,6 +1,6 @@
 /** Power: do the stove and the batteries last from stop to stop? */
 import { useDeferredValue, useMemo } from "react";
-import { storeOf } from "@gepack/core";
+import { storeOf, stoveOwner } from "@gepack/core";
 
 import { useLine } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
@@ -41,6 +41,9 @@ export default function Power({ plan, result: newest }: ScreenProps) {
     plan.hikers.length - 1,
   );
   const hiker = plan.hikers[who]!;
+  const ownerIndex = stoveOwner(plan.hikers, hiker);
+  const owner = ownerIndex === undefined ? undefined : plan.hikers[ownerIndex];
+  const others = plan.hikers.filter(({ id, stove }) => id !== hiker.id && stove.cooksOn === undefined);
   const store = result.power && storeOf(result.power, hiker.id);
   const checks = result.checks.filter(
     (check) =>
@@ -75,15 +78,32 @@ export default function Power({ plan, result: newest }: ScreenProps) {
       <div className="px-[18px]">
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Stove">
           <Fields title="Stove" note="Never use a stove in a closed tent: carbon monoxide kills. Fire bans come first.">
-            <HikerChoice
-              hiker={hiker}
-              label="Cooking system"
-              value={hiker.stove.fuel}
-              options={FUEL_WORDS}
-              set={(target, fuel) => void (target.stove.fuel = fuel)}
-            />
-            <HikerRows plan={plan} hiker={hiker} list={STOVE} />
-            {hiker.stove.fuel.startsWith("gas") && <Canisters plan={plan} hiker={hiker} />}
+            {!owner && (
+              <HikerChoice
+                hiker={hiker}
+                label="Cooking system"
+                value={hiker.stove.fuel}
+                options={FUEL_WORDS}
+                set={(target, fuel) => void (target.stove.fuel = fuel)}
+              />
+            )}
+            {others.length > 0 && (
+              <HikerChoice
+                hiker={hiker}
+                label="Cooks on"
+                value={owner?.id ?? hiker.id}
+                options={Object.fromEntries([
+                  [hiker.id, "own stove"],
+                  ...others.map((other) => [other.id, `${firstName(other)}’s stove`]),
+                ])}
+                set={(target, id) => {
+                  if (id === hiker.id) delete target.stove.cooksOn;
+                  else target.stove.cooksOn = id;
+                }}
+              />
+            )}
+            <HikerRows plan={plan} hiker={hiker} list={owner ? STOVE.slice(0, 2) : STOVE} />
+            {!owner && hiker.stove.fuel.startsWith("gas") && <Canisters plan={plan} hiker={hiker} />}
           </Fields>
         </Fold>
         <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Compare cooking systems">

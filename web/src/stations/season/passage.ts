@@ -1,5 +1,5 @@
 /** What the days meet at their dates as steps along the walk, a lane each. */
-import { SURFACE_TABLE, walkedOf, type LegConditions, type PlanResult } from "@gepack/core";
+import { isSnow, walkedOf, type LegConditions, type PlanResult } from "@gepack/core";
 
 export interface Step {
   fromM: number;
@@ -11,7 +11,6 @@ export interface Step {
 
 /** By day where it is given by the day, else by leg. */
 export function stepsOf({ days, legs, profile, surface }: PlanResult, rows: readonly LegConditions[]) {
-  const white = SURFACE_TABLE.map(({ id }) => id.endsWith("snow"));
   const walked = days.filter(({ fromNode, toNode }) => toNode > fromNode);
   const over = (value: (day: (typeof days)[number]) => number): Step[] =>
     walked.map((day) => ({
@@ -27,7 +26,7 @@ export function stepsOf({ days, legs, profile, surface }: PlanResult, rows: read
     });
   const snowShare = ({ fromNode, toNode }: (typeof days)[number]): number => {
     let snowed = 0;
-    for (let c = fromNode; c < toNode; c++) if (white[surface[c]!]) snowed++;
+    for (let c = fromNode; c < toNode; c++) if (isSnow(surface[c]!)) snowed++;
     return snowed / (toNode - fromNode);
   };
   const stands = byLeg(({ standsC }) => standsC);

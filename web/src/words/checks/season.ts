@@ -1,4 +1,5 @@
-import { advice } from "../../fixes/fix.ts";
+import { advice, fixes } from "../../fixes/fix.ts";
+import { walkSnowOn } from "../../fixes/schedule.ts";
 import { checkWords } from "./words.ts";
 
 const FORD_WORDS = ["step across", "easy", "cross with care", "dangerous", "don’t cross"];
@@ -18,6 +19,13 @@ export const seasonWords = checkWords({
         "Read the avalanche bulletin and ask locally, go while the crust holds, and turn back in time. Or start later: see Season.",
       ),
     ],
+  },
+  "deep-snow": {
+    mark: "deep",
+    station: "season",
+    sentence: (check, say) =>
+      `For ${say.distance(check.have)} you sink into snow to mid-calf or deeper. On foot nobody keeps that up for long.`,
+    fixes: (_, on) => fixes(walkSnowOn(on, "snowshoes"), walkSnowOn(on, "skis")),
   },
   "wet-cold": {
     mark: "wet",
