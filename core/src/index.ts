@@ -346,3 +346,4 @@ export { AWAY_M, walkedDays, type WalkedDay, type WalkedRecord } from "./log/wal
 export { simulatedTracker, type TrackerAnswer, type TrackerFix } from "./log/simulatedTracker.ts";
 export { logDaySchema, plannedDaySchema } from "./plan/logSchema.ts";
 export { FITTED, LOGGED_NIGHTS, PIECE_EVENTS } from "./plan/ids.ts";
+export { bankWh } from "./models/battery.ts";

@@ -43,7 +43,7 @@ export function layGround(plan: Plan, tracks: TrackPoints[]): Laid {
   const startDay = dayNumber(plan.trip.startDate)!;
   const past = buildPast({ log: plan.log.map(logFacts), profile, halts: planned, startDay });
   const halts = haltsAsWalked({ halts: planned, past });
-  const sources = placeSources({ sources: plan.sources, stretches, profile, wetness: plan.climate.wetness });
+  const sources = placeSources({ sources: plan.sources, stretches, profile, wetness: plan.climate.wetness, past });
   const schools = hikers.map((hiker) => resolveHiker(choiceOf(hiker)));
   const { stations, warmth, wetness, snowBy, snowYear, forecasts, readings } = plan.climate;
   const normals = buildSeason({ stations, profile, warmth, wetness });

@@ -150,6 +150,7 @@ export class Session {
       stretches,
       profile,
       wetness: climate.wetness,
+      past,
     });
     const menus = hikers.map((hiker, h) =>
       stage.menus({ choice: hiker.menus, menus: plan.menus, foods: plan.foods }, h),

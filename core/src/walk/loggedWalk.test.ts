@@ -95,6 +95,26 @@ function straightOn(plan: Plan): Plan {
   };
 }
 
+test("dry behind me says nothing of the days walked, and dry here is known for the way ahead", () => {
+  const log = [card("2027-05-01", 25), card("2027-05-02", 41), card("2027-05-03", 79)];
+  const said = (id: string, date: string) => ({
+    sources: base.sources.map((row) =>
+      row.id === id ? { ...row, reports: [{ id: "r", date, said: "dry", note: "" }] } : row,
+    ),
+  });
+  const carries = (more: Record<string, unknown>) =>
+    walked(log, more).result.legs.map(({ hikers }) =>
+      hikers[0]!.carries.map(({ fromNode, toNode, litres }) => [fromNode, toNode, litres]),
+    );
+  const plain = carries({});
+  expect(carries(said("w10", "2027-05-01"))).toEqual(plain);
+  expect(carries(said("w40", "2027-05-03"))).toEqual(plain);
+  // Told before it was passed, it was walked with.
+  expect(carries(said("w40", "2027-04-30"))).not.toEqual(plain);
+  expect(carries(said("w120", "2027-05-03"))).not.toEqual(plain);
+  expect(carries(said("w79", "2027-05-03"))).not.toEqual(plain);
+});
+
 test("whatever changes in pace, rules and kit, past days never move", () => {
   let compared = 0;
   fc.assert(

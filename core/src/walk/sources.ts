@@ -8,6 +8,7 @@ import { nodeOf } from "../track/place.ts";
 import type { Profile } from "../track/profile.ts";
 import { clamp } from "../units/constants.ts";
 import { dayNumber, dayOfYear } from "../units/day.ts";
+import type { Past } from "./past.ts";
 import { monthDayIndex, seasonHolds } from "./terrain.ts";
 
 /** What a plan has to know of a source: its name may change without consequence. */
@@ -107,6 +108,7 @@ export function placeSources({
   stretches,
   profile,
   wetness = "usual",
+  past,
 }: SourceInput): PlacedSource[] {
   const odds = FLOW_ODDS[wetness];
   const dry = stretches
@@ -124,8 +126,11 @@ export function placeSources({
   }));
   const course = ({ chanceByMonth, reliable }: Source): readonly number[] | undefined =>
     chanceByMonth ?? (reliable ? undefined : SEASONAL[Number(isSouth)]);
+  const passedOn = passedDays(profile, past);
   const placed = sources.map((source): PlacedSource => {
     const { id, kind, offTrailM, reliable, counted, litres, reports, placedOn, trackM, alternateId: line } = source;
+    const node = nodeOf(profile, { trackM, alternateId: line });
+    const passedDay = passedOn(node);
     return {
       id,
       kind,
@@ -134,9 +139,12 @@ export function placeSources({
       chanceByMonth: odds === 1 ? course(source) : course(source)?.map((chance) => byOdds(chance, odds)),
       counted,
       litres,
-      reports: reports.map(({ date, said }) => ({ day: dayNumber(date)!, said })).sort((a, b) => a.day - b.day),
+      reports: reports
+        .map(({ date, said }) => ({ day: dayNumber(date)!, said }))
+        .filter(({ day }) => day < passedDay)
+        .sort((a, b) => a.day - b.day),
       placedDay: placedOn === undefined ? undefined : dayNumber(placedOn),
-      node: nodeOf(profile, { trackM, alternateId: line }),
+      node,
       drySeasons: dry
         .filter(
           ({ fromM, toM, alternateId }) =>
@@ -191,6 +199,21 @@ export interface SourceInput {
   stretches: readonly Stretch[];
   profile: Profile;
   wetness?: WetnessWord;
+  past?: Pick<Past, "nights" | "endNode">;
+}
+
+/** Water so near to where one is now is water ahead as well. */
+const HERE_M = 300;
+
+/**
+ * Days on which sources behind were passed: what is said of them from then on changes nothing that was walked. Of water
+ * at hand, and ahead, all that is said counts.
+ */
+function passedDays({ cellM }: Profile, past: SourceInput["past"]): (node: number) => number {
+  const lastNode = past?.nights.at(-1)?.node ?? 0;
+  const ends = [...(past?.endNode ?? [])];
+  return (node) =>
+    node < lastNode - HERE_M / cellM ? (ends.find(([, endNode]) => endNode >= node)?.[0] ?? Infinity) : Infinity;
 }
 
 /** What the odds that a source flows are in a dry and a wet year, of the usual your [L]. */

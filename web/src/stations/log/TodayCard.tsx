@@ -21,7 +21,7 @@ import { weekdayDate } from "../../units/date.ts";
 import { FELT_WORDS, LEFT_WORDS, leftFigure, shortWords } from "../../words/log.ts";
 import type { Say } from "../../words/say.ts";
 import { PieceEvents } from "./PieceEvents.tsx";
-import { nameAt, namedPlaces, nextDate, openCard } from "./today.ts";
+import { nameAt, namedPlaces, nextDate, openCard, waterAhead } from "./today.ts";
 import type { CardInHand } from "./useCard.ts";
 import { WaterSeen } from "./WaterSeen.tsx";
 import { WhereTo } from "./WhereTo.tsx";
@@ -64,6 +64,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
   const leftPlanned = (what: "food" | "fuel"): number | undefined =>
     rations?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
   const step = (days: number): void => hand.open(isoOfDay(dayNumber(card.date)! + days));
+  const ahead = useMemo(() => waterAhead(result, toNode), [result, toNode]);
   const field = { units: plan.trip.units } as const;
   const placeName = nameAt(places, toM) ?? say.distance(toM);
   return (
@@ -110,6 +111,12 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           {profile.hasHeights &&
             ` · ${say.height(profile.heightM[fromNode]!)} → ${say.height(profile.heightM[toNode]!)}`}
         </p>
+        {ahead && (
+          <p className="m-0 font-bold" data-testid="water-ahead">
+            Next water in {say.distance(ahead.distanceM)}: carry {ahead.litres.map((litres) => say.L(litres)).join(" and ")}{" "}
+            from here.
+          </p>
+        )}
         {!isThere && <p className="m-0 text-caution">That place is off your route: choose where the day ended.</p>}
       </div>
       <WhereTo

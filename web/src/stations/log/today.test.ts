@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { calendarDays, computePlan, type Plan, type PlanResult } from "@gepack/core";
 import { planWith, straightTrack } from "../../../test/plans.ts";
-import { findPlaces, nameAt, namedPlaces, nearestPlaces, nextDate, openCard } from "./today.ts";
+import { findPlaces, nameAt, namedPlaces, nearestPlaces, nextDate, openCard, waterAhead } from "./today.ts";
 
 let plan: Plan;
 let result: PlanResult;
@@ -41,6 +41,15 @@ describe("what a card begins with", () => {
     expect(planned).toBeUndefined();
     expect(card.trackM).toBe(0);
   });
+});
+
+test("water ahead: how far it is, and what is in the bottles there by the plan; none at the end", () => {
+  const at = (km: number) => waterAhead(result, Math.round((km * 1000) / result.profile.cellM));
+  const { carries } = result.legs[0]!.hikers[0]!;
+  expect(at(0)).toEqual({ distanceM: expect.closeTo(12_000, -2), litres: [expect.closeTo(carries[0]!.litres, 1)] });
+  expect(at(10)!.distanceM).toBeCloseTo(2_000, -2);
+  expect(at(10)!.litres[0]).toBeLessThan(at(2)!.litres[0]!);
+  expect(waterAhead(result, result.profile.cellCount)).toBeUndefined();
 });
 
 describe("places by two letters", () => {

@@ -74,6 +74,23 @@ export function nameAt(places: readonly NamedPlace[], alongM: number): string | 
   return near.sort((a, b) => Math.abs(a.alongM - alongM) - Math.abs(b.alongM - alongM))[0]?.name;
 }
 
+export interface WaterAhead {
+  distanceM: WalkedM;
+  /** In each hiker's bottles. */
+  litres: number[];
+}
+
+/** How far it is to the next water that the plan counts on, and what is carried to it; undefined at the end. */
+export function waterAhead({ legs, packs, profile }: PlanResult, node: number): WaterAhead | undefined {
+  const carries = legs.flatMap(({ hikers }) => hikers[0]!.carries);
+  const next = carries.find(({ fromNode, toNode }) => fromNode <= node && toNode > node);
+  if (!next) return undefined;
+  return {
+    distanceM: walkedOf(profile, next.toNode - node),
+    litres: packs.map(({ waterKg }) => waterKg[node]!),
+  };
+}
+
 /** Whether a date is walked on in the plan, and how. */
 export const plannedOn = (days: readonly CalendarDay[], date: string): CalendarDay | undefined =>
   days.find((day) => day.date === date);

@@ -1,8 +1,10 @@
 /** Devices, banks and cells, and where they stand on every leg. */
 import { X } from "lucide-react";
-import { DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
+import { bankWh, DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
 import { addRow, addRows, editPart, removeRows, setRow } from "../../edit/rows.ts";
+import { shownField } from "../../edit/fields.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
+import { NumberField } from "../../ui/NumberField.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Panel } from "../../ui/Panel.tsx";
 import { Pick } from "../../ui/Pick.tsx";
@@ -179,6 +181,26 @@ function deviceColumns(plan: Plan): Column<Device>[] {
           />
         ),
     })),
+    {
+      id: "lasts",
+      head: "Batteries per day",
+      right: true,
+      cell: (device) =>
+        device.kind === "rechargeable" &&
+        device.mAh > 0 && (
+          <NumberField
+            bare
+            className="w-[76px]"
+            label={`Batteries per day of ${device.name}`}
+            value={device.whPerDay / bankWh(device.mAh)}
+            units={units}
+            min={0}
+            max={shownField("devices.whPerDay").max / bankWh(device.mAh)}
+            digits={2}
+            onCommit={(perDay) => set(device, "batteries per day", { whPerDay: perDay * bankWh(device.mAh) })}
+          />
+        ),
+    },
     ...(plan.devices.some(({ kind }) => kind === "solar") ? [panelColumn(set)] : []),
     {
       id: "off",
