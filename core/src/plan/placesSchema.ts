@@ -62,6 +62,8 @@ export const stopSchema = z.looseObject({
   locked: z.boolean().default(false),
   /** Nights spent here: 0 passes through, 2 is one zero day. */
   nights: whole("", 0, 30).default(1),
+  /** Over the hour of the plan: come to before it, one walks on; 0 to sleep there whenever one comes. */
+  walkOnBeforeH: amount("clock", 0, 24).optional(),
   /** A person's night in a bed there. */
   bedPrice: money.default(0),
   /** Opening hours in words. */

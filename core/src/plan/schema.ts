@@ -222,6 +222,8 @@ export const dayRulesSchema = z.looseObject({
   arriveByClosing: z.boolean().default(false),
   /** Hours walked on the day of leaving a stop slept at; the usual ones where missing. */
   neroOutH: amount("h", 0.5, 20).optional(),
+  /** Stops of one night that are come to before this hour are shopped at, and walked on from; slept at where missing. */
+  walkOnBeforeH: amount("clock", 0, 24).optional(),
   /** Own hours of single days, by date. */
   ownHours: z
     .array(z.looseObject({ date: isoDate, hoursH: amount("h", 0.5, 22) }))

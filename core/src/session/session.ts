@@ -136,6 +136,7 @@ export class Session {
         hikers.map(({ stove }) => stove.fuel),
       ),
       densities: this.part("densities", densitiesOf(plan.resupply)),
+      walkOnBeforeH: rules.walkOnBeforeH,
     });
     const past = stage.past({
       log: this.part("log", plan.log.map(logFacts)),
@@ -241,14 +242,15 @@ export class Session {
       needs: laid.needs,
       kitLegs: kit.legs,
       onRound: this.onRound,
-      solve: (input, index) =>
+      solve: (input, key) =>
         stage.block(
           {
             ...input,
-            block: this.part(`block ${index}`, input.block),
-            before: this.part(`before ${index}`, input.before),
+            block: this.part(`block ${key}`, input.block),
+            before: this.part(`before ${key}`, input.before),
+            passed: this.part(`passed ${key}`, input.passed),
           },
-          index,
+          key,
         ),
     });
     const sleep = stage.sleep({

@@ -16,7 +16,7 @@ import type { PlacedSource } from "../walk/sources.ts";
 import type { PartConditions } from "../walk/conditions.ts";
 import type { DetourSources } from "../walk/detours.ts";
 import type { Ground } from "../walk/ground.ts";
-import { blocksOf, walkBlock, type Block, type DayPart } from "../walk/walk.ts";
+import { blockFrom, walkBlock, walkedThrough, walksOn, type Block, type DayPart } from "../walk/walk.ts";
 import { canBeSampled, type Sampling } from "./sampled.ts";
 import { heavyGuess, settle, span, type Guess, type SettleInput, type Settled, type TripState } from "./settle.ts";
 
@@ -89,29 +89,43 @@ export interface BlockInput {
   needs: readonly HikerNeeds[];
   block: Block;
   before: TripState;
+  /** Stops within it that are come to early and walked on from, by their place among the halts. */
+  passed: readonly number[];
   /** By leg of the block, then by hiker. */
   kit: readonly (readonly KitLeg[])[];
   onRound?: (() => void) | undefined;
 }
 
-export interface TripInput extends Omit<BlockInput, "block" | "before" | "kit"> {
+export interface TripInput extends Omit<BlockInput, "block" | "before" | "passed" | "kit"> {
   /** By leg, then by hiker. */
   kitLegs: readonly (readonly KitLeg[])[];
-  /** `solveBlock`, or one that remembers what it solved before. */
-  solve: (input: BlockInput, index: number) => SolvedBlock;
+  /** `solveBlock`, or one that remembers what it solved before by where it begins and how many stops are walked on from. */
+  solve: (input: BlockInput, key: number) => SolvedBlock;
 }
 
 export function solveTrip({ kitLegs, solve, ...given }: TripInput): Trip {
   const { ground, needs } = given;
   let state = startState(needs, ground.startDay);
   const tubes = new TubesInUse();
-  const blocks = blocksOf(ground.halts).map((block, index) => {
+  const blocks: SolvedBlock[] = [];
+  const { halts } = ground;
+  let passed: number[] = [];
+  for (let firstLeg = 0; firstLeg + 1 < halts.length;) {
+    const block = blockFrom(walkedThrough(ground, passed).halts, firstLeg);
     const full = kitLegs.slice(block.firstLeg, block.endLeg);
-    const solved = solve({ ...given, block, before: state, kit: tubes.packed(full) }, index);
+    const key = firstLeg + passed.length * halts.length;
+    const solved = solve({ ...given, block, before: state, passed, kit: tubes.packed(full) }, key);
+    if (walksOn(ground, block, solved.parts)) {
+      // What was come to early is passed through, and the day goes on into what follows.
+      passed = [...passed, block.endLeg];
+      continue;
+    }
     tubes.pass(full, solved.after.walk.day - state.walk.day);
     state = solved.after;
-    return solved;
-  });
+    blocks.push(solved);
+    passed = [];
+    firstLeg = block.endLeg;
+  }
   return {
     blocks,
     rounds: Math.max(...blocks.map((block) => block.rounds)),
@@ -120,7 +134,12 @@ export function solveTrip({ kitLegs, solve, ...given }: TripInput): Trip {
   };
 }
 
-export function solveBlock(input: BlockInput): SolvedBlock {
+export function solveBlock(given: BlockInput): SolvedBlock {
+  const input = {
+    ...given,
+    ground: walkedThrough(given.ground, given.passed),
+    sampled: walkedThrough(given.sampled, given.passed),
+  };
   const { ground, sampled, block, before, needs, kit, sources, sampledSources, onRound } = input;
   const whole: SettleInput = { ground, block, before, needs, kit, sources, onRound };
   if (!canBeSampled(sampled, block.firstLeg, block.endLeg)) return kept(whole, fromHeavy(whole));

@@ -9,17 +9,17 @@ import type { Profile } from "../track/profile.ts";
 export type HaltStop = Pick<
   Stop,
   | "id" | "trackM" | "alternateId" | "use" | "nights" | "offTrailM" | "access" | "accessClimbM" | "backClimbM"
-  | "rideMin" | "rideBackMin" | "shuttleClocks" | "shuttleBackClocks" | "services" | "lacks" | "closesH" | "foodBy"
+  | "walkOnBeforeH" | "rideMin" | "rideBackMin" | "shuttleClocks" | "shuttleBackClocks" | "services" | "lacks" | "closesH" | "foodBy"
 >;
 
 export function haltStop(stop: Stop): HaltStop {
   const { id, trackM, alternateId, use, nights, offTrailM, access, accessClimbM, backClimbM, rideMin, rideBackMin } =
     stop;
-  const { shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy } = stop;
+  const { shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy, walkOnBeforeH } = stop;
   // prettier-ignore
   return {
     id, trackM, alternateId, use, nights, offTrailM, access, accessClimbM, backClimbM, rideMin, rideBackMin,
-    shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy,
+    shuttleClocks, shuttleBackClocks, services, lacks, closesH, foodBy, walkOnBeforeH,
   };
 }
 
@@ -50,6 +50,8 @@ export interface Halt {
   closesH: number | undefined;
   /** Hours of clock that passing through takes. */
   passH: number;
+  /** Come to before it, the one night there is not spent, and one walks on; undefined to spend it. */
+  walkOnBeforeH: number | undefined;
 }
 
 type Fuel = StoveSettings["fuel"];
@@ -91,6 +93,8 @@ export interface Wanted {
   /** What their stoves burn. */
   fuels: readonly Fuel[];
   densities: Densities;
+  /** The hour of the plan, see `Halt`. */
+  walkOnBeforeH?: number | undefined;
 }
 
 export function densitiesOf({ smallShop, fullShop, posted }: Resupply): Densities {
@@ -140,7 +144,7 @@ export function buildHalts({ stops, profile, ...wanted }: HaltsInput): Halt[] {
   return halts;
 }
 
-export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wanted): Halt {
+export function haltAt(stop: HaltStop, node: number, { fuels, densities, walkOnBeforeH }: Wanted): Halt {
   const { access, offTrailM, services } = stop;
   const onFoot = access === "foot";
   const rides = !onFoot && offTrailM > 0;
@@ -164,6 +168,7 @@ export function haltAt(stop: HaltStop, node: number, { fuels, densities }: Wante
     foodDensity: densities[supplierOf(stop)],
     closesH: stop.closesH,
     passH: PASS_THROUGH_H,
+    walkOnBeforeH: stop.nights === 1 ? (stop.walkOnBeforeH ?? walkOnBeforeH) : undefined,
   };
 }
 
@@ -237,6 +242,7 @@ function goOnElsewhere(
   const nights = kind === "transfer" ? Math.ceil(hours / TRAVEL_DAY_H) : 0;
   if (there) {
     there.nights = Math.max(there.nights, nights);
+    if (nights > 0) there.walkOnBeforeH = undefined;
     there.passH += kind === "ride" ? hours : 0;
     return;
   }
@@ -245,7 +251,7 @@ function goOnElsewhere(
     kind === "transfer"
       ? (stop ?? trailEnd(`${TRANSFER}${id}`, node))
       : { ...trailEnd(`${RIDE}${id}`, node), ...NOTHING_THERE, passH: hours };
-  halts.splice(at < 0 ? halts.length - 1 : at, 0, { ...between, nights: Math.max(between.nights, nights) });
+  halts.splice(at < 0 ? halts.length - 1 : at, 0, { ...between, nights: Math.max(between.nights, nights), walkOnBeforeH: undefined });
 }
 
 const NOTHING_THERE = { hasBed: false, feeds: false, sellsFood: false, sellsFuel: false };
@@ -275,5 +281,6 @@ function trailEnd(stopId: string, node: number): Halt {
     foodDensity: 1,
     closesH: undefined,
     passH: PASS_THROUGH_H,
+    walkOnBeforeH: undefined,
   };
 }

@@ -70,6 +70,8 @@ export function haltsAsWalked({ halts, past }: { halts: Halt[]; past: Past }): H
     const night = past.nights.find(({ node }) => node === halt.node);
     const spent = night ? 1 + night.zeroDays : 0;
     const nights = halt.node === last.node ? Math.max(halt.nights, spent) : spent;
-    return nights === halt.nights ? halt : { ...halt, nights };
+    return nights === halt.nights && halt.walkOnBeforeH === undefined
+      ? halt
+      : { ...halt, nights, walkOnBeforeH: undefined };
   });
 }

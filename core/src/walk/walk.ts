@@ -76,14 +76,32 @@ const BEFORE_STOP_M = 2000;
 /** Legs between planned nights at stops where the bag is filled again: elsewhere what comes later bears on what is carried. */
 export function blocksOf(halts: readonly Halt[]): Block[] {
   const blocks: Block[] = [];
-  let firstLeg = 0;
-  for (let leg = 0; leg + 1 < halts.length; leg++) {
-    const { nights, sellsFood, sellsFuel } = halts[leg + 1]!;
-    if ((nights === 0 || !sellsFood || !sellsFuel) && leg + 2 < halts.length) continue;
-    blocks.push({ firstLeg, endLeg: leg + 1 });
-    firstLeg = leg + 1;
-  }
+  for (let firstLeg = 0; firstLeg + 1 < halts.length; firstLeg = blocks.at(-1)!.endLeg)
+    blocks.push(blockFrom(halts, firstLeg));
   return blocks;
+}
+
+export function blockFrom(halts: readonly Halt[], firstLeg: number): Block {
+  let endLeg = firstLeg + 1;
+  for (; endLeg + 1 < halts.length; endLeg++) {
+    const { nights, sellsFood, sellsFuel } = halts[endLeg]!;
+    if (nights > 0 && sellsFood && sellsFuel) break;
+  }
+  return { firstLeg, endLeg };
+}
+
+/** Stops, by their place among the halts, at which the night that is planned is not spent. */
+export function walkedThrough(ground: Ground, passed: readonly number[]): Ground {
+  if (passed.length === 0) return ground;
+  const halts = ground.halts.map((halt, at) => (passed.includes(at) ? { ...halt, nights: 0 } : halt));
+  return { ...ground, halts };
+}
+
+/** Is the stop at the end of a block come to so early, with no rest due there, that one walks on? */
+export function walksOn({ halts }: Pick<Ground, "halts">, { endLeg }: Block, parts: readonly DayPart[]): boolean {
+  const { walkOnBeforeH } = halts[endLeg]!;
+  const { endClockH, zeroDays } = parts.at(-1)!;
+  return walkOnBeforeH !== undefined && endLeg + 1 < halts.length && zeroDays === 0 && endClockH < walkOnBeforeH;
 }
 
 /**

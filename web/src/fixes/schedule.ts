@@ -116,6 +116,21 @@ export function walkOn({ plan }: FixContext, stopId: string): Action | undefined
   };
 }
 
+/** The same at every stop that is come to in the morning. */
+export function walkOnEverywhere({ plan }: FixContext): Action | undefined {
+  if (plan.dayRules.walkOnBeforeH !== undefined) return undefined;
+  const words = "Walk on from all stops you reach before noon";
+  return {
+    button: words,
+    label: words,
+    recipe: (draft) => {
+      draft.dayRules.walkOnBeforeH = NOON_H;
+    },
+  };
+}
+
+const NOON_H = 12;
+
 /** Snowshoes and skis sink in less. */
 export function walkSnowOn({ plan }: FixContext, onSnow: "snowshoes" | "skis"): Action | undefined {
   if (plan.dayRules.onSnow === onSnow) return undefined;

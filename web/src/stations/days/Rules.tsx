@@ -144,6 +144,21 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
             ]}
             onPick={(picked) => change("closing time", (target) => void (target.arriveByClosing = picked === "yes"))}
           />
+          <OptionalNumber
+            path="dayRules.walkOnBeforeH"
+            label="Walk on from a stop reached before"
+            value={rules.walkOnBeforeH}
+            start={12}
+            units={units}
+            take="Walk on from stops reached early…"
+            drop="Sleep at every stop"
+            onChange={(value) =>
+              change("stops reached early", (target) => {
+                if (value === undefined) delete target.walkOnBeforeH;
+                else target.walkOnBeforeH = value;
+              })
+            }
+          />
         </Fields>
         <div className="mt-2">{sentences([...CAMP, ...WATER])}</div>
       </div>

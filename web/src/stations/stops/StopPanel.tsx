@@ -156,6 +156,17 @@ export function StopPanel({ plan, stop, figures }: Props) {
         />
         <Days name={name} shut={stop.closedOn} onChange={(closedOn) => set("closed on", { closedOn })} />
         {number("nights", "nights", "nights")}
+        {stop.nights === 1 && (
+          <Row label="walk on if you arrive before">
+            <OwnFigure
+              path="stops.walkOnBeforeH"
+              label={`Walk on from ${name} if you arrive before`}
+              value={stop.walkOnBeforeH}
+              units={plan.trip.units}
+              onCommit={(walkOnBeforeH) => set("walk on if you arrive before", { walkOnBeforeH })}
+            />
+          </Row>
+        )}
         {number("bedPrice", "bed, per night", "price of a bed")}
       </Group>
       {hasPost && (
@@ -251,7 +262,7 @@ const EARLY_H = 13;
 /** A single night at a stop that is reached with much of the day left: walking on may be what is wanted. */
 function isBrief(figures: StopFigures | undefined): boolean {
   if (!figures?.arrives || !figures.leaves) return false;
-  return figures.stop.nights === 1 && figures.stay.from.clockH < EARLY_H;
+  return figures.nights === 1 && figures.stop.nights === 1 && figures.stay.from.clockH < EARLY_H;
 }
 
 function stayWords(figures: StopFigures | undefined, say: ReturnType<typeof sayIn>): string {

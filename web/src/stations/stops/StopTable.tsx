@@ -86,7 +86,7 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       head: "nights",
       right: true,
       from: 561,
-      cell: ({ id, nights, use }) => (use && byStop.get(id)?.leaves ? nights : ""),
+      cell: ({ id, use }) => (use && byStop.get(id)?.leaves ? byStop.get(id)!.nights : ""),
     },
     {
       id: "food",

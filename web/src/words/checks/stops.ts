@@ -1,4 +1,4 @@
-import { moreNights, passStop, startLater, walkOn } from "../../fixes/schedule.ts";
+import { moreNights, passStop, startLater, walkOn, walkOnEverywhere } from "../../fixes/schedule.ts";
 import { advice, fixes } from "../../fixes/fix.ts";
 import type { Say } from "../say.ts";
 import { checkWords } from "./words.ts";
@@ -69,7 +69,7 @@ export const stopWords = checkWords({
     sentence: (check, say) =>
       `You reach ${check.stop} on ${say.date(check.day)} at ${say.clock(check.comesH)}, after ${say.hours(check.have)} of walking, and stay the night.`,
     fixes: (check, on) =>
-      fixes(walkOn(on, check.stopId), advice("A short day into town is rest as well: keep it where you need one.")),
+      fixes(walkOn(on, check.stopId), walkOnEverywhere(on), advice("A short day into town is rest as well: keep it where you need one.")),
   },
   "box-from-nowhere": {
     mark: "post",
