@@ -3,7 +3,10 @@
  * doors that are closed, boxes that are late, pieces that fail and days lost to illness.
  *
  * Laws, all in the document and editable: factors of a person are lognormal about the plan, one of the hike and one of
- * the day (0.08 and 0.10 of pace, 0.12 and 0.15 of energy, others judgement), a day like the one before by 0.3 [L, M].
+ * the day (0.08 and 0.10 of pace, 0.10 and 0.10 of energy, others judgement), a day like the one before by 0.3 [L, M].
+ * Of need: resting equations are within ±10 % for eight adults in ten, the cost of walking with a load likewise [M]; it is
+ * the same all the way, and three quarters of it are bought after two resupplies [L]. Short of food is by half a day and
+ * more, rations cut by a tenth.
  * Lows: the plan's own spread of single nights, a night like the one before by 0.7 a day and exp(−km/500), 1.5 K milder
  * on wet days, which follow one another as a chain [M]. Sources: their chance of the month, in three of ten years all
  * with one draw [L]. Parcels: the post's own law. Illness: a day of every 167, one day of rest and a geometric number
@@ -19,7 +22,20 @@ import type { PlanFigures } from "../result/result.ts";
 import { openDuring, type Moment } from "../stops/openings.ts";
 import { chanceThere } from "../stops/post.ts";
 import { normal, stratified, uniform } from "../units/draws.ts";
-import { Factor, follow, illnessDays, KEY, LIKE_KM, nightOff, snowYear, wetAfter } from "./laws.ts";
+import {
+  Factor,
+  follow,
+  FOOD_BY,
+  illnessDays,
+  KEY,
+  LIKE_KM,
+  nightOff,
+  NOTICED_AFTER,
+  SHORT_DAYS,
+  snowYear,
+  WATER_BY_PACE,
+  wetAfter,
+} from "./laws.ts";
 import { emptyHikes, type Hikes } from "./record.ts";
 import { legTables, type BoxThere, type Charge, type Door, type LegTable, type Night } from "./tables.ts";
 
@@ -40,7 +56,6 @@ export interface HikesOptions {
 /** Without water for so long is thirst and no more [L]. */
 const THIRST_H = 2;
 /** Less than this is not short of anything. */
-const SCRAP_KG = 0.01;
 const SCRAP_G = 0.5;
 /** Who is ill for longer is taken down, and lives on nothing of the bag [L]. */
 const MOST_ILL_ON_TRAIL = 3;
@@ -126,6 +141,7 @@ class Walker {
   private lastDay = 0;
   private night = 0;
   private wasWet = false;
+  private resupplies = 0;
   private bagKg = 0;
   private bagG = 0;
   private extraWh = 0;
@@ -142,12 +158,15 @@ class Walker {
 
   /** Walks a leg and tells of it at one place of the hikes. */
   walk(table: LegTable, leg: number, hikes: Hikes, at: number): void {
-    if (table.foodSold || leg === 0) this.bagKg = table.startKg;
+    if (table.foodSold || leg === 0) this.bagKg = table.startKg * this.bought();
     if (table.fuelSold || leg === 0) this.bagG = table.startG;
     const walked = this.days(table);
     this.bagKg -= walked.eatenKg;
     this.bagG -= walked.burntG;
-    hikes.troubles[at] = this.troubles(table, leg, walked);
+    const missingKg = Math.max(0, -this.bagKg - this.luck.prepared.laws.shortRations * walked.eatenKg);
+    const shortDays = table.restKgADay > 0 ? missingKg / table.restKgADay : 0;
+    hikes.shortDays[at] = shortDays;
+    hikes.troubles[at] = this.troubles(table, leg, walked, shortDays);
     hikes.foodLeftKg[at] = this.bagKg;
     hikes.eatenKg[at] = walked.eatenKg;
     hikes.burntG[at] = walked.burntG;
@@ -157,6 +176,14 @@ class Walker {
     hikes.days[at] = walked.days;
     hikes.lateDays[at] = this.late;
     hikes.restDays[at] = walked.restDays;
+  }
+
+  /** What is bought as a multiple of what is planned: who eats more, or walks more slowly, comes to know it. */
+  private bought(): number {
+    const { prepared, factors } = this.luck;
+    const noticed = prepared.laws.noticed * Math.min(1, this.resupplies++ / NOTICED_AFTER);
+    const { energy, pace } = factors;
+    return (energy.ofWhole(this.run) ** FOOD_BY.need / pace.ofWhole(this.run) ** FOOD_BY.pace) ** noticed;
   }
 
   private days(table: LegTable): Walked {
@@ -173,8 +200,8 @@ class Walker {
       const n = ++this.n;
       // Slower by so much, the same ground takes so much longer.
       const longer = 1 / pace.on(seed, run, n);
-      const hungrier = energy.on(seed, run, n);
-      const thirstier = longer * thirst.on(seed, run, n);
+      const hungrier = energy.on(seed, run, n) ** FOOD_BY.need;
+      const thirstier = longer ** WATER_BY_PACE * thirst.on(seed, run, n);
       const rest = this.rest();
       const fed = Math.min(MOST_ILL_ON_TRAIL, rest);
       const more = (longer - 1) * day.share + snowADay + rest;
@@ -182,7 +209,7 @@ class Walker {
       walked.days += more;
       walked.restDays += rest;
       walked.fedRestDays += fed;
-      walked.eatenKg += (day.eatenKg * (longer + snowADay) + fed * table.restKgADay) * hungrier;
+      walked.eatenKg += (day.eatenKg * (longer ** FOOD_BY.pace + snowADay) + fed * table.restKgADay) * hungrier;
       walked.burntG += day.burntG * (longer + snowADay + fed) * fuel.on(seed, run, n);
       walked.charge += (longer * charge.on(seed, run, n)) / count;
       walked.thirst += thirstier / count;
@@ -217,13 +244,13 @@ class Walker {
   }
 
   /** What went wrong on a leg and at its end, as bits. */
-  private troubles(table: LegTable, leg: number, walked: Walked): number {
+  private troubles(table: LegTable, leg: number, walked: Walked, shortDays: number): number {
     const { run, luck, late } = this;
     const { does, laws, seed } = luck.prepared;
     const { charge, door } = table;
     let found = 0;
     const met = (trouble: Trouble, is: boolean): void => void (found |= is ? bit(trouble) : 0);
-    met("food", this.bagKg < -SCRAP_KG);
+    met("food", shortDays >= SHORT_DAYS);
     met("fuel", this.bagG < -SCRAP_G);
     if (charge) {
       this.extraWh += moreCharge(charge, walked.charge, walked.fedRestDays);

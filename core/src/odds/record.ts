@@ -8,6 +8,8 @@ export interface Hikes {
   legCount: number;
   /** One bit a trouble, by its place in `TROUBLES`. */
   troubles: Uint16Array;
+  /** Food missing at the leg's end, in planned days of it, rations cut short; 0 where it lasts. */
+  shortDays: Float32Array;
   /** Left at the leg's end; less than nothing is missing. */
   foodLeftKg: Float32Array;
   eatenKg: Float32Array;
@@ -38,6 +40,7 @@ export function emptyHikes(runs: number, from: number, to: number, legCount: num
     to,
     legCount,
     troubles: new Uint16Array(count * legCount),
+    shortDays: byLeg(),
     foodLeftKg: byLeg(),
     eatenKg: byLeg(),
     burntG: byLeg(),
@@ -69,6 +72,7 @@ export function joinHikes(parts: readonly Hikes[]): Hikes {
 
 const BY_LEG = [
   "troubles",
+  "shortDays",
   "foodLeftKg",
   "eatenKg",
   "burntG",

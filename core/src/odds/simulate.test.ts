@@ -7,6 +7,7 @@ import { computePlan, planSchema, type Plan } from "../index.ts";
 import { normal, normalOf, stratified, uniform, wilson } from "../units/draws.ts";
 import { reserveOdds, TRIED_RESERVES } from "./reserves.ts";
 import { hikeOf, planOfHike } from "./hike.ts";
+import { FOOD_BY } from "./laws.ts";
 import { laterBy, prepare, TROUBLES, walkHikes } from "./hikes.ts";
 import { joinHikes } from "./record.ts";
 import { simulate, simulateInParts, tellOdds } from "./simulate.ts";
@@ -82,23 +83,29 @@ describe("a thousand hikes", () => {
   });
 
   test("food eaten up: the share of hikes meets the closed form of hikes and days", () => {
-    const plan = withReserve(0.1);
+    const plan = planOf({ ...withReserve(0), odds: { energyHike: 0.25, energyDay: 0.15, noticed: 0.5 } });
     const result = computePlan(plan, tracks);
     const odds = simulate(plan, result, { runs: 4000, varied: ["energy"] });
-    for (const { legIndex, chances } of odds.legs) {
-      const { food } = chances;
-      const { eatenKg, startKg } = result.legs[legIndex]!.hikers[0]!.food;
+    const expectedOf = (legIndex: number): number => {
+      const { eatenKg, startKg, mealDays } = result.legs[legIndex]!.hikers[0]!.food;
       const days = result.days.filter((day) => day.legIndex === legIndex);
       const sum = days.reduce((all, { energyKcal }) => all + energyKcal[0]!, 0);
       const shares = days.map(({ energyKcal }) => energyKcal[0]! / sum);
-      // Spread of the leg's mean factor: the hike's own, and days with r 0.3 between them by their shares.
-      let variance = 0.12 ** 2;
+      // Spread of the leg's mean factor: the hike's own, and days with r 0.3 between them by their shares; food answers by 0.6.
+      // Of the hike's own, half is bought after two resupplies; who is short by less than half a day at nine tenths is not.
+      let variance = (0.25 * (1 - 0.5 * Math.min(1, legIndex / 2))) ** 2;
       for (const [i, a] of shares.entries())
         for (const [k, b] of shares.entries()) variance += a * b * 0.15 ** 2 * 0.3 ** Math.abs(i - k);
-      const z = Math.log(startKg / eatenKg) / Math.sqrt(variance);
-      const expected = 1 - normalShare(z);
-      expect(Math.abs(food.found / food.runs - expected)).toBeLessThan(0.03);
+      const enoughKg = startKg + (0.5 * eatenKg) / mealDays;
+      return 1 - normalShare(Math.log(enoughKg / (0.9 * eatenKg)) / (0.6 * Math.sqrt(variance)));
+    };
+    for (const { legIndex, chances } of odds.legs) {
+      const { food } = chances;
+      expect(Math.abs(food.found / food.runs - expectedOf(legIndex))).toBeLessThan(0.03);
     }
+    expect(expectedOf(0)).toBeGreaterThan(0.05);
+    expect(odds.short.any.found).toBeGreaterThanOrEqual(odds.somewhere.food.found);
+    expect(odds.somewhere.food.found).toBeGreaterThanOrEqual(odds.short.aDay.found);
   });
 
   test("a night colder than the kit: the share of hikes meets the normal distribution", () => {
@@ -275,12 +282,25 @@ describe("a thousand hikes", () => {
   });
 
   test("a hike where luck is switched off in the plan keeps to the plan there", () => {
-    const plan = planOf({ ...parts, odds: { fixed: ["pace", "illness", "snow"] } });
+    const plan = planOf({ ...parts, odds: { fixed: ["pace", "illness", "snow"], energyHike: 0.4 } });
     const result = computePlan(plan, tracks);
     const odds = simulate(plan, result, { runs: 100 });
     expect(odds.finish).toEqual([result.finishDate, result.finishDate, result.finishDate]);
     expect(odds.drivers).toEqual([]);
     expect(odds.somewhere.food.found).toBeGreaterThan(0);
+  });
+
+  test("food answers to pace and need as the plan itself does, computed anew with either a tenth off", () => {
+    const plan = planOf({ ...parts, hikers: [hikerOf({ food: { reserveFraction: 0, reserveDays: 0 } })] });
+    const eatenKg = (change: object): number => {
+      const hikers = plan.hikers.map((hiker) => ({ ...hiker, pace: { ...hiker.pace, ...change } }));
+      return computePlan({ ...plan, hikers }, tracks).legs.reduce((sum, leg) => sum + leg.hikers[0]!.food.eatenKg, 0);
+    };
+    const answers = (more: number, less: number, factor: number): number => Math.log(more / less) / Math.log(factor);
+    const bySlowness = answers(eatenKg({ speedFactor: 0.9 }), eatenKg({ speedFactor: 1.1 }), 1.1 / 0.9);
+    const byEffort = answers(eatenKg({ effortFactor: 1.1 }), eatenKg({ effortFactor: 0.9 }), 1.1 / 0.9);
+    expect(Math.abs(bySlowness - FOOD_BY.pace)).toBeLessThan(0.2);
+    expect(Math.abs(byEffort - FOOD_BY.need)).toBeLessThan(0.2);
   });
 
   test("ten hikes walked by the true model come as late as the simulated ones, to a day in twenty", () => {

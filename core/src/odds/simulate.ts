@@ -37,6 +37,8 @@ export interface Odds {
   legs: LegOdds[];
   /** On one leg or more. */
   somewhere: Record<Trouble, Chance>;
+  /** Of "food": short by a day and more, and at all. */
+  short: { aDay: Chance; any: Chance };
   finish: Range<string>;
   /** Days with rain. */
   wetDays: Range<number>;
@@ -45,6 +47,9 @@ export interface Odds {
   /** Share of the spread of the arrival that goes with each, by squared rank correlation. */
   drivers: { what: Varied; share: number }[];
 }
+
+/** Less than this is not short of anything. */
+const SCRAP_DAYS = 0.02;
 
 /** All at once; parts of them may be walked apart and told together. */
 export function simulate(plan: Plan, result: PlanFigures, options: HikesOptions = {}): Odds {
@@ -108,6 +113,12 @@ export function tellOdds(result: Pick<PlanFigures, "legs" | "finishDate">, hikes
         }
     return chanceOf(found, runs);
   };
+  const shortBy = (days: number): Chance => {
+    let found = 0;
+    for (let run = 0; run < runs; run++)
+      if (hikes.shortDays.subarray(run * legCount, (run + 1) * legCount).some((short) => short >= days)) found++;
+    return chanceOf(found, runs);
+  };
   const heaviest = Float64Array.from({ length: runs }, (_, run) =>
     hikes.heaviestKg.subarray(run * legCount, (run + 1) * legCount).reduce((a, b) => Math.max(a, b), 0),
   );
@@ -115,6 +126,7 @@ export function tellOdds(result: Pick<PlanFigures, "legs" | "finishDate">, hikes
     runs,
     legs,
     somewhere: byTrouble(somewhere),
+    short: { aDay: shortBy(1), any: shortBy(SCRAP_DAYS) },
     finish: datesOf(rangeOf(late, finishDay)),
     wetDays: rangeOf(Float64Array.from(hikes.wetDays), 0),
     heaviestKg: quantile(heaviest, 0.9),

@@ -9,8 +9,12 @@ export const oddsSchema = z.looseObject({
   fixed: z.array(z.enum(VARIED)).max(VARIED.length).default([]),
   paceHike: fraction(0, 0.5).default(0.08),
   paceDay: fraction(0, 0.5).default(0.1),
-  energyHike: fraction(0, 0.5).default(0.12),
-  energyDay: fraction(0, 0.5).default(0.15),
+  energyHike: fraction(0, 0.5).default(0.1),
+  energyDay: fraction(0, 0.5).default(0.1),
+  /** Of what a hike takes more or less food than planned, so much is noticed and bought after two resupplies. */
+  noticed: fraction().default(0.75),
+  /** So much less a day is eaten by who runs short, and is no hunger yet. */
+  shortRations: fraction(0, 0.5).default(0.1),
   thirstHike: fraction(0, 0.5).default(0.15),
   thirstDay: fraction(0, 0.5).default(0.15),
   fuelHike: fraction(0, 0.5).default(0.15),

@@ -251,7 +251,11 @@ function goOnElsewhere(
     kind === "transfer"
       ? (stop ?? trailEnd(`${TRANSFER}${id}`, node))
       : { ...trailEnd(`${RIDE}${id}`, node), ...NOTHING_THERE, passH: hours };
-  halts.splice(at < 0 ? halts.length - 1 : at, 0, { ...between, nights: Math.max(between.nights, nights), walkOnBeforeH: undefined });
+  halts.splice(at < 0 ? halts.length - 1 : at, 0, {
+    ...between,
+    nights: Math.max(between.nights, nights),
+    walkOnBeforeH: undefined,
+  });
 }
 
 const NOTHING_THERE = { hasBed: false, feeds: false, sellsFood: false, sellsFuel: false };

@@ -56,7 +56,8 @@ test("law: nobody sleeps a single night where the rule says to walk on, but at a
       const result = computePlan(plan, own);
       for (const { stop, stay, nights, arrives, leaves } of stopFigures(plan, result)) {
         if (!arrives || !leaves || nights !== 1 || stop.nights !== 1 || stop.walkOnBeforeH !== undefined) continue;
-        const sameNode = plan.stops.filter(({ use }) => use).length > new Set(result.legs.map((leg) => leg.fromNode)).size;
+        const sameNode =
+          plan.stops.filter(({ use }) => use).length > new Set(result.legs.map((leg) => leg.fromNode)).size;
         if (sameNode || result.profile.joints.length > 0) continue;
         // With hardly any of the day's hours left one stays.
         const last = result.days.filter(({ date }) => dayNumber(date) === stay.from.day);

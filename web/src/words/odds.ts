@@ -32,7 +32,7 @@ export const TROUBLE_WORDS: Record<Trouble, { title: string; head: string; what:
   food: {
     title: "Out of food",
     head: "out of food",
-    what: "Your food, reserve included, runs out before the leg ends.",
+    what: "You’re half a day of food short or more before the leg ends, even on rations cut by a tenth.",
     caution: "Running short means a hungry day; worse is an emergency. Know where you can leave the trail.",
   },
   fuel: {

@@ -9,6 +9,8 @@ const FIELDS: readonly FieldRow[] = [
   ["paceDay", "Pace, day to day"],
   ["energyHike", "Appetite, hike to hike"],
   ["energyDay", "Appetite, day to day"],
+  ["noticed", "Noticed and bought after two stops"],
+  ["shortRations", "Rations you can cut by"],
   ["thirstHike", "Water need, hike to hike"],
   ["thirstDay", "Water need, day to day"],
   ["fuelHike", "Fuel, hike to hike"],

@@ -74,6 +74,12 @@ export function OddsTable({ plan, result, who }: ScreenProps & { who: number }) 
           )}
         </div>
         {odds && (
+          <p className="m-0 px-[18px] pt-2 text-sm" data-testid="odds-food">
+            Short of food somewhere, by half a day or more: {chanceWords(odds.somewhere.food)}. By a day or more:{" "}
+            {chanceWords(odds.short.aDay)}. At all: {chanceWords(odds.short.any)}.
+          </p>
+        )}
+        {odds && (
           <Table<LegOdds>
             label="Risks by leg"
             rows={odds.legs}

@@ -113,8 +113,8 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         </p>
         {ahead && (
           <p className="m-0 font-bold" data-testid="water-ahead">
-            Next water in {say.distance(ahead.distanceM)}: carry {ahead.litres.map((litres) => say.L(litres)).join(" and ")}{" "}
-            from here.
+            Next water in {say.distance(ahead.distanceM)}: carry{" "}
+            {ahead.litres.map((litres) => say.L(litres)).join(" and ")} from here.
           </p>
         )}
         {!isThere && <p className="m-0 text-caution">That place is off your route: choose where the day ended.</p>}

@@ -69,7 +69,11 @@ export const stopWords = checkWords({
     sentence: (check, say) =>
       `You reach ${check.stop} on ${say.date(check.day)} at ${say.clock(check.comesH)}, after ${say.hours(check.have)} of walking, and stay the night.`,
     fixes: (check, on) =>
-      fixes(walkOn(on, check.stopId), walkOnEverywhere(on), advice("A short day into town is rest as well: keep it where you need one.")),
+      fixes(
+        walkOn(on, check.stopId),
+        walkOnEverywhere(on),
+        advice("A short day into town is rest as well: keep it where you need one."),
+      ),
   },
   "box-from-nowhere": {
     mark: "post",
