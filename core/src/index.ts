@@ -34,7 +34,7 @@ export {
   type ShoppingList,
 } from "./bag/legBag.ts";
 export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
-export { fillLeg, legFill, menuOfBag, type LegFill } from "./bag/fillLeg.ts";
+export { fillLeg, legFill, menuOfBag, priceOfVariety, type BagAnswer, type LegFill } from "./bag/fillLeg.ts";
 export {
   ACCESS,
   BOUGHT_IN,

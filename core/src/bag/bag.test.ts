@@ -8,7 +8,7 @@ import { buildPantry } from "../food/figures.ts";
 import { startingFoods, startingMenus } from "../food/starting.ts";
 import { computePlan, type PlanResult } from "../session/session.ts";
 import type { Plan } from "../plan/schema.ts";
-import { fillLeg, legFill, menuOfBag } from "./fillLeg.ts";
+import { fillLeg, legFill, menuOfBag, priceOfVariety } from "./fillLeg.ts";
 import { legBags, shoppingLists, type LegBag } from "./legBag.ts";
 
 const foods = startingFoods();
@@ -122,6 +122,22 @@ describe("on a trail with a small shop, none, and a full one", () => {
     expect(new Set(bag!.items.map(({ food }) => food.id))).toEqual(new Set(filled.items.map(({ foodId }) => foodId)));
     // Lighter than what it takes the place of.
     expect(bag!.figures.massG).toBeLessThan(bags[3]!.figures.massG);
+  });
+
+  test("a filled bag of five days has three kinds of dinner and no food more than twice a day; what that weighs is told", () => {
+    const fill = legFill(plan, result, 0, 3, pantry);
+    const filled = fillBag(fill.portions, fill.limits) as Filled;
+    const { mealDays } = result.legs[3]!.hikers[0]!.food;
+    const dinners = filled.items.filter(({ foodId }) => foods.find(({ id }) => id === foodId)!.meal === "dinner");
+    expect(dinners.length).toBeGreaterThanOrEqual(Math.ceil((3 / 5) * Math.min(5, mealDays)));
+    for (const { count } of filled.items) expect(count).toBeLessThanOrEqual(Math.ceil(2 * mealDays));
+    const dull = fillBag(
+      fill.portions.map((portion) => ({ ...portion, most: Infinity })),
+      { ...fill.limits, leastDinners: undefined },
+    ) as Filled;
+    expect(priceOfVariety(fill, filled)).toBeCloseTo(filled.figures.massG - dull.figures.massG, 6);
+    expect(priceOfVariety(fill, filled)).toBeGreaterThan(0);
+    expect(priceOfVariety({ ...fill, limits: { ...fill.limits, least: "money" } }, filled)).toBeUndefined();
   });
 
   test("only what is sold, may be cooked and is eaten goes in; a canister holds it", () => {

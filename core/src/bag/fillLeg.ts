@@ -44,7 +44,7 @@ export function legFill(
     if (why) leftOut.push({ food, why });
     else if (pantry.get(food.id)!.energyKcal > 0) portions.push(portionOf(food, hiker, days, pantry));
   }
-  return { portions, leftOut, limits: limitsOf(hiker, row) };
+  return { portions, leftOut, limits: limitsOf(hiker, row, portions) };
 }
 
 function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): Portion {
@@ -59,7 +59,7 @@ function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): P
 }
 
 /** The energy is what the plan carries on leaving, the reserve in it. */
-function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker): FillLimits {
+function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker, portions: readonly Portion[]): FillLimits {
   const { menuKcal, eatenKg, startKg, mealDays } = food;
   const share = eatenKg > 0 ? startKg / eatenKg : 1;
   return {
@@ -70,7 +70,25 @@ function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker): FillLimits 
     mealFractions: MEAL_FRACTIONS,
     mostFatFraction: fill.mostFatFraction,
     mostVolumeL: kit.canisterL > 0 ? kit.canisterL : undefined,
+    leastDinners: Math.min(
+      portions.filter(({ meal }) => meal === "dinner").length,
+      Math.ceil((fill.dinnersInFive / 5) * Math.min(5, mealDays)),
+    ),
   };
+}
+
+/** A filled bag, and what its variety weighs. */
+export type BagAnswer = (Filled & { varietyG: number | undefined }) | Impossible;
+
+/** How much lighter a bag would be of the same food day after day, grams; undefined where mass is not what counts. */
+export function priceOfVariety(
+  { portions, limits }: { portions: readonly Portion[]; limits: FillLimits },
+  filled: Filled,
+): number | undefined {
+  if (limits.least !== "mass") return undefined;
+  const free = portions.map((portion) => ({ ...portion, most: Infinity }));
+  const dull = fillBag(free, { ...limits, leastDinners: undefined });
+  return "impossible" in dull ? undefined : Math.max(0, filled.figures.massG - dull.figures.massG);
 }
 
 export function fillLeg(

@@ -104,6 +104,7 @@ const limits = fc.record({
   ),
   mostPrice: fc.option(fc.integer({ min: 1, max: 20 }), { nil: undefined }),
   leastKinds: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined }),
+  leastDinners: fc.option(fc.integer({ min: 1, max: 3 }), { nil: undefined }),
   mostFatFraction: fc.option(fc.constantFrom(0.4, 0.6, 0.8), { nil: undefined }),
   mealFractions: fc.option(fc.record({ breakfast: fc.constantFrom(0, 0.2), dinner: fc.constantFrom(0, 0.3) }), {
     nil: undefined,
@@ -127,6 +128,7 @@ function byEnumeration(portions: readonly Portion[], wanted: FillLimits): number
     total((p) => p.figures.volumeL) <= (wanted.mostVolumeL ?? Infinity) + 1e-7 &&
     total((p) => p.figures.price) <= (wanted.mostPrice ?? Infinity) + 1e-7 &&
     counts.filter((count) => count > 0).length >= (wanted.leastKinds ?? 0) &&
+    counts.filter((count, i) => count > 0 && portions[i]!.meal === "dinner").length >= (wanted.leastDinners ?? 0) &&
     9 * total((p) => p.figures.fatG) <=
       (wanted.mostFatFraction ?? Infinity) * total((p) => p.figures.energyKcal) + 1e-6 &&
     (["breakfast", "dinner"] as const).every(

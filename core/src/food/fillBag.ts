@@ -35,6 +35,8 @@ export interface FillLimits {
   mostWaterL?: number | undefined;
   mostBoiledL?: number | undefined;
   leastKinds?: number | undefined;
+  /** Kinds among the dinners. */
+  leastDinners?: number | undefined;
 }
 
 export const LIMITS = [
@@ -50,6 +52,7 @@ export const LIMITS = [
   "water",
   "boils",
   "kinds",
+  "dinners",
   "portions",
 ] as const;
 export type Limit = (typeof LIMITS)[number];
@@ -81,6 +84,8 @@ interface Rule {
   min?: number;
   max?: number;
   of: (portion: Portion) => number;
+  /** Of each kind that is there, however many portions there are of it. */
+  byKind?: true;
 }
 
 export function fillBag(portions: readonly Portion[], limits: FillLimits): Filled | Impossible {
@@ -119,7 +124,10 @@ function rulesOf(limits: FillLimits): Rule[] {
   most("price", limits.mostPrice, ({ figures }) => figures.price);
   most("water", limits.mostWaterL, ({ figures }) => figures.waterL);
   most("boils", limits.mostBoiledL, ({ figures }) => figures.boiledL);
-  least("kinds", limits.leastKinds, () => 0);
+  const kinds = (limit: Limit, min: number | undefined, of: Rule["of"]): void =>
+    void (min !== undefined && min > 0 && rules.push({ limit, min, of, byKind: true }));
+  kinds("kinds", limits.leastKinds, () => 1);
+  kinds("dinners", limits.leastDinners, ({ meal }) => (meal === "dinner" ? 1 : 0));
   return rules;
 }
 
@@ -149,32 +157,34 @@ const MOST_PORTIONS = 1000;
 /** Undefined where nothing keeps to the rules. */
 function solved(portions: readonly Portion[], least: Least, rules: readonly Rule[]): Solved | undefined {
   const cost = portions.map(COST[least]);
-  const kinds = rules.find(({ limit }) => limit === "kinds");
+  const kinds = rules.filter(({ byKind }) => byKind);
   // A kind counts, by a column of its own, where there is one of it.
-  const wide = kinds ? 2 * portions.length : portions.length;
+  const wide = kinds.length > 0 ? 2 * portions.length : portions.length;
   const row = (of: (i: number) => number): number[] => Array.from({ length: wide }, (_, i) => of(i));
   const rows = rules
-    .filter((rule) => rule !== kinds)
+    .filter(({ byKind }) => !byKind)
     .map(({ min, max, of }) => {
       const sign = max === undefined ? 1 : -1;
       const sums = row((i) => (i < portions.length ? sign * of(portions[i]!) : 0));
       return { of: sums, atLeast: sign * (min ?? max!) };
     });
-  if (kinds) {
-    rows.push({ of: row((i) => (i < portions.length ? 0 : 1)), atLeast: kinds.min! });
-    for (let k = 0; k < portions.length; k++)
-      rows.push({ of: row((i) => (i === k ? 1 : i === portions.length + k ? -1 : 0)), atLeast: 0 });
-  }
+  for (const { of, min } of kinds)
+    rows.push({ of: row((i) => (i < portions.length ? 0 : of(portions[i - portions.length]!))), atLeast: min! });
+  const counted = (i: number): boolean => kinds.some(({ of }) => of(portions[i]!) > 0);
+  for (let k = 0; kinds.length > 0 && k < portions.length; k++)
+    if (counted(k)) rows.push({ of: row((i) => (i === k ? 1 : i === portions.length + k ? -1 : 0)), atLeast: 0 });
   const answer = solveWhole({
     cost: row((i) => cost[i] ?? 0),
     least: row((i) => portions[i]?.least ?? 0),
-    most: row((i) => (i < portions.length ? Math.min(portions[i]!.most, MOST_PORTIONS) : 1)),
+    most: row((i) =>
+      i < portions.length ? Math.min(portions[i]!.most, MOST_PORTIONS) : Number(counted(i - portions.length)),
+    ),
     rows: rows.map(normal),
     grain: GRAIN[least],
     mostNodes: MOST_NODES,
   });
   if (!answer) return undefined;
-  const named = [...rules.filter((rule) => rule !== kinds), ...(kinds ? [kinds] : [])];
+  const named = [...rules.filter(({ byKind }) => !byKind), ...kinds];
   const dear = named.flatMap(({ limit }, r) => (limit !== "energy" && answer.duals[r]! > DEAR ? [limit] : []));
   const capped = portions.some((_, i) => answer.atMost[i]);
   return {

@@ -1,7 +1,7 @@
 /** Foods with their figures, mixes of them, and menus: what a day eats. */
 import { z } from "zod";
 import { BOUGHT_IN, EATEN, MEALS } from "./ids.ts";
-import { amount, fraction, id, isoDate, label, name, stopId } from "./values.ts";
+import { amount, fraction, id, isoDate, label, name, stopId, whole } from "./values.ts";
 
 const gramsPer100G = amount("g/100 g", 0, 100);
 
@@ -100,6 +100,8 @@ export const fillSchema = z.looseObject({
   without: z.array(label).max(20).default([]),
   /** Portions of one food a day. */
   mostOfOneADay: amount("", 0.1, 50).default(2),
+  /** Kinds of dinner in five days, where there are so many. */
+  dinnersInFive: whole("", 1, 5).default(3),
 });
 
 export type Food = z.infer<typeof pantryFoodSchema>;

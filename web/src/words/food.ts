@@ -41,6 +41,7 @@ export const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
   water: "cooking water",
   boils: "the number of boils",
   kinds: "variety",
+  dinners: "kinds of dinner",
   portions: "portions of one food a day",
 };
 

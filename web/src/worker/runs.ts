@@ -5,6 +5,7 @@ import {
   compareMenus,
   compareSchools,
   fillBag,
+  priceOfVariety,
   hikeOf,
   MOST_SWAP_ROUNDS,
   pullLevers,
@@ -20,11 +21,10 @@ import {
   trustOf,
   finishOptions,
   weighKits,
-  type Filled,
+  type BagAnswer,
   type FillLimits,
   type Goal,
   type Hike,
-  type Impossible,
   type KitVariant,
   type LeverTarget,
   type Odds,
@@ -236,8 +236,9 @@ export function createRuns({ session, isOpen }: Opened) {
       ),
 
     /** A bag filled within its limits. */
-    fillBag({ portions, limits }: { portions: readonly Portion[]; limits: FillLimits }): Filled | Impossible {
-      return fillBag(portions, limits);
+    fillBag({ portions, limits }: { portions: readonly Portion[]; limits: FillLimits }): BagAnswer {
+      const answer = fillBag(portions, limits);
+      return "impossible" in answer ? answer : { ...answer, varietyG: priceOfVariety({ portions, limits }, answer) };
     },
 
     /** The season along a walk and through the year. */

@@ -222,7 +222,7 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   const hiker = plan.hikers[who]!;
   const set = (label: string, recipe: (fill: (typeof hiker)["fill"]) => void): void =>
     void editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
-  const field = (key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay", label: string) => (
+  const field = (key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay" | "dinnersInFive", label: string) => (
     <FieldNumber
       path={`hikers.fill.${key}`}
       label={label}
@@ -237,6 +237,7 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
       {field("sodiumMgADay", "Sodium a day, minimum")}
       {field("mostFatFraction", "Energy from fat, maximum")}
       {field("mostOfOneADay", "Portions of one food a day, maximum")}
+      {field("dinnersInFive", "Kinds of dinner in five days, minimum")}
       <TypedText
         label="Exclude tags"
         shown={hiker.fill.without.join(", ")}
@@ -269,11 +270,15 @@ function fillWords(rows: readonly FillAnswer[], { fill }: Hiker, say: Say): stri
         ? `${name}: no bag fits all your limits. It would without ${listOf(answer.impossible, "or")}. ${most}`
         : `${name}: no bag fits all your limits, even with any one of them dropped. ${most}`;
     }
+    const varied =
+      answer.varietyG === undefined || answer.varietyG < 1
+        ? ""
+        : ` The same food every day would be ${say.g(answer.varietyG)} lighter.`;
     const limitedBy = answer.binding.length > 0 ? ` Limited by ${listOf(answer.binding, "and")}.` : "";
     const sure = answer.proven
       ? "no better bag exists"
       : `no bag is more than ${say.number(answer.gap, 1)} ${GAP_UNITS[fill.least]} better`;
-    return `${name}: ${say.g(answer.figures.massG)} instead of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${limitedBy}`;
+    return `${name}: ${say.g(answer.figures.massG)} instead of ${say.g(beforeG)}, ${say.number(answer.figures.energyKcal / answer.figures.massG, 2)} kcal/g; ${sure}.${limitedBy}${varied}`;
   }
   const good = rows.filter(({ answer }) => !("impossible" in answer));
   const massG = good.reduce((sum, { answer }) => sum + ("figures" in answer ? answer.figures.massG : 0), 0);

@@ -1,5 +1,5 @@
 /** Bags that are filled beside the page, one leg after the other, with progress and stop. */
-import { buildPantry, legFill, type Filled, type Hiker, type Impossible } from "@gepack/core";
+import { buildPantry, legFill, type BagAnswer, type Hiker } from "@gepack/core";
 import { takeFilled } from "../../edit/food.ts";
 import { whenShown } from "../../store/liveDocument.ts";
 import { calculator } from "../../store/trail.ts";
@@ -8,7 +8,7 @@ import { useLongRun } from "../../worker/useLongRun.ts";
 
 export interface FillAnswer {
   legIndex: number;
-  answer: Filled | Impossible;
+  answer: BagAnswer;
   /** Of the bag before it, for comparison. */
   beforeG: number;
 }
