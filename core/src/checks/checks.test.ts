@@ -3,6 +3,7 @@ import { hikerOf, pieceOf, planOf, sourceOf, stationOf, stopOf, trackNorth } fro
 import { checkFigures, computePlan, type Check, type CheckCode } from "../index.ts";
 
 const flat = [trackNorth({ lengthM: 60_000 })];
+const waters = [15, 30, 45].map((km) => sourceOf(`well${km}`, km * 1000));
 const mild = { climate: { stations: [stationOf(8, 16)] } };
 const sleepKit = [
   pieceOf("bag", 800, { role: "bag", comfortC: -5 }),
@@ -18,7 +19,9 @@ const only = <Code extends CheckCode>(checks: Check[], code: Code) =>
   checks.find((check): check is Extract<Check, { code: Code }> => check.code === code);
 
 test("a plain plan has nothing open", () => {
-  expect(found({ kit: [bottles, ...sleepKit], hikers: [hikerOf({ packComfortKg: 20, food: fed })] })).toEqual([]);
+  expect(
+    found({ kit: [bottles, ...sleepKit], sources: waters, hikers: [hikerOf({ packComfortKg: 20, food: fed })] }),
+  ).toEqual([]);
 });
 
 describe("each check: when it holds, with its figures, and when it does not", () => {
@@ -206,6 +209,7 @@ describe("each check: when it holds, with its figures, and when it does not", ()
     const codes = computePlan(
       planOf({
         kit: [bottles, ...sleepKit],
+        sources: waters,
         hikers: [hikerOf({ packComfortKg: 20, food: fed, water: { treatment: { method: "lamp" } } })],
       }),
       [blind],

@@ -29,6 +29,33 @@ const carryOverBottles = defineCheck({
   },
 });
 
+/** Nobody plans to carry more: rather the file knows no water there [L]. */
+const UNLIKELY_L = 10;
+
+const waterUnknown = defineCheck({
+  code: "water-unknown",
+  units: { have: "L", distance: "m" },
+  *find(context) {
+    const asked = new Set<number>();
+    for (const { row, where } of onLegs(context)) {
+      const carry = row.carries[row.largestCarry];
+      if (!carry || carry.litres <= UNLIKELY_L || asked.has(where.legIndex)) continue;
+      asked.add(where.legIndex);
+      const atM = atNode(context, carry.fromNode);
+      yield { severity: "caution", legIndex: where.legIndex, atM, have: carry.litres, distance: carry.distanceM };
+    }
+  },
+});
+
+const waterAssumed = defineCheck({
+  code: "water-assumed",
+  units: { have: "count" },
+  *find({ plan }) {
+    const have = plan.sources.filter(({ assumed }) => assumed).length;
+    if (have > 0) yield { severity: "caution", have };
+  },
+});
+
 const drinkLimit = defineCheck({
   code: "drink-limit",
   units: { have: "L", limit: "L" },
@@ -201,6 +228,8 @@ const treatingLong = defineCheck({
 
 export const waterChecks = [
   carryOverBottles,
+  waterUnknown,
+  waterAssumed,
   drinkLimit,
   untrustedWater,
   sourceDecides,

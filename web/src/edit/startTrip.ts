@@ -69,7 +69,6 @@ export async function startTrip(start: Start): Promise<void> {
       },
     ],
     ...(await pantryHere()),
-    dayRules: { walkOnBeforeH: 12 },
     ...parts,
     kit: owned.length > 0 ? owned : STARTER_KIT,
   });

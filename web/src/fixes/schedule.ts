@@ -1,6 +1,19 @@
 /** Fixes of the walk itself: stops, sources, dates, hours, what is planned to be missed. */
 import { firstName } from "../words/names.ts";
-import { dayNumber, guessSea, isoOfDay, isWalked, nodeOf, simulatedStations, type Hiker } from "@gepack/core";
+import {
+  dayNumber,
+  guessSea,
+  isoOfDay,
+  isWalked,
+  nodeOf,
+  placeAt,
+  removeRow,
+  simulatedStations,
+  sourceSchema,
+  walkedOf,
+  type Hiker,
+} from "@gepack/core";
+import { mostRows } from "../edit/fields.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
 import type { Action, FixContext } from "./fix.ts";
@@ -24,6 +37,52 @@ export function countOnSource(on: FixContext, name: string): Action | undefined 
 
 export function strikeSource(on: FixContext, name: string): Action | undefined {
   return judgeSource(on, name, false, `Plan as if ${name} were dry`);
+}
+
+/** Water that a file does not tell of is assumed at so many metres, the way between two waters on most trails [L]. */
+const ASSUMED_EVERY_M = 12_000;
+
+/** Sources that stand for those the file does not know, on the longest dry way of a leg. */
+export function assumeWater({ plan, result }: FixContext, legIndex: number): Action | undefined {
+  const { profile } = result;
+  const carries = result.legs[legIndex]!.hikers.flatMap(({ carries: all, largestCarry }) => all[largestCarry] ?? []);
+  const carry = carries.sort((a, b) => b.litres - a.litres)[0];
+  if (!carry) return undefined;
+  const count = Math.floor(walkedOf(profile, carry.toNode - carry.fromNode) / ASSUMED_EVERY_M);
+  if (count === 0 || plan.sources.length + count > mostRows("sources")) return undefined;
+  const step = (carry.toNode - carry.fromNode) / (count + 1);
+  const places = Array.from({ length: count }, (_, i) =>
+    placeAt(profile, walkedOf(profile, Math.round(carry.fromNode + (i + 1) * step))),
+  );
+  return {
+    button: `Assume water every ${plan.trip.units.distance === "mi" ? "7.5 mi" : "12 km"}`,
+    label: "Assume water",
+    recipe: (draft, { newId }) => {
+      for (const { trackM, alternateId } of places)
+        draft.sources.push(
+          sourceSchema.parse({
+            id: newId(),
+            name: "Assumed water",
+            kind: "creek",
+            assumed: true,
+            trackM,
+            ...(alternateId === undefined ? {} : { alternateId }),
+          }),
+        );
+    },
+  };
+}
+
+/** Once somebody has told where there is water. */
+export function dropAssumedWater({ plan }: FixContext): Action | undefined {
+  if (!plan.sources.some(({ assumed }) => assumed)) return undefined;
+  return {
+    button: "Remove assumed water",
+    label: "Remove assumed water",
+    recipe: (draft) => {
+      for (const { id, assumed } of [...draft.sources]) if (assumed) removeRow(draft, "sources", id);
+    },
+  };
 }
 
 function judgeSource({ plan }: FixContext, name: string, counted: boolean, words: string): Action | undefined {

@@ -33,6 +33,8 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "load-over-pack": { have: 14.2, limit: 12, piece: "Light pack" },
   "food-over-pack": { have: 61, limit: 55 },
   "leg-over-ten-days": { have: 11, limit: 10 },
+  "water-unknown": { have: 14, distance: 62_000 },
+  "water-assumed": { have: 3 },
   "carry-over-bottles": { have: 6.2, limit: 4, distance: 30_000 },
   "drink-limit": { have: 9, limit: 7 },
   "untrusted-water": { distance: 40_000, source: "Old tank" },

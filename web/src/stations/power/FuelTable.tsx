@@ -19,11 +19,7 @@ export function FuelTable({ plan, result, hiker, who, legIndex }: Props) {
   const say = sayIn(plan);
   const owner = stoveOwner(plan.hikers, hiker);
   if (owner !== undefined)
-    return (
-      <p className="text-sm text-muted">
-        Cooks on {firstName(plan.hikers[owner]!)}’s stove, who carries the fuel for both.
-      </p>
-    );
+    return <p className="text-sm text-muted">{firstName(plan.hikers[owner]!)} cooks for both and carries the fuel.</p>;
   if (hiker.stove.fuel === "none")
     return <p className="text-sm text-muted">No stove, so no fuel. Choose a stove below.</p>;
   const of = (leg: LegResult) => leg.hikers[who]!.fuel;

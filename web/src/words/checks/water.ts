@@ -1,6 +1,6 @@
 import { addWaterBag } from "../../fixes/kit.ts";
 import { advice, fixes } from "../../fixes/fix.ts";
-import { countOnSource, setOutEarlier, strikeSource } from "../../fixes/schedule.ts";
+import { assumeWater, countOnSource, dropAssumedWater, setOutEarlier, strikeSource } from "../../fixes/schedule.ts";
 import type { Treatment } from "@gepack/core";
 import { METHOD_WORDS } from "../water.ts";
 import { checkWords } from "./words.ts";
@@ -18,6 +18,24 @@ export const waterWords = checkWords({
           : addWaterBag(on, check.legIndex, check.hikerId, check.have - check.limit),
         advice("Ask locally about the sources you skip, or camp at the last one and cross early."),
       ),
+  },
+  "water-unknown": {
+    mark: "unknown",
+    station: "water",
+    sentence: (check, say, at) =>
+      `${say.L(check.have)} to carry for ${say.distance(check.distance)}${at}. Perhaps your file doesn’t list the water there.`,
+    fixes: (check, on) =>
+      fixes(
+        advice("Look at a map, a guide or ask locally, and add the sources you find."),
+        check.legIndex === undefined ? undefined : assumeWater(on, check.legIndex),
+      ),
+  },
+  "water-assumed": {
+    mark: "assumed",
+    station: "water",
+    sentence: (check) =>
+      `${check.have === 1 ? "1 source is" : `${check.have} sources are`} assumed. Your life depends on water: find out where it is before you go.`,
+    fixes: (_, on) => fixes(dropAssumedWater(on)),
   },
   "drink-limit": {
     mark: "drink",
