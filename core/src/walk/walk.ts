@@ -243,19 +243,28 @@ export function walkBlock(
     const kept = frozen?.[parts.length - 1];
     const leftH = today.budgetH - usedH;
     const walkedTo = past.endNode.get(day);
+    // A rest that is due within two days is taken here rather than in a tent.
+    const due =
+      day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
+    // Of the stop at the end of the block it is judged when the block is solved: see `walksOn`.
+    const isEarly =
+      !due &&
+      legIndex + 1 < block.endLeg &&
+      to.walkOnBeforeH !== undefined &&
+      arrivalH(part, to, clockPerH) < to.walkOnBeforeH;
     const stays = kept
       ? kept.night === "stop"
       : walkedTo !== undefined && !last
         ? walkedTo <= to.node
-        : last || to.nights > 0 || (leftH < STAY_H && sleepsAt(ground, to)) || staysForBed(stride, today, to, leftH);
+        : last ||
+          (to.nights > 0 && !isEarly) ||
+          (leftH < STAY_H && sleepsAt(ground, to)) ||
+          staysForBed(stride, today, to, leftH);
     closePart(part, to.node, stays ? "stop" : "none");
     part.endClockH += waitForRide(to.rides, part.endClockH) + to.rideH;
     clockH = part.endClockH;
     if (last) break;
     if (stays) {
-      // A rest that is due within two days is taken here rather than in a tent.
-      const due =
-        day >= past.lastDay && rules.restEveryDays > 0 && walkedDays + 1 >= Math.max(1, rules.restEveryDays - 2);
       part.zeroDays = Math.max(to.nights - 1, due ? 1 : 0, 0);
       nextDay(to.node, part.zeroDays, to.hasBed, true);
     } else clockH += to.passH;
@@ -263,6 +272,12 @@ export function walkBlock(
   }
   const { cellH, cellC, surface } = stride;
   return { parts, cellH, cellC, surface, after: { day, walkedDays, fromStop: true, nightsUp } };
+}
+
+/** When a stop is come to, by the clock of what is walked. */
+function arrivalH({ startClockH, walkH }: DayPart, { rides, rideH }: Halt, clockPerH: number): number {
+  const reachesH = startClockH + walkH * clockPerH;
+  return reachesH + waitForRide(rides, reachesH) + rideH;
 }
 
 /** Walking hours since there was water, at the end of a day. */
