@@ -3,6 +3,8 @@ import { walkEnds } from "../plan/ids.ts";
 import type { KitFault } from "../kit/kit.ts";
 import { coverOf } from "../cover/cover.ts";
 import { legAsks } from "../conditions/legs.ts";
+import { LEAST_LIFE_KM } from "../cover/wear.ts";
+import { chanceWornOut, REFERENCE_KG } from "../models/wear.ts";
 import { demandsOf, type DemandKind } from "../cover/demands.ts";
 import { walkedOf } from "../track/place.ts";
 import { defineCheck, type CheckContext, type Severity } from "./check.ts";
@@ -118,6 +120,26 @@ const SHOWN: Partial<Record<DemandKind, Severity>> = {
   papers: "note",
 };
 
+/** Shoes that are walked in for longer than they last, but for a chance that the hiker takes. */
+const shoesWornOut = defineCheck({
+  code: "shoes-worn-out",
+  units: { pieceId: "name", piece: "name", have: "m", chance: "%" },
+  *find({ plan, result }) {
+    for (const [p, { id, name, role, ownerId, wornM, meanLifeM }] of plan.kit.entries()) {
+      if (role !== "shoes") continue;
+      const who = Math.max(0, plan.hikers.findIndex((hiker) => hiker.id === ownerId));
+      const worn = result.legs.filter(({ index }) => result.carrier[p * result.legs.length + index]! >= 0);
+      const km = worn.reduce((sum, { distanceM, hikers }) => {
+        const { body, meanKg } = hikers[who]!;
+        return sum + (distanceM / 1000) * ((body.bodyKg + meanKg) / REFERENCE_KG);
+      }, 0);
+      const chance = chanceWornOut(Math.max(LEAST_LIFE_KM, meanLifeM / 1000), wornM / 1000, km);
+      if (worn.length > 0 && chance > plan.kitRules.wearChance)
+        yield { severity: "caution", hikerId: ownerId, pieceId: id, piece: name, have: 1000 * km + wornM, chance: 100 * chance };
+    }
+  },
+});
+
 /** A demand that no piece meets, once for a hiker: where it starts, and on how many legs. */
 const kitUncovered = defineCheck({
   code: "kit-uncovered",
@@ -137,4 +159,4 @@ const kitUncovered = defineCheck({
   },
 });
 
-export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap, kitUncovered] as const;
+export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap, shoesWornOut, kitUncovered] as const;

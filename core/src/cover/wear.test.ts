@@ -39,8 +39,10 @@ test("a pair that was worn before is changed sooner; where no counter is open, a
 });
 
 test("a tube runs out on the leg on which its days are over, and says what would last", () => {
-  const of = (massG: number) => {
-    const plan = planWith([pieceOf("cream", massG, { wear: "consumable", perDayG: 10 }), pieceOf("pot", 100)]);
+  const of = (massG: number, services = ["post", "bed"]) => {
+    const given = stops.map((stop) => ({ ...stop, services }));
+    const cream = pieceOf("cream", massG, { wear: "consumable", perDayG: 10 });
+    const plan = planWith([cream, pieceOf("pot", 100)], { stops: given });
     const result = computePlan(plan, track);
     return { rows: usedUp(plan, result), result };
   };
@@ -58,4 +60,9 @@ test("a tube runs out on the leg on which its days are over, and says what would
   // A heavier tube may take a day more.
   expect(of(1.2 * wantedG).rows[0]!.runsOutOnLeg).toBeUndefined();
   expect(of(0.95 * wantedG).rows[0]!.runsOutOnLeg).toBe(3);
+  // Where shops are slept at, it is filled again with less than ten days left.
+  const bought = of(100, ["shop-full", "bed"]).rows[0]!;
+  expect(bought.refillAtLegs).toEqual([1, 2, 3]);
+  expect(bought.runsOutOnLeg).toBeUndefined();
+  expect(bought.left.map(({ grams }) => grams)).toEqual([100, 100, 100, 100]);
 });

@@ -3,6 +3,7 @@ import { changesAt, chanceWornOut, gramsFor, lifeAtChanceKm, REFERENCE_KG, SURFA
 import type { Plan } from "../plan/schema.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
 import { SURFACE_FACTORS } from "../walk/surfaces.ts";
+import { REFILL_DAYS } from "../kit/tubes.ts";
 import { movingDays } from "./swaps.ts";
 
 /** Nothing is walked in that lasts less. */
@@ -69,7 +70,9 @@ export function shoeWear(plan: Plan, result: PlanFigures): ShoeWear[] {
 
 export interface UsedUp {
   pieceId: string;
-  /** Days that it lasts, surely enough, and the leg on which it runs out; undefined where it lasts. */
+  /** Legs at whose beginning it is filled again: at stops that are slept at and sell small goods. */
+  refillAtLegs: number[];
+  /** Days that it lasts, surely enough, and the leg on which it runs out for all that; undefined where it lasts. */
   lastsDays: number;
   runsOutOnLeg: number | undefined;
   /** Grams that would last. */
@@ -82,8 +85,12 @@ export interface UsedUp {
 const USE_CV = 0.3;
 const Z_95 = 1.645;
 
-/** What is used by the day: a tube that is full where its spans start, and runs down. */
+/** What is used by the day: a tube that is full where its spans start, runs down, and is filled again. */
 export function usedUp(plan: Plan, result: PlanFigures): UsedUp[] {
+  const slept = result.legs.map(
+    ({ index, foodSold, fuelSold }) =>
+      foodSold && fuelSold && result.days.findLast(({ legIndex }) => legIndex === index - 1)?.night === "stop",
+  );
   return plan.kit.flatMap((piece, p) => {
     const { perDayG } = piece;
     const legs = carriedOn(p, result);
@@ -92,14 +99,22 @@ export function usedUp(plan: Plan, result: PlanFigures): UsedUp[] {
     const haveG = Math.max(0, piece.massG * piece.quantity - emptyG);
     const lastsDays = haveG / (perDayG * (1 + Z_95 * USE_CV));
     let days = 0;
+    let allDays = 0;
     let runsOutOnLeg: number | undefined;
+    const refillAtLegs: number[] = [];
     const left: UsedUp["left"] = [];
     for (const { index, dayCount, zeroDays } of legs) {
+      if (days > 0 && slept[index] && haveG / perDayG - days < REFILL_DAYS) {
+        days = 0;
+        refillAtLegs.push(index);
+      }
       left.push({ legIndex: index, grams: emptyG + Math.max(0, haveG - perDayG * days) });
       days += dayCount + zeroDays;
+      allDays += dayCount + zeroDays;
       if (days > lastsDays) runsOutOnLeg ??= index;
     }
-    return [{ pieceId: piece.id, lastsDays, runsOutOnLeg, wantedG: gramsFor(perDayG, days, USE_CV, Z_95), left }];
+    const wantedG = gramsFor(perDayG, allDays, USE_CV, Z_95);
+    return [{ pieceId: piece.id, refillAtLegs, lastsDays, runsOutOnLeg, wantedG, left }];
   });
 }
 

@@ -15,8 +15,11 @@ test("by hand: two grams a day over the days that passed, never more than is in 
   inUse.pass(rows, 10);
   expect(inUse.packed(rows)[0]![0]!.consumableKg).toBeCloseTo(0.14, 12);
   expect(inUse.packed(rows)[0]).toBe(inUse.packed(rows)[0]);
-  inUse.pass(rows, 100);
-  expect(inUse.packed(rows)[0]![0]!.consumableKg).toBeCloseTo(0.11, 12);
+  // 25 days in all: with ten left it is as it was, with fewer there is a new one.
+  inUse.pass(rows, 5);
+  expect(inUse.packed(rows)[0]![0]!.consumableKg).toBeCloseTo(0.13, 12);
+  inUse.pass(rows, 1);
+  expect(inUse.packed(rows)[0]).toBe(rows[0]);
   // Not on all legs of a block: not surely used.
   const other = new TubesInUse();
   other.pass([rows[0]!, [legOf(0, [])]], 10);
@@ -42,5 +45,6 @@ test("in a plan: each leg begins lighter by what was used on those before, and t
   const day = (i: number) => (Date.parse(used[i]!.startDate) - Date.parse(used[0]!.startDate)) / 86_400_000;
   expect(used.map(({ kg }) => kg)).toEqual([0.1, 0.1 - 0.002 * day(1), 0.1 - 0.002 * day(2)]);
   for (const i of [0, 1, 2]) expect(full[i]!.startKg - used[i]!.startKg).toBeCloseTo(full[i]!.kg - used[i]!.kg, 2);
-  expect(compute({ perDayG: 500, emptyG: 12 })[2]!.kg).toBeCloseTo(0.012, 9);
+  // Used up within two days, and new at each stop.
+  expect(compute({ perDayG: 50, emptyG: 12 }).map(({ kg }) => kg)).toEqual([0.1, 0.1, 0.1]);
 });

@@ -71,6 +71,18 @@ describe("on the demo", () => {
 describe("on a straight trail", () => {
   const track = straightTrack();
 
+  test("shoes that wear out: new pairs where the old ones are near their end", () => {
+    const shoes = pieceOf("runners", { massG: 700, wear: "worn", role: "shoes", meanLifeM: 60_000 });
+    const stops = [30, 60, 90].map((km) => ({ id: `s${km}`, name: `Stop ${km}`, trackM: km * 1000, services: [] }));
+    const { action, after, plan: fixed } = take(planWith({ kit: [shoes], stops }), track, "shoes-worn-out");
+    expect(action.button).toMatch(/^Change them at Stop/);
+    expect(after).toEqual([]);
+    const pairs = fixed.kit.filter(({ name }) => name === shoes.name);
+    expect(pairs.length).toBeGreaterThan(1);
+    expect(pairs.map(({ spans }) => spans[0]!.begins)).toEqual(["from-home", ...pairs.slice(1).map(() => "bought")]);
+    expect(computePlan(fixed, [track]).kitFaults).toEqual([]);
+  });
+
   test("water that the file does not know: assumed every twelve kilometres, told, and taken away again", () => {
     const plan = planWith({ sources: [] });
     const { check, after, plan: fixed } = take(plan, track, "water-unknown");

@@ -4,6 +4,7 @@ import {
   demandsOf,
   isTakenAlong,
   serves,
+  shoeWear,
   usesOf,
   walkEnds,
   wholeHike,
@@ -11,6 +12,7 @@ import {
   type Piece,
   type Plan,
 } from "@gepack/core";
+import { original } from "immer";
 import { withArticle } from "../words/counted.ts";
 import { stopName } from "../words/names.ts";
 import { quantity } from "../units/quantity.ts";
@@ -38,6 +40,41 @@ function spanOver({ plan, result }: FixContext, { first, last }: Legs): Piece["s
 
 const legWords = ({ first, last }: Legs): string =>
   first === last ? `leg ${first + 1}` : `legs ${first + 1} to ${last + 1}`;
+
+/** A pair of shoes as many times as it takes, each bought where the one before is near its end. */
+export function nextPairs({ plan, result }: FixContext, pieceId: string): Action | undefined {
+  const piece = plan.kit.find(({ id }) => id === pieceId);
+  const changes = shoeWear(plan, result).find((worn) => worn.pieceId === pieceId)?.changeAtLegs ?? [];
+  const [span] = piece?.spans ?? [];
+  if (!piece || !span || piece.spans.length > 1 || changes.length === 0) return undefined;
+  const stopIds = changes.map((leg) => result.legs[leg]!.fromStopId);
+  const names = stopIds.map((id) => stopName(plan, id));
+  return {
+    button: `Change them at ${names.join(", ")}`,
+    label: `New “${piece.name}”`,
+    recipe: (draft, { newId }) => {
+      const worn = draft.kit.find(({ id }) => id === pieceId);
+      if (!worn) return;
+      const { toStopId, ends } = worn.spans[0]!;
+      worn.spans[0]!.toStopId = stopIds[0]!;
+      worn.spans[0]!.ends = "discarded";
+      for (const [i, fromStopId] of stopIds.entries())
+        draft.kit.push({
+          ...structuredClone(original(worn) ?? worn),
+          id: newId(),
+          wornM: 0,
+          spans: [
+            {
+              fromStopId,
+              toStopId: stopIds[i + 1] ?? toStopId,
+              begins: "bought",
+              ends: i + 1 < stopIds.length ? "discarded" : ends,
+            },
+          ],
+        });
+    },
+  };
+}
 
 /** A piece more on these legs. */
 function pieceOnLegs(on: FixContext, legs: Legs, hikerId: string, piece: NewPiece): Action {

@@ -71,6 +71,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "closure-ridden": { closure: "Burnt wood", alternate: "High way", hours: 3 },
   "walked-twice": { metres: 12_000 },
   "snow-underfoot": { have: 42_000, soft: 12_000, late: 66_000 },
+  "shoes-worn-out": { pieceId: "shoes", piece: "Trail shoes", have: 1_400_000, chance: 92 },
   "deep-snow": { have: 8_000 },
   "wet-cold": { have: 4, days: 2.5, wind: 5.6, legs: 3, loss: 455 },
   "sun-strong": { have: 11, over: "snow", reddens: 15 },

@@ -80,7 +80,13 @@ export function Wear({ plan, result }: Props) {
             {
               id: "out",
               head: "refill at",
-              cell: ({ runsOutOnLeg }) => (runsOutOnLeg === undefined ? "lasts" : stopOf(runsOutOnLeg)),
+              cell: ({ runsOutOnLeg, refillAtLegs }) =>
+                [
+                  refillAtLegs.map(stopOf).join(", "),
+                  runsOutOnLeg === undefined ? "" : `runs out after ${stopOf(runsOutOnLeg)}`,
+                ]
+                  .filter((text) => text !== "")
+                  .join("; ") || "lasts",
             },
             {
               id: "left",

@@ -1,4 +1,4 @@
-import { meetDemand, postAndSendHome, takeFromShelf, useStop } from "../../fixes/kit.ts";
+import { meetDemand, nextPairs, postAndSendHome, takeFromShelf, useStop } from "../../fixes/kit.ts";
 import { advice, fixes } from "../../fixes/fix.ts";
 import type { DemandKind } from "@gepack/core";
 import { ASKS_FOR, DEMAND_WORDS } from "../kit.ts";
@@ -36,6 +36,13 @@ export const kitWords = checkWords({
     sentence: (check) => `No ${check.role} on this leg.`,
     fixes: (check, on) =>
       fixes(takeFromShelf(on, check.role, check.hikerId), advice("Add the item, or extend where one is carried.")),
+  },
+  "shoes-worn-out": {
+    mark: "shoes",
+    station: "kit",
+    sentence: (check, say) =>
+      `“${check.piece}” would be worn like ${say.distance(check.have)} on even trail: ${say.percent(check.chance)} likely to wear out before you change them.`,
+    fixes: (check, on) => fixes(nextPairs(on, check.pieceId), advice("Or send a pair ahead: see Wear in Kit.")),
   },
   "kit-uncovered": {
     mark: "missing",
