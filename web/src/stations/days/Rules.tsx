@@ -29,7 +29,7 @@ const CAMP: Sentence[] = [
     labels: { campWindowH: "May end early by", campAheadH: "May end late by" },
   },
   {
-    text: "A rest day after every {restEveryDays} days of walking; 0 for none.",
+    text: "A rest day after every {restEveryDays} of walking; 0 for none.",
     labels: { restEveryDays: "Days between rest days, 0 for none" },
   },
 ];

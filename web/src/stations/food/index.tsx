@@ -222,7 +222,10 @@ function FillLimits({ plan, who }: { plan: Plan; who: number }) {
   const hiker = plan.hikers[who]!;
   const set = (label: string, recipe: (fill: (typeof hiker)["fill"]) => void): void =>
     void editRow("hikers", hiker.id, `${firstName(hiker)}: ${label}`, (row) => recipe(row.fill));
-  const field = (key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay" | "dinnersInFive", label: string) => (
+  const field = (
+    key: "proteinGPerKg" | "sodiumMgADay" | "mostFatFraction" | "mostOfOneADay" | "dinnersInFive",
+    label: string,
+  ) => (
     <FieldNumber
       path={`hikers.fill.${key}`}
       label={label}

@@ -19,6 +19,7 @@ import { DateField } from "../../ui/DateField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { weekdayDate } from "../../units/date.ts";
 import { FELT_WORDS, LEFT_WORDS, leftFigure, shortWords } from "../../words/log.ts";
+import { firstName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { PieceEvents } from "./PieceEvents.tsx";
 import { nameAt, namedPlaces, nextDate, openCard, waterAhead } from "./today.ts";
@@ -113,8 +114,13 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         </p>
         {ahead && (
           <p className="m-0 font-bold" data-testid="water-ahead">
-            Next water in {say.distance(ahead.distanceM)}: carry{" "}
-            {ahead.litres.map((litres) => say.L(litres)).join(" and ")} from here.
+            Next water in {say.distance(ahead.distanceM)}. Carry from here:{" "}
+            {ahead.litres
+              .map(
+                (litres, who) => `${plan.hikers.length > 1 ? `${firstName(plan.hikers[who]!)} ` : ""}${say.L(litres)}`,
+              )
+              .join(", ")}
+            .
           </p>
         )}
         {!isThere && <p className="m-0 text-caution">That place is off your route: choose where the day ended.</p>}

@@ -86,7 +86,10 @@ export function StopTable({ plan, result: { profile }, figures, shut, chosen, on
       head: "nights",
       right: true,
       from: 561,
-      cell: ({ id, use }) => (use && byStop.get(id)?.leaves ? byStop.get(id)!.nights : ""),
+      cell: ({ id, use }) => {
+        const figures = use ? byStop.get(id) : undefined;
+        return figures?.leaves && figures.arrives ? figures.nights : "";
+      },
     },
     {
       id: "food",
