@@ -96,12 +96,12 @@ test("the days as a calendar by week, as an iCalendar file and as CSV", async ({
   };
   const ics = await saved("Calendar file");
   // A day an event, and two decisions that wait.
-  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(113);
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(111);
   expect(ics).toContain("SUMMARY:Decide: take it only if the rangers");
   expect(ics).toContain("DTSTART;VALUE=DATE:20270329");
   expect(ics).toMatch(/^BEGIN:VCALENDAR\r?\n/);
   const csv = await saved("CSV");
-  expect(csv.trim().split("\n")).toHaveLength(112);
+  expect(csv.trim().split("\n")).toHaveLength(110);
   expect(csv).toContain("2027-03-29,1,1,0.0,");
 });
 

@@ -14,3 +14,9 @@ export function useDraft(isInHand: boolean): void {
     return () => void drafts.delete(mine);
   }, [isInHand]);
 }
+
+/** A field once what was typed is stored: empty, but for what has been typed since. */
+export const emptied =
+  (stored: string) =>
+  (now: string): string =>
+    now === stored ? "" : now;

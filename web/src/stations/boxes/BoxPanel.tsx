@@ -21,7 +21,7 @@ import { stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { itemsOf } from "../../paper/boxItems.ts";
 import { freshId, todayHere } from "../../store/made.ts";
-import { useDraft } from "../../store/drafts.ts";
+import { emptied, useDraft } from "../../store/drafts.ts";
 import { TypedText, type Read } from "../../ui/TypedText.tsx";
 
 interface Props {
@@ -60,7 +60,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
       return setFault(`A box holds up to ${MOST_LINES} items of your own.`);
     setFault(undefined);
     void changeBox(box, `Box to ${name}: ${row.data.name}`, ({ lines }) => void lines.push(row.data)).then(
-      (isStored) => isStored && setLine(""),
+      (isStored) => isStored && setLine(emptied(line)),
     );
   };
   return (

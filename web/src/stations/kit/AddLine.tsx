@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Plan } from "@gepack/core";
 import { readPieceLine } from "../../edit/kit.ts";
 import { addRow } from "../../edit/rows.ts";
-import { useDraft } from "../../store/drafts.ts";
+import { emptied, useDraft } from "../../store/drafts.ts";
 
 export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
   const [text, setText] = useState("");
@@ -17,7 +17,7 @@ export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
         const read = readPieceLine(text, plan, hikerId);
         if (typeof read === "string") return setProblem(read);
         setProblem(undefined);
-        void addRow("kit", `Add ${read.name}`, read).then((isStored) => isStored && setText(""));
+        void addRow("kit", `Add ${read.name}`, read).then((isStored) => isStored && setText(emptied(text)));
       }}
     >
       <input

@@ -17,7 +17,7 @@ import { DECIDED_WORDS, decisionFigure } from "../../words/kit.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { freshId } from "../../store/made.ts";
-import { useDraft } from "../../store/drafts.ts";
+import { emptied, useDraft } from "../../store/drafts.ts";
 import { mostRows } from "../../edit/fields.ts";
 
 interface Props {
@@ -223,7 +223,7 @@ function Add({ plan }: { plan: Plan }) {
                   limit: Math.max(-100, Math.min(10_000, read.value / (of === "snow-over" ? 1000 : 1))),
                 },
               }),
-        }).then((isStored) => isStored && setName(""));
+        }).then((isStored) => isStored && setName(emptied(name)));
       }}
     >
       <label className="grid font-semibold">

@@ -15,7 +15,7 @@ import { removeRows } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { firstName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
-import { useDraft } from "../../store/drafts.ts";
+import { emptied, useDraft } from "../../store/drafts.ts";
 import { readName } from "../../ui/NameField.tsx";
 
 interface Props {
@@ -61,7 +61,7 @@ export function ListCompare({ plan, result, leg }: Props) {
             event.preventDefault();
             const read = readName(name);
             if ("error" in read) return setFault(read.error);
-            void keepList(read.value).then((isStored) => isStored && setName(""));
+            void keepList(read.value).then((isStored) => isStored && setName(emptied(name)));
           }}
         >
           <label className="grid font-semibold">

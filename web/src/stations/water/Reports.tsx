@@ -4,7 +4,7 @@ import Papa from "papaparse";
 import { readReports, type Plan, type ReportReading } from "@gepack/core";
 import { takeReports } from "../../edit/water.ts";
 import { todayHere } from "../../store/made.ts";
-import { useDraft } from "../../store/drafts.ts";
+import { emptied, useDraft } from "../../store/drafts.ts";
 
 export function Reports({ plan }: { plan: Plan }) {
   const [text, setText] = useState("");
@@ -48,7 +48,7 @@ export function Reports({ plan }: { plan: Plan }) {
           <button
             className="btn btn-strong"
             disabled={read.reports.length === 0}
-            onClick={() => void takeReports(read.reports).then((isStored) => isStored && setText(""))}
+            onClick={() => void takeReports(read.reports).then((isStored) => isStored && setText(emptied(text)))}
           >
             Add {read.reports.length === 1 ? "1 report" : `${read.reports.length} reports`}
           </button>
