@@ -1,4 +1,5 @@
 /** Every station for everybody: in all themes, on narrow and enlarged pages, in the colours that the system sets. */
+import type { Page } from "@playwright/test";
 import { ADDRESSES } from "../src/stations/registry.ts";
 import { axeOn, expect, goOn, openDemo, test } from "./fixtures.ts";
 
@@ -41,6 +42,41 @@ for (const [said, width, height] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(width);
     }
   });
+
+/** Every name of the stored plan as long as a name may be, without a space. */
+async function lengthenNames(page: Page): Promise<number> {
+  return page.evaluate(async () => {
+    const asked = <T>(request: IDBRequest<T>): Promise<T> =>
+      new Promise((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(request.error!);
+      });
+    const plans = (await asked(indexedDB.open("gepack"))).transaction("plans", "readwrite").objectStore("plans");
+    const [row] = (await asked(plans.getAll())) as { doc: Record<string, unknown> & { trip: { name: string } } }[];
+    let count = 0;
+    const long = (): string => `${++count}${"abcdefghij".repeat(19)}`.slice(0, 190);
+    for (const list of Object.values(row!.doc))
+      if (Array.isArray(list)) for (const one of list) if (typeof one?.name === "string") one.name = long();
+    row!.doc.trip.name = long();
+    await asked(plans.put(row));
+    return count;
+  });
+}
+
+test("names of 190 letters without a space break within their column, on a phone", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  await expect.poll(() => lengthenNames(page)).toBeGreaterThan(200);
+  await page.reload();
+  await expect(page.getByTestId("line")).toBeVisible();
+  await expect(page.getByText(/^\d+(abcdefghij){10}/).first()).toBeAttached();
+  for (const { path } of ADDRESSES) {
+    await goOn(page, path);
+    // Wide ones come with their tables.
+    await expect(page.getByRole("main")).toContainText(/\w/);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+  }
+});
 
 test("where the system sets the colours, bars, bands and the plane keep theirs", async ({ page }) => {
   await page.emulateMedia({ colorScheme: "dark", forcedColors: "active" });

@@ -90,7 +90,7 @@ export function BoxPanel({ plan, result, box, say }: Props) {
                 checked={ticks.isTicked(keyOf(id))}
                 onChange={(event) => ticks.tick(keyOf(id), event.target.checked)}
               />
-              <span className={ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}>{what}</span>
+              <span className={`min-w-0 ${ticks.isTicked(keyOf(id)) ? "text-muted line-through" : ""}`}>{what}</span>
               {waits && <span className="text-caution">left out for now</span>}
             </label>
             {own && plan.decisions.length > 0 && (

@@ -55,7 +55,7 @@ export function People({ plan }: { plan: Plan }) {
           set={(target, sleeper) => void (target.sleeper = sleeper)}
         />
       </Fields>
-      <div className="-mt-3 flex gap-2">
+      <div className="-mt-3 flex flex-wrap gap-2">
         <AddButton list="hikers" rows={plan.hikers} onClick={() => addHiker(plan)}>
           Add hiker
         </AddButton>
