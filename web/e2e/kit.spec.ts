@@ -57,6 +57,36 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
+test("a list pasted into the line is read line by line, shown as it was understood, and stored", async ({ page }) => {
+  await beginTrip(page, asFile("north.gpx", gpxOf(900)));
+  await station(page, "Kit");
+  const lines = [
+    "SLEEP",
+    "quilt 20F 680 g",
+    "pad R 4.2 410g",
+    "",
+    "2x bottle 1 L 38g",
+    "poles (worn) 16 oz",
+    "map",
+    "Total 1.2 kg",
+  ];
+  await page.getByLabel("Add an item by typing a line").evaluate((input, text) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData("text", text);
+    input.dispatchEvent(new ClipboardEvent("paste", { clipboardData, bubbles: true, cancelable: true }));
+  }, lines.join("\n"));
+  const preview = page.getByTestId("kit-preview");
+  const read = preview.getByRole("list", { name: "How each line was read" }).getByRole("listitem");
+  await expect(read).toHaveCount(5);
+  await expect(read.first()).toContainText("sleeping bag or quilt, comfort −7 °C");
+  await expect(preview).toContainText("line 7: “map” has no weight; imported with 0. Weigh it.");
+  await preview.getByRole("button", { name: "Import 5 items" }).click();
+  await expect(preview).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByLabel("Weight of quilt 20F")).toHaveValue("680");
+  await expect(page.getByLabel("Weight of bottle 1 L")).toHaveValue("38");
+});
+
 test("a kit list of any columns is read with what is wrong said, shared out fairly, and ticked while packing", async ({
   page,
 }) => {

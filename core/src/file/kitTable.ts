@@ -4,6 +4,7 @@
  * of those after it. Line by line: what does not read is said and left out. And the kit into a table.
  */
 import { givesOf, guessGives } from "../cover/gives.ts";
+import { ratingsOf } from "../cover/roles.ts";
 import { KG_PER_LB } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
@@ -67,7 +68,8 @@ export interface NewPieces {
 const MOST_ROWS = 2000;
 const MOST_PROBLEMS = 12;
 const MOST_G = 50_000;
-const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
+export const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
+export const skippedTotal = (text: string): string => `“${text}” looks like a total and was skipped.`;
 const YES = /^(y|yes|true|1|x|✓|worn|consumable|ja)$/i;
 
 /** `mapped` is where the columns are, for who knows better than their heads. */
@@ -109,7 +111,7 @@ export function readKitTable(
     const place = `line ${i + 2}`;
     if (name === "" && mass === "") continue;
     if (TOTAL.test(name) || (name === "" && mass !== "")) {
-      say(place, `“${name || mass}” looks like a total and was skipped.`, "note");
+      say(place, skippedTotal(name || mass), "note");
       continue;
     }
     if (mass === "") {
@@ -154,6 +156,7 @@ export function readKitTable(
         ...(typeof listedG === "number" ? { listedG, measured: true } : {}),
         ...(cell("notes") === "" ? {} : { notes: cell("notes").slice(0, 2000) }),
         ...(gives.length > 0 ? { gives } : {}),
+        ...ratingsOf(name),
         spans: [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
       }),
     );
@@ -178,7 +181,7 @@ function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>>
 }
 
 /** The unit beside the number comes first, then that of the line, then the head's; grams where nobody says. */
-function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
+export function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
   const parts = [...tidyNumbers(cell).matchAll(/([-−+]?[\d.,]+)\s*([a-z]*)/giu)];
   if (parts.length === 0) return `“${cell.slice(0, 30)}” isn’t a weight.`;
   let grams = 0;

@@ -1,8 +1,9 @@
 /** Edits of the kit: what is asked of it, spans that a search has found, pieces typed in a line. */
 import {
-  guessGives,
   listNow,
+  pieceOfLine,
   pieceSchema,
+  readKitLine,
   removeRow,
   starterKit,
   walkEnds,
@@ -17,7 +18,6 @@ import {
 } from "@gepack/core";
 import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
-import { parseQuantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { DEMAND_WORDS } from "../words/kit.ts";
 import { freshId, type Made } from "../store/made.ts";
@@ -120,35 +120,15 @@ export function decide(choice: PlanDecision, taken: boolean | undefined, why: st
   });
 }
 
-/** `fleece 241 g worn`, `2 x bottle 38g`, `quilt 1 lb 8 oz`: how many, a name, a mass, and `worn` where it is. */
+/** A line as a hiker types it, see `readKitLine`: a piece, or a sentence. */
 export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece | string {
-  const text = line.trim();
-  const counted = /^(\d{1,3})\s*[x×]\s+(.+)$/iu.exec(text);
-  const quantity = counted ? Math.max(1, Number(counted[1])) : 1;
-  const rest = counted ? counted[2]! : text;
-  const worn = /\s+worn$/i.test(rest);
-  const words = rest.replace(/\s+worn$/i, "");
-  const massAt = /\s(\d[\d.,]*\s*(?:kg|g|oz|lb)(?:\s*\d[\d.,]*\s*oz)?)$/i.exec(words);
-  if (!massAt) return "Enter a name and a weight, such as “fleece 241 g” or “fleece 241 g worn”.";
-  const name = words.slice(0, massAt.index).trim();
-  if (name === "") return "Enter a name before the weight.";
-  const mass = parseQuantity("smallMass", massAt[1]!, plan.trip.units);
-  if ("error" in mass || mass.value < 0 || mass.value > 50_000)
-    return `Enter a weight from 0 to 50 kg; “${massAt[1]}” isn’t one.`;
+  const read = readKitLine(line);
+  if (typeof read === "string") return read;
+  if (read.massG === undefined || read.name === "")
+    return "Enter a name and a weight, such as “fleece 241 g” or “fleece 241 g worn”.";
   const { firstId, lastId } = walkEnds(plan.trip.direction);
-  const gives = guessGives(name);
-  return pieceSchema.parse({
-    id: freshId(),
-    name,
-    massG: mass.value,
-    quantity,
-    group: plan.kit.find((piece) => piece.name.toLowerCase() === name.toLowerCase())?.group ?? "Other",
-    wear: worn ? "worn" : "packed",
-    ownerId: hikerId,
-    carrierId: hikerId,
-    ...(gives.length > 0 ? { gives } : {}),
-    spans: [{ fromStopId: firstId, toStopId: lastId }],
-  });
+  const group = plan.kit.find((piece) => piece.name.toLowerCase() === read.name.toLowerCase())?.group ?? "Other";
+  return pieceOfLine(read, group, { idOf: freshId, hikerId, fromStopId: firstId, toStopId: lastId });
 }
 
 /** Pieces out of a table; where they replace, the kit of those whose they are goes, and what points to it follows. */

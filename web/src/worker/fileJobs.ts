@@ -5,6 +5,7 @@ import {
   locate,
   repairTracks,
   readFoodTable,
+  readKitLines,
   readKitTable,
   readPlan,
   readPlanFile,
@@ -53,6 +54,12 @@ import { textOf } from "./unpack.ts";
 import { freshId } from "../store/made.ts";
 
 export type FileJobs = typeof fileJobs;
+
+/** Does a table have a first row of words, as wide as what follows? Its columns are told by hand then. */
+function hasHeads([heads = [], ...body]: readonly (readonly string[])[]): boolean {
+  if (heads.length < 2 || heads.some((head) => /\d/.test(head))) return false;
+  return body.filter((row) => row.length === heads.length).length >= body.length / 2;
+}
 
 export const fileJobs = {
   /** Your own pace out of recorded walks. */
@@ -116,7 +123,7 @@ export const fileJobs = {
     return readFoodTable(table.rows, () => `food-${freshId()}`, basis);
   },
 
-  /** Pieces of kit out of a table. */
+  /** Pieces of kit out of a table, or of lines. */
   async readKit({
     file,
     name,
@@ -124,8 +131,17 @@ export const fileJobs = {
     ...made
   }: NamedFile & Omit<NewPieces, "idOf"> & { columns?: KitTable["columns"] | undefined }): Promise<KitTable> {
     const table = await tableRows({ file, name });
-    if ("problems" in table) return { heads: [], columns: {}, pieces: [], problems: table.problems };
-    return readKitTable(table.rows, { ...made, idOf: freshId }, columns);
+    const isWorkbook = /\.xlsx$/i.test(name);
+    // What is no table may be lines as people type them, and so may rows that name no columns.
+    if ("problems" in table) {
+      const list = isWorkbook ? undefined : readKitLines(await file.text(), { ...made, idOf: freshId });
+      return list && list.pieces.length > 0 ? list : { heads: [], columns: {}, pieces: [], problems: table.problems };
+    }
+    const list = readKitTable(table.rows, { ...made, idOf: freshId }, columns);
+    const isNamed = list.columns.name !== undefined && list.columns.mass !== undefined;
+    if (columns !== undefined || isNamed || hasHeads(table.rows)) return list;
+    const text = isWorkbook ? table.rows.map((row) => row.join("\t")).join("\n") : await file.text();
+    return { ...readKitLines(text, { ...made, idOf: freshId }), heads: list.heads, columns: list.columns };
   },
 
   /** Where places are on a track that is not the plan's yet. */

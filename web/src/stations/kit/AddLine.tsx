@@ -5,7 +5,14 @@ import { readPieceLine } from "../../edit/kit.ts";
 import { addRow } from "../../edit/rows.ts";
 import { emptied, useDraft } from "../../store/drafts.ts";
 
-export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
+interface Props {
+  plan: Plan;
+  hikerId: string;
+  /** Several lines at once are a list, which is looked at before it is taken. */
+  onList: (list: File) => void;
+}
+
+export function AddLine({ plan, hikerId, onList }: Props) {
   const [text, setText] = useState("");
   useDraft(text !== "");
   const [problem, setProblem] = useState<string>();
@@ -26,6 +33,12 @@ export function AddLine({ plan, hikerId }: { plan: Plan; hikerId: string }) {
         placeholder="fleece 241 g worn"
         value={text}
         aria-invalid={problem !== undefined}
+        onPaste={(event) => {
+          const pasted = event.clipboardData.getData("text");
+          if (!/[\r\n]/.test(pasted.trim())) return;
+          event.preventDefault();
+          onList(new File([pasted], "Pasted list"));
+        }}
         onChange={(event) => {
           setText(event.target.value);
           setProblem(undefined);

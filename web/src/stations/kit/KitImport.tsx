@@ -17,11 +17,19 @@ import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 import { counted } from "../../words/counted.ts";
 import { COLUMN_WORDS } from "../../words/kit.ts";
-import { sayIn } from "../../words/say.ts";
+import { ROLE_WORDS, WEAR_WORDS } from "../../words/spans.ts";
+import { sayIn, type Say } from "../../words/say.ts";
 
-export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
+interface Props {
+  plan: Plan;
+  hikerId: string;
+  /** Chosen or pasted, and looked at until it is taken. */
+  file: File | undefined;
+  onFile: (file: File | undefined) => void;
+}
+
+export function KitImport({ plan, hikerId, file, onFile }: Props) {
   const say = sayIn(plan);
-  const [file, setFile] = useState<File>();
   const [columns, setColumns] = useState<KitTable["columns"]>();
   const [along, setAlong] = useState(true);
   const [replaces, setReplaces] = useState(false);
@@ -49,7 +57,7 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
       <TableImport<KitTable>
         file={file}
         onFile={(next) => {
-          setFile(next);
+          onFile(next);
           setColumns(undefined);
         }}
         read={read}
@@ -67,6 +75,7 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
       >
         {(table) => (
           <>
+            <Understood pieces={table.pieces} say={say} />
             {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
             <Pick
               label="Imported items go"
@@ -98,6 +107,38 @@ export function KitImport({ plan, hikerId }: { plan: Plan; hikerId: string }) {
         <FileDown size={15} aria-hidden="true" /> XLSX
       </button>
     </>
+  );
+}
+
+/** Every line as it was understood, before it is taken. */
+function Understood({ pieces, say }: { pieces: readonly Piece[]; say: Say }) {
+  const wordsOf = ({ massG, quantity, wear, shared, role, comfortC, padR, capacityL, spans }: Piece): string =>
+    [
+      `${quantity > 1 ? `${quantity} × ` : ""}${say.g(massG)}`,
+      role && ROLE_WORDS[role],
+      comfortC === undefined ? "" : `comfort ${say.C(comfortC)}`,
+      padR === undefined ? "" : `R ${say.R(padR)}`,
+      capacityL === undefined ? "" : say.L(capacityL),
+      wear === "packed" ? "" : WEAR_WORDS[wear],
+      shared ? "shared" : "",
+      spans.length === 0 ? "on the shelf" : "",
+    ]
+      .filter((word) => word)
+      .join(", ");
+  return (
+    <ul
+      aria-label="How each line was read"
+      className="m-0 max-h-[260px] w-full list-none overflow-y-auto border-y border-rule p-0"
+    >
+      {pieces.map((piece) => (
+        <li key={piece.id} className="flex flex-wrap gap-x-3 border-b border-rule py-0.5 last:border-b-0">
+          <span className="flex-1" dir="auto">
+            {piece.name}
+          </span>
+          <span className={piece.massG === 0 ? "text-caution" : "text-muted"}>{wordsOf(piece)}</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

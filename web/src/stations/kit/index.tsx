@@ -42,6 +42,7 @@ export default function Kit({ plan, result }: ScreenProps) {
     if (plan.kit.find((piece) => piece.id === id)?.carrierId !== plan.hikers[hikerIndex]?.id) setEveryone(true);
     setFilter({ find: name, show: "all" });
   });
+  const [list, setList] = useState<File>();
   const [preview, setPreview] = useState<DragPreview>();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const hiker = plan.hikers[hikerIndex]!;
@@ -83,8 +84,8 @@ export default function Kit({ plan, result }: ScreenProps) {
         <AddButton list="kit" rows={plan.kit} className="btn-strong" onClick={() => setEditing("new")}>
           Add item
         </AddButton>
-        <AddLine plan={plan} hikerId={hiker.id} />
-        <KitImport plan={plan} hikerId={hiker.id} />
+        <AddLine plan={plan} hikerId={hiker.id} onList={setList} />
+        <KitImport plan={plan} hikerId={hiker.id} file={list} onFile={setList} />
         <label className="flex items-center gap-1.5 text-sm">
           <input type="checkbox" checked={everyone} onChange={(event) => setEveryone(event.target.checked)} />{" "}
           Everyone’s kit
