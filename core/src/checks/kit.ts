@@ -127,7 +127,10 @@ const shoesWornOut = defineCheck({
   *find({ plan, result }) {
     for (const [p, { id, name, role, ownerId, wornM, meanLifeM }] of plan.kit.entries()) {
       if (role !== "shoes") continue;
-      const who = Math.max(0, plan.hikers.findIndex((hiker) => hiker.id === ownerId));
+      const who = Math.max(
+        0,
+        plan.hikers.findIndex((hiker) => hiker.id === ownerId),
+      );
       const worn = result.legs.filter(({ index }) => result.carrier[p * result.legs.length + index]! >= 0);
       const km = worn.reduce((sum, { distanceM, hikers }) => {
         const { body, meanKg } = hikers[who]!;
@@ -135,7 +138,14 @@ const shoesWornOut = defineCheck({
       }, 0);
       const chance = chanceWornOut(Math.max(LEAST_LIFE_KM, meanLifeM / 1000), wornM / 1000, km);
       if (worn.length > 0 && chance > plan.kitRules.wearChance)
-        yield { severity: "caution", hikerId: ownerId, pieceId: id, piece: name, have: 1000 * km + wornM, chance: 100 * chance };
+        yield {
+          severity: "caution",
+          hikerId: ownerId,
+          pieceId: id,
+          piece: name,
+          have: 1000 * km + wornM,
+          chance: 100 * chance,
+        };
     }
   },
 });
@@ -159,4 +169,13 @@ const kitUncovered = defineCheck({
   },
 });
 
-export const kitChecks = [pieceTwice, pieceGap, stopGone, stopUnused, stopOffRoute, roleGap, shoesWornOut, kitUncovered] as const;
+export const kitChecks = [
+  pieceTwice,
+  pieceGap,
+  stopGone,
+  stopUnused,
+  stopOffRoute,
+  roleGap,
+  shoesWornOut,
+  kitUncovered,
+] as const;
