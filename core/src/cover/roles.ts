@@ -1,4 +1,5 @@
 /** What a piece of kit is, and what it is rated, by its name: a guess, to be changed in the piece. */
+import { pieceSchema } from "../plan/kitSchema.ts";
 import type { Piece } from "../plan/schema.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 
@@ -46,5 +47,10 @@ export function ratingsOf(name: string): Ratings {
     const unit = litres![2]!.toLowerCase();
     ratings.capacityL = amount * (unit === "ml" ? 0.001 : unit === "cl" ? 0.01 : 1);
   }
-  return ratings;
+  // What no piece can be rated is no rating: the words stay in the name.
+  return Object.fromEntries(
+    Object.entries(ratings).filter(
+      ([key, rating]) => pieceSchema.shape[key as keyof Ratings].safeParse(rating).success,
+    ),
+  ) as Ratings;
 }

@@ -51,6 +51,23 @@ describe("a line", () => {
     else if (massG !== undefined) expect(found).toBeCloseTo(massG, 6);
   });
 
+  test("ratings that no piece can have stay words; a hostile line is read in no time and stores nothing odd", () => {
+    const odd = [
+      "quilt 9000F 680 g",
+      "bottle 5000 L 38 g",
+      "\u200b 5 g",
+      `x${" ".repeat(200_000)}y`,
+      `${"1,".repeat(90_000)} g`,
+    ];
+    const { pieces } = readKitLines(odd.join("\n"), made());
+    expect(pieces.slice(0, 2).map(({ comfortC, capacityL }) => [comfortC, capacityL])).toEqual([
+      [undefined, undefined],
+      [undefined, undefined],
+    ]);
+    expect(pieces.some(({ name }) => name === "\u200b")).toBe(false);
+    for (const { name } of pieces) expect(name.length).toBeLessThanOrEqual(500);
+  });
+
   test("a weight out of bounds is a sentence", () => {
     expect(readKitLine("anvil 60 kg")).toMatch(/50 kg/);
   });

@@ -44,9 +44,13 @@ const BARE = /(?:^|[\s,;:=\t–-])(\d[\d.,]*)\s*$/u;
 
 const numberOf = (text: string): number | undefined => readNumber(tidyNumbers(text))[0];
 
+/** A line longer than this is no piece of kit any more. */
+const MOST_LINE = 500;
+
 /** `bareUnit` is what a number without a unit is in; a sentence where a weight is out of bounds. */
 export function readKitLine(line: string, bareUnit = "g"): KitLine | string {
   let rest = line
+    .slice(0, MOST_LINE)
     .trim()
     .replace(/^(?:[-*•–—·▪]|\d{1,2}[.)]|\[[ xX]?\])\s+/u, "")
     .replace(/https?:\/\/\S+/gu, "")
@@ -126,7 +130,7 @@ const MOST_PROBLEMS = 12;
 
 /** A heading names what follows: with a colon or a mark, or in capitals. */
 function headingOf(line: string): string | undefined {
-  const text = line.trim();
+  const text = line.slice(0, MOST_LINE).trim();
   const marked = /^(?:#+|==+)\s*(.+?)\s*=*$/u.exec(text)?.[1] ?? /^(.+?)\s*:$/u.exec(text)?.[1];
   if (marked !== undefined) return marked;
   return /\d/u.test(text) || text.length < 3 || text !== text.toUpperCase() || text === text.toLowerCase()
@@ -157,7 +161,7 @@ export function readKitLines(text: string, made: NewPieces): KitTable {
       say(place, read, "error");
       continue;
     }
-    if (TOTAL.test(read.name) || read.name === "") {
+    if (TOTAL.test(read.name) || !/[\p{L}\p{N}]/u.test(read.name)) {
       say(place, skippedTotal(line.trim().slice(0, 40)), "note");
       continue;
     }

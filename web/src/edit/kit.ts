@@ -124,7 +124,7 @@ export function decide(choice: PlanDecision, taken: boolean | undefined, why: st
 export function readPieceLine(line: string, plan: Plan, hikerId: string): Piece | string {
   const read = readKitLine(line);
   if (typeof read === "string") return read;
-  if (read.massG === undefined || read.name === "")
+  if (read.massG === undefined || !/[\p{L}\p{N}]/u.test(read.name))
     return "Enter a name and a weight, such as “fleece 241 g” or “fleece 241 g worn”.";
   const { firstId, lastId } = walkEnds(plan.trip.direction);
   const group = plan.kit.find((piece) => piece.name.toLowerCase() === read.name.toLowerCase())?.group ?? "Other";

@@ -60,7 +60,7 @@ describe("on the demo", () => {
     for (const left of after) expect((left as Late).late).toBeLessThan((check as Late).late / 2);
   });
 
-  test("a finish that is too late: a rest day less brings it nearer by a day", () => {
+  test("a finish that is too late: a rest day less, and it is no later for the snow that one meets earlier", () => {
     const late = produce(plan, (draft) => void (draft.trip.finishBy = "2027-07-10"));
     const { check, after } = take(late, track, "finish-late", 1);
     type Late = Extract<Check, { code: "finish-late" }>;
