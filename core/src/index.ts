@@ -126,6 +126,8 @@ export { writePlanFile } from "./file/write.ts";
 export { readPlan } from "./plan/read.ts";
 export { withRowIds } from "./plan/rowIds.ts";
 export { isVisible, MOST_NAME } from "./plan/visible.ts";
+export { foodQuestions, type FoodQuestion } from "./places/questions.ts";
+export { chanceDrying, type Remarks } from "./places/remarks.ts";
 export { sortWaypoint, type OwnWord, type SortedKind, type WaypointWords } from "./places/sortWaypoint.ts";
 export type { Offer, WaterKind, WaypointKind } from "./places/words.ts";
 export {
@@ -160,6 +162,7 @@ export {
 } from "./compare/finishBy.ts";
 export { FORBIDDEN_BY_BANS } from "./models/fuel.ts";
 export { passages, type Passage } from "./water/passage.ts";
+export { assumedBetween, assumedEveryM } from "./water/assumed.ts";
 export { bottlesOf, bottlesLess, leastBottles, litreKgKm } from "./water/bottles.ts";
 export { isTreated, treatedLegs, treatFill, methodsFor, type TreatedLeg, type Treatment } from "./water/treat.ts";
 export { readReports, type ReadReport, type ReportReading } from "./file/reports.ts";
@@ -320,6 +323,7 @@ export {
   type Odds,
   type Range,
 } from "./odds/simulate.ts";
+export { bestChoices, firstChoices, waterOn, type FirstChoice } from "./levers/first.ts";
 export { makeLever, type Lever, type LeverField } from "./levers/lever.ts";
 export {
   LEVER_TARGETS,

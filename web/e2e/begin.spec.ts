@@ -1,6 +1,6 @@
 /** A trip of your own, from the first click to its legs. */
 import { strToU8, zipSync } from "fflate";
-import { asFile, expect, gpxOf, openDemo, station, test } from "./fixtures.ts";
+import { asFile, expect, gpxOf, openDemo, showPlan, station, test } from "./fixtures.ts";
 
 const WAYPOINTS = [
   ["40.1", "Heron spring", "Drinking Water"],
@@ -43,7 +43,7 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
   await expect(page.getByTestId("pace")).toContainText("4.3 km/h");
   await page.getByLabel("Distance to the sea").selectOption("deep inland");
   await expect(page.locator("body")).not.toContainText(/Corvane|Tamsin/);
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
 
   await expect(page.getByRole("heading", { name: "North walk" })).toBeVisible();
   await expect(page.locator("#leg-row-0")).toContainText("Start to Millbrook");
@@ -66,7 +66,7 @@ test("a file that is none begins nothing and says why; a track alone is enough",
   await expect(page.getByRole("alert")).toContainText("Couldn’t read notes.gpx; no trip was created.");
   await page.getByTestId("gpx-file").setInputFiles(asFile("bare.gpx", gpxOf(900)));
   await expect(page.getByText("This file has no waypoints.", { exact: false })).toBeVisible();
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitemradio", { name: "Corvane Traverse" }).click();
@@ -86,7 +86,7 @@ test("a packed KML and a table of points are tracks as well", async ({ page }) =
   const rows = Array.from({ length: 300 }, (_, i) => `${40 + i / 1000};-150;${300 + (i % 50)}`.replaceAll(".", ","));
   await offer("punkte.csv", Buffer.from(`Breite;Länge;Höhe\n${rows.join("\n")}`));
   await expect(page.getByTestId("preview")).toContainText("300 points from track");
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await expect(page.getByRole("heading", { name: "punkte" })).toBeVisible();
 });

@@ -107,11 +107,17 @@ export async function startingWeights(page: Page): Promise<string[]> {
   return page.getByTitle("Why this weight").allInnerTexts();
 }
 
+/** From the answers of the new trip past its first plan to its legs. */
+export async function showPlan(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Calculate my plan" }).click();
+  await page.getByRole("link", { name: "Show my plan" }).click();
+}
+
 /** An own trip, started from a file with everything as it is proposed. */
 export async function beginTrip(page: Page, file: ReturnType<typeof asFile>): Promise<void> {
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(file);
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   // What is given above the Line moves all below it, once, as it comes.
   await expect(page.getByTestId("line")).toBeVisible();
 }

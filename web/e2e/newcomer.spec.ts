@@ -1,6 +1,6 @@
 /** A newcomer with files of an own walk alone, on a phone and at a desk: from the first click to posted, powered and packed. */
 import type { Page } from "@playwright/test";
-import { addHiker, asFile, expect, gpxOf, station, test } from "./fixtures.ts";
+import { addHiker, asFile, expect, gpxOf, showPlan, station, test } from "./fixtures.ts";
 
 const HUTS = ["Alder Hut", "Birch Cross", "Long Bar Light", "Last Lock"]
   .map((name, i) => `<wpt lat="${40.3 + i * 0.3}" lon="-150"><name>${name}</name><sym>Lodging</sym></wpt>`)
@@ -14,7 +14,7 @@ async function begin(page: Page): Promise<void> {
   await expect(page.getByTestId("preview")).toContainText("No gaps; nothing to repair.");
   await page.getByLabel("Your name").fill("Ines");
   await page.getByLabel("Pace").selectOption("brisk");
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
 }
 

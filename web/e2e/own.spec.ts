@@ -1,7 +1,7 @@
 /** Own trails as they come: many tracks, tables alone, later files, without network. */
 import type { Page } from "@playwright/test";
 import writeXlsxFile from "write-excel-file/node";
-import { asFile, expect, gpxOf, station, test } from "./fixtures.ts";
+import { asFile, expect, gpxOf, showPlan, station, test } from "./fixtures.ts";
 
 const LON_DEG = -120;
 /** Degrees of latitude to a kilometre on a meridian. */
@@ -46,7 +46,7 @@ test("800 km and 60 waypoints stand as legs after six steps", async ({ page }) =
   await page.getByLabel("Name", { exact: true }).fill("The long way");
   await page.getByLabel("Pace").selectOption("brisk");
   await page.getByLabel("Distance to the sea").selectOption("inland");
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-11")).toContainText("Market town 54");
   await expect(page.locator("#leg-row-12")).toContainText("Finish");
   // Calories a day and the longest carry of each.
@@ -75,9 +75,9 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   // Without its middle the trail has a hole, which is needed.
   await page.getByLabel("Day 7: use as").selectOption({ label: "leave out" });
   await expect(page.getByTestId("gaps")).toContainText("12.0 km between Day");
-  await expect(page.getByRole("button", { name: "Show my plan" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "Calculate my plan" })).toBeDisabled();
   await page.getByLabel("Bridge it with a straight line").check();
-  await expect(page.getByRole("button", { name: "Show my plan" })).toBeEnabled();
+  await expect(page.getByRole("button", { name: "Calculate my plan" })).toBeEnabled();
   await page.getByLabel("Day 7: use as").selectOption({ label: "part of the trail" });
   await expect(page.getByTestId("gaps")).toHaveCount(0);
   // A section turned against the others leaves two holes.
@@ -89,7 +89,7 @@ test("fourteen tracks in the wrong order and direction become the trail; one is 
   await expect(page.getByTestId("gaps")).toBeVisible();
   await page.getByRole("button", { name: "Move Day 3 up" }).click();
   await expect(page.getByTestId("gaps")).toHaveCount(0);
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
 });
 
@@ -101,7 +101,7 @@ test("a part of the track alone is walked, where the ends are cut", async ({ pag
   await page.getByLabel("From", { exact: true }).press("Enter");
   await page.getByLabel("To", { exact: true }).fill("60");
   await page.getByLabel("To", { exact: true }).press("Enter");
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   await expect(page.getByTestId("walked-length")).toContainText(/40\.\d km|39\.9 km/);
@@ -136,7 +136,7 @@ test("a table alone makes a coarse trail; a track found later takes its place an
   await page.getByLabel("Unit of column 2").selectOption("miles");
   await page.getByLabel("Latitude of the start").fill("46");
   await page.getByLabel("Latitude of the start").press("Enter");
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("to Sawmill store");
   await station(page, "Trail");
   await expect(page.getByText(/coarse/).first()).toBeVisible();
@@ -155,7 +155,7 @@ test("a pasted water report is compared with the plan: new, changed and gone, ea
     "way.gpx",
     gpxFile(waypoint("North spring", 10), waypoint("South creek", 30), trackOf("Way", 0, 60)),
   );
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   const water = page.getByRole("radio", { name: /Water/ });
@@ -204,7 +204,7 @@ test.describe("without network", () => {
     await context.setOffline(true);
     await page.goto("/begin/");
     await offer(page, "north.gpx", gpxOf(900));
-    await page.getByRole("button", { name: "Show my plan" }).click();
+    await showPlan(page);
     await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   });
 });

@@ -1,5 +1,5 @@
 /** Which ground is walked: alternates, closures, halves, as a hiker changes them in Trail. */
-import { asFile, expect, gpxOf, openDemo, openExampleOf, station, test } from "./fixtures.ts";
+import { asFile, expect, gpxOf, openDemo, openExampleOf, showPlan, station, test } from "./fixtures.ts";
 import type { Page } from "@playwright/test";
 
 const route = (page: Page) => page.getByRole("region", { name: "Route" });
@@ -52,7 +52,7 @@ test("an own alternate from a file, walked, turned round twice, and gone again w
   await openDemo(page);
   await page.goto("/begin/");
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-  await page.getByRole("button", { name: "Show my plan" }).click();
+  await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");
   const plain = await lengthKm(page);

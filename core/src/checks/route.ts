@@ -1,5 +1,7 @@
 /** The route: alternates that are chosen and not walked, closures that are still met. */
+import { nodeOf, walkedOf } from "../track/place.ts";
 import { MAIN } from "../track/route.ts";
+import type { TrackM } from "../units/lengths.ts";
 import { defineCheck } from "./check.ts";
 
 const partRests = defineCheck({
@@ -55,4 +57,23 @@ const trailCoarse = defineCheck({
   },
 });
 
-export const routeChecks = [trailCoarse, partRests, closureRidden, walkedTwice] as const;
+const heightsUnknown = defineCheck({
+  code: "heights-unknown",
+  units: { distance: "m" },
+  *find({ plan, result: { profile, legs } }) {
+    const nodes = plan.route.heightless
+      .filter(({ fromM, toM }) => toM > fromM)
+      .map(({ fromM, toM }) => [fromM, toM].map((m) => nodeOf(profile, { trackM: m as TrackM })).sort((a, b) => a - b));
+    for (const { index: legIndex, fromNode, toNode } of legs) {
+      const covered = nodes.reduce((sum, [from, to]) => {
+        const [first, last] = [Math.max(from!, fromNode), Math.min(to!, toNode)];
+        return last > first ? sum + walkedOf(profile, last) - walkedOf(profile, first) : sum;
+      }, 0);
+      if (covered > LEAST_HEIGHTLESS_M) yield { severity: "caution", legIndex, distance: covered };
+    }
+  },
+});
+
+const LEAST_HEIGHTLESS_M = 1000;
+
+export const routeChecks = [trailCoarse, heightsUnknown, partRests, closureRidden, walkedTwice] as const;

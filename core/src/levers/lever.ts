@@ -1,8 +1,9 @@
 /** Single changes of a plan that a hiker could take: plain data, made in place by `makeLever`. */
 import { alternativesTo, isTakenAlong, withAlternative } from "../cover/alternatives.ts";
 import { givesOf } from "../cover/gives.ts";
-import { models } from "../models/index.ts";
 import { PAST } from "../plan/ids.ts";
+import { sourceSchema } from "../plan/placesSchema.ts";
+import type { Placed } from "../track/place.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
 import { makeChange } from "../compare/finishBy.ts";
 import { foodByOf } from "../stops/stays.ts";
@@ -21,10 +22,14 @@ export type Lever =
   | { kind: "figure"; field: LeverField; value: number }
   | { kind: "trust"; trust: Hiker["water"]["trust"] }
   | { kind: "past"; past: Hiker["water"]["past"] }
-  | { kind: "water-school"; school: string }
+  | { kind: "shop-at" | "mail-to"; stopId: string }
+  | { kind: "assume-water"; places: readonly WaterPlace[] }
   | { kind: "cold-food"; pieceIds: string[] }
   | { kind: "exchange" }
   | { kind: "both"; first: Lever; second: Lever };
+
+/** Where water is assumed, with the id that the source gets. */
+export type WaterPlace = Placed & { id: string };
 
 /** Figures of a hiker that are pulled by a step. */
 export const LEVER_FIELDS = {
@@ -111,9 +116,22 @@ export function makeLever(plan: Plan, hikerId: string, lever: Lever): void {
     case "past":
       hiker.water.past = lever.past;
       return;
-    case "water-school":
-      hiker.schools.water = lever.school;
-      delete hiker.water.measuredLph;
+    case "shop-at":
+    case "mail-to": {
+      const stop = stopOf(lever.stopId);
+      if (!stop) return;
+      const service = lever.kind === "shop-at" ? "shop-small" : "post";
+      stop.use = true;
+      stop.services = [...new Set([...stop.services, service] as const)];
+      if (lever.kind === "mail-to") stop.foodBy = "drop";
+      return;
+    }
+    case "assume-water":
+      for (const { id, trackM, alternateId } of lever.places) {
+        const line = alternateId === undefined ? {} : { alternateId };
+        const row = { id, name: "Assumed water", kind: "creek", assumed: true, trackM, ...line };
+        if (!plan.sources.some((source) => source.id === id)) plan.sources.push(sourceSchema.parse(row));
+      }
       return;
     case "cold-food":
       hiker.stove.fuel = "none";
@@ -135,6 +153,7 @@ export function withLever(plan: Plan, hikerId: string, lever: Lever): Plan {
     trip: { ...plan.trip },
     hikers: structuredClone(plan.hikers),
     stops: plan.stops.map((stop) => ({ ...stop })),
+    sources: [...plan.sources],
     kit: plan.kit.map((piece) => ({ ...piece })),
   };
   makeLever(copy, hikerId, lever);
@@ -186,15 +205,12 @@ function figureLevers(hiker: Hiker): Lever[] {
   ];
 }
 
-function waterLevers({ water, schools }: Hiker): Lever[] {
+function waterLevers({ water }: Hiker): Lever[] {
   const trusts = (["all", "chance", "reliable"] as const).filter((trust) => trust !== water.trust);
   const pasts = PAST.filter((past) => past !== water.past);
   return [
     ...trusts.map((trust): Lever => ({ kind: "trust", trust })),
     ...pasts.map((past): Lever => ({ kind: "past", past })),
-    ...models.water.all
-      .filter(({ id }) => id !== schools.water)
-      .map(({ id }): Lever => ({ kind: "water-school", school: id })),
   ];
 }
 

@@ -136,8 +136,7 @@ function mayHelp(
       return target !== "money" && target !== "days";
     case "trust":
     case "past":
-    case "water-school":
-      return isWeight || (target === "water" && lever.kind !== "water-school");
+      return isWeight || target === "water";
     case "figure": {
       if (lever.field === "reserve-days" || lever.field === "reserve-food") {
         const { reserveDays, reserveFraction } = plan.hikers[who]!.food;
@@ -147,6 +146,9 @@ function mayHelp(
       if (lever.field === "reserve-water" || lever.field === "least-water") return isWeight || target === "water";
       return isWeight || (lever.field === "shortfall" && target === "money");
     }
+    case "shop-at":
+    case "mail-to":
+    case "assume-water":
     case "both":
       return true;
   }
@@ -160,7 +162,7 @@ function isOn(stopId: string, { stops }: Plan, profile: PlanResult["profile"], l
   return node > leg.fromNode && node < leg.toNode;
 }
 
-function figuresIn(
+export function figuresIn(
   plan: Plan,
   result: PlanFigures,
   who: number,
@@ -212,7 +214,7 @@ export function valueIn(figures: LeverFigures, target: LeverTarget): number {
 }
 
 /** Legs are given by where they end: another stop moves their numbers. */
-function newChecks(before: PlanResult, after: PlanResult): Pulled["breaks"] {
+export function newChecks(before: PlanResult, after: PlanResult): Pulled["breaks"] {
   const key = ({ legs }: PlanResult, { code, legIndex, hikerId }: Check): string =>
     `${code} ${legIndex === undefined ? "" : legs[legIndex]?.toStopId} ${hikerId}`;
   const old = new Set(before.checks.map((check) => key(before, check)));
@@ -228,7 +230,6 @@ const PROMISE_KG: Partial<Record<Lever["kind"] | LeverField, number>> = {
   use: 3,
   "cold-food": 2,
   "reserve-water": 1,
-  "water-school": 0.6,
   "drink-at-source": 0.5,
   hours: 0.5,
   trust: 0.4,
@@ -260,13 +261,7 @@ function pairsOf(pulled: readonly (Pulled & { lever: Lever })[]): Lever[] {
   const best: Lever[] = [];
   for (const { lever, breaks } of [...pulled].sort((a, b) => b.gain - a.gain)) {
     const kind = kindOf(lever);
-    if (
-      lever.kind !== "water-school" &&
-      breaks.length === 0 &&
-      best.length < 3 &&
-      best.every((one) => kindOf(one) !== kind)
-    )
-      best.push(lever);
+    if (breaks.length === 0 && best.length < 3 && best.every((one) => kindOf(one) !== kind)) best.push(lever);
   }
   const [a, b, c] = best;
   const pairs: [Lever | undefined, Lever | undefined][] = [

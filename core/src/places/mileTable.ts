@@ -5,6 +5,7 @@
  */
 import Papa from "papaparse";
 import { delimiterOf } from "../track/csv.ts";
+import { wordsOf } from "../track/words.ts";
 import { M_PER_FT, M_PER_MI } from "../units/constants.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 
@@ -203,7 +204,9 @@ export function guessColumns(rows: readonly (readonly string[])[]): TableReading
   if (!meanings.includes("next")) take("along", (column) => isNumeric(column) && isMonotonic(column.numbers));
   take("name", (column) => !isNumeric(column) && column.distinct > 0.6 * column.cells.length);
   take("kind", (column) => !isNumeric(column) && column.distinct <= Math.max(3, 0.6 * column.cells.length));
-  take("note", (column) => !isNumeric(column));
+  // All that is written besides is a remark; there may be several.
+  for (const [c, column] of facts.entries())
+    if (meanings[c] === "skip" && column.cells.length > 0 && !isNumeric(column)) meanings[c] = "note";
   const columns = facts.map(({ head, cells }, c): TableColumn => {
     const meaning = meanings[c]!;
     const unitRead = unitIn(head) ?? unitIn(/\p{L}+\.?$/u.exec(cells[0] ?? "")?.[0] ?? "");
@@ -242,6 +245,9 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
   };
   const text = (row: readonly string[], meaning: ColumnMeaning): string =>
     (row[column(meaning)] ?? "").trim().slice(0, MAX_TEXT);
+  const heads = hasHead ? (rows[0] ?? []) : [];
+  const remarksIn = (row: readonly string[]): string =>
+    wordsOf(columns.flatMap(({ meaning }, c) => (meaning === "note" ? [remarkOf(heads[c], row[c])] : []))).description;
   let sumM = 0;
   for (const [i, row] of rows.entries()) {
     if (hasHead && i === 0) continue;
@@ -272,7 +278,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
         climbM: nonNegative(metres(row, "climb")),
         offTrailM: nonNegative(metres(row, "off-trail")) ?? 0,
         kind: text(row, "kind"),
-        note: text(row, "note"),
+        note: remarksIn(row),
         lonDeg: placed ? lonDeg : undefined,
         latDeg: placed ? latDeg : undefined,
       });
@@ -286,6 +292,12 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
     for (const row of read) row.alongM = farM - row.alongM;
   }
   return { rows: read.sort((a, b) => a.alongM - b.alongM), unread };
+}
+
+/** A column without a head, or one that is called like a place's own fields, is read as a note. */
+function remarkOf(head: string | undefined, cell: string | undefined): [key: string, value: string] {
+  const key = (head ?? "").trim().toLowerCase();
+  return [key === "" || meaningOfHead(key) !== undefined ? "note" : key, cell ?? ""];
 }
 
 const nonNegative = (value: number | undefined): number | undefined =>

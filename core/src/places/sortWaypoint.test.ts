@@ -282,8 +282,8 @@ describe("what it offers", () => {
     const [light] = sortWaypoint({ name: "Long Bar Light", symbol: "Lodging" });
     expect(light!.offers).toEqual(["bed"]);
     expect(sortWaypoint({ name: "Long Bar sands" })[0]!.kind).toBe("other");
-    expect(sortWaypoint({ name: "Bar Central" })[0]!.offers).toEqual(["shop-small"]);
-    expect(sortWaypoint({ name: "Old Oak", symbol: "Bar" })[0]!.offers).toEqual(["shop-small"]);
+    expect(sortWaypoint({ name: "Bar Central" })[0]!.offers).toEqual(["meals"]);
+    expect(sortWaypoint({ name: "Old Oak", symbol: "Bar" })[0]!.offers).toEqual(["meals"]);
   });
 
   test("a cache ends, though its symbol tells of drinking water", () => {
@@ -291,6 +291,28 @@ describe("what it offers", () => {
       kind: "water",
       water: "cache",
     });
+  });
+
+  test("a guesthouse is no shop, an outfitter no post, unless it is written", () => {
+    expect(first({ name: "Gasthof Adler" }).offers).toEqual(["meals", "bed"]);
+    expect(first({ name: "Gasthof Adler", description: "mit Dorfladen" }).offers).toContain("shop-small");
+    expect(first({ name: "Ridge Outfitters", description: "fuel, no mail" }).offers).toEqual(["outfitter"]);
+    expect(first({ name: "Millbrook", symbol: "Town", description: "no post office, small store" }).offers).toEqual([
+      "shop-full",
+      "bed",
+    ]);
+  });
+
+  test.each([
+    ["Elk Creek", "store and post", "stop"],
+    ["Alder Bridge", "Holds packages for hikers", "stop"],
+    ["Stone Gap", "Staffed hut with beds, meals", "stop"],
+    ["The Blue Door", "takes mail", "stop"],
+    ["Elk Creek", "store 4 mi to the east", "water"],
+    ["Elk Creek", "good water", "water"],
+    ["Alder camp", "store at the office", "camp"],
+  ])("%s, %s: a %s", (name, description, kind) => {
+    expect(first({ name, description }).kind).toBe(kind);
   });
 
   test("the name outranks the description", () => {

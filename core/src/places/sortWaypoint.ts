@@ -1,9 +1,11 @@
 /**
  * What a waypoint is, from its own words: symbol, type, name, description. Whole words, longest first; the
- * name before the description. Names of one run of words are what their last word says (Spring Creek
+ * name before the description, but a name that is only of a thing beside it (Elk Creek) gives way to a description of
+ * food, post or beds. Names of one run of words are what their last word says (Spring Creek
  * Campground), in Romance languages what their first says (Refuge du Lac); what is joined by "with", a comma
  * or a stroke is both. Nothing known makes it *other*: never a stop by default.
  */
+import { readRemarks, type Remarks } from "./remarks.ts";
 import {
   ENTRIES,
   JOINERS,
@@ -29,7 +31,12 @@ export interface SortedKind extends Meaning {
   word: string;
   /** 0 to 1. */
   sure: number;
+  /** What its description says beyond its kind. */
+  remarks: Remarks;
 }
+
+/** Names of towns end with these too. */
+const BESIDE: ReadonlySet<WaypointKind> = new Set(["water", "ford", "landmark"]);
 
 /** How far a word is believed, by where it stands. */
 const SURE = { symbol: 0.95, type: 0.9, name: 0.9, description: 0.5 } as const;
@@ -166,11 +173,12 @@ export function sortWaypoint(
       return phrase === undefined ? [] : [[kind, phrase] as const];
     }),
   );
+  const remarks = readRemarks(description);
   const found = new Map<WaypointKind, SortedKind>();
-  const take = (term: Term, sure: number): void => {
+  const take = (term: Meaning & { word: string }, sure: number): void => {
     if (denied.has(term.kind)) return;
     const before = found.get(term.kind);
-    if (!before) return void found.set(term.kind, { ...term, sure });
+    if (!before) return void found.set(term.kind, { ...term, sure, remarks });
     const offers = [...new Set([...(before.offers ?? []), ...(term.offers ?? [])])] as Offer[];
     if (offers.length > 0) before.offers = offers;
     // A plain "water" is given better by what follows.
@@ -180,19 +188,40 @@ export function sortWaypoint(
   };
   // Said in so many words, as our own files do.
   if (texts.type === "stop") take({ kind: "stop", word: "stop" }, SURE.type);
-  for (const field of ["symbol", "type", "name"] as const)
-    for (const term of heads(texts[field], by)) take(term, SURE[field]);
+  for (const field of ["symbol", "type"] as const) for (const term of heads(texts[field], by)) take(term, SURE[field]);
+  const isMarked = found.size > 0;
+  for (const term of heads(texts.name, by)) take(term, SURE.name);
+  if (isStopBy(remarks) && (found.size === 0 || (!isMarked && [...found.keys()].every((kind) => BESIDE.has(kind))))) {
+    found.clear();
+    take({ kind: "stop", word: remarks.offers.join(", ") }, SURE.description);
+  }
   // Beside a place that has its kind, a pass or a junction is only where it is.
   if (found.size > 1) found.delete("landmark");
   const known = found.size > 0;
   for (const term of heads(texts.description, by)) {
-    if (known && term.kind !== "water" && !(found.has("stop") && term.kind === "stop")) continue;
+    if (known && term.kind !== "water") continue;
     take(term, SURE.description);
     if (!known) break;
   }
   if (found.size === 0) {
     const [word] = denied.values();
-    return [{ kind: "other", word: word ?? "", sure: word === undefined ? 0 : SURE.name }];
+    return [{ kind: "other", word: word ?? "", sure: word === undefined ? 0 : SURE.name, remarks }];
   }
+  const stop = found.get("stop");
+  if (stop) withOffers(stop);
   return [...found.values()].map((one) => (isSeasonal && one.kind === "water" ? { ...one, seasonal: true } : one));
+}
+
+const STOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];
+
+/** Where food for the way on can be had, or food and a bed, one stops. */
+const isStopBy = ({ offers }: Remarks): boolean =>
+  offers.some((offer) => STOCKS.includes(offer)) || (offers.includes("meals") && offers.includes("bed"));
+
+/** What its words promise, with what the description adds and takes away. */
+function withOffers(stop: SortedKind): void {
+  const { offers, without } = stop.remarks;
+  const all = new Set([...(stop.offers ?? []), ...offers].filter((offer) => !without.includes(offer)));
+  if (all.has("shop-full")) all.delete("shop-small");
+  if (all.size > 0 || stop.offers) stop.offers = [...all];
 }

@@ -63,9 +63,11 @@ export const ENTRIES: readonly Entry[] = [
     en: "store, shop, kiosk, gas station, petrol station, filling station, market, bakery, deli, camp store, convenience store, trading post, marina",
     de: "laden, ~laden, kiosk, tankstelle, backerei, markt, hofladen, metzgerei", fr: "magasin, boulangerie, kiosque, station service, marche, boutique",
     es: "tienda, panaderia, quiosco, gasolinera, mercado", it: "negozio, panificio, panetteria, chiosco, distributore, mercato, bottega" } },
-  { kind: "stop", offers: ["shop-small"], words: {
-    en: "restaurant, cafe, pub, ^bar, bar and grill, diner, inn and food, tea house, snack bar, grill, pizzeria", de: "gasthaus, gasthof, restaurant, cafe, wirtshaus, imbiss, jausenstation",
-    fr: "restaurant, cafe, auberge, buvette, bistro, creperie", es: "restaurante, ^bar, cafeteria, meson, cantina", it: "ristorante, trattoria, osteria, ^bar, caffe, malga" } },
+  { kind: "stop", offers: ["meals"], words: {
+    en: "restaurant, cafe, pub, ^bar, bar and grill, diner, tea house, snack bar, grill, pizzeria", de: "restaurant, cafe, wirtshaus, imbiss, jausenstation",
+    fr: "restaurant, cafe, buvette, bistro, creperie", es: "restaurante, ^bar, cafeteria, meson, cantina", it: "ristorante, trattoria, osteria, ^bar, caffe, malga" } },
+  { kind: "stop", offers: ["meals", "bed"], words: {
+    en: "inn and food", de: "gasthaus, gasthof", fr: "auberge" } },
   { kind: "stop", offers: ["post"], words: {
     en: "post office, parcel pickup, mail drop, parcel locker, parcel shop", de: "post, postamt, paketshop, packstation, postfiliale", fr: "poste, bureau de poste, la poste, point relais",
     es: "correos, oficina de correos", it: "posta, ufficio postale, poste" } },

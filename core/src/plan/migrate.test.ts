@@ -26,7 +26,7 @@ test("a stored document of version 2 walks its whole trail", () => {
   const { value, problems } = readPlan(structuredClone(old));
   expect(problems).toEqual([]);
   expect(value!.version).toBe(PLAN_VERSION);
-  expect(value!.route).toEqual({ alternates: [], closures: [], sections: [], coarse: false });
+  expect(value!.route).toEqual({ alternates: [], closures: [], sections: [], coarse: false, heightless: [] });
   expect(value).toMatchObject({ dayRules: old["dayRules"], stops: old["stops"], ownNote: "kept too" });
 });
 

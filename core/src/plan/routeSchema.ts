@@ -47,6 +47,8 @@ export const routeSchema = z.looseObject({
   sections: z.array(sectionSchema).max(40).default([]),
   /** The main trail was made from a table: it is nowhere, and its climbs are the table's. */
   coarse: z.boolean().default(false),
+  /** Stretches of the main trail that its file knows no heights of. */
+  heightless: z.array(z.looseObject({ fromM: trackM, toM: trackM })).max(200).default([]),
 });
 
 export type Alternate = z.infer<typeof alternateSchema>;

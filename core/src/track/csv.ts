@@ -1,7 +1,11 @@
-/** Points as a table: a head that names latitude and longitude, and height where it has one; a row a point. */
+/**
+ * Points as a table: a head that names latitude and longitude, and height where it has one; a row a point. Where most
+ * rows have a name the rows are places, with all their texts.
+ */
 import Papa from "papaparse";
 import { type ReadResult, refused } from "../units/problem.ts";
 import { Collected, type TrackFile } from "./collect.ts";
+import { wordsOf } from "./words.ts";
 
 class Refused extends Error {}
 
@@ -10,6 +14,8 @@ const COLUMNS = {
   lonDeg: /^(lon|lng|long|longitude|londeg|lange|länge|längengrad|x)\b/i,
   heightM: /^(ele|elev|elevation|alt|altitude|height|heightm|höhe|hohe|z)\b/i,
 } as const;
+
+const NAMES = /^(name|title|place|waypoint|label|ort|nom|nombre|nome)$/i;
 
 /** What parts the columns of the head: the commonest of the three. A guess over all rows takes 1,5 for two. */
 export function delimiterOf(head: string): string {
@@ -32,6 +38,11 @@ export function readPointTable(source: string, trackId = "track", fileName = "tr
   const [lat, lon, height] = [column("latDeg"), column("lonDeg"), column("heightM")];
   if (lat < 0 || lon < 0)
     return refused("row 1", "The first row has no latitude and longitude columns: name them lat and lon.");
+  const named = names.findIndex((cell) => NAMES.test(cell.trim()));
+  const filled = named < 0 ? [] : rows.flatMap((row) => row[named]?.trim() || []);
+  const arePlaces = filled.length > rows.length / 2 && new Set(filled).size > filled.length / 2;
+  const wordsIn = (row: readonly string[]) =>
+    wordsOf(names.map((name, c) => [c === named ? "name" : name, c === lat || c === lon ? "" : row[c]] as const));
   const found = new Collected((sentence) => {
     throw new Refused(sentence);
   });
@@ -41,7 +52,9 @@ export function readPointTable(source: string, trackId = "track", fileName = "tr
   const degrees = (cell: string | undefined): number => (number(cell).trim() === "" ? NaN : Number(number(cell)));
   try {
     for (const [i, row] of rows.entries())
-      found.point(found.tracks, degrees(row[lon]), degrees(row[lat]), found.height(number(row[height] ?? "")), i + 2);
+      if (arePlaces) found.waypoint(degrees(row[lon]), degrees(row[lat]), wordsIn(row), i + 2);
+      else
+        found.point(found.tracks, degrees(row[lon]), degrees(row[lat]), found.height(number(row[height] ?? "")), i + 2);
     const why = found.tooFew();
     if (why !== undefined) return refused("file", why);
   } catch (error) {

@@ -1,6 +1,7 @@
 /** GeoJSON (RFC 7946): lines become the trail in the file's order, points with their properties waypoints. */
 import { type ReadResult, refused } from "../units/problem.ts";
 import { Collected, type TrackFile } from "./collect.ts";
+import { wordsOf } from "./words.ts";
 
 class Refused extends Error {}
 
@@ -53,17 +54,7 @@ export function readGeoJson(source: string, trackId = "track", fileName = "track
     else if (type === "Point" || (type === "MultiPoint" && Array.isArray(coordinates)))
       for (const one of type === "Point" ? [coordinates] : (coordinates as unknown[])) {
         const [lon, lat] = numbers(one);
-        found.waypoint(
-          lon,
-          lat,
-          {
-            name: text(properties["name"] ?? properties["title"]).slice(0, 200),
-            symbol: text(properties["sym"] ?? properties["symbol"] ?? properties["marker-symbol"]),
-            type: text(properties["type"] ?? properties["kind"] ?? properties["category"]),
-            description: text(properties["desc"] ?? properties["description"] ?? properties["note"]),
-          },
-          position,
-        );
+        found.waypoint(lon, lat, wordsOf(Object.entries(properties)), position);
       }
     else if (type === "GeometryCollection" && Array.isArray(geometries))
       for (const one of geometries) geometry(one, properties, nested + 1);

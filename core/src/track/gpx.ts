@@ -115,7 +115,9 @@ export function gpxReader(trackId: string, fileName: string, keepTimes = false):
       if (name === "type" && partOf) found.namePart({ type: short }, partOf);
     } else if (name === "sym") words.symbol = short;
     else if (name === "type") words.type = short;
-    else if (words.description === "") words.description = value;
+    // Comment and description are often one text twice.
+    else if (!words.description.includes(value))
+      words.description = [words.description, value].filter((one) => one !== "").join("; ");
   };
   const takePoint = (kind: "trkpt" | "rtept" | "wpt"): void => {
     if (kind === "wpt") found.waypoint(lonDeg, latDeg, words, pointLine);

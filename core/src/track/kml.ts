@@ -8,10 +8,13 @@ import { type ReadResult } from "../units/problem.ts";
 import { Collected, type TrackFile, type TrackReader, type Words } from "./collect.ts";
 import { coordinate, readerOf } from "./gpx.ts";
 import type { PointBuffer } from "./points.ts";
+import { wordsOf } from "./words.ts";
 import { localName, XmlReader } from "./xml.ts";
 
 const MAX_TEXT = 1000;
 const MAX_NAME = 200;
+const MOST_DATA = 60;
+const TEXTS: ReadonlySet<string> = new Set(["name", "description", "coord", "coordinates", "value"]);
 /** Longer than any three numbers; what has no space for so long is no coordinate. */
 const MAX_TUPLE = 200;
 
@@ -26,7 +29,10 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
   let point: Pick<NamedPoint, "lonDeg" | "latDeg" | "line"> | undefined;
   /** Kept until all lines are known. */
   const points: NamedPoint[] = [];
-  let wants: "when" | "name" | "description" | "coordinates" | "coord" | undefined;
+  let wants: "when" | "name" | "description" | "coordinates" | "coord" | "value" | "SimpleData" | undefined;
+  /** Further properties of the placemark, and the name of the one being read. */
+  let data: [string, string][] = [];
+  let property = "";
   let text = "";
   let anyHeight = false;
 
@@ -64,6 +70,11 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
             description: "",
           };
           point = undefined;
+          data = [];
+        } else if (name === "Data" || name === "SimpleData") {
+          property = tag.attributes["name"] ?? "";
+          wants = name === "SimpleData" && inPlacemark ? name : wants;
+          text = "";
         } else if (name === "LineString" || name === "Track") {
           geometry = "line";
           if (!inLines) found.beginPart();
@@ -73,10 +84,10 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
         else if (name === "when" && geometry === "line" && found.wantsTime) {
           wants = name;
           text = "";
-        } else if (name === "name" || name === "description" || name === "coord" || name === "coordinates") {
+        } else if (TEXTS.has(name)) {
           // Outlines of areas are no trail.
           if (name.startsWith("coord") && geometry === undefined) return;
-          wants = name;
+          wants = name as typeof wants;
           text = "";
         }
       },
@@ -94,7 +105,9 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
           else if (name === "coord") take(value, /\s+/);
           else if (name === "when") found.time(value);
           else if (name === "description") words.description = plainText(value);
-          else if (inPlacemark) words.name = value.slice(0, MAX_NAME);
+          else if (name === "value" || name === "SimpleData") {
+            if (inPlacemark && data.length < MOST_DATA) data.push([property, plainText(value)]);
+          } else if (inPlacemark) words.name = value.slice(0, MAX_NAME);
           else {
             if (title === "") title = value.slice(0, MAX_NAME);
             if (folders.length > 0) folders[folders.length - 1] = value.slice(0, MAX_NAME);
@@ -105,6 +118,8 @@ export function kmlReader(trackId: string, fileName: string): TrackReader {
         else if (name === "Placemark") {
           inPlacemark = false;
           if (inLines) found.namePart({ name: words.name, type: words.type });
+          const { type, symbol, description } = wordsOf([["description", words.description], ...data]);
+          words = { ...words, type: [words.type, type].filter((one) => one !== "").join("; "), symbol, description };
           if (point && words.name !== "") points.push({ ...point, words });
         } else if (name === "kml")
           for (const { lonDeg, latDeg, words: of, line } of placesAmong(points, found.tracks))
@@ -160,7 +175,11 @@ function placesAmong(points: readonly NamedPoint[], lines: PointBuffer): readonl
 /** Descriptions are often pages of markup. */
 function plainText(html: string): string {
   return html
+    .replace(/<(?:br|\/p|\/div|\/tr|\/li)\b[^>]*>/gi, "; ")
     .replace(/<[^>]*>/g, " ")
     .replace(/\s+/g, " ")
+    .split(/(?: ?;)+ ?/)
+    .filter((part) => part !== "")
+    .join("; ")
     .trim();
 }

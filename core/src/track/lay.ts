@@ -271,6 +271,7 @@ class Laying {
           spikedHeights: sum(({ repairs: mended }) => mended.spikedHeights),
           spacingM: Math.max(...walked.map(({ repairs: mended }) => mended.spacingM)),
           gaps: walked.flatMap(({ repairs: mended }) => mended.gaps),
+          heightless: walked.flatMap(({ repairs: mended }) => mended.heightless),
         },
       },
       route: { pieces: this.pieces, joints: this.joints, lengthM: this.atM },

@@ -14,6 +14,8 @@ export interface Repairs {
   spacingM: number;
   /** Straight lines much longer than that, with where they start along the repaired track. */
   gaps: { atM: number; lengthM: number }[];
+  /** Long stretches without heights, along the repaired track: how much they climb nobody knows. */
+  heightless: { fromM: number; toM: number }[];
 }
 
 export interface RepairedTrack {
@@ -49,6 +51,7 @@ export function repairTracks(tracks: readonly TrackPoints[]): RepairedTrack {
     spikedHeights: 0,
     spacingM: 0,
     gaps: [],
+    heightless: [],
   };
   let n = 0;
 
@@ -85,7 +88,7 @@ export function repairTracks(tracks: readonly TrackPoints[]): RepairedTrack {
   repairs.spacingM = spacingOf(alongM);
   repairs.gaps = gapsIn(alongM, Math.max(GAP_M, GAP_TIMES * repairs.spacingM));
   repairs.spikedHeights = dropSpikes(heightM);
-  const missing = fillMissing(heightM, alongM);
+  const missing = fillMissing(heightM, alongM, repairs.heightless);
   repairs.missingHeights = missing - repairs.spikedHeights;
   return {
     lonDeg: lon.slice(0, n),
@@ -142,8 +145,11 @@ function dropSpikes(heightM: Float64Array): number {
   return dropped;
 }
 
-/** Straight lines over runs of NaN; the ends take the nearest known height. Answers how many there were. */
-function fillMissing(heightM: Float64Array, alongM: Float64Array): number {
+/** Over a shorter stretch a straight line hides little climb [L]. */
+const HEIGHTLESS_M = 2000;
+
+/** Straight lines over runs of NaN; the ends take the nearest known height. Answers how many there were, and names long runs. */
+function fillMissing(heightM: Float64Array, alongM: Float64Array, heightless: Repairs["heightless"]): number {
   const n = heightM.length;
   let missing = 0;
   let last = -1;
@@ -155,6 +161,7 @@ function fillMissing(heightM: Float64Array, alongM: Float64Array): number {
       const after = i < n ? heightM[i]! : before;
       const fromM = last >= 0 ? alongM[last]! : 0;
       const spanM = (i < n ? alongM[i]! : alongM[n - 1]!) - fromM || 1;
+      if (spanM > HEIGHTLESS_M) heightless.push({ fromM, toM: fromM + spanM });
       for (let j = last + 1; j < i; j++) heightM[j] = before + ((after - before) * (alongM[j]! - fromM)) / spanM;
     }
     last = i;

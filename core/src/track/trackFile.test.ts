@@ -65,7 +65,7 @@ const FIT = ((): Uint8Array => {
   return new Uint8Array(file.close());
 })();
 
-const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const bytes = (text: string): Uint8Array => strToU8(text);
 const FORMATS: readonly (readonly [string, Uint8Array, waypoint: boolean])[] = [
   ["GPX", bytes(GPX), true],
   ["KML with a line", bytes(KML(LINE)), true],
@@ -198,4 +198,63 @@ test("two thousand mutated files of every format: read or refused with a sentenc
       ),
       { numRuns: runs(2000), endOnFailure: true },
     );
+});
+
+describe("places with whatever properties they have", () => {
+  const waypointOf = (text: string) => {
+    return readTrackFile(strToU8(text)).value!.waypoints[0]!;
+  };
+  const feature = (properties: Record<string, unknown>): string =>
+    JSON.stringify({
+      type: "FeatureCollection",
+      features: [{ type: "Feature", properties, geometry: { type: "Point", coordinates: [7, 46] } }],
+    });
+
+  test("GeoJSON: every text is read, ids and styles are not, yes and no are words", () => {
+    const { name, type, description } = waypointOf(
+      feature({
+        title: "Fell Lodge",
+        info: "closed until 15 May",
+        shop: "yes",
+        post: false,
+        beds: 12,
+        "marker-color": "#f00",
+        id: "a7",
+      }),
+    );
+    expect(name).toBe("Fell Lodge");
+    expect(type).toBe("");
+    expect(description).toBe("closed until 15 May; shop; no post; beds: 12");
+  });
+
+  test("KML: extended data and the lines of a description", () => {
+    const kml = (inner: string): string =>
+      `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document><Placemark><name>Karlow hut</name>${inner}<Point><coordinates>7,46</coordinates></Point></Placemark></Document></kml>`;
+    expect(
+      waypointOf(
+        kml(
+          '<description>&lt;p&gt;Beds&lt;/p&gt;&lt;br/&gt;meals</description><ExtendedData><Data name="remarks"><value>holds parcels</value></Data><SchemaData><SimpleData name="laundry">yes</SimpleData></SchemaData></ExtendedData>',
+        ),
+      ).description,
+    ).toBe("Beds; meals; holds parcels; laundry");
+  });
+
+  test("CSV: rows with names are places, rows without are a track", () => {
+    const { name, description, type } = waypointOf(
+      "lat,lon,name,kind,notes,opening_hours\n46,7,Orla,town,store and post,9-12\n46.1,7,Sael,hut,,",
+    );
+    expect({ name, type, description }).toEqual({
+      name: "Orla",
+      type: "town",
+      description: "store and post; opening hours: 9-12",
+    });
+    expect(readTrackFile(strToU8("lat,lon\n46,7\n46.1,7\n")).value!.track.lonDeg).toHaveLength(2);
+  });
+
+  test("GPX: comment and description are one text where they say different things", () => {
+    const gpx = (cmt: string, desc: string): string =>
+      `<gpx version="1.1"><wpt lat="46" lon="7"><name>A</name><cmt>${cmt}</cmt><desc>${desc}</desc></wpt></gpx>`;
+    expect(waypointOf(gpx("takes mail", "hut")).description).toBe("takes mail; hut");
+    expect(waypointOf(gpx("hut", "hut")).description).toBe("hut");
+  });
 });

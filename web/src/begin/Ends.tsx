@@ -1,5 +1,5 @@
 /** The ends of a track cut: who walks a part of it. */
-import { unitsSchema } from "@gepack/core";
+import type { Units } from "@gepack/core";
 import { NumberField } from "../ui/NumberField.tsx";
 
 export interface Walked {
@@ -9,15 +9,15 @@ export interface Walked {
 
 interface Props {
   lengthM: number;
+  units: Units;
   walked: Walked | undefined;
   onChange: (walked: Walked | undefined) => void;
 }
 
 const LEAST_M = 1000;
 
-export function Ends({ lengthM, walked, onChange }: Props) {
+export function Ends({ lengthM, units, walked, onChange }: Props) {
   const { fromM, toM } = walked ?? { fromM: 0, toM: lengthM };
-  const units = unitsSchema.parse({});
   const set = (from: number, to: number): void =>
     onChange(from <= 0 && to >= Math.floor(lengthM) ? undefined : { fromM: Math.round(from), toM: Math.round(to) });
   return (

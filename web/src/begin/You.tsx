@@ -1,5 +1,5 @@
 /** Step three: who walks, when, how fast, and how far the sea is. */
-import { unitsSchema } from "@gepack/core";
+import type { Units } from "@gepack/core";
 import { DateField } from "../ui/DateField.tsx";
 import { FieldNumber, Fields } from "../ui/FieldNumber.tsx";
 import { Pick } from "../ui/Pick.tsx";
@@ -8,13 +8,13 @@ import { LEVEL_KMH, PACES, SEAS, type Answers, type PaceWord } from "./answers.t
 
 interface Props {
   answers: Answers;
+  units: Units;
   lengthM: number;
   onChange: (answers: Answers) => void;
 }
 
-export function You({ answers, lengthM, onChange }: Props) {
+export function You({ answers, units, lengthM, onChange }: Props) {
   const set = (part: Partial<Answers>): void => onChange({ ...answers, ...part });
-  const units = unitsSchema.parse(answers.units === "metric" ? {} : { distance: "mi", height: "ft", mass: "lb" });
   const number = (path: "ageY" | "bodyKg" | "heightCm", label: string) => (
     <FieldNumber
       path={`hikers.${path}`}
@@ -43,15 +43,6 @@ export function You({ answers, lengthM, onChange }: Props) {
           near={answers.startDate}
           required
           onCommit={(startDate) => set({ startDate })}
-        />
-        <Pick
-          label="Units"
-          value={answers.units}
-          options={[
-            ["metric", "km, kg, °C"],
-            ["imperial", "miles, pounds, °F"],
-          ]}
-          onPick={(picked) => set({ units: picked })}
         />
         <Pick label="Distance to the sea" value={answers.sea} options={SEAS} onPick={(sea) => set({ sea })} />
       </Fields>

@@ -1,14 +1,71 @@
 /** What step three asks, and what its words stand for. */
-import type { Hiker, PaceSettings, SeaWord } from "@gepack/core";
+import {
+  sectionSchema,
+  unitsSchema,
+  type Hiker,
+  type PaceSettings,
+  type SeaWord,
+  type Section,
+  type Units,
+} from "@gepack/core";
+import { freshId } from "../store/made.ts";
 
 export interface Answers extends Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm"> {
   /** Empty where nobody says: then the hiker is one. */
   hikerName: string;
   pace: PaceWord;
   startDate: string;
-  units: "metric" | "imperial";
   sea: SeaWord;
 }
+
+export type UnitWord = "metric" | "imperial";
+
+export const UNITS: Record<UnitWord, Units> = {
+  metric: unitsSchema.parse({}),
+  imperial: unitsSchema.parse({
+    distance: "mi",
+    height: "ft",
+    mass: "lb",
+    smallMass: "oz",
+    temperature: "F",
+    volume: "qt",
+  }),
+};
+
+/** Miles where the device's language is that of a country that has them on its signs. */
+export const usualUnits = (language: string): UnitWord => (/^en-(US|GB|LR)$/i.test(language) ? "imperial" : "metric");
+
+/** By clock, waiting in it: so fast, and so long until something goes [L]. */
+const RIDE_KMH = 40;
+const WAIT_H = 1;
+
+/** What is walked of a trail whose gaps are ridden over: the parts between them. */
+export function partsBetween(
+  gaps: readonly { atM: number; lengthM: number }[],
+  { fromM, toM }: { fromM: number; toM: number },
+): Section[] {
+  const sections: Section[] = [];
+  let start = fromM;
+  let rideH = 0;
+  const add = (endM: number): void => {
+    if (endM - start < LEAST_PART_M) return;
+    const name = `Part ${sections.length + 1}`;
+    const transferH = sections.length === 0 ? {} : { transferH: Math.round(2 * (rideH + WAIT_H)) / 2 };
+    sections.push(
+      sectionSchema.parse({ id: freshId(), name, fromM: Math.round(start), toM: Math.round(endM), ...transferH }),
+    );
+  };
+  for (const { atM, lengthM } of [...gaps].sort((a, b) => a.atM - b.atM)) {
+    if (atM <= start || atM >= toM) continue;
+    add(atM);
+    start = atM + lengthM;
+    rideH = lengthM / 1000 / RIDE_KMH;
+  }
+  add(toM);
+  return sections;
+}
+
+const LEAST_PART_M = 500;
 
 export type PaceWord = "easy" | "steady" | "brisk" | "fast";
 

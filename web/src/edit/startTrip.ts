@@ -8,7 +8,9 @@ import {
   START_ID,
   type Hiker,
   type PaceSettings,
+  type Piece,
   type Plan,
+  type Section,
   type TrackPoints,
   type Units,
 } from "@gepack/core";
@@ -23,7 +25,9 @@ export interface Start {
   /** Other ways, each from and to the main trail. */
   alternates?: readonly AlternateFound[];
   /** What of the track is walked; all of it without. */
-  walked?: { fromM: number; toM: number } | undefined;
+  sections?: readonly Section[];
+  /** Stretches of it without heights. */
+  heightless?: readonly { fromM: number; toM: number }[];
   /** The track was made from a table. */
   coarse?: boolean;
   lengthM: number;
@@ -34,6 +38,8 @@ export interface Start {
     climate?: Pick<Plan["climate"], "stations">;
   };
   name?: string;
+  /** Your own kit; what is known here, or a few usual pieces, without. */
+  kit?: readonly Piece[];
   /** What is known of the hiker; the rest is an average woman's. */
   hiker?: Partial<Pick<Hiker, "name" | "sex" | "ageY" | "bodyKg" | "heightCm">> & {
     pace?: Partial<PaceSettings>;
@@ -42,8 +48,9 @@ export interface Start {
 
 /** A new trip on a track: one hiker, everything not given at its defaults. */
 export async function startTrip(start: Start): Promise<void> {
-  const { track, alternates = [], walked, coarse = false, lengthM, startDate, units, parts, name, hiker } = start;
-  const owned = await kitHere("me", pieceSchema.shape.spans.parse(wholeHike));
+  const { track, alternates = [], sections = [], heightless = [], coarse = false, kit = [] } = start;
+  const { lengthM, startDate, units, parts, name, hiker } = start;
+  const owned = kit.length > 0 ? kit : await kitHere("me", pieceSchema.shape.spans.parse(wholeHike));
   const plan = planSchema.parse({
     format: "gepack-plan",
     version: PLAN_VERSION,
@@ -53,7 +60,8 @@ export async function startTrip(start: Start): Promise<void> {
     route: {
       coarse,
       alternates: alternates.map(alternateOf),
-      sections: walked ? [{ id: freshId(), name: "The hike", ...walked }] : [],
+      sections,
+      heightless,
     },
     hikers: [
       {

@@ -6,14 +6,15 @@ import {
   isoOfDay,
   isWalked,
   nodeOf,
-  placeAt,
   removeRow,
+  makeLever,
   simulatedStations,
-  sourceSchema,
-  walkedOf,
+  waterOn,
   type Hiker,
+  type Plan,
 } from "@gepack/core";
 import { mostRows } from "../edit/fields.ts";
+import { counted } from "../words/counted.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { useStop } from "./kit.ts";
 import type { Action, FixContext } from "./fix.ts";
@@ -39,37 +40,20 @@ export function strikeSource(on: FixContext, name: string): Action | undefined {
   return judgeSource(on, name, false, `Plan as if ${name} were dry`);
 }
 
-/** Water that a file does not tell of is assumed at so many metres, the way between two waters on most trails [L]. */
-const ASSUMED_EVERY_M = 12_000;
-
 /** Sources that stand for those the file does not know, on the longest dry way of a leg. */
 export function assumeWater({ plan, result }: FixContext, legIndex: number): Action | undefined {
-  const { profile } = result;
-  const carries = result.legs[legIndex]!.hikers.flatMap(({ carries: all, largestCarry }) => all[largestCarry] ?? []);
-  const carry = carries.sort((a, b) => b.litres - a.litres)[0];
-  if (!carry) return undefined;
-  const count = Math.floor(walkedOf(profile, carry.toNode - carry.fromNode) / ASSUMED_EVERY_M);
-  if (count === 0 || plan.sources.length + count > mostRows("sources")) return undefined;
-  const step = (carry.toNode - carry.fromNode) / (count + 1);
-  const places = Array.from({ length: count }, (_, i) =>
-    placeAt(profile, walkedOf(profile, Math.round(carry.fromNode + (i + 1) * step))),
-  );
+  const litres = (who: number): number => {
+    const row = result.legs[legIndex]!.hikers[who]!;
+    return row.carries[row.largestCarry]?.litres ?? 0;
+  };
+  const who = plan.hikers.map((_, i) => i).reduce((a, b) => (litres(b) > litres(a) ? b : a));
+  const lever = waterOn(plan, result, legIndex, who);
+  if (lever?.kind !== "assume-water" || plan.sources.length + lever.places.length > mostRows("sources"))
+    return undefined;
   return {
-    button: `Assume water every ${plan.trip.units.distance === "mi" ? "7.5 mi" : "12 km"}`,
+    button: `Assume ${counted(lever.places.length, "source")} here`,
     label: "Assume water",
-    recipe: (draft, { newId }) => {
-      for (const { trackM, alternateId } of places)
-        draft.sources.push(
-          sourceSchema.parse({
-            id: newId(),
-            name: "Assumed water",
-            kind: "creek",
-            assumed: true,
-            trackM,
-            ...(alternateId === undefined ? {} : { alternateId }),
-          }),
-        );
-    },
+    recipe: (draft) => makeLever(draft as Plan, plan.hikers[who]!.id, lever),
   };
 }
 

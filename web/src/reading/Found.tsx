@@ -1,6 +1,6 @@
 /** Step two: the file's waypoints by what they are, each and whole kinds changeable. */
 import { useState } from "react";
-import { unitsSchema, type OwnWord } from "@gepack/core";
+import { unitsSchema, type OwnWord, type Units } from "@gepack/core";
 import { remember, useSettings } from "../store/settings.ts";
 import { Pick } from "../ui/Pick.tsx";
 import { DataTable } from "../ui/DataTable.tsx";
@@ -134,11 +134,11 @@ const FEW = 12;
 
 interface Props {
   rows: readonly FoundRow[];
+  units?: Units;
   onChange: (rows: FoundRow[]) => void;
 }
 
-export function Found({ rows, onChange }: Props) {
-  const units = unitsSchema.parse({});
+export function Found({ rows, units = unitsSchema.parse({}), onChange }: Props) {
   const [chosen, setChosen] = useState<string>();
   if (rows.length === 0)
     return (
@@ -158,7 +158,14 @@ export function Found({ rows, onChange }: Props) {
       head: "name",
       names: true,
       sort: (row) => row.point.name,
-      cell: (row) => row.point.name,
+      cell: (row) => (
+        <>
+          {row.point.name}
+          {row.point.description !== "" && (
+            <span className="block max-w-[46ch] text-xs font-normal text-muted">{row.point.description}</span>
+          )}
+        </>
+      ),
     },
     {
       id: "taken",
@@ -243,7 +250,7 @@ export function Found({ rows, onChange }: Props) {
           columns={columns}
           idOf={(row) => row.id}
           domId={(row) => `found-${row.id.replace(" ", "-")}`}
-          textOf={(row) => `${row.point.name} ${row.sorted.kind} ${row.sorted.word}`}
+          textOf={(row) => `${row.point.name} ${row.point.description} ${row.sorted.kind} ${row.sorted.word}`}
           chosen={chosen}
           onChoose={setChosen}
           onRemove={(ids) => change((row) => ids.includes(row.id), "out")}

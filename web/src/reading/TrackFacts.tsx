@@ -9,11 +9,12 @@ import { ProblemList } from "./TrackDrop.tsx";
 import type { TrackFiles } from "./useTrackFile.ts";
 
 export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading: TrackFiles; units?: Units }) {
-  const { phase, choose, join } = reading;
+  const { phase, choose, cross } = reading;
   if (phase.is !== "preview") return null;
-  const { preview, problems, joins } = phase;
+  const { preview, problems, crossed } = phase;
   const { from, track, repairs, gaps, parts } = preview;
   const faults = repairWords(repairs);
+  const heightlessM = repairs.heightless.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0);
   return (
     <>
       <b className="text-base">{track.name}</b>
@@ -37,10 +38,14 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
             })
             .join("; ")}
           .
-          <label className="mt-1 flex items-center gap-2">
-            <input type="checkbox" checked={joins} onChange={(event) => join(event.target.checked)} />
-            Bridge {gaps.length === 1 ? "it with a straight line" : "them with straight lines"}
-          </label>
+          {(["line", "ride"] as const).map((how) => (
+            <label key={how} className="mt-1 flex items-center gap-2">
+              <input type="radio" name="crossing" checked={crossed === how} onChange={() => cross(how)} />
+              {how === "line"
+                ? `Bridge ${gaps.length === 1 ? "it with a straight line" : "them with straight lines"}`
+                : "Go by bus or train"}
+            </label>
+          ))}
           <p className="m-0 text-xs text-muted">Or add the missing file, leave a track out, or change the order.</p>
         </div>
       )}
@@ -52,6 +57,12 @@ export function TrackFacts({ reading, units = unitsSchema.parse({}) }: { reading
         {repairs.spacingM > WIDE_M &&
           ` Points are ${quantity("distance", repairs.spacingM, units)} apart, so bends and climbs in between are cut off.`}
       </p>
+      {heightlessM > 0 && preview.hasHeights && (
+        <p className="my-1" data-testid="heightless">
+          <b>{quantity("distance", heightlessM, units)} without elevations:</b> the climb there isn’t known and counts
+          as an even slope.
+        </p>
+      )}
       {problems.length > 0 && <ProblemList problems={problems} />}
     </>
   );

@@ -1,6 +1,9 @@
 /** What was found along the track, a row for each thing that a place is, and what of it a plan takes. */
 import {
+  assumedBetween,
   campSchema,
+  chanceDrying,
+  foodQuestions,
   sourceSchema,
   stopSchema,
   stretchSchema,
@@ -27,7 +30,11 @@ export interface FoundRow {
   located: Located;
   sorted: SortedKind;
   taken: Taken;
+  /** What the hiker answered, where nobody could tell whether there is food. */
+  food?: FoodAnswer;
 }
+
+export type FoodAnswer = "none" | "shop-small" | "shop-full" | "post";
 
 /** Farther off the track than this nothing is taken unless it is needed. */
 const FAR_M = 5000;
@@ -69,6 +76,87 @@ export function rowsOf(
 export const isFar = ({ located }: FoundRow): boolean => located.offM > FAR_M;
 
 const RESTOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];
+const restocks = ({ sorted }: FoundRow): boolean => (sorted.offers ?? []).some((one) => RESTOCKS.includes(one));
+/** A code, a number or a sign of the road is no place that has a shop. */
+const NO_NAME = /^\W*$|^\w{0,3}\s?-?\d+\w?$|^(?:waypoint|unnamed|wpt|km|mile|mi|poi|point|marker)\b/i;
+
+/** May there be food, though nothing says so? What denies it, and what is of another kind, is not asked about. */
+export function mayHaveFood(row: FoundRow): boolean {
+  const { kind, remarks } = row.sorted;
+  if (isFar(row) || row.located.alternateId !== undefined || remarks.without.some((one) => one.startsWith("shop")))
+    return false;
+  if (remarks.foodElsewhere) return kind !== "water" && kind !== "camp";
+  if (kind === "stop") return !restocks(row);
+  return kind === "other" && row.sorted.word === "" && !NO_NAME.test(row.point.name.trim());
+}
+
+/** A day of most hikers, flat ground and hills [L]. */
+const DAY_M = 22_000;
+
+export interface AskedRow {
+  row: FoundRow;
+  /** Days of food that hang on it. */
+  days: number;
+}
+
+/** Those of the rows that are worth asking about; answers change nothing in which these are. */
+export function askedRows(rows: readonly FoundRow[], lengthM: number): AskedRow[] {
+  const unsure = rows.filter((row) => row.food !== undefined || mayHaveFood(row));
+  const sure = rows.filter((row) => row.taken === "stop" && !unsure.includes(row) && restocks(row));
+  const asked = foodQuestions(
+    sure.map(({ located }) => located.trackM),
+    unsure.map(({ id, located }) => ({ id, trackM: located.trackM })),
+    lengthM,
+    DAY_M,
+  );
+  return asked.map(({ id, days }) => ({ row: rows.find((row) => row.id === id)!, days }));
+}
+
+/** The row with an answer: a stop with what it has, or as it was taken before. */
+export function answered(row: FoundRow, food: FoodAnswer): FoundRow {
+  const offers = (row.sorted.offers ?? []).filter((one) => !RESTOCKS.includes(one));
+  return {
+    ...row,
+    food,
+    taken: food === "none" ? TAKES[row.sorted.kind] : "stop",
+    sorted: { ...row.sorted, offers: food === "none" ? offers : [...offers, food] },
+  };
+}
+
+/** A way without known water that is worth asking about [L]. */
+const LONG_DRY_M = 15_000;
+
+/** The longest ways without water or a house that has some, along what is walked. */
+export function dryWays(rows: readonly FoundRow[], { fromM, toM }: { fromM: number; toM: number }): [number, number][] {
+  const wet = rows
+    .filter(({ taken, located, sorted }) => {
+      if (located.alternateId !== undefined || located.trackM <= fromM || located.trackM >= toM) return false;
+      return taken === "water" || (taken === "stop" && (sorted.offers ?? []).some((one) => HAS_TAP.includes(one)));
+    })
+    .map(({ located }) => Number(located.trackM));
+  const marks = [fromM, ...wet.sort((a, b) => a - b), toM];
+  return marks
+    .slice(1)
+    .map((to, i): [number, number] => [marks[i]!, to])
+    .filter(([from, to]) => to - from > LONG_DRY_M);
+}
+
+const HAS_TAP: readonly Offer[] = ["bed", "meals", "shop-small", "shop-full"];
+
+/** Sources that stand for those nobody listed. */
+export function assumedSources(ways: readonly [number, number][], everyM: number): Plan["sources"] {
+  return ways
+    .flatMap(([from, to]) => assumedBetween(from, to, everyM))
+    .map((trackM) =>
+      sourceSchema.parse({
+        id: freshId(),
+        name: "Assumed water",
+        kind: "creek",
+        assumed: true,
+        trackM: Math.round(trackM),
+      }),
+    );
+}
 
 export type FoundParts = Pick<Plan, "stops" | "sources" | "camps" | "stretches">;
 
@@ -104,19 +192,41 @@ function offM({ located }: FoundRow, most: number): number {
   return located.offM < ON_TRACK_M ? 0 : Math.min(most, Math.round(located.offM));
 }
 
+/** Beside the trail, from so far on what drives is taken. */
+const RIDE_FROM_M = 2000;
+
 function stopOf(row: FoundRow) {
   const services = [...(row.sorted.offers ?? [])];
-  const restocks = services.length === 0 || services.some((service) => RESTOCKS.includes(service));
+  const { openFrom, openTo, opensH, closesH, postHours, closedOn, ride } = row.sorted.remarks;
+  const clock =
+    opensH === undefined ? {} : postHours ? { postOpensH: opensH, postClosesH: closesH } : { opensH, closesH };
+  const use = row.food === undefined ? services.length === 0 || restocks(row) : row.food !== "none";
   const nights = services.length === 0 || services.includes("bed") ? 1 : 0;
   const note = row.point.description.slice(0, 2000);
-  return stopSchema.parse({ ...placeOf(row), offTrailM: offM(row, 200_000), services, use: restocks, nights, note });
+  return stopSchema.parse({
+    ...placeOf(row),
+    offTrailM: offM(row, 200_000),
+    services,
+    use,
+    nights,
+    note,
+    openFrom,
+    openTo,
+    closedOn,
+    ...clock,
+    ...(ride && row.located.offM > RIDE_FROM_M ? { access: "shuttle" } : {}),
+  });
 }
 
 function sourceOf(row: FoundRow) {
+  const { driesIn } = row.sorted.remarks;
+  const note = row.point.description.slice(0, 2000);
   return sourceSchema.parse({
     ...placeOf(row),
     kind: row.sorted.water ?? "spring",
     reliable: row.sorted.seasonal !== true,
     offTrailM: offM(row, 20_000),
+    ...(driesIn === undefined ? {} : { chanceByMonth: chanceDrying(driesIn) }),
+    ...(note === "" ? {} : { note }),
   });
 }

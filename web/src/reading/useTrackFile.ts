@@ -25,11 +25,14 @@ export interface Previewed {
   is: "preview";
   preview: TrackPreview;
   problems: Problem[];
-  /** Long gaps are walked as straight lines. */
-  joins: boolean;
+  /** How long gaps are crossed, once somebody has said so. */
+  crossed: Crossing | undefined;
   /** How the table of places is read, where there is one. */
   table: ReadTable | undefined;
 }
+
+/** On foot in a straight line, or by bus or train. */
+export type Crossing = "line" | "ride";
 
 export interface ReadTable {
   reading: TableReading;
@@ -49,8 +52,7 @@ export interface TrackFiles {
   add: (files: readonly File[]) => Promise<void>;
   /** Which of the tracks make the trail, in another way than now. */
   choose: (choices: readonly PartChoice[]) => Promise<void>;
-  /** Long gaps are walked as straight lines. */
-  join: (joins: boolean) => void;
+  cross: (how: Crossing) => void;
   /** What the table's columns mean, or where its trail is, in another way than now. */
   readAs: (fields: Partial<Omit<ReadTable, "found">>) => Promise<void>;
   stop: () => void;
@@ -60,7 +62,7 @@ export interface TrackFiles {
 /** May it be used as it stands? Nothing is joined over a long gap without asking. */
 export function isSettled(phase: Phase): boolean {
   if (phase.is !== "preview") return false;
-  return phase.preview.points > 0 && (phase.joins || phase.preview.gaps.length === 0);
+  return phase.preview.points > 0 && (phase.crossed !== undefined || phase.preview.gaps.length === 0);
 }
 
 export function useTrackFile(): TrackFiles {
@@ -87,7 +89,7 @@ export function useTrackFile(): TrackFiles {
       });
       if (!value) return refuse(problems);
       taken.current = files;
-      const begun: Previewed = { is: "preview", preview: value, problems, joins: false, table: undefined };
+      const begun: Previewed = { is: "preview", preview: value, problems, crossed: undefined, table: undefined };
       if (!value.table) return setPhase(begun);
       const reading = guessColumns(value.table.rows);
       await takeTable(begun, { reading, startLatDeg: SOME_LAT_DEG, endLatDeg: SOME_LAT_DEG });
@@ -121,7 +123,8 @@ export function useTrackFile(): TrackFiles {
     const laid = await calculator().arrange({ parts, choices, trackId: id.current, name });
     setPhase((now) => {
       if (now.is !== "preview" || now.preview.choices !== choices) return now;
-      if (typeof laid !== "string") return { ...now, joins: false, preview: { ...now.preview, ...laid, choices } };
+      if (typeof laid !== "string")
+        return { ...now, crossed: undefined, preview: { ...now.preview, ...laid, choices } };
       return { ...now, problems: [{ severity: "error", place: "file", sentence: laid }] };
     });
   };
@@ -133,7 +136,7 @@ export function useTrackFile(): TrackFiles {
     readAs: async (fields) => {
       if (phase.is === "preview" && phase.table) await takeTable(phase, { ...phase.table, ...fields });
     },
-    join: (joins) => setPhase((now) => (now.is === "preview" ? { ...now, joins } : now)),
+    cross: (crossed) => setPhase((now) => (now.is === "preview" ? { ...now, crossed } : now)),
     stop: () => running.current?.abort(),
     clear: () => setPhase({ is: "idle" }),
   };

@@ -20,6 +20,8 @@ export interface Settings {
   paperSize: string;
   /** What levers are to make less. */
   leverTarget: LeverTarget;
+  /** In which units a new trip is planned; empty until somebody has chosen. */
+  newTripUnits: "" | "metric" | "imperial";
   /** What was found last in the palette, newest first. */
   found: readonly string[];
 }
@@ -35,6 +37,7 @@ export const useSettings = create<Settings>(() => ({
   planeShows: "",
   paperSize: "",
   leverTarget: "heaviest",
+  newTripUnits: "",
   found: [],
 }));
 
@@ -50,6 +53,7 @@ const KEPT: {
   planeShows: { read: String },
   paperSize: { read: String },
   leverTarget: { read: (text) => LEVER_TARGETS.find((one) => one === text) ?? "heaviest" },
+  newTripUnits: { read: (text) => (text === "metric" || text === "imperial" ? text : "") },
   found: { read: (text) => text.split("\n"), write: (found) => found.join("\n") },
 };
 

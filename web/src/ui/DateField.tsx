@@ -26,10 +26,13 @@ export function DateField({ label, value, near, required, bare, onCommit }: Prop
   const shown = value === "" ? "" : longDate(value);
   const { text, type, rest } = useTyped(shown);
   const [error, setError] = useState<string>();
+  /** Both ways round, where day and month cannot be told apart. */
+  const [readings, setReadings] = useState<readonly string[]>([]);
   const [open, setOpen] = useState(false);
   const give = (up?: string): void => {
     rest(up);
     setError(undefined);
+    setReadings([]);
   };
   const take = (iso: string): void => {
     give(iso === "" ? "" : longDate(iso));
@@ -40,6 +43,10 @@ export function DateField({ label, value, near, required, bare, onCommit }: Prop
     if (text.trim() === "") return required ? setError("Enter a date.") : take("");
     const parsed = parseDate(text, value || near);
     if ("error" in parsed) return setError(parsed.error);
+    if (parsed.or !== undefined) {
+      setReadings([parsed.iso, parsed.or]);
+      return setError(`“${text.trim()}” can be read in two ways.`);
+    }
     take(parsed.iso);
   };
   const keys = (event: KeyboardEvent): void => {
@@ -92,6 +99,16 @@ export function DateField({ label, value, near, required, bare, onCommit }: Prop
       {error && (
         <span id={`${id}-error`} role="alert" className="mt-0.5 block text-xs text-danger">
           {error}
+          {readings.map((iso) => (
+            <button
+              key={iso}
+              type="button"
+              className="btn mt-1 mr-1 min-h-[24px]! px-1.5! py-0! text-xs!"
+              onClick={() => take(iso)}
+            >
+              {longDate(iso)}
+            </button>
+          ))}
         </span>
       )}
     </div>

@@ -1,6 +1,6 @@
 /** A day of the year, typed where it stands. */
 import { format, parseISO } from "date-fns";
-import { parseDate } from "../units/date.ts";
+import { oneDate } from "../units/date.ts";
 import { TypedText, type Read } from "./TypedText.tsx";
 
 interface Props {
@@ -15,7 +15,7 @@ const LEAP = "2028-";
 const words = (monthDay: string): string => format(parseISO(LEAP + monthDay), "d MMM");
 
 function read(text: string): Read<string> {
-  const day = parseDate(text, `${LEAP}01-01`);
+  const day = oneDate(text, `${LEAP}01-01`);
   return "error" in day ? day : { value: day.iso.slice(LEAP.length) };
 }
 

@@ -21,9 +21,15 @@ describe("days as hikers type them", () => {
     ["29 Feb 2028", "2028-02-29"],
   ])("“%s” is %s", (text, want) => expect(iso(text)).toBe(want));
 
-  test("day and month that cannot be told apart are asked for, not guessed", () => {
-    expect(iso("3/5/2027")).toMatch(/slash/);
-    expect(iso("05/03")).toMatch(/slash/);
+  test("day and month that cannot be told apart are both offered, one that can is read", () => {
+    expect(parseDate("3/5/2027", "2027-03-29")).toEqual({ iso: "2027-03-05", or: "2027-05-03" });
+    expect(parseDate("05/03", "2028-03-29")).toEqual({ iso: "2028-05-03", or: "2028-03-05" });
+    expect(parseDate("4/15/2027", "2027-03-29")).toEqual({ iso: "2027-04-15" });
+    expect(parseDate("15/4/27", "2027-03-29")).toEqual({ iso: "2027-04-15" });
+    expect(parseDate("5/5", "2027-03-29")).toEqual({ iso: "2027-05-05" });
+    expect(iso("13/32/2027")).toMatch(/isn’t a date/);
+    expect(iso("4/15/2900")).toMatch(/1970 to 2199/);
+    expect(parseSeason("3/5 to 6/7")).toHaveProperty("error");
   });
 
   test.each(["", "soon", "31 April", "30 Feb", "29 Feb", "2027-13-01", "3"])("“%s” is no day", (text) =>

@@ -4,17 +4,32 @@ import { format, isValid, parse, parseISO } from "date-fns";
 const WITH_YEAR = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "MMM d yyyy", "MMMM d yyyy", "d MMM yy"];
 const WITHOUT_YEAR = ["d MMM", "d MMMM", "d.M.", "d.M", "MMM d", "MMMM d"];
 
+/** What was typed; `or` where day and month can be told the other way round as well. */
+export type ParsedDate = { iso: string; or?: string } | { error: string };
+
 /** ISO date of typed text, or what is wrong with it. `near` is an ISO date whose year is meant where none is typed. */
-export function parseDate(text: string, near: string): { iso: string } | { error: string } {
+export function parseDate(text: string, near: string): ParsedDate {
   const tidy = text
     .trim()
     .replace(/,/g, " ")
     .replace(/\s+/g, " ")
     .replace(/(\d\.) (?=\d)/g, "$1");
   const bad = { error: `“${text.trim().slice(0, 30)}” isn’t a date. Type it as 3 May, 3.5. or 2027-05-03.` };
-  if (/^\d{1,2}\/\d{1,2}/.test(tidy))
-    return { error: "With a slash we can’t tell day from month. Type it as 3 May, 3.5. or 2027-05-03." };
   const reference = parseISO(near);
+  const slashes = /^(\d{1,2})\/(\d{1,2})(?:\/(\d{2}|\d{4}))?$/.exec(tidy);
+  if (slashes) {
+    const year = slashes[3] === undefined ? near.slice(0, 4) : slashes[3].padStart(4, "20");
+    const [iso, or] = [
+      ...new Set(
+        ["M/d/yyyy", "d/M/yyyy"].flatMap((order) => {
+          const date = parse(`${slashes[1]}/${slashes[2]}/${year}`, order, reference);
+          return isValid(date) ? [format(date, "yyyy-MM-dd")] : [];
+        }),
+      ),
+    ];
+    if (iso === undefined) return bad;
+    return inReach(parseISO(iso)) ? { iso, ...(or === undefined ? {} : { or }) } : outOfReach();
+  }
   for (const pattern of WITH_YEAR) {
     const date = parse(tidy, pattern, reference);
     if (isValid(date)) return inReach(date) ? { iso: format(date, "yyyy-MM-dd") } : outOfReach();
@@ -24,6 +39,13 @@ export function parseDate(text: string, near: string): { iso: string } | { error
     if (isValid(date)) return { iso: format(date, "yyyy-MM-dd") };
   }
   return bad;
+}
+
+/** The same where nobody can be asked: what can be read in two ways is refused. */
+export function oneDate(text: string, near: string): { iso: string } | { error: string } {
+  const parsed = parseDate(text, near);
+  if ("error" in parsed || parsed.or === undefined) return parsed;
+  return { error: `“${text.trim().slice(0, 30)}” can be read in two ways. Type it as 3 May, 3.5. or 2027-05-03.` };
 }
 
 const inReach = (date: Date): boolean => date.getFullYear() >= 1970 && date.getFullYear() <= 2199;
@@ -62,7 +84,7 @@ export function parseSeason(text: string): { value: Season } | { error: string }
   const error = `“${tidy.slice(0, 30)}” isn’t a season. Type it as 1 Jun to 15 Oct, or all year.`;
   if (ends.length !== 2) return { error };
   // Of a leap year, so that 29 February is a day.
-  const days = ends.map((end) => parseDate(end, "2028-01-01"));
+  const days = ends.map((end) => oneDate(end, "2028-01-01"));
   const [from, to] = days.map((day) => ("iso" in day ? day.iso.slice(5) : undefined));
   return from === undefined || to === undefined ? { error } : { value: [from, to] };
 }

@@ -34,6 +34,31 @@ describe("typed text", () => {
     ["volume", "2 qt", 1.892706],
   ] as const)("%s “%s” is %f inside", (kind, text, want) => expect(value(kind, text)).toBeCloseTo(want, 4));
 
+  test.each([
+    ["stature", "180", 180],
+    ["stature", "1.80", 180],
+    ["stature", "1.8 m", 180],
+    ["stature", "5 ft 11", 180.34],
+    ["stature", "5'11\"", 180.34],
+    ["stature", "5’ 11”", 180.34],
+    ["stature", "71 in", 180.34],
+    ["stature", "6 ft", 182.88],
+    ["mass", "11 st 4", 71.6676],
+    ["mass", "11st", 69.8532],
+    ["mass", "165 lb", 74.8427],
+    ["mass", "2 lb 3", 0.9922],
+  ] as const)("of a body: %s “%s” is %f inside, in either units", (kind, text, want) => {
+    expect(value(kind, text)).toBeCloseTo(want, 3);
+    expect(value(kind, text, imperial)).toBeCloseTo(want, 3);
+  });
+
+  test("a body’s height is shown as people say it, and read back", () => {
+    expect(quantity("stature", 180, metric)).toBe("180 cm");
+    expect(figure("stature", 180.34, imperial)).toBe("5 ft 11");
+    expect(figure("stature", 182.6, imperial)).toBe("6 ft 0");
+    expect(value("stature", figure("stature", 165, imperial), imperial)).toBeCloseTo(165.1, 9);
+  });
+
   test("a bare number is in the hiker's own unit", () => {
     expect(value("mass", "10", imperial)).toBeCloseTo(4.5359, 4);
     expect(value("temperature", "50", imperial)).toBeCloseTo(10, 9);

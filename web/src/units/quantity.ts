@@ -4,8 +4,10 @@
  */
 import { KG_PER_LB, L_PER_US_GAL, M_PER_FT, M_PER_MI, readNumber, tidyNumbers, type Units } from "@gepack/core";
 
-/** Inside unit of each kind: metres, metres, kilograms, grams, °C, litres. */
-export type QuantityKind = "distance" | "height" | "mass" | "smallMass" | "temperature" | "volume";
+/** Inside unit of each kind: metres, metres, kilograms, grams, °C, litres, centimetres of a body. */
+export type QuantityKind = UnitKind | "stature";
+/** Those whose unit is chosen; a body’s height goes with the heights of the ground. */
+export type UnitKind = "distance" | "height" | "mass" | "smallMass" | "temperature" | "volume";
 
 interface Unit {
   symbol: string;
@@ -20,6 +22,7 @@ const KILOGRAM: Unit[] = [
   { symbol: "lb", size: KG_PER_LB, names: ["lb", "lbs", "pound", "pounds"], digits: 1 },
   { symbol: "g", size: 0.001, names: ["g", "gram", "grams"], digits: 0 },
   { symbol: "oz", size: KG_PER_LB / 16, names: ["oz", "ounce", "ounces"], digits: 1 },
+  { symbol: "st", size: 14 * KG_PER_LB, names: ["st", "stone", "stones"], digits: 1 },
 ];
 const METRE: Unit[] = [
   { symbol: "km", size: 1000, names: ["km"], digits: 1 },
@@ -34,27 +37,44 @@ const LITRE: Unit[] = [
   { symbol: "gal", size: L_PER_US_GAL, names: ["gal"], digits: 2 },
 ];
 
+const CENTIMETRE: Unit[] = [
+  { symbol: "cm", size: 1, names: ["cm"], digits: 0 },
+  { symbol: "m", size: 100, names: ["m"], digits: 2 },
+  { symbol: "ft", size: 100 * M_PER_FT, names: ["ft", "feet", "foot"], digits: 0 },
+  { symbol: "in", size: (100 * M_PER_FT) / 12, names: ["in", "inch", "inches"], digits: 0 },
+];
+/** After so much of one unit a bare number is of the next smaller one: 5 ft 11, 11 st 4. */
+const BELOW: Readonly<Record<string, string>> = { ft: "in", st: "lb", lb: "oz" };
+
 const TABLES: Record<Exclude<QuantityKind, "temperature">, Unit[]> = {
   distance: METRE,
   height: METRE,
   mass: KILOGRAM,
   smallMass: KILOGRAM.map((unit) => ({ ...unit, size: unit.size * 1000 })),
   volume: LITRE,
+  stature: CENTIMETRE,
 };
 
 function unitOf(kind: Exclude<QuantityKind, "temperature">, units: Units): Unit {
-  return TABLES[kind].find((unit) => unit.symbol === units[kind])!;
+  const symbol = kind === "stature" ? (units.height === "ft" ? "in" : "cm") : units[kind];
+  return TABLES[kind].find((unit) => unit.symbol === symbol)!;
 }
 
 export function unitSymbol(kind: QuantityKind, units: Units): string {
-  return kind === "temperature" ? `°${units.temperature}` : units[kind];
+  return kind === "temperature" ? `°${units.temperature}` : unitOf(kind, units).symbol;
 }
 
 /** The number alone, in the hiker's unit. */
 export function figure(kind: QuantityKind, value: number, units: Units, digits?: number): string {
   if (kind === "temperature") return fixed(units.temperature === "F" ? value * 1.8 + 32 : value, digits ?? 0);
   const unit = unitOf(kind, units);
+  if (unit.symbol === "in") return feetAndInches(value / unit.size);
   return fixed(value / unit.size, digits ?? unit.digits);
+}
+
+function feetAndInches(inches: number): string {
+  const whole = Math.round(inches);
+  return `${Math.floor(whole / 12)} ft ${whole % 12}`;
 }
 
 /** Number and unit. */
@@ -91,7 +111,9 @@ function readings(values: readonly number[]): Parsed {
 
 /** Reads typed text into the inside unit; a bare number is in the hiker's own unit. */
 export function parseQuantity(kind: QuantityKind, text: string, units: Units): Parsed {
-  const tidy = tidyNumbers(text).toLowerCase().replaceAll("°", "");
+  const tidy = tidyNumbers(kind === "stature" ? text.replace(/''|["″”]/g, "in").replace(/['′’]/g, "ft") : text)
+    .toLowerCase()
+    .replaceAll("°", "");
   const allowed = kind === "temperature" ? "C, F" : TABLES[kind].map((unit) => unit.symbol).join(", ");
   const bad = {
     error: `“${text.trim().slice(0, 30)}” isn’t clear. Type a number, with a unit if you like: ${allowed}.`,
@@ -108,14 +130,28 @@ export function parseQuantity(kind: QuantityKind, text: string, units: Units): P
   const parts = [...tidy.matchAll(/([-+]?[\d.,]+)\s*([a-z]*)\s*/g)];
   if (parts.length === 0 || parts.map((part) => part[0]).join("") !== tidy) return bad;
   let totals = [0];
+  let before: Unit | undefined;
   for (const [, number, name] of parts) {
     const alone = parts.length === 1;
-    const unit = name === "" ? (alone ? own : undefined) : TABLES[kind].find(({ names }) => names.includes(name!));
     const values = readNumber(number!);
+    const implied = alone ? ownOf(kind, own, values[0] ?? 0) : before && BELOW[before.symbol];
+    const unit =
+      typeof implied === "object" && name === ""
+        ? implied
+        : TABLES[kind].find(({ names }) => names.includes(name === "" ? String(implied) : name!));
+    before = unit;
     if (!unit || values.length === 0) return bad;
     totals = alone ? values.map((value) => value * unit.size) : [totals[0]! + values[0]! * unit.size];
   }
   return readings(totals);
+}
+
+/** Of a bare number: the hiker’s own unit, but nobody is 6 inches or 1.8 cm tall. */
+function ownOf(kind: QuantityKind, own: Unit, value: number): Unit {
+  if (kind !== "stature") return own;
+  const of = (symbol: string): Unit => CENTIMETRE.find((unit) => unit.symbol === symbol)!;
+  if (value < 3) return of("m");
+  return value < 9 ? of("ft") : value < 100 ? of("in") : of("cm");
 }
 
 /** Reads a number that has one unit only, which may be typed along. */

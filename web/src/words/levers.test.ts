@@ -1,11 +1,11 @@
-import type { Lever } from "@gepack/core";
+import type { Lever, TrackM } from "@gepack/core";
 import { expect, test } from "vitest";
 import { planWith, someone } from "../../test/plans.ts";
 import { leverWords, thinnerBy } from "./levers.ts";
 
 const plan = planWith({ hikers: [someone], stops: [{ id: "mill", name: "Mill", trackM: 30_000 }] });
 const reserve: Lever = { kind: "figure", field: "reserve-water", value: 0.1 };
-const school: Lever = { kind: "water-school", school: "distance" };
+const assumed: Lever = { kind: "assume-water", places: [{ id: "assumed-main-4000", trackM: 4000 as TrackM }] };
 const pass: Lever = { kind: "pass", stopId: "mill" };
 
 test("a change is told as what is done; of two the second goes on small", () => {
@@ -21,8 +21,8 @@ test("what takes from a margin says so, each margin once; what only takes weight
   expect(thinnerBy(reserve)).toEqual(["thinner water margin"]);
   expect(thinnerBy({ kind: "figure", field: "boils", value: 2 })).toEqual([]);
   expect(thinnerBy(pass)).toEqual([]);
-  // Another way of counting quenches no thirst.
-  expect(thinnerBy(school)).toEqual(["only the estimate drops, not your thirst"]);
+  // Nobody has seen it yet.
+  expect(thinnerBy(assumed)).toEqual(["thinner water margin"]);
   const least: Lever = { kind: "figure", field: "least-water", value: 0.5 };
   expect(thinnerBy({ kind: "both", first: reserve, second: least })).toEqual(["thinner water margin"]);
   expect(thinnerBy({ kind: "both", first: pass, second: { kind: "trust", trust: "all" } })).toEqual([

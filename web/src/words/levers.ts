@@ -1,5 +1,5 @@
 /** Changes that could be taken, in words: what is done, for a list and for the undo step. */
-import { models, type Lever, type LeverField, type LeverTarget, type Plan } from "@gepack/core";
+import { type Lever, type LeverField, type LeverTarget, type Plan } from "@gepack/core";
 import { stopName } from "./names.ts";
 import { sayIn, type Say } from "./say.ts";
 
@@ -41,7 +41,6 @@ const PAST = {
 const MARGIN = {
   water: "thinner water margin",
   food: "thinner food margin",
-  counted: "only the estimate drops, not your thirst",
 } as const;
 const FIELD_MARGIN: Partial<Record<LeverField, keyof typeof MARGIN>> = {
   "reserve-water": "water",
@@ -61,8 +60,8 @@ export function thinnerBy(lever: Lever): string[] {
     case "trust":
     case "past":
       return [MARGIN.water];
-    case "water-school":
-      return [MARGIN.counted];
+    case "assume-water":
+      return [MARGIN.water];
     case "both":
       return [...new Set([...thinnerBy(lever.first), ...thinnerBy(lever.second)])];
     default:
@@ -98,8 +97,12 @@ export function leverWords(plan: Plan, lever: Lever): string {
       return TRUST[lever.trust];
     case "past":
       return PAST[lever.past];
-    case "water-school":
-      return `Calculate water with: ${models.water.all.find(({ id }) => id === lever.school)?.name ?? lever.school}`;
+    case "shop-at":
+      return `Buy food at ${stopName(plan, lever.stopId)}`;
+    case "mail-to":
+      return `Mail food to ${stopName(plan, lever.stopId)}`;
+    case "assume-water":
+      return `Assume water at ${say.number(lever.places.length)} more places`;
     case "cold-food":
       return "Don’t cook: leave stove, pot and fuel at home";
     case "exchange":

@@ -7,7 +7,7 @@ export function repairWords({
   flungPoints,
   missingHeights,
   spikedHeights,
-}: Omit<Repairs, "gaps" | "spacingM">): string[] {
+}: Omit<Repairs, "gaps" | "spacingM" | "heightless">): string[] {
   return [
     doubledPoints > 0 && `${counted(doubledPoints, "duplicate point")} removed`,
     flungPoints > 0 && `${counted(flungPoints, "stray point")} removed`,

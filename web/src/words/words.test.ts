@@ -67,6 +67,7 @@ const FINDINGS: { [Code in CheckCode]: Omit<Extract<Check, { code: Code }>, "cod
   "kit-stop-unused": { pieceId: "tent", piece: "Tent", stopId: "sael", stop: "Sael" },
   "kit-stop-off-route": { pieceId: "tent", piece: "Tent", stopId: "sael", stop: "Sael" },
   "trail-coarse": {},
+  "heights-unknown": { distance: 37_000 },
   "route-part-rests": { part: "High way", why: "overlaps" },
   "closure-ridden": { closure: "Burnt wood", alternate: "High way", hours: 3 },
   "walked-twice": { metres: 12_000 },

@@ -10,6 +10,7 @@ import type {
   KitVariant,
   WeighedKit,
   Hike,
+  FirstChoice,
   LeverTarget,
   PulledRow,
   ReserveOdds,
@@ -106,6 +107,11 @@ export interface Calculator {
   pullLevers: (
     request: { plan: Plan; who: number; target: LeverTarget; legIndex: number },
     onRow: (row: PulledRow) => void,
+    signal: AbortSignal,
+  ) => Promise<void>;
+  firstChoices: (
+    request: { plan: Plan; who: number },
+    onChoice: (choice: FirstChoice) => void,
     signal: AbortSignal,
   ) => Promise<void>;
   tellVariants: (
@@ -256,6 +262,8 @@ export function startCalculator({ onRestart, onProfile }: CalculatorWatch): Calc
       longRun((key, options) => side().job("trustOf", { ...request, key }, options), onStep, signal),
     pullLevers: (request, onRow, signal) =>
       longRun((key, options) => side().job("pullLevers", { ...request, key }, options), onRow, signal),
+    firstChoices: (request, onChoice, signal) =>
+      longRun((key, options) => side().job("firstChoices", { ...request, key }, options), onChoice, signal),
     tellVariants: (request, onReport, signal) =>
       longRun((key, options) => side().job("tellVariants", { ...request, key }, options), onReport, signal),
     reserveOdds: (request, onReserve, signal) =>

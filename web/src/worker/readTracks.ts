@@ -52,7 +52,7 @@ export interface LaidPreview {
   alternates: TrackPoints[];
   choices: readonly PartChoice[];
   /** Straight lines that are longer than is joined without asking. */
-  gaps: { lengthM: number; before: string; after: string }[];
+  gaps: { atM: number; lengthM: number; before: string; after: string }[];
   points: number;
   lengthM: number;
   climbM: number;
@@ -164,16 +164,17 @@ function layParts(
   const refusal = tooLong(repairs);
   if (refusal !== undefined) return refusal;
   const nameOf = (index: number): string => parts[index]!.track.name || `track ${index + 1}`;
+  const sameLength = (a: number, b: number): boolean => Math.abs(a - b) < 1;
   const named = between.map(({ lengthM, before, after }) => ({
+    atM: repairs.repairs.gaps.find((gap) => sameLength(gap.lengthM, lengthM))?.atM ?? 0,
     lengthM,
     before: nameOf(before),
     after: nameOf(after),
   }));
-  const sameLength = (a: number, b: number): boolean => Math.abs(a - b) < 1;
   // A track's own gaps stand among those between tracks: those are given by their names.
   const within = repairs.repairs.gaps
     .filter(({ lengthM }) => !named.some((gap) => sameLength(gap.lengthM, lengthM)))
-    .map(({ lengthM }) => ({ lengthM, before: "", after: "" }));
+    .map((gap) => ({ ...gap, before: "", after: "" }));
   return {
     ...previewOf({ ...track, name }, repairs),
     alternates,
@@ -218,7 +219,15 @@ const NO_TRACK: LaidPreview = {
   highestM: 0,
   lowestM: 0,
   hasHeights: false,
-  repairs: { doubledPoints: 0, flungPoints: 0, missingHeights: 0, spikedHeights: 0, spacingM: 0, gaps: [] },
+  repairs: {
+    doubledPoints: 0,
+    flungPoints: 0,
+    missingHeights: 0,
+    spikedHeights: 0,
+    spacingM: 0,
+    gaps: [],
+    heightless: [],
+  },
   seaGuess: "inland",
   outlineM: new Float32Array(),
 };

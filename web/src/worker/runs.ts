@@ -5,6 +5,7 @@ import {
   compareMenus,
   compareSchools,
   fillBag,
+  firstChoices,
   priceOfVariety,
   hikeOf,
   MOST_SWAP_ROUNDS,
@@ -196,6 +197,15 @@ export function createRuns({ session, isOpen }: Opened) {
         control,
         () => pullLevers(request.plan, request, { compute, figures }),
         ({ fraction }) => fraction,
+      ),
+
+    /** What changes a first plan most. */
+    firstChoices: (request: OnTrail<{ who: number }>, control: JobControl) =>
+      oneByOne(
+        request,
+        control,
+        () => firstChoices(request.plan, request.who, { compute, figures }),
+        () => undefined,
       ),
 
     /** Variants of the trip, one after the other. */

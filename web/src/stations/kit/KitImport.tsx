@@ -1,15 +1,8 @@
 /** Kit out of a table with anybody's columns, and into one. */
 import { useCallback, useState } from "react";
+import { corrected, Understood, type Corrections } from "../../reading/Understood.tsx";
 import { FileDown } from "lucide-react";
-import {
-  KIT_COLUMNS,
-  kitTableRows,
-  walkEnds,
-  type KitColumn,
-  type KitTable,
-  type Piece,
-  type Plan,
-} from "@gepack/core";
+import { KIT_COLUMNS, kitTableRows, walkEnds, type KitColumn, type KitTable, type Plan } from "@gepack/core";
 import { importKit } from "../../edit/kit.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { calculator } from "../../store/trail.ts";
@@ -17,8 +10,7 @@ import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 import { counted } from "../../words/counted.ts";
 import { COLUMN_WORDS } from "../../words/kit.ts";
-import { ROLE_WORDS, WEAR_WORDS } from "../../words/spans.ts";
-import { sayIn, type Say } from "../../words/say.ts";
+import { sayIn } from "../../words/say.ts";
 
 interface Props {
   plan: Plan;
@@ -31,6 +23,7 @@ interface Props {
 export function KitImport({ plan, hikerId, file, onFile }: Props) {
   const say = sayIn(plan);
   const [columns, setColumns] = useState<KitTable["columns"]>();
+  const [corrections, setCorrections] = useState<Corrections>(new Map());
   const [along, setAlong] = useState(true);
   const [replaces, setReplaces] = useState(false);
   const { hikers } = plan;
@@ -71,11 +64,18 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
               ", ",
             )}${pieces.length > 3 ? ", …" : ""}, ${say.g(pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0))} in all`
         }
-        onTake={({ pieces }) => importKit(along ? pieces : pieces.map((piece) => ({ ...piece, spans: [] })), replaces)}
+        onTake={({ pieces }) => {
+          const all = corrected(pieces, corrections);
+          return importKit(along ? all : all.map((piece) => ({ ...piece, spans: [] })), replaces);
+        }}
       >
         {(table) => (
           <>
-            <Understood pieces={table.pieces} say={say} />
+            <Understood
+              pieces={corrected(table.pieces, corrections)}
+              units={plan.trip.units}
+              onChange={(piece) => setCorrections((now) => new Map(now).set(piece.id, piece))}
+            />
             {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
             <Pick
               label="Imported items go"
@@ -107,38 +107,6 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
         <FileDown size={15} aria-hidden="true" /> XLSX
       </button>
     </>
-  );
-}
-
-/** Every line as it was understood, before it is taken. */
-function Understood({ pieces, say }: { pieces: readonly Piece[]; say: Say }) {
-  const wordsOf = ({ massG, quantity, wear, shared, role, comfortC, padR, capacityL, spans }: Piece): string =>
-    [
-      `${quantity > 1 ? `${quantity} × ` : ""}${say.g(massG)}`,
-      role && ROLE_WORDS[role],
-      comfortC === undefined ? "" : `comfort ${say.C(comfortC)}`,
-      padR === undefined ? "" : `R ${say.R(padR)}`,
-      capacityL === undefined ? "" : say.L(capacityL),
-      wear === "packed" ? "" : WEAR_WORDS[wear],
-      shared ? "shared" : "",
-      spans.length === 0 ? "on the shelf" : "",
-    ]
-      .filter((word) => word)
-      .join(", ");
-  return (
-    <ul
-      aria-label="How each line was read"
-      className="m-0 max-h-[260px] w-full list-none overflow-y-auto border-y border-rule p-0"
-    >
-      {pieces.map((piece) => (
-        <li key={piece.id} className="flex flex-wrap gap-x-3 border-b border-rule py-0.5 last:border-b-0">
-          <span className="flex-1" dir="auto">
-            {piece.name}
-          </span>
-          <span className={piece.massG === 0 ? "text-caution" : "text-muted"}>{wordsOf(piece)}</span>
-        </li>
-      ))}
-    </ul>
   );
 }
 
@@ -174,4 +142,4 @@ function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: K
 
 const MOST_COLUMNS = 24;
 
-const countOf = ({ length }: readonly Piece[]): string => counted(length, "item");
+const countOf = ({ length }: readonly unknown[]): string => counted(length, "item");

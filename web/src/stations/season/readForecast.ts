@@ -1,6 +1,6 @@
 /** A forecast pasted from a table: a day a row, with low, high, and where told the chance of rain, its amount, wind. */
 import { tableRows, readNumber, tidyNumbers, MOST_FORECAST_DAYS, type ForecastDay, type Units } from "@gepack/core";
-import { parseDate } from "../../units/date.ts";
+import { oneDate } from "../../units/date.ts";
 
 type Column = "lowC" | "highC" | "wetChance" | "rainMm" | "windMps";
 
@@ -24,13 +24,13 @@ const BOUNDS: Record<Column, readonly [number, number, string]> = {
 export function readForecast(text: string, near: string, units: Units): { days: ForecastDay[] } | { error: string } {
   const table = tableRows(text).filter((row) => row.some((cell) => cell.trim() !== ""));
   if (table.length === 0) return { error: "Nothing was pasted. Paste one day per row: date, low, high." };
-  const first = parseDate(table[0]![0] ?? "", near);
+  const first = oneDate(table[0]![0] ?? "", near);
   const head = "error" in first ? table[0]! : undefined;
   const columns = head ? head.slice(1).map((cell) => WORDS.find(([, word]) => word.test(cell))?.[0]) : ORDER;
   const days: ForecastDay[] = [];
   for (const [i, row] of table.slice(head ? 1 : 0).entries()) {
     const where = `Row ${i + (head ? 2 : 1)}`;
-    const date = parseDate(row[0] ?? "", near);
+    const date = oneDate(row[0] ?? "", near);
     if ("error" in date) return { error: `${where}: ${date.error}` };
     const day: ForecastDay = { date: date.iso };
     for (const [c, column] of columns.entries()) {

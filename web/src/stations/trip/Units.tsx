@@ -3,9 +3,9 @@ import { unitsSchema, type Plan, type Units as PlanUnits } from "@gepack/core";
 import { edit } from "../../store/document.ts";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import { Pick } from "../../ui/Pick.tsx";
-import type { QuantityKind } from "../../units/quantity.ts";
+import type { UnitKind } from "../../units/quantity.ts";
 
-const NAMES: Record<QuantityKind, string> = {
+const NAMES: Record<UnitKind, string> = {
   distance: "Distance",
   height: "Elevation",
   mass: "Pack weight",
@@ -13,7 +13,7 @@ const NAMES: Record<QuantityKind, string> = {
   temperature: "Temperature",
   volume: "Water",
 };
-type Preset = { [Kind in QuantityKind]: PlanUnits[Kind] };
+type Preset = { [Kind in UnitKind]: PlanUnits[Kind] };
 const PRESETS: Record<string, { name: string; units: Preset }> = {
   metric: {
     name: "metric",
@@ -28,10 +28,10 @@ const PRESETS: Record<string, { name: string; units: Preset }> = {
     units: { distance: "mi", height: "ft", mass: "kg", smallMass: "g", temperature: "F", volume: "L" },
   },
 };
-const KINDS = Object.keys(NAMES) as QuantityKind[];
+const KINDS = Object.keys(NAMES) as UnitKind[];
 
 /** What the schema allows for a kind. */
-const choicesOf = (kind: QuantityKind): readonly string[] => unitsSchema.shape[kind].unwrap().options;
+const choicesOf = (kind: UnitKind): readonly string[] => unitsSchema.shape[kind].unwrap().options;
 
 export function Units({ plan }: { plan: Plan }) {
   const { units } = plan.trip;

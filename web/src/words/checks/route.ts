@@ -15,6 +15,13 @@ export const routeWords = checkWords({
     sentence: () => "This trail was made from a table: coarse between rows, and not placed on the map.",
     fixes: () => [advice("Import a recorded track when you find one; stops, kit and menus stay.")],
   },
+  "heights-unknown": {
+    mark: "route",
+    station: "trail",
+    sentence: (check, say) =>
+      `${say.distance(check.distance)} of this leg have no elevations, so its climb isn’t known. Days may be longer than shown.`,
+    fixes: () => [advice("Import a track with elevations in Trail; stops, kit and menus stay.")],
+  },
   "route-part-rests": {
     mark: "route",
     station: "trail",
