@@ -16,8 +16,10 @@ export interface FirstChoice {
   legIndex: number;
   beforeKg: number;
   afterKg: number;
-  /** Checks that it brings, of each kind the first. */
+  /** Checks of a kind that the plan had nowhere before. */
   breaks: Check[];
+  /** The way without water, in walking order, where it is about one. */
+  dry: { fromM: WalkedM; toM: WalkedM } | undefined;
 }
 
 /** So many of the heaviest legs are looked at, and so many stops on each: each is a plan of its own. */
@@ -25,7 +27,9 @@ const MOST_LEGS = 4;
 const MOST_STOPS = 2;
 const MOST_CHOICES = 3;
 /** Less is no choice that changes a plan. */
-const LEAST_KG = 0.3;
+const LEAST_KG = 0.5;
+/** On a leg so long a house is rather sent a box; on a shorter one somebody there sells food [L]. */
+const REMOTE_DAYS = 4;
 /** A carry that is worth asking about. */
 const LONG_L = 3.5;
 
@@ -63,7 +67,7 @@ function stopsOn({ stops }: Plan, { profile }: PlanResult, leg: LegResult): Leve
     .slice(0, MOST_STOPS)
     .map(({ stop: { id: stopId, services } }): Lever => {
       if (services.some((one) => one.startsWith("shop") || one === "post")) return { kind: "use", stopId };
-      return { kind: services.includes("bed") ? "mail-to" : "shop-at", stopId };
+      return { kind: services.includes("bed") && leg.dayCount >= REMOTE_DAYS ? "mail-to" : "shop-at", stopId };
     });
 }
 
@@ -75,6 +79,7 @@ export function* firstChoices(
 ): Generator<FirstChoice> {
   const hikerId = plan.hikers[who]!.id;
   const now = compute(plan);
+  const known = new Set(now.checks.map(({ code }) => code));
   const kgOf = (leg: LegResult): number => leg.hikers[who]!.heaviestKg;
   const heaviest = [...now.legs].sort((a, b) => kgOf(b) - kgOf(a)).slice(0, MOST_LEGS);
   for (const leg of heaviest) {
@@ -85,7 +90,16 @@ export function* firstChoices(
       const other = withLever(plan, hikerId, lever);
       const afterKg = figuresIn(other, figures(other), who, "leg", leg).legKg;
       if (kgOf(leg) - afterKg < LEAST_KG) continue;
-      yield { lever, legIndex: leg.index, beforeKg: kgOf(leg), afterKg, breaks: newChecks(now, compute(other)) };
+      const carry = lever === water ? row.carries[row.largestCarry] : undefined;
+      const dry = carry && { fromM: walkedOf(now.profile, carry.fromNode), toM: walkedOf(now.profile, carry.toNode) };
+      yield {
+        lever,
+        legIndex: leg.index,
+        beforeKg: kgOf(leg),
+        afterKg,
+        dry,
+        breaks: newChecks(now, compute(other)).filter(({ code }) => !known.has(code)),
+      };
     }
   }
 }

@@ -50,9 +50,9 @@ function FirstPlan({ plan, result }: Props) {
           <Choices plan={plan} who={who} />
         </div>
       </div>
-      <div className="mt-5 flex flex-wrap items-center gap-3 border-t-2 border-pine pt-3">
+      <div className="sticky bottom-0 mt-5 flex flex-wrap items-center gap-3 border-t-2 border-pine bg-paper py-3">
         <span className="flex-1 text-sm text-muted">
-          You can change every line later, on its page. Local rules and land managers come first.
+          You can change every line later, on its page. Land managers and local rules come first.
         </span>
         <button className="btn" onClick={() => window.print()}>
           Print this page
@@ -121,7 +121,7 @@ function Decides({ plan, result, who }: Props & { who: number }) {
           ))}
         </div>
         <div
-          className="absolute -top-[3px] -bottom-[3px] w-px bg-danger"
+          className="absolute -top-[3px] -bottom-[3px] w-[2px] bg-danger"
           style={{ left: `${(100 * comfortKg) / scaleKg}%` }}
         />
       </div>
@@ -163,13 +163,17 @@ function Choices({ plan, who }: { plan: Plan; who: number }) {
         </p>
       )}
       <ol className="m-0 list-none p-0" data-testid="first-choices">
-        {best.map(({ lever, legIndex, beforeKg, afterKg, breaks }) => (
+        {best.map(({ lever, legIndex, beforeKg, afterKg, breaks, dry }) => (
           <li
             key={JSON.stringify(lever)}
             className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2"
           >
             <span className="min-w-[200px] flex-1">
-              <b>{questionOf(plan, lever)}</b>
+              <b>
+                {dry
+                  ? `${say.distance(dry.toM - dry.fromM)} without water, ${say.distance(dry.fromM)} to ${say.distance(dry.toM)}`
+                  : questionOf(plan, lever)}
+              </b>
               <span className="block text-sm text-muted">{reasonOf(plan, lever)}</span>
             </span>
             <span className="figure text-right text-sm">
@@ -206,13 +210,12 @@ const BUTTONS: Partial<Record<FirstChoice["lever"]["kind"], string>> = {
 function questionOf(plan: Plan, lever: FirstChoice["lever"]): string {
   if (lever.kind === "shop-at") return `Does ${stopName(plan, lever.stopId)} have a shop?`;
   if (lever.kind === "mail-to") return `Could you mail food to ${stopName(plan, lever.stopId)}?`;
-  if (lever.kind === "assume-water") return "Is there water your file doesn’t list?";
   return `${leverWords(plan, lever)}?`;
 }
 
 function reasonOf(plan: Plan, lever: FirstChoice["lever"]): string {
   if (lever.kind === "assume-water")
-    return `${counted(lever.places.length, "source")} would be assumed and marked. Find out before you go.`;
+    return `Count on ${counted(lever.places.length, "source")} in between? Marked as assumed: find out before you go.`;
   const note = "stopId" in lever ? plan.stops.find(({ id }) => id === lever.stopId)?.note : undefined;
   return note ? `Your note says “${note.slice(0, MOST_NOTE)}”. The leg splits in 2.` : "The leg splits in 2.";
 }

@@ -5,6 +5,7 @@ import { longDate } from "../units/date.ts";
 import { quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { sayIn } from "../words/say.ts";
+import { USUAL } from "../edit/startTrip.ts";
 import { LEVEL_KMH } from "./answers.ts";
 
 export interface Assumption {
@@ -19,8 +20,6 @@ export interface Assumption {
 }
 
 const STOCKS = ["shop-small", "shop-full", "post"];
-/** Ids of the few pieces that a trip without a list starts from. */
-const STARTER_PIECE = /^k\d$/;
 
 export function assumptionsOf(plan: Plan, result: PlanResult, who: number): Assumption[] {
   const say = sayIn(plan);
@@ -42,7 +41,7 @@ export function assumptionsOf(plan: Plan, result: PlanResult, who: number): Assu
     .map(({ carries, largestCarry }) => carries[largestCarry])
     .reduce((a, b) => ((b?.litres ?? 0) > (a?.litres ?? 0) ? b : a), undefined);
   const isSimulated = result.checks.some(({ code }) => code === "climate-simulated" || code === "climate-assumed");
-  const isStarter = plan.kit.every(({ id }) => STARTER_PIECE.test(id));
+  const isStarter = plan.kit.length > 0 && plan.kit.every(({ id }) => id.startsWith(USUAL));
   const [lowC, highC] = [Math.min(...days.map((day) => day.lowC)), Math.max(...days.map((day) => day.highC))];
   const { densityKcalPerG, reserveDays } = hiker.food;
   const kcal = mean((row) => row.energy.totalKcal);
@@ -104,7 +103,7 @@ export function assumptionsOf(plan: Plan, result: PlanResult, who: number): Assu
     {
       id: "food",
       label: "Food",
-      words: `${say.kcal(Math.round(kcal / 10) * 10)} burnt per day; food of ${say.number(densityKcalPerG, 1)} kcal/g, ${reserveDays === 0 ? "no reserve" : `${say.days(reserveDays)} in reserve`}`,
+      words: `${say.kcal(Math.round(kcal / 10) * 10)} needed per day; ${say.number(densityKcalPerG, 1)} kcal per gram, ${reserveDays === 0 ? "no reserve" : `${say.days(reserveDays)} in reserve`}`,
       station: "food",
       action: "Change",
     },

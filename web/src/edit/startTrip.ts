@@ -6,6 +6,7 @@ import {
   PLAN_VERSION,
   planSchema,
   START_ID,
+  starterKit,
   type Hiker,
   type PaceSettings,
   type Piece,
@@ -78,7 +79,7 @@ export async function startTrip(start: Start): Promise<void> {
     ],
     ...(await pantryHere()),
     ...parts,
-    kit: owned.length > 0 ? owned : STARTER_KIT,
+    kit: owned.length > 0 ? owned : usualKit(),
   });
   await takePlan({ plan, tracks: [track, ...alternates.map((found) => found.track)] });
 }
@@ -87,25 +88,11 @@ export async function startTrip(start: Start): Promise<void> {
 const LONG_TRIP_M = 600_000;
 const lagging = { food: { appetiteByWeek: [...LAGGING_APPETITE] } };
 
+/** A few usual pieces with honest masses, so that the first figures of an own trip mean something; their ids say so. */
+function usualKit() {
+  const to = { hikerId: "me", spans: pieceSchema.shape.spans.parse(wholeHike), idOf: () => `${USUAL}${freshId()}` };
+  return starterKit({ style: "usual", stove: true, hung: false }, to);
+}
+
+export const USUAL = "usual-";
 const wholeHike = [{ fromStopId: START_ID, toStopId: FINISH_ID }];
-/** A few pieces with honest masses, so that the first figures of an own trip mean something. */
-const STARTER_KIT = [
-  { id: "k1", name: "Backpack", group: "Pack", massG: 1000, role: "pack" },
-  { id: "k2", name: "Tent", group: "Shelter", massG: 1100, role: "shelter", volumeL: 4 },
-  {
-    id: "k3",
-    name: "Sleeping bag, comfort 0 °C",
-    group: "Sleep",
-    massG: 850,
-    role: "bag",
-    comfortC: 0,
-    limitC: -6,
-    volumeL: 7,
-  },
-  { id: "k4", name: "Pad, R 3.5", group: "Sleep", massG: 420, role: "pad", padR: 3.5, volumeL: 1.5 },
-  { id: "k5", name: "Spare clothes", group: "Clothes", massG: 1100, volumeL: 6 },
-  { id: "k6", name: "Clothes and shoes worn", group: "Clothes", massG: 1500, wear: "worn", role: "shoes" },
-  { id: "k7", name: "Bottles, 1 L", group: "Water", massG: 40, quantity: 3, role: "bottle", capacityL: 1 },
-  { id: "k8", name: "Stove and pot", group: "Kitchen", massG: 230, role: "stove", volumeL: 1 },
-  { id: "k9", name: "Repair, care and electronics", group: "Small items", massG: 900, volumeL: 2 },
-].map((piece) => ({ ...piece, ownerId: "me", carrierId: "me", spans: wholeHike }));

@@ -5,6 +5,7 @@ import { Popover } from "radix-ui";
 import { lazy, Suspense, useId, useState, type KeyboardEvent } from "react";
 import { useTyped } from "./useTyped.ts";
 import { longDate, parseDate } from "../units/date.ts";
+import { twoReadings } from "../units/quantity.ts";
 
 const DayPicker = lazy(() => import("react-day-picker").then((module) => ({ default: module.DayPicker })));
 
@@ -45,7 +46,7 @@ export function DateField({ label, value, near, required, bare, onCommit }: Prop
     if ("error" in parsed) return setError(parsed.error);
     if (parsed.or !== undefined) {
       setReadings([parsed.iso, parsed.or]);
-      return setError(`“${text.trim()}” can be read in two ways.`);
+      return setError(twoReadings(text));
     }
     take(parsed.iso);
   };

@@ -11,6 +11,7 @@ import {
   quantity,
   type QuantityKind,
   rounded,
+  twoReadings,
   unitSymbol,
 } from "../units/quantity.ts";
 
@@ -71,7 +72,7 @@ export function NumberField({ label, value, kind, units, min, max, digits, suffi
     // Where the field itself would write the thousands so, it is meant so.
     if (second !== undefined && !(whole && first > second)) {
       setReadings([first, second]);
-      return setError(`“${text.trim()}” can be read in two ways.`);
+      return setError(twoReadings(text));
     }
     take(first);
   };

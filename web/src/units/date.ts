@@ -1,5 +1,6 @@
 /** Dates as hikers type them: `3 May`, `3.5.`, `3 May 2027`, `2027-05-03`; a year that is left out is the one nearest. */
 import { format, isValid, parse, parseISO } from "date-fns";
+import { twoReadings } from "./quantity.ts";
 
 const WITH_YEAR = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "MMM d yyyy", "MMMM d yyyy", "d MMM yy"];
 const WITHOUT_YEAR = ["d MMM", "d MMMM", "d.M.", "d.M", "MMM d", "MMMM d"];
@@ -45,7 +46,7 @@ export function parseDate(text: string, near: string): ParsedDate {
 export function oneDate(text: string, near: string): { iso: string } | { error: string } {
   const parsed = parseDate(text, near);
   if ("error" in parsed || parsed.or === undefined) return parsed;
-  return { error: `“${text.trim().slice(0, 30)}” can be read in two ways. Type it as 3 May, 3.5. or 2027-05-03.` };
+  return { error: `${twoReadings(text)} Type it as 3 May, 3.5. or 2027-05-03.` };
 }
 
 const inReach = (date: Date): boolean => date.getFullYear() >= 1970 && date.getFullYear() <= 2199;

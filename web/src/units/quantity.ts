@@ -185,6 +185,9 @@ export function dayMonth(isoDate: string, ofYear?: string): string {
   return ofYear === undefined || isoDate.startsWith(ofYear) ? words : `${words} ${year}`;
 }
 
+/** What a field says where more than one value may be meant. */
+export const twoReadings = (text: string): string => `“${text.trim().slice(0, 30)}” can be read in two ways.`;
+
 /** What a field allows, said alike in all of them: `Enter 1 to 12 h.` */
 export function boundsWords(least: string, most: string, unit = ""): string {
   return `Enter ${least} to ${most}${unit === "" ? "" : ` ${unit}`}.`;

@@ -1,7 +1,9 @@
 /** What each kind of place has beside its name and where it is: columns of the table, edited where they stand. */
 import { X } from "lucide-react";
 import type { Plan, Profile } from "@gepack/core";
+import { TURNED, TURNED_WORDS, turnPlace } from "../../edit/turnPlace.ts";
 import { NameField } from "../../ui/NameField.tsx";
+import { Pick } from "../../ui/Pick.tsx";
 import type { Column } from "../../ui/Table.tsx";
 import { unitSymbol } from "../../units/quantity.ts";
 import { Where } from "./cells.tsx";
@@ -26,11 +28,29 @@ export function placeColumns(kind: PlaceKind, plan: Plan, profile: Profile): Col
       names: true,
       sort: (place) => place.name.toLowerCase(),
       cell: (place) => (
-        <NameField
+        <>
+          <NameField
+            bare
+            label={`Name of ${place.name}`}
+            value={place.name}
+            onCommit={(name) => placeName(kind, place.id, name)}
+          />
+          {place.note && <span className="block max-w-[46ch] text-xs font-normal text-muted">{place.note}</span>}
+        </>
+      ),
+    },
+    {
+      id: "is",
+      head: "is a",
+      cell: (place) => (
+        <Pick
           bare
-          label={`Name of ${place.name}`}
-          value={place.name}
-          onCommit={(name) => placeName(kind, place.id, name)}
+          label={`${place.name} is a`}
+          value={kind}
+          options={TURNED.map(
+            (one) => [one, one === "stretches" && kind === "stretches" ? "stretch" : TURNED_WORDS[one]] as const,
+          )}
+          onPick={(to) => to !== kind && void turnPlace(kind, place.id, place.name, to)}
         />
       ),
     },
