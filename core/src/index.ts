@@ -288,7 +288,15 @@ export { ownedPieces, type OwnedFor, type StoredTrip } from "./kit/owned.ts";
 export { KIT_STYLES, starterKit, type KitStyle, type StarterChoice } from "./kit/starterLists.ts";
 export { legOn, swapsByStop, whereabouts, type StopSwaps, type Whereabouts } from "./cover/whereabouts.ts";
 export { shareFairly, type ShareBy, type Sharing } from "./cover/share.ts";
-export { kitWeights, type GroupWeight, type KitWeights } from "./cover/weights.ts";
+export {
+  groupsAlong,
+  kitWeights,
+  typicalPack,
+  type GroupAlong,
+  type TypicalPack,
+  type GroupWeight,
+  type KitWeights,
+} from "./cover/weights.ts";
 export { pieceOfLine, readKitLine, readKitLines, type KitLine } from "./file/kitLines.ts";
 export {
   KIT_COLUMNS,

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { hikerOf, pieceOf, planOf, stopOf, trackNorth } from "../../test/fixtures.ts";
 import { computePlan } from "../index.ts";
-import { kitWeights } from "./weights.ts";
+import { groupsAlong, kitWeights, typicalPack } from "./weights.ts";
 
 test("by hand: groups, base with and without canister, the big four, skin-out; what a partner carries is the partner's", () => {
   const kit = [
@@ -26,4 +26,34 @@ test("by hand: groups, base with and without canister, the big four, skin-out; w
   expect(first.skinOutG).toBeCloseTo(100 + 1000 * row.startKg, 6);
   expect(kitWeights(plan, result, 1, 0).baseG).toBe(3150);
   expect(kitWeights(plan, result, 0, 1)).toMatchObject({ baseG: 1200, bigFourG: 1200 });
+});
+
+test("a pack as people tell it: base, what is used up, so many days of the leg's food, so much water", () => {
+  const plan = planOf({ kit: [pieceOf("pack", 900, { role: "pack" }), pieceOf("cream", 60, { wear: "consumable" })] });
+  const leg = computePlan(plan, [trackNorth({ lengthM: 60_000 })]).legs[0]!;
+  const { food, fuel } = leg.hikers[0]!;
+  const pack = typicalPack(leg, 0, { days: 3, litres: 1.5 });
+  expect(pack.baseKg).toBeCloseTo(0.9, 9);
+  expect(pack.foodKg).toBeCloseTo((3 * food.eatenKg) / food.mealDays, 9);
+  expect(pack.usedUpKg).toBeCloseTo(0.06 + fuel.startKg + fuel.containerKg, 9);
+  expect(pack.totalKg).toBeCloseTo(pack.baseKg + pack.usedUpKg + pack.foodKg + 1.5, 9);
+  expect(typicalPack(leg, 0, { days: 0, litres: 0 }).totalKg).toBeCloseTo(pack.baseKg + pack.usedUpKg, 9);
+});
+
+test("groups along the trail: grams leg by leg without what is worn; in all what one owns", () => {
+  const kit = [
+    pieceOf("socks", 50, { group: "Clothes", quantity: 2, wear: "worn" }),
+    pieceOf("shirt", 150, { group: "Clothes" }),
+    pieceOf("axe", 400, { group: "Snow", spans: [{ fromStopId: "town", toStopId: "@finish", begins: "posted" }] }),
+    pieceOf("chair", 800, { group: "Snow", spans: [] }),
+  ];
+  const plan = planOf({ kit, stops: [stopOf("town", 20_000)] });
+  const result = computePlan(plan, [trackNorth({ lengthM: 40_000 })]);
+  const rows = groupsAlong(plan, result, 0).map(({ group, packedG, inAllG }) => [group, [...packedG], inAllG]);
+  expect(rows).toEqual([
+    ["Clothes", [150, 150], 250],
+    ["Snow", [0, 400], 1200],
+  ]);
+  const sum = groupsAlong(plan, result, 0).reduce((total, { packedG }) => total + packedG[1]!, 0);
+  expect(sum).toBeCloseTo(kitWeights(plan, result, 1, 0).baseG, 9);
 });

@@ -1,6 +1,6 @@
 /** What a hiker's kit weighs on a leg, by group and by the schools of counting a base weight. */
 import type { Plan } from "../plan/schema.ts";
-import type { TripFigures } from "../result/result.ts";
+import type { LegResult, TripFigures } from "../result/result.ts";
 
 export interface GroupWeight {
   group: string;
@@ -57,4 +57,47 @@ export function kitWeights(plan: Plan, result: TripFigures, legIndex: number, wh
     consumableG: sum((row) => row.consumableG),
     skinOutG: wornG + 1000 * legs[legIndex]!.hikers[who]!.startKg,
   };
+}
+
+/** A pack as hikers tell it: the gear of a leg with so many days' food and so much water. All in kilograms. */
+export interface TypicalPack {
+  baseKg: number;
+  /** Gear that is used up, fuel and its containers, as on leaving. */
+  usedUpKg: number;
+  foodKg: number;
+  waterKg: number;
+  totalKg: number;
+}
+
+export function typicalPack(
+  leg: LegResult,
+  who: number,
+  { days, litres }: { days: number; litres: number },
+): TypicalPack {
+  const { kit, fuel, food } = leg.hikers[who]!;
+  const foodKg = food.mealDays > 0 ? (days * food.eatenKg) / food.mealDays : 0;
+  const usedUpKg = kit.consumableKg + fuel.startKg + fuel.containerKg;
+  return { baseKg: kit.baseKg, usedUpKg, foodKg, waterKg: litres, totalKg: kit.baseKg + usedUpKg + foodKg + litres };
+}
+
+export interface GroupAlong {
+  group: string;
+  /** In the hiker's pack on each leg, what is worn left out. */
+  packedG: Float64Array;
+  /** Worn or carried, somewhere or nowhere: all that is in the list. */
+  inAllG: number;
+}
+
+/** Groups in the order of the list, with their grams leg by leg. */
+export function groupsAlong({ kit, hikers }: Plan, { legs, carrier }: TripFigures, who: number): GroupAlong[] {
+  const groups = new Map<string, GroupAlong>();
+  const hikerId = hikers[who]!.id;
+  for (const [p, { group, massG, quantity, wear, ownerId }] of kit.entries()) {
+    const row = groups.get(group) ?? { group, packedG: new Float64Array(legs.length), inAllG: 0 };
+    groups.set(group, row);
+    if (ownerId === hikerId) row.inAllG += massG * quantity;
+    if (wear === "worn") continue;
+    for (let i = 0; i < legs.length; i++) if (carrier[p * legs.length + i] === who) row.packedG[i]! += massG * quantity;
+  }
+  return [...groups.values()];
 }

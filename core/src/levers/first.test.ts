@@ -11,7 +11,7 @@ const plan = planOf({
     stopOf("mill", 60_000, shop),
     stopOf("lodge", 150_000, { services: ["bed"], use: false, note: "holds parcels" }),
     stopOf("hall", 162_000, { services: ["shop-small"], use: false }),
-    stopOf("kept out", 140_000, { services: ["shop-small"], use: false, locked: true }),
+    stopOf("kept out", 70_000, { services: ["shop-small"], use: false, locked: true }),
   ],
   sources: [8, 20, 32, 44, 56, 70, 82, 94, 106, 160, 172, 184, 196, 208, 220, 232].map((km) =>
     sourceOf(`w${km}`, km * 1000),

@@ -3,11 +3,13 @@ import {
   decisionsOf,
   isoOfDay,
   luggageOf,
+  typicalPack,
   type Hiker,
   type Luggage,
   type PlannedBox,
   type ShoppingList,
 } from "@gepack/core";
+import { useSettings } from "../store/settings.ts";
 import { weekdayDate } from "../units/date.ts";
 import { arrivalWords, boxName, sendWords, TRAVEL_WORDS, wordWords } from "../words/boxes.ts";
 import { CARRIERS_FIRST } from "../words/cautions.ts";
@@ -92,11 +94,17 @@ export function CheckListSheet({ facts, hiker, who }: { facts: PaperFacts; hiker
   if (!leg) return null;
   const pieces = plan.kit.filter((_, p) => result.carrier[p * result.legs.length + leg.index] === who);
   const groups = [...new Set(pieces.map(({ group }) => group))];
+  const { kitDays, kitLitres } = useSettings.getState();
+  const pack = typicalPack(leg, who, { days: kitDays, litres: kitLitres });
   return (
     <>
       <h2>To pack: {hiker.name}</h2>
       <p className="small" dir="auto">
         For leg {leg.index + 1}, from {stopName(plan, leg.fromStopId)}.
+      </p>
+      <p className="small">
+        Base {say.kg(pack.baseKg)}; {say.kg(pack.totalKg)} with fuel, {say.days(kitDays)} of food and {say.L(kitLitres)} of
+        water.
       </p>
       <div className="two">
         {groups.map((group) => (

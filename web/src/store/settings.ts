@@ -2,6 +2,7 @@
 import { LEVER_TARGETS, type LeverTarget, type OwnWord } from "@gepack/core";
 import { create } from "zustand";
 import { readSetting, writeSetting } from "../data/plans.ts";
+import { KIT_UNITS, type KitUnit } from "../units/kitMass.ts";
 
 export type Theme = "light" | "dark" | "night" | "system";
 
@@ -22,6 +23,10 @@ export interface Settings {
   leverTarget: LeverTarget;
   /** In which units a new trip is planned; empty until somebody has chosen. */
   newTripUnits: "" | "metric" | "imperial";
+  /** In what the lists of kit are told, and with how many days of food and litres a pack is told. */
+  kitUnit: KitUnit;
+  kitDays: number;
+  kitLitres: number;
   /** What was found last in the palette, newest first. */
   found: readonly string[];
 }
@@ -38,6 +43,9 @@ export const useSettings = create<Settings>(() => ({
   paperSize: "",
   leverTarget: "heaviest",
   newTripUnits: "",
+  kitUnit: "plan",
+  kitDays: 3,
+  kitLitres: 1,
   found: [],
 }));
 
@@ -54,6 +62,9 @@ const KEPT: {
   paperSize: { read: String },
   leverTarget: { read: (text) => LEVER_TARGETS.find((one) => one === text) ?? "heaviest" },
   newTripUnits: { read: (text) => (text === "metric" || text === "imperial" ? text : "") },
+  kitUnit: { read: (text) => KIT_UNITS.find((unit) => unit === text) ?? "plan" },
+  kitDays: { read: (text) => Number(text) || 0 },
+  kitLitres: { read: (text) => Number(text) || 0 },
   found: { read: (text) => text.split("\n"), write: (found) => found.join("\n") },
 };
 

@@ -3,6 +3,7 @@ import { kitWeights, type LegResult, type Plan, type PlanResult } from "@gepack/
 import { ticksOf } from "../../edit/ticks.ts";
 import { firstName, stopName } from "../../words/names.ts";
 import { sayIn } from "../../words/say.ts";
+import { slate } from "./slate.ts";
 
 interface Props {
   plan: Plan;
@@ -40,7 +41,7 @@ export function Weights({ plan, result, leg, who }: Props) {
             className="overflow-hidden border-r border-sheet px-1 text-xs leading-6 whitespace-nowrap text-on-pine"
             style={{
               width: `${(100 * packedG) / Math.max(1, weights.baseG)}%`,
-              background: `color-mix(in srgb, var(--span) ${100 - Math.min(36, 6 * i)}%, var(--sheet))`,
+              background: slate(i),
             }}
           >
             {group}

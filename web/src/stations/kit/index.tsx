@@ -1,17 +1,16 @@
 /** Kit as lanes under the Line: every piece's spans from stop to stop, base weight along the bottom. */
 import { lazy, Suspense, useCallback, useMemo, useState } from "react";
-import { isTakenAlong, type DemandKind, type Hiker, type Piece, type Plan } from "@gepack/core";
+import { isTakenAlong, type DemandKind, type Hiker, type Piece, type Plan, type PlanResult } from "@gepack/core";
 import { listFor } from "../../edit/kit.ts";
 import { addRows } from "../../edit/rows.ts";
-import { useLine } from "../../line/scale.ts";
+import { useLine, type LineFrame } from "../../line/scale.ts";
 import { useSelection } from "../../store/selection.ts";
 import { useLooked } from "../../ui/useLooked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
-import { LaneBoard } from "../../ui/Lanes.tsx";
+import { LaneBoard, LaneField } from "../../ui/Lanes.tsx";
 import { Fold } from "../../ui/Fold.tsx";
 import { Empty } from "../../ui/Panel.tsx";
 import { useKept } from "../../ui/useKept.ts";
-import { quantity } from "../../units/quantity.ts";
 import { checkStation } from "../../words/checks/index.ts";
 import { counted } from "../../words/counted.ts";
 import { sayIn } from "../../words/say.ts";
@@ -21,6 +20,8 @@ import { BaseWeights } from "./BaseWeights.tsx";
 import { DemandLanes } from "./DemandLanes.tsx";
 import { DemandPanel } from "./DemandPanel.tsx";
 import { isShown, PieceFilter, type Filter } from "./PieceFilter.tsx";
+import { GroupSteps } from "./GroupSteps.tsx";
+import { KitHead, useGroupWords } from "./KitHead.tsx";
 import { KitImport } from "./KitImport.tsx";
 import { KitTools } from "./KitTools.tsx";
 import { SelectBar } from "./SelectBar.tsx";
@@ -76,10 +77,12 @@ export default function Kit({ plan, result }: ScreenProps) {
     [order],
   );
   const leg = result.legs[legIndex]!;
+  const groupWords = useGroupWords(plan, result, leg, hikerIndex);
   const open = result.checks.filter((check) => checkStation(check) === "kit" && check.severity !== "note");
 
   return (
     <section aria-label="Kit" className="reads-as-text bg-sheet">
+      {plan.kit.length > 0 && <KitHead plan={plan} result={result} leg={leg} who={hikerIndex} />}
       <div className="flex flex-wrap items-center gap-3 border-b border-rule px-[18px] py-2">
         <AddButton list="kit" rows={plan.kit} className="btn-strong" onClick={() => setEditing("new")}>
           Add item
@@ -145,17 +148,7 @@ export default function Kit({ plan, result }: ScreenProps) {
             const pieces = shown.filter((piece) => piece.group === group);
             return (
               <section key={group} aria-label={group} className="relative">
-                <h2 className="m-0 px-[18px] pt-1.5 pb-0.5 text-sm font-bold text-pine">
-                  {group}{" "}
-                  <span className="font-medium text-muted">
-                    {quantity(
-                      "smallMass",
-                      pieces.reduce((sum, piece) => sum + piece.massG * piece.quantity, 0),
-                      plan.trip.units,
-                    )}{" "}
-                    in all
-                  </span>
-                </h2>
+                <GroupName name={group} words={groupWords(group)} result={result} frame={frame} />
                 {pieces.map((piece) => (
                   <KitRow
                     key={piece.id}
@@ -199,6 +192,35 @@ export default function Kit({ plan, result }: ScreenProps) {
         </Suspense>
       )}
     </section>
+  );
+}
+
+const GROUP_PX = 26;
+
+/** A group of the list: its grams now, its share, and how they go along the trail. */
+function GroupName({
+  name,
+  words: { now, share, inAll, packedG },
+  result,
+  frame,
+}: {
+  name: string;
+  words: ReturnType<ReturnType<typeof useGroupWords>>;
+  result: PlanResult;
+  frame: LineFrame;
+}) {
+  return (
+    <div className="relative" style={{ minHeight: GROUP_PX }}>
+      <LaneField>
+        <GroupSteps packedG={packedG} result={result} frame={frame} heightPx={GROUP_PX} />
+      </LaneField>
+      <h2 className="relative m-0 px-[18px] pt-1.5 pb-0.5 text-sm font-bold text-pine">
+        {name}{" "}
+        <span className="font-medium text-muted">
+          {now}, {share} %; {inAll} in all
+        </span>
+      </h2>
+    </div>
   );
 }
 
