@@ -14,7 +14,13 @@ export interface Shown {
   whole: boolean;
 }
 
-const KINDS: Record<string, QuantityKind> = { kg: "mass", g: "smallMass", L: "volume", C: "temperature", cm: "stature" };
+const KINDS: Record<string, QuantityKind> = {
+  kg: "mass",
+  g: "smallMass",
+  L: "volume",
+  C: "temperature",
+  cm: "stature",
+};
 /** Digits after the point, by unit; none where it is not named. */
 // prettier-ignore
 const DIGITS: Record<string, number> = {

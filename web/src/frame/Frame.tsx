@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
+import { useAsking } from "../store/asking.ts";
 import { begin } from "../store/opening.ts";
 import { useDocument } from "../store/documentState.ts";
 import { dismissNotice, useNotice } from "../store/notices.ts";
@@ -20,6 +21,7 @@ import { useTheme } from "./useTheme.ts";
 import { Welcome } from "./Welcome.tsx";
 
 const Toasts = lazy(() => import("./Toasts.tsx"));
+const Asking = lazy(() => import("./Asking.tsx"));
 const PaperDialog = lazy(() => import("../paper/PaperDialog.tsx"));
 
 export default function Frame({ station }: { station: string }) {
@@ -27,6 +29,7 @@ export default function Frame({ station }: { station: string }) {
   const notice = useNotice((state) => state.notice);
   const isOutdated = useDocument((state) => state.isOutdated);
   const asksPaper = usePapers((state) => state.request !== undefined);
+  const isAsked = useAsking((state) => state.question !== undefined);
   useEffect(begin, []);
   useEffect(() => {
     document.addEventListener("astro:before-swap", swapStation);
@@ -63,6 +66,11 @@ export default function Frame({ station }: { station: string }) {
       {plan && result && asksPaper && (
         <Suspense fallback={null}>
           <PaperDialog plan={plan} result={result} />
+        </Suspense>
+      )}
+      {isAsked && (
+        <Suspense fallback={null}>
+          <Asking />
         </Suspense>
       )}
       <Telling />

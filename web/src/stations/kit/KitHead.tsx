@@ -16,7 +16,7 @@ interface Props {
 }
 
 const UNIT_WORDS: Record<KitUnit, string> = {
-  plan: "as in Setup",
+  plan: "the trip’s units",
   g: "g",
   kg: "kg",
   oz: "oz",
@@ -43,7 +43,7 @@ export function KitHead({ plan, result, leg, who }: Props) {
         <b>{kg(pack.totalKg)}</b> with fuel,
         <NumberField
           bare
-          className="w-[52px]"
+          className="w-[40px] border-b border-dashed border-pine"
           label="Days of food"
           value={days}
           units={units}
@@ -55,7 +55,7 @@ export function KitHead({ plan, result, leg, who }: Props) {
         days’ food and
         <NumberField
           bare
-          className="w-[56px]"
+          className="w-[44px] border-b border-dashed border-pine"
           label="Water carried"
           kind="volume"
           value={litres}
@@ -64,7 +64,7 @@ export function KitHead({ plan, result, leg, who }: Props) {
           max={MOST_L}
           onCommit={(next) => remember("kitLitres", next)}
         />
-        {units.volume} of water
+        {units.volume} of water <span className="text-sm text-muted">in</span>
         <Pick
           bare
           label="Weights in"
@@ -82,7 +82,12 @@ export function KitHead({ plan, result, leg, who }: Props) {
         parts={[
           ...weights.groups
             .filter(({ packedG }) => packedG > 0)
-            .map(({ group, packedG }, i) => ({ name: group, kg: packedG / 1000, colour: slate(i) })),
+            .map(({ group, packedG }, i) => ({
+              name: group,
+              kg: packedG / 1000,
+              colour: slate(i),
+              isNamed: i < MOST_NAMED,
+            })),
           { name: "food", kg: pack.foodKg, colour: "var(--food)" },
           { name: "water", kg: pack.waterKg, colour: "var(--water)" },
           { name: "fuel and consumables", kg: pack.usedUpKg, colour: "var(--fuel)" },
@@ -95,8 +100,12 @@ export function KitHead({ plan, result, leg, who }: Props) {
   );
 }
 
+/** Dark enough, and wide enough, to be written on. */
+const MOST_NAMED = 3;
+const NAMED_SHARE = 0.07;
+
 interface BeamProps {
-  parts: readonly { name: string; kg: number; colour: string }[];
+  parts: readonly { name: string; kg: number; colour: string; isNamed?: boolean }[];
   comfortKg: number;
   scaleKg: number;
   say: (kg: number) => string;
@@ -112,14 +121,14 @@ function Beam({ parts, comfortKg, scaleKg, say }: BeamProps) {
       className="relative h-[24px]"
     >
       <div className="flex h-full">
-        {parts.map(({ name, kg, colour }) => (
+        {parts.map(({ name, kg, colour, isNamed = false }) => (
           <span
             key={name}
             title={`${name}: ${say(kg)}`}
             className="overflow-hidden border-r border-sheet px-1 text-xs leading-6 whitespace-nowrap text-on-pine"
             style={{ width: share(kg), background: colour }}
           >
-            {kg / scaleKg > 0.07 ? name : ""}
+            {isNamed && kg / scaleKg > NAMED_SHARE ? name : ""}
           </span>
         ))}
       </div>

@@ -1,5 +1,5 @@
 /** Today: made for one thumb in the tent. All that can be known stands there; what one adds is kept as it is typed. */
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import {
   dayNumber,
@@ -22,6 +22,7 @@ import { FELT_WORDS, LEFT_WORDS, leftFigure, shortWords } from "../../words/log.
 import { firstName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 import { PieceEvents } from "./PieceEvents.tsx";
+import { endWords, readEnd } from "./endPlace.ts";
 import { nameAt, namedPlaces, nextDate, openCard, waterAhead } from "./today.ts";
 import type { CardInHand } from "./useCard.ts";
 import { WaterSeen } from "./WaterSeen.tsx";
@@ -42,10 +43,19 @@ export function TodayCard({ plan, result, hand, say }: Props) {
   const { profile } = result;
   const places = useMemo(() => namedPlaces(plan, result), [plan, result]);
   const { planned, before } = useMemo(() => openCard(plan, result, card.date), [plan, result, card.date]);
-  const isThere = isWalked(profile, card);
   const fromNode = before?.toNode ?? 0;
-  const toNode = Math.max(fromNode, isThere ? nodeOf(profile, card) : fromNode);
-  const [fromM, toM] = [walkedOf(profile, fromNode), walkedOf(profile, toNode)];
+  const fromM = walkedOf(profile, fromNode);
+  const [typed, setTyped] = useState("");
+  const pending =
+    typed.trim() === ""
+      ? undefined
+      : readEnd(typed, { places, nearM: planned?.toM ?? fromM, fromM, profile, units: plan.trip.units });
+  const end = pending && !("error" in pending) ? pending : undefined;
+  // What is typed is shown as it would be kept.
+  const ends = end ?? card;
+  const isThere = isWalked(profile, ends);
+  const toNode = Math.max(fromNode, isThere ? nodeOf(profile, ends) : fromNode);
+  const toM = walkedOf(profile, toNode);
   const climb = (values: ArrayLike<number>): number => {
     let sum = 0;
     for (let c = fromNode; c < toNode; c++) sum += values[c]!;
@@ -64,12 +74,22 @@ export function TodayCard({ plan, result, hand, say }: Props) {
   );
   const leftPlanned = (what: "food" | "fuel"): number | undefined =>
     rations?.last.card.date === card.date ? plannedLeft(result, toNode, what) : undefined;
+  const form = useRef<HTMLElement>(null);
+  /** What is still in a field counts, on a device that leaves the focus there too; what was refused is shown first. */
+  const saveDay = (): void => {
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    if (pending && "error" in pending) return;
+    const refused = form.current?.querySelector<HTMLElement>("[aria-invalid=true]");
+    if (refused) return refused.focus();
+    void hand.save(end);
+    setTyped("");
+  };
   const step = (days: number): void => hand.open(isoOfDay(dayNumber(card.date)! + days));
   const ahead = useMemo(() => waterAhead(result, toNode), [result, toNode]);
   const field = { units: plan.trip.units } as const;
   const placeName = nameAt(places, toM) ?? say.distance(toM);
   return (
-    <section aria-label="Today" className="is-form grid gap-3 px-[18px] py-3 text-base" data-testid="today">
+    <section ref={form} aria-label="Today" className="is-form grid gap-3 px-[18px] py-3 text-base" data-testid="today">
       <div className="flex flex-wrap items-center gap-2">
         <button
           className="btn min-h-[44px]"
@@ -100,6 +120,15 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         />
         {isKept && <span className="text-sm text-muted">saved</span>}
       </div>
+      {ahead && (
+        <p className="m-0 font-bold" data-testid="water-ahead">
+          Next water in {say.distance(ahead.distanceM)}. Carry from here:{" "}
+          {ahead.litres
+            .map((litres, who) => `${plan.hikers.length > 1 ? `${firstName(plan.hikers[who]!)} ` : ""}${say.L(litres)}`)
+            .join(", ")}
+          .
+        </p>
+      )}
       <div>
         <h2 className="m-0 text-2xl font-extrabold">
           {say.distance(toM - fromM)}, {say.height(climb(profile.climbM))} up
@@ -112,27 +141,18 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           {profile.hasHeights &&
             ` · ${say.height(profile.heightM[fromNode]!)} → ${say.height(profile.heightM[toNode]!)}`}
         </p>
-        {ahead && (
-          <p className="m-0 font-bold" data-testid="water-ahead">
-            Next water in {say.distance(ahead.distanceM)}. Carry from here:{" "}
-            {ahead.litres
-              .map(
-                (litres, who) => `${plan.hikers.length > 1 ? `${firstName(plan.hikers[who]!)} ` : ""}${say.L(litres)}`,
-              )
-              .join(", ")}
-            .
-          </p>
-        )}
         {!isThere && <p className="m-0 text-caution">That place is off your route: choose where the day ended.</p>}
       </div>
       <WhereTo
-        plan={plan}
         result={result}
         places={places}
         fromM={fromM}
         plannedM={planned?.toM}
         say={say}
         onPlace={change}
+        typed={typed}
+        onType={setTyped}
+        pending={pending}
       />
       <div className="grid grid-cols-2 gap-2">
         <BlankNumber
@@ -279,9 +299,9 @@ export function TodayCard({ plan, result, hand, say }: Props) {
           className="btn btn-strong min-h-[48px] flex-[2] justify-center text-lg"
           disabled={hand.saved !== undefined}
           title={hand.saved && "Change something of this day first, or open another."}
-          onClick={() => void hand.save()}
+          onClick={saveDay}
         >
-          Save day
+          Save day: {end ? endWords(end, { profile, places, fromM, say }) : say.distance(toM - fromM)}
         </button>
       </div>
     </section>

@@ -1,14 +1,13 @@
 /** Where the day ended: as planned, here again, a place by two letters, a distance, or where the device is. */
 import { useEffect, useState } from "react";
 import { Crosshair, LocateFixed } from "lucide-react";
-import { locate, nodeOf, walkedOf, type LogDay, type Plan, type PlanResult, type WalkedM } from "@gepack/core";
+import { locate, nodeOf, walkedOf, type LogDay, type PlanResult, type WalkedM } from "@gepack/core";
 import { askForPoint } from "../../store/picking.ts";
 import type { Say } from "../../words/say.ts";
-import { endAt, endAtPlace, endNear, readEnd, type EndFields } from "./endPlace.ts";
+import { endAt, endAtPlace, endNear, endWords, type EndFields } from "./endPlace.ts";
 import { findPlaces, nearestPlaces, type NamedPlace } from "./today.ts";
 
 interface Props {
-  plan: Plan;
   result: PlanResult;
   places: readonly NamedPlace[];
   /** The evening before, and where the day was planned to end. */
@@ -16,6 +15,10 @@ interface Props {
   plannedM: WalkedM | undefined;
   say: Say;
   onPlace: (fields: Partial<LogDay>) => void;
+  /** What stands in the field, and what it would keep. */
+  typed: string;
+  onType: (text: string) => void;
+  pending: EndFields | { error: string } | undefined;
 }
 
 const MOST_FOUND = 6;
@@ -24,8 +27,7 @@ const MOST_NEAR = 2;
 const MOST_OFF_M = 3000;
 const LOCATE_MS = 20_000;
 
-export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }: Props) {
-  const [typed, setTyped] = useState("");
+export function WhereTo({ result, places, fromM, plannedM, say, onPlace, typed, onType, pending }: Props) {
   const [notice, setNotice] = useState<string>();
   const { profile } = result;
   useEffect(() => () => askForPoint(undefined), []);
@@ -33,14 +35,14 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
   const near = nearestPlaces(places, plannedM ?? fromM, MOST_NEAR);
   const take = (fields: EndFields): void => {
     onPlace(fields);
-    setTyped("");
+    onType("");
     setNotice(undefined);
   };
   const end = (alongM: WalkedM): void => take(endAt(profile, alongM));
   const takeTyped = (): void => {
-    const read = readEnd(typed, { places, nearM: plannedM ?? fromM, profile, units: plan.trip.units });
-    if ("error" in read) setNotice(read.error);
-    else take(read);
+    if (pending === undefined) return;
+    if ("error" in pending) setNotice(pending.error);
+    else take(pending);
   };
   const takeFix = (): void => {
     setNotice("Getting your position…");
@@ -66,11 +68,17 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
           placeholder="two letters of a place, or a distance"
           value={typed}
           onChange={(event) => {
-            setTyped(event.target.value);
+            onType(event.target.value);
             setNotice(undefined);
           }}
           onKeyDown={(event) => event.key === "Enter" && takeTyped()}
+          onBlur={takeTyped}
         />
+        {pending && !("error" in pending) && (
+          <p className="m-0 basis-full text-sm" data-testid="typed-end">
+            {endWords(pending, { profile, places, fromM, say })}
+          </p>
+        )}
         <button className="btn min-h-[44px]" onClick={() => end(fromM)}>
           Rest day here
         </button>
@@ -115,7 +123,12 @@ export function WhereTo({ plan, result, places, fromM, plannedM, say, onPlace }:
         </div>
       )}
       {found.length > 0 && (
-        <ul aria-label="Places found" className="m-0 list-none border border-rule p-0">
+        <ul
+          aria-label="Places found"
+          className="m-0 list-none border border-rule p-0"
+          // The field keeps what is typed until one is chosen.
+          onMouseDown={(event) => event.preventDefault()}
+        >
           {found.map((place) => (
             <li key={`${place.kind} ${place.alongM} ${place.name}`}>
               <button

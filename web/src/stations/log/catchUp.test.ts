@@ -11,7 +11,8 @@ import {
 } from "@gepack/core";
 import { planWith, straightTrack } from "../../../test/plans.ts";
 import { MOST_CATCH_DAYS, plannedRows, recordRows, rowDistances } from "./catchUp.ts";
-import { endNear, readEnd } from "./endPlace.ts";
+import { endNear, readEnd, endWords, type EndFields } from "./endPlace.ts";
+import { sayIn } from "../../words/say.ts";
 import { namedPlaces, openCard, type NamedPlace } from "./today.ts";
 
 let plan: Plan;
@@ -113,5 +114,13 @@ test("where a day ended is read as a place or a distance, and told what is allow
   expect(readEnd("-4", context)).toHaveProperty("error");
   expect(readEnd("900 km", context)).toMatchObject({ error: expect.stringMatching(/^The hike is \d/) as string });
   expect(readEnd("?", context)).toMatchObject({ error: expect.stringContaining("two letters") as string });
+  // From the evening before a bare number is the day's; said to be along the trail, or too much for a day, it is not.
+  const evening = { ...context, fromM: 20_000 as WalkedM };
+  expect(readEnd("12", evening)).toMatchObject({ trackM: 32_000 });
+  expect(readEnd("km 32", evening)).toMatchObject({ trackM: 32_000 });
+  expect(readEnd("75", evening)).toMatchObject({ trackM: 75_000 });
+  expect(readEnd("20", evening)).toMatchObject({ stopId: "mill", night: "stop" });
+  const said = { profile: result.profile, places, fromM: 20_000 as WalkedM, say: sayIn(plan) };
+  expect(endWords(readEnd("12", evening) as EndFields, said)).toMatch(/^12 km today, to 32 km/);
   expect(endNear(result.profile, places, 39_900 as WalkedM)).toMatchObject({ stopId: "mill" });
 });

@@ -26,7 +26,7 @@ export interface CardInHand {
   /** What is in hand of this day is dropped. */
   drop: () => void;
   /** Saves the day and opens the next; what could not be stored stays in hand. */
-  save: () => Promise<void>;
+  save: (fields?: Partial<LogDay>) => Promise<void>;
   /** The day saved last, until the next card is touched or its step is undone. */
   saved: LogDay | undefined;
   takeBack: () => void;
@@ -68,7 +68,10 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
     },
     open,
     drop: () => dropCard(card),
-    save: async () => {
+    save: async (fields = {}) => {
+      // What a field gave up a moment ago is in it.
+      const card = withoutBlanks({ ...(newest.current.cards[date] ?? fresh), ...fields });
+      if (Object.keys(fields).length > 0) put(card);
       if (!(await keepCards([card], result))) return;
       dropCard(card);
       // What was typed while it was being stored stays in hand.

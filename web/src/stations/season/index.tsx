@@ -2,12 +2,12 @@
 import { useDeferredValue, useState } from "react";
 import { ToggleGroup } from "radix-ui";
 import { dayNumber, isoOfDay } from "@gepack/core";
+import { movingStart, startOn } from "../../edit/startDate.ts";
 import { edit, endTrial, tryOut } from "../../store/document.ts";
 import { report } from "../../store/notices.ts";
 import { remember, useSettings } from "../../store/settings.ts";
 import { conditionsOf } from "../worked.ts";
 import { CheckList } from "../../ui/CheckList.tsx";
-import { dayMonth } from "../../units/quantity.ts";
 import { checkStation, distinct } from "../../words/checks/index.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { BestStart } from "./BestStart.tsx";
@@ -34,12 +34,12 @@ export default function Season({ plan, result }: ScreenProps) {
   const tryOn = (startDate: string): void => {
     tryOut((draft) => void (draft.trip.startDate = startDate)).catch(report);
   };
-  const startOn = (startDate: string): void => {
-    void edit(`Start on ${dayMonth(startDate)}`, (draft) => void (draft.trip.startDate = startDate));
-  };
   const stepBy = (byDays: number): void => {
     const words = `Start ${Math.abs(byDays) === 1 ? "a day" : "a week"} ${byDays < 0 ? "earlier" : "later"}`;
-    void edit(words, ({ trip: moved }) => void (moved.startDate = isoOfDay(dayNumber(moved.startDate)! + byDays)));
+    const later = (date: string): string => isoOfDay(dayNumber(date)! + byDays);
+    movingStart(plan, later(trip.startDate), () =>
+      edit(words, ({ trip: moved }) => void (moved.startDate = later(moved.startDate))),
+    );
   };
   const units = trip.units;
   return (
@@ -77,7 +77,7 @@ export default function Season({ plan, result }: ScreenProps) {
         plane={plane}
         shown={shown}
         allYear={allYear}
-        onMove={startOn}
+        onMove={(date) => startOn(plan, date)}
         onStep={stepBy}
         onTry={tryOn}
         onLeave={endTrial}
@@ -97,7 +97,7 @@ export default function Season({ plan, result }: ScreenProps) {
         <span>dashed line: coldest night your sleep system handles</span>
       </div>
       <div className="px-[18px]">
-        <BestStart plan={plan} onTake={startOn} />
+        <BestStart plan={plan} onTake={(date) => startOn(plan, date)} />
         <Conditions plan={plan} result={settled} rows={rows} />
         <LegWhys plan={plan} result={settled} />
         <div className="my-3">

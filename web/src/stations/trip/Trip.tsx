@@ -2,15 +2,16 @@
 import type { Plan, PlanResult } from "@gepack/core";
 import { turnRound } from "../../edit/direction.ts";
 import { setFields } from "../../edit/rows.ts";
+import { startOn } from "../../edit/startDate.ts";
 import { edit } from "../../store/document.ts";
 import { DateField } from "../../ui/DateField.tsx";
 import { Fields } from "../../ui/FieldNumber.tsx";
 import { NameField } from "../../ui/NameField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { longDate } from "../../units/date.ts";
-import { dayMonth } from "../../units/quantity.ts";
 
-export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResult }) {
+export function Trip({ plan, result }: { plan: Plan; result: PlanResult }) {
+  const { trip } = plan;
   const days = result.walkDays + result.zeroDays;
   return (
     <Fields title="Trip" note={`As planned, it ends on ${longDate(result.finishDate)}, after ${days} days.`}>
@@ -24,7 +25,7 @@ export function Trip({ plan: { trip }, result }: { plan: Plan; result: PlanResul
         value={trip.startDate}
         near={trip.startDate}
         required
-        onCommit={(date) => void edit(`Start ${dayMonth(date)}`, (draft) => void (draft.trip.startDate = date))}
+        onCommit={(date) => startOn(plan, date)}
       />
       <DateField
         label="Finish by"
