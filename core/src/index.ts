@@ -56,6 +56,7 @@ export {
   REPORTS,
   RIDE,
   RIDES,
+  VERDICTS,
   ROLES,
   RULES,
   SERVICES,
@@ -193,6 +194,7 @@ export { comesWithin, meanTransitDays, sendingDays } from "./stops/post.ts";
 export { readNormals, type NormalsReading } from "./season/pasteNormals.ts";
 export { PLANE_QUANTITIES, type PlaneQuantity } from "./conditions/placeYear.ts";
 export { calendarDays, writeDaysCsv, type CalendarDay } from "./file/days.ts";
+export { ADVICE_FORMAT, advisedPieces, readAdvice, type AdviceFile, type Advised } from "./file/advice.ts";
 export { placeRows, type PlaceRow } from "./file/places.ts";
 export { legSheet, type LegSheet } from "./file/sheet.ts";
 export { writeGeoJson, writeGpx, writeMileTable, type OpenInput } from "./file/open.ts";

@@ -1,6 +1,6 @@
 /** Own trails of five kinds: from the file to a first plan that a hiker nods at, at a desk and on a phone. */
 import type { Page } from "@playwright/test";
-import { expect, test } from "./fixtures.ts";
+import { asFile, expect, test } from "./fixtures.ts";
 import { OWN_TRAILS } from "./trails.ts";
 
 const SIZES = [
@@ -19,7 +19,7 @@ for (const { units, width, height, kmPer, mPer, kgPer } of SIZES)
       await page.setViewportSize({ width, height });
       await page.goto("/begin/");
       await page.getByLabel("Units").selectOption(units);
-      await page.getByTestId("gpx-file").setInputFiles(file);
+      await page.getByTestId("gpx-file").setInputFiles(asFile(...file));
       const preview = page.getByTestId("preview");
       await expect(preview).toContainText("of climb");
       const facts = await preview.innerText();

@@ -1,9 +1,8 @@
 /** Five made-up trails as people have them, in five formats, with what is true of them. */
-import { asFile } from "./fixtures.ts";
-
 export interface OwnTrail {
   name: string;
-  file: ReturnType<typeof asFile>;
+  /** Its name, and what is in it. */
+  file: readonly [name: string, text: string];
   lengthKm: number;
   climbM: number;
   /** How many places of each kind the file has. */
@@ -123,7 +122,7 @@ const kml = (ground: Ground, spots: readonly Spot[]): string =>
 export const OWN_TRAILS: readonly OwnTrail[] = [
   {
     name: "huts and villages, GPX",
-    file: asFile("huts.gpx", gpx(huts, hutSpots)),
+    file: ["huts.gpx", gpx(huts, hutSpots)],
     lengthKm: huts.km,
     climbM: climbOf(huts),
     kinds: { stops: 9, water: 21 },
@@ -144,7 +143,7 @@ export const OWN_TRAILS: readonly OwnTrail[] = [
   },
   {
     name: "from bed to bed, KML",
-    file: asFile("inns.kml", kml(inns, innSpots)),
+    file: ["inns.kml", kml(inns, innSpots)],
     lengthKm: inns.km,
     climbM: climbOf(inns),
     kinds: { stops: 14, water: 19 },
@@ -153,7 +152,7 @@ export const OWN_TRAILS: readonly OwnTrail[] = [
   },
   {
     name: "desert with unlisted water, GeoJSON",
-    file: asFile("desert.geojson", features(desert, desertSpots, "notes")),
+    file: ["desert.geojson", features(desert, desertSpots, "notes")],
     lengthKm: desert.km,
     climbM: climbOf(desert),
     kinds: { stops: 3, water: 6 },
@@ -162,7 +161,7 @@ export const OWN_TRAILS: readonly OwnTrail[] = [
   },
   {
     name: "a wild traverse with one place for boxes, GeoJSON",
-    file: asFile("wild.geojson", features(wild, wildSpots, "info")),
+    file: ["wild.geojson", features(wild, wildSpots, "info")],
     lengthKm: wild.km,
     climbM: climbOf(wild),
     kinds: { stops: 1, water: 29, camps: 9 },

@@ -40,7 +40,7 @@ test("what the figures say is that of the legs of its pieces, and follows the li
   const snow = (limit: number) => decide({ pieceIds: ["spikes"], condition: { of: "snow-over", limit } }).found!;
   expect(snow(5).have).toBeCloseTo(10, 1);
   expect([snow(5).isSo, snow(15).isSo]).toEqual([true, false]);
-  expect(decide({ pieceIds: ["poles"], condition: { of: "snow-over", limit: 0 } }).found).toEqual({
+  expect(decide({ pieceIds: ["poles"], condition: { of: "snow-over", limit: 0 } }).found).toMatchObject({
     have: 0,
     isSo: false,
   });
@@ -51,4 +51,29 @@ test("what the figures say is that of the legs of its pieces, and follows the li
   expect(dry.found!.have).toBe(Math.max(...dry.legs[1]!.hikers[0]!.carries.map(({ litres }) => litres)));
   expect(dry.found!.isSo).toBe(true);
   expect(decide({ pieceIds: [], condition: { of: "snow-over", limit: 0 } }).found).toBeUndefined();
+});
+
+test("rain and wind are those of the days of its legs; a forecast that covers them is used, and counted", () => {
+  const spikes = (condition: object, more: object = {}) => {
+    const plan = { ...made({ pieceIds: ["spikes"], condition }, 5), ...more };
+    const result = computePlan(plan, tracks);
+    return { days: result.days.filter(({ legIndex }) => legIndex === 2), found: decisionsOf(plan, result)[0]!.found! };
+  };
+  const wet = spikes({ of: "wet-over", limit: 0.1 });
+  expect(wet.found.have).toBeCloseTo(
+    wet.days.reduce((sum, { wetChance }) => sum + wetChance, 0),
+    9,
+  );
+  expect(wet.found).toMatchObject({ isSo: wet.found.have > 0.1, forecastDays: 0, days: wet.days.length });
+  expect(spikes({ of: "wet-over", limit: wet.days.length }).found.isSo).toBe(false);
+  const wind = spikes({ of: "wind-over", limit: 0 });
+  expect(wind.found.have).toBe(Math.max(...wind.days.map(({ windMps }) => windMps)));
+  const date = wet.days[0]!.date;
+  const { climate } = made({ pieceIds: ["spikes"] }, 5);
+  const forecasts = [
+    { id: "f", name: "F", issued: date, fromM: 80_000, toM: 120_000, heightM: 100, days: [{ date, lowC: 2, highC: 14, wetChance: 1 }] },
+  ];
+  const told = spikes({ of: "wet-over", limit: 0.1 }, { climate: { ...climate, forecasts } });
+  expect(told.found.forecastDays).toBe(1);
+  expect(told.found.have).toBeGreaterThan(wet.found.have);
 });

@@ -14,11 +14,11 @@ export interface Decision {
   legIndex: number | undefined;
   /** What is carried more when it is taken, grams; less than nothing where it replaces something heavier. */
   takenG: number;
-  /** What the figures say now: in the unit of the condition, and whether it is so. Only as good as they are. */
-  found: { have: number; isSo: boolean } | undefined;
+  /** What the figures say now, in the unit of the condition, whether it is so, and how many of its days a forecast covers. */
+  found: { have: number; isSo: boolean; forecastDays: number; days: number } | undefined;
 }
 
-export function decisionsOf(plan: Plan, result: Pick<TripFigures, "legs">): Decision[] {
+export function decisionsOf(plan: Plan, result: Pick<TripFigures, "legs" | "days">): Decision[] {
   return plan.decisions.map((choice): Decision => {
     const comes = piecesOf(plan, choice.pieceIds);
     const otherwise = piecesOf(plan, choice.otherwiseIds);
@@ -30,7 +30,7 @@ export function decisionsOf(plan: Plan, result: Pick<TripFigures, "legs">): Deci
       decideBy: first?.by,
       legIndex: first?.legIndex,
       takenG: gramsOf(comes) - gramsOf(otherwise),
-      found: foundOf(choice, [...comes, ...otherwise], result.legs),
+      found: foundOf(plan, choice, [...comes, ...otherwise], result),
     };
   });
 }
@@ -60,7 +60,12 @@ function legOut(legs: readonly LegResult[], stopId: string): LegResult | undefin
 }
 
 /** Of all legs on which one of the pieces is meant to be. */
-function foundOf({ condition }: PlanDecision, pieces: readonly Piece[], legs: readonly LegResult[]): Decision["found"] {
+function foundOf(
+  { climate }: Plan,
+  { condition }: PlanDecision,
+  pieces: readonly Piece[],
+  { legs, days: allDays }: Pick<TripFigures, "legs" | "days">,
+): Decision["found"] {
   if (!condition) return undefined;
   const on = legs.filter(({ index }) =>
     pieces.some((piece) =>
@@ -72,20 +77,34 @@ function foundOf({ condition }: PlanDecision, pieces: readonly Piece[], legs: re
     ),
   );
   if (on.length === 0) return undefined;
-  switch (condition.of) {
-    case "night-below": {
-      const have = Math.min(...on.map(({ coldNightC }) => coldNightC));
-      return { have, isSo: have < condition.limit };
-    }
-    case "snow-over": {
-      const have = on.reduce((sum, { snowM }) => sum + snowM, 0) / 1000;
-      return { have, isSo: have > condition.limit };
-    }
-    case "carry-over": {
-      const have = Math.max(
-        ...on.flatMap(({ hikers }) => hikers.flatMap(({ carries }) => carries.map((c) => c.litres))),
-      );
-      return { have, isSo: have > condition.limit };
-    }
+  const indices = new Set(on.map(({ index }) => index));
+  const days = allDays.filter(({ legIndex }) => indices.has(legIndex));
+  const told = new Set(climate.forecasts.flatMap((forecast) => forecast.days.map(({ date }) => date)));
+  const have = figureOf(condition.of, on, days);
+  return {
+    have,
+    isSo: condition.of === "night-below" ? have < condition.limit : have > condition.limit,
+    forecastDays: days.filter(({ date }) => told.has(date)).length,
+    days: days.length,
+  };
+}
+
+/** Degrees, kilometres, litres, wet days to expect, metres per second at the walker. */
+function figureOf(
+  of: NonNullable<PlanDecision["condition"]>["of"],
+  legs: readonly LegResult[],
+  days: TripFigures["days"],
+): number {
+  switch (of) {
+    case "night-below":
+      return Math.min(...legs.map(({ coldNightC }) => coldNightC));
+    case "snow-over":
+      return legs.reduce((sum, { snowM }) => sum + snowM, 0) / 1000;
+    case "carry-over":
+      return Math.max(...legs.flatMap(({ hikers }) => hikers.flatMap(({ carries }) => carries.map((c) => c.litres))));
+    case "wet-over":
+      return days.reduce((sum, { wetChance }) => sum + wetChance, 0);
+    case "wind-over":
+      return days.reduce((most, { windMps }) => Math.max(most, windMps), 0);
   }
 }

@@ -72,8 +72,8 @@ export const VERDICTS = ["keep", "change", "home"] as const;
 export const RIDES = ["bottom", "core", "top", "lid", "pockets", "outside", "body"] as const;
 /** Any way; by land post and in the cabin alone; by post and in the hold; by neither. */
 export const TRAVELS = ["any", "cabin", "hold", "neither"] as const;
-/** What of the figures a decision may hang on: coldest night, snow under foot, longest carry. */
-export const DECIDED_BY = ["night-below", "snow-over", "carry-over"] as const;
+/** What of the figures a decision may hang on: coldest night, snow under foot, longest carry, wet days, wind. */
+export const DECIDED_BY = ["night-below", "snow-over", "carry-over", "wet-over", "wind-over"] as const;
 export const SPAN_BEGINS = ["from-home", "posted", "bought", "handed-over"] as const;
 export const SPAN_ENDS = ["kept", "sent-home", "sent-forward", "handed-over", "discarded"] as const;
 export const FUELS = ["gas-canister", "gas-heat-exchanger", "alcohol", "tablets", "liquid-fuel", "none"] as const;

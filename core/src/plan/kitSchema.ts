@@ -33,6 +33,14 @@ export const spanSchema = z.looseObject({
   carrierId: id.optional(),
 });
 
+/** A mark of somebody who read the list. */
+export const adviceSchema = z.looseObject({
+  from: label,
+  said: z.enum(VERDICTS),
+  remark: z.string().max(500).default(""),
+  on: isoDate,
+});
+
 export const pieceSchema = z.looseObject({
   id,
   name,
@@ -79,6 +87,8 @@ export const pieceSchema = z.looseObject({
   /** Nights slept in or with it before this hike. */
   nightsBefore: whole("nights", 0, 10_000).optional(),
   notes: z.string().max(2000).optional(),
+  /** What friends said of it, each by name. */
+  advice: z.array(adviceSchema).max(20).optional(),
   modifications: z.array(modificationSchema).max(40).optional(),
   /** Where it rides; by what it is where nobody says. */
   rides: z.enum(RIDES).optional(),

@@ -1,5 +1,5 @@
 /** Step four, optional: your kit list as you have it, in lines or as a table. */
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { FINISH_ID, START_ID, type KitTable, type Piece, type Units } from "@gepack/core";
 import { corrected, Understood, type Corrections } from "../reading/Understood.tsx";
 import { calculator } from "../store/trail.ts";
@@ -23,14 +23,15 @@ export function Kit({ units, onChange }: Props) {
   const [corrections, setCorrections] = useState(NONE);
   useDraft(text !== "" || read !== undefined);
   const pieces = read ? corrected(read.pieces, corrections) : [];
-  useEffect(() => onChange(pieces), [read, corrections]);
+  const show = (table: KitTable | undefined, how: Corrections): void => {
+    setRead(table);
+    setCorrections(how);
+    onChange(table ? corrected(table.pieces, how) : []);
+  };
   const take = (file: File): void => {
     calculator()
       .readKit({ file, name: file.name, hikerId: HIKER_ID, fromStopId: START_ID, toStopId: FINISH_ID })
-      .then((table) => {
-        setRead(table);
-        setCorrections(NONE);
-      }, report);
+      .then((table) => show(table, NONE), report);
   };
   const totalG = pieces.reduce((sum, { massG, quantity: count }) => sum + massG * count, 0);
   return (
@@ -73,20 +74,14 @@ export function Kit({ units, onChange }: Props) {
         <>
           <p className="mt-0 mb-1">
             <b>{counted(pieces.length, "item")}</b>, {quantity("mass", totalG / 1000, units)} in all.{" "}
-            <button
-              className="btn ml-2"
-              onClick={() => {
-                setRead(undefined);
-                setCorrections(NONE);
-              }}
-            >
+            <button className="btn ml-2" onClick={() => show(undefined, NONE)}>
               Paste again
             </button>
           </p>
           <Understood
             pieces={pieces}
             units={units}
-            onChange={(piece) => setCorrections((now) => new Map(now).set(piece.id, piece))}
+            onChange={(piece) => show(read, new Map(corrections).set(piece.id, piece))}
           />
         </>
       )}

@@ -30,20 +30,18 @@ function rowAs(to: Turned, row: Plan[Turned][number], id: string) {
   const middle = "fromM" in row ? (Number(row.fromM) + Number(row.toM)) / 2 : Number(row.trackM);
   const trackM = Math.round(middle) as TrackM;
   const { lonDeg, latDeg, offTrailM } = row as Partial<Record<"lonDeg" | "latDeg" | "offTrailM", number>>;
-  const at = {
+  const words = {
     id,
     name: name.trim() === "" ? TURNED_WORDS[to] : name,
-    trackM,
     ...(alternateId === undefined ? {} : { alternateId }),
-    ...(lonDeg === undefined || latDeg === undefined ? {} : { lonDeg, latDeg }),
     ...(note === "" ? {} : { note }),
   };
+  const at = { ...words, trackM, ...(lonDeg === undefined || latDeg === undefined ? {} : { lonDeg, latDeg }) };
   if (to === "camps") return campSchema.parse(at);
   if (to === "stops") return stopSchema.parse({ ...at, offTrailM, services: [] });
   if (to === "sources") return sourceSchema.parse({ ...at, offTrailM: Math.min(offTrailM ?? 0, 20_000) });
-  const { lonDeg: _lon, latDeg: _lat, trackM: _at, ...rest } = at;
   return stretchSchema.parse({
-    ...rest,
+    ...words,
     kind: "hazard",
     fromM: Math.max(0, middle - HAZARD_M),
     toM: middle + HAZARD_M,

@@ -27,11 +27,13 @@ export function Effect() {
   ];
   return (
     <div
-      className="ml-auto flex min-w-0 flex-wrap items-center gap-x-3 px-2 text-sm text-muted max-[560px]:col-span-6 max-[560px]:ml-0 max-[560px]:py-0.5"
+      // It takes what room is left and no more: nothing below it moves.
+      className="flex min-w-0 flex-1 basis-[240px] items-center justify-end gap-x-3 overflow-hidden px-2 text-sm whitespace-nowrap text-muted max-[560px]:col-span-6 max-[560px]:flex-wrap max-[560px]:justify-start max-[560px]:py-0.5"
+      title={`${lastLabel}: ${pairs.map(([name, old, now]) => `${name} ${old} → ${now}`).join(", ")}`}
       data-testid="effect"
       role="status"
     >
-      <span className="max-w-[260px] truncate">{lastLabel}:</span>
+      <span className="max-w-[260px] min-w-0 flex-shrink truncate">{lastLabel}:</span>
       {pairs.map(([name, old, now]) => (
         <span key={name} className="whitespace-nowrap">
           {name}{" "}

@@ -36,7 +36,16 @@ export function Axis({ plan, result, frame: { x, domain }, zoomed }: Props) {
         ))}
       {dates.map(({ px, text }) =>
         text === "" ? null : (
-          <text key={px} x={px} y={DATES_Y} fill="var(--pine)" fontWeight="600">
+          <text
+            key={px}
+            x={px}
+            y={DATES_Y}
+            fill="var(--pine)"
+            fontWeight="600"
+            stroke="var(--sheet)"
+            strokeWidth="3"
+            paintOrder="stroke"
+          >
             {text}
           </text>
         ),

@@ -3,6 +3,8 @@ import {
   decisionsOf,
   isoOfDay,
   luggageOf,
+  packingOf,
+  RIDES,
   typicalPack,
   type Hiker,
   type Luggage,
@@ -13,6 +15,7 @@ import { useSettings } from "../store/settings.ts";
 import { weekdayDate } from "../units/date.ts";
 import { arrivalWords, boxName, sendWords, TRAVEL_WORDS, wordWords } from "../words/boxes.ts";
 import { CARRIERS_FIRST } from "../words/cautions.ts";
+import { RIDE_WORDS } from "../words/kit.ts";
 import { firstName, stopName } from "../words/names.ts";
 import { itemsOf } from "./boxItems.ts";
 import type { PaperFacts } from "./facts.ts";
@@ -103,8 +106,8 @@ export function CheckListSheet({ facts, hiker, who }: { facts: PaperFacts; hiker
         For leg {leg.index + 1}, from {stopName(plan, leg.fromStopId)}.
       </p>
       <p className="small">
-        Base {say.kg(pack.baseKg)}; {say.kg(pack.totalKg)} with fuel, {say.days(kitDays)} of food and {say.L(kitLitres)} of
-        water.
+        Base {say.kg(pack.baseKg)}; {say.kg(pack.totalKg)} with fuel, {say.days(kitDays)} of food and {say.L(kitLitres)}{" "}
+        of water.
       </p>
       <div className="two">
         {groups.map((group) => (
@@ -127,6 +130,48 @@ export function CheckListSheet({ facts, hiker, who }: { facts: PaperFacts; hiker
           </section>
         ))}
       </div>
+    </>
+  );
+}
+
+const FILLED = { piece: "", food: "Food", "food-in-canister": "Food, in the bear canister", water: "Water" } as const;
+
+/** In which order one hiker's pack is filled for the first of the wanted legs. */
+export function PackingSheet({ facts, hiker, who }: { facts: PaperFacts; hiker: Hiker; who: number }) {
+  const { plan, result, say, legs } = facts;
+  const leg = legs[0];
+  if (!leg) return null;
+  const { items, insideL, packL } = packingOf(plan, result, leg.index, who);
+  return (
+    <>
+      <h2>Packing order: {hiker.name}</h2>
+      <p className="small" dir="auto">
+        For leg {leg.index + 1}, from {stopName(plan, leg.fromStopId)}: {say.L(insideL)} in a pack of {say.L(packL)}.
+        Start at the bottom.
+      </p>
+      {RIDES.map((ride) => {
+        const here = items.filter((item) => item.ride === ride);
+        if (here.length === 0) return null;
+        return (
+          <section key={ride} className="part">
+            <h3>
+              {RIDE_WORDS[ride][0]!.toUpperCase()}
+              {RIDE_WORDS[ride].slice(1)}, {say.kg(here.reduce((sum, { kg }) => sum + kg, 0))}
+            </h3>
+            <ul>
+              {here.map(({ pieceId, what, kg }) => (
+                <li key={pieceId ?? what}>
+                  <span>□</span>
+                  <span className="text" dir="auto">
+                    {FILLED[what] || plan.kit.find(({ id }) => id === pieceId)?.name}
+                  </span>
+                  <span>{say.g(1000 * kg)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
     </>
   );
 }

@@ -2,7 +2,7 @@
 import type { ReactElement } from "react";
 import { DayCards, LegCards } from "./cards.tsx";
 import type { PaperFacts } from "./facts.ts";
-import { BoxSheet, CheckListSheet, FlightSheet, SendingSheet, ShoppingSheet } from "./lists.tsx";
+import { BoxSheet, CheckListSheet, FlightSheet, PackingSheet, SendingSheet, ShoppingSheet } from "./lists.tsx";
 import { DayTable, LeavingPaper, MileTable, Overview, WaterSheet } from "./sheets.tsx";
 
 interface Paper {
@@ -70,6 +70,12 @@ export const PAPERS = {
     note: "what each hiker packs",
     sheets: (facts) =>
       facts.plan.hikers.map((hiker, who) => <CheckListSheet key={hiker.id} facts={facts} hiker={hiker} who={who} />),
+  },
+  packing: {
+    word: "Packing order",
+    note: "what rides where, bottom to top",
+    sheets: (facts) =>
+      facts.plan.hikers.map((hiker, who) => <PackingSheet key={hiker.id} facts={facts} hiker={hiker} who={who} />),
   },
   flight: {
     word: "Flight list",

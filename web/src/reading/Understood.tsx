@@ -84,8 +84,10 @@ function Row({ piece, units, onChange }: { piece: Piece; units: Units; onChange:
         value={role ?? ""}
         options={ROLE_OPTIONS}
         onPick={(next) => {
-          const { role: _, ...rest } = piece;
-          onChange(next === "" ? rest : { ...piece, role: next as NonNullable<Piece["role"]> });
+          const other = { ...piece };
+          if (next === "") delete other.role;
+          else other.role = next as NonNullable<Piece["role"]>;
+          onChange(other);
         }}
       />
       <Pick

@@ -135,7 +135,7 @@ export const DERIVATION_LABEL: Readonly<Record<DerivationCode, string>> = {
 const RULES: Readonly<Record<RuleId, string>> = {
   thermic: "10 % of the rest, once.",
   "cold-allowance": "Per 10 K of daily average below freezing; our allowance, editable.",
-  "own-setting": "Your setting.",
+  "own-setting": "Your setting, or our default until you change it.",
   menus: "The menus eaten on the leg, scaled to each day’s need.",
   "burner-least": "What a lidded pot loses, or the burner’s lowest output: 600 W for gas, 350 W for alcohol.",
   "snow-or-ice": "From sources that are snow, or frozen on days without a thaw.",

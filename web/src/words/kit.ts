@@ -1,4 +1,5 @@
 /** Words for what is asked of the kit, and where its pieces are. */
+import { counted } from "./counted.ts";
 import type {
   Cover,
   Demand,
@@ -7,6 +8,7 @@ import type {
   PlanDecision,
   KitColumn,
   KitStyle,
+  Piece,
   Plan,
   Ride,
   Whereabouts,
@@ -102,23 +104,27 @@ export function demandFigure({ kind, amount, byHand }: Pick<Demand, "kind" | "am
     case "snowshoes":
       return say.distance(amount);
     case "rain":
-      return say.number(amount, 1);
+      return `${say.number(amount, 1)} wet days`;
     case "sun":
+      return `UV index ${say.number(amount)}`;
     case "ford":
+    case "insects":
+      return `level ${say.number(amount)}`;
     case "animals":
     case "navigation":
-    case "insects":
+      return counted(amount, "stretch", "stretches");
     case "papers":
+      return counted(amount, "permit");
     case "shelter":
     case "light":
-      return say.number(amount);
+      return counted(amount, "night");
   }
 }
 
 /** The unit of a kind's figures, for the head of its lane. */
 export function demandUnit(kind: DemandKind, say: Say): string {
-  const words = demandFigure({ kind, amount: 1, byHand: false }, say);
-  return words.replace(/[\d.,−\s]/g, "");
+  const words = demandFigure({ kind, amount: 2, byHand: false }, say);
+  return words.replace(/[\d.,−]/g, "").trim();
 }
 
 /** The bare figure, where its unit stands at the head. */
@@ -205,6 +211,13 @@ export const RIDE_WORDS: Readonly<Record<Ride, string>> = {
   body: "on the body",
 };
 
+/** A friend’s mark on an item. */
+export const ADVICE_WORDS: Readonly<Record<NonNullable<Piece["verdict"]>, string>> = {
+  keep: "keep",
+  change: "swap",
+  home: "leave",
+};
+
 export const STYLE_WORDS: Readonly<Record<KitStyle, string>> = {
   light: "light",
   usual: "standard",
@@ -234,6 +247,8 @@ export const DECIDED_WORDS: Readonly<Record<DecidedBy, string>> = {
   "night-below": "a night colder than",
   "snow-over": "more snow underfoot than",
   "carry-over": "a water carry over",
+  "wet-over": "more wet days than",
+  "wind-over": "wind over",
 };
 
 export function decisionFigure(of: DecidedBy, value: number, say: Say): string {
@@ -244,5 +259,9 @@ export function decisionFigure(of: DecidedBy, value: number, say: Say): string {
       return say.distance(1000 * value);
     case "carry-over":
       return say.L(value);
+    case "wet-over":
+      return say.days(Math.round(10 * value) / 10);
+    case "wind-over":
+      return `${say.number(value, 1)} m/s`;
   }
 }

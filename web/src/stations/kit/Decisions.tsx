@@ -12,7 +12,8 @@ import {
 import { decide, hold } from "../../edit/kit.ts";
 import { removeRows, setRow } from "../../edit/rows.ts";
 import { Pick } from "../../ui/Pick.tsx";
-import { parseQuantity, unitSymbol, type QuantityKind } from "../../units/quantity.ts";
+import { parsePlain, parseQuantity, unitSymbol, type QuantityKind } from "../../units/quantity.ts";
+import { counted } from "../../words/counted.ts";
 import { DECIDED_WORDS, decisionFigure } from "../../words/kit.ts";
 import { stopName } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
@@ -81,7 +82,9 @@ function Waiting({ plan, result, row, say }: Props & { row: Decision; say: Say }
         <div className={found.isSo ? "text-caution" : "text-muted"}>
           By the plan’s figures this {found.isSo ? "applies" : "doesn’t apply"}: {DECIDED_WORDS[choice.condition.of]}{" "}
           {decisionFigure(choice.condition.of, choice.condition.limit, say)}; the plan has{" "}
-          {decisionFigure(choice.condition.of, found.have, say)}. Forecasts, readings and reports on the day come first.
+          {decisionFigure(choice.condition.of, found.have, say)}.{" "}
+          {found.forecastDays > 0 && `${found.forecastDays} of ${counted(found.days, "day")} are in your forecast. `}
+          Forecasts, readings and reports on the day come first.
         </div>
       )}
       {choice.decided ? (
@@ -174,11 +177,14 @@ interface SideProps {
 
 type Of = NonNullable<PlanDecision["condition"]>["of"];
 
-const KIND: Readonly<Record<Of, QuantityKind>> = {
+const KIND: Readonly<Partial<Record<Of, QuantityKind>>> = {
   "night-below": "temperature",
   "snow-over": "distance",
   "carry-over": "volume",
 };
+
+/** What is in no unit that is chosen. */
+const UNIT: Readonly<Partial<Record<Of, string>>> = { "wet-over": "days", "wind-over": "m/s" };
 
 function Add({ plan }: { plan: Plan }) {
   const [name, setName] = useState("");
@@ -190,7 +196,7 @@ function Add({ plan }: { plan: Plan }) {
   const pieces = plan.kit.map((piece) => [piece.id, piece.name] as const);
   const { units } = plan.trip;
   const kind = of === "" ? undefined : KIND[of];
-  const read = kind && parseQuantity(kind, limit, units);
+  const read = of === "" ? undefined : kind ? parseQuantity(kind, limit, units) : parsePlain(limit, UNIT[of]);
   const most = mostRows("decisions");
   const fault =
     plan.decisions.length >= most
@@ -246,7 +252,7 @@ function Add({ plan }: { plan: Plan }) {
       />
       {of !== "" && (
         <label className="grid font-semibold">
-          {kind && unitSymbol(kind, units)}
+          {kind ? unitSymbol(kind, units) : UNIT[of]}
           <input
             className="field mt-1 w-[80px] font-normal"
             inputMode="decimal"

@@ -5,6 +5,7 @@ import { setRow } from "../../edit/rows.ts";
 import { gutterPx, type LineFrame } from "../../line/scale.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { quantity } from "../../units/quantity.ts";
+import { ADVICE_WORDS } from "../../words/kit.ts";
 import { KitLane } from "./KitLane.tsx";
 import type { DragPreview, Places, SwapPoint } from "./spans.ts";
 
@@ -54,6 +55,12 @@ export const KitRow = memo(function KitRow({
           {piece.name}
           {piece.quantity > 1 && ` ×${piece.quantity}`}
           {piece.wear === "worn" && <span className="text-muted"> worn</span>}
+          {piece.advice?.map(({ from, said, remark }) => (
+            <span key={from} className="text-caution" title={`${from}: ${ADVICE_WORDS[said]}. ${remark}`}>
+              {" "}
+              {ADVICE_WORDS[said]}?
+            </span>
+          ))}
         </button>
         <FieldNumber
           bare

@@ -2,6 +2,7 @@
 import type { ReactNode } from "react";
 import type { LegResult, Piece, Plan, PlanResult } from "@gepack/core";
 import { Fold } from "../../ui/Fold.tsx";
+import { Advice } from "./Advice.tsx";
 import { Alternatives } from "./Alternatives.tsx";
 import { Decisions } from "./Decisions.tsx";
 import { ListCompare } from "./ListCompare.tsx";
@@ -36,6 +37,9 @@ export function KitTools({ plan, result, leg, who, onOpen }: Props) {
         </Tool>
         <Tool title={waits > 0 ? `Open decisions (${waits})` : "Open decisions"}>
           <Decisions plan={plan} result={result} />
+        </Tool>
+        <Tool title="Advice of a friend">
+          <Advice plan={plan} result={result} leg={leg} who={who} />
         </Tool>
         <Tool title="Compare two lists">
           <ListCompare plan={plan} result={result} leg={leg} />

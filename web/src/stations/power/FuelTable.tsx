@@ -81,5 +81,5 @@ function lasts(leg: LegResult, { needG, openLasts, bought }: Fuel): string {
   if (needG === 0) return "no fuel used";
   if (openLasts) return "yes";
   if (!leg.fuelSold) return bought === 0 ? "carried past: not sold here" : "not sold here";
-  return "no";
+  return bought === 0 ? "no" : "no, buy more";
 }
