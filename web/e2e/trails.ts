@@ -131,10 +131,7 @@ export const OWN_TRAILS: readonly OwnTrail[] = [
   },
   {
     name: "a ridge with towns, heights missing, GPX",
-    file: asFile(
-      "ridge.gpx",
-      gpx(ridge, ridgeSpots, (km) => km > 400 && km < 437),
-    ),
+    file: ["ridge.gpx", gpx(ridge, ridgeSpots, (km) => km > 400 && km < 437)],
     lengthKm: ridge.km,
     climbM: climbOf({ ...ridge, km: ridge.km - 37 }),
     kinds: { stops: 7, water: 43 },
