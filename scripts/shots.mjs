@@ -65,9 +65,11 @@ try {
   await page.screenshot({ path: join(into, "odds.png") });
   await page.goto(`${server.url}/begin/`);
   await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
-  await page.getByRole("button", { name: "Show my plan" }).waitFor();
-  await page.waitForTimeout(800);
-  await page.screenshot({ path: join(into, "begin.png") });
+  await page.getByRole("button", { name: "Calculate my plan" }).click();
+  await page.getByTestId("first-answer").waitFor();
+  await page.getByTestId("first-choices").getByRole("listitem").first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(3000);
+  await page.screenshot({ path: join(into, "first.png") });
   await page.goto(`${server.url}/?leg=9`);
   await page.getByRole("button", { name: "Print cards" }).click();
   await page.getByRole("region", { name: "Preview" }).getByText("Leg 9").first().waitFor();

@@ -45,9 +45,9 @@ const WRITINGS: readonly Writing[] = [
     name: "an own trip",
     prepare: async (page) => {
       await page.goto("/begin/");
-      await readTrack(page, "Show my plan");
+      await readTrack(page, "Calculate my plan");
     },
-    work: (page) => page.getByRole("button", { name: "Show my plan" }).click(),
+    work: (page) => page.getByRole("button", { name: "Calculate my plan" }).click(),
     isDone: (page) => named(page, "North walk"),
   },
   {

@@ -22,6 +22,7 @@ test("three steps, nothing of the demo, and the legs stand with a season of thei
     /Your track/,
     /What lies on it/,
     /You and your start/,
+    /Your kit, optional/,
   ]);
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(1500, WAYPOINTS)));
   await expect(page.getByTestId("preview")).toContainText("1,500 points from track");

@@ -32,9 +32,9 @@ describe("choices that change a first plan most", () => {
     expect(named("use", "hall")).toBeDefined();
     expect(named("mail-to", "lodge")).toBeDefined();
     const water = named("assume-water")!;
-    // No water from 106 to 160 km: four waters make five steps of 10.8 km where it is every 12 km.
+    // No water from 106 km to the lodge at 150, which has a tap.
     expect(water.dry!.fromM / 1000).toBeCloseTo(106, 0);
-    expect(water.dry!.toM / 1000).toBeCloseTo(160, 0);
+    expect(water.dry!.toM / 1000).toBeCloseTo(150, 0);
     expect(JSON.stringify(found)).not.toContain("kept out");
   });
 
@@ -66,7 +66,7 @@ describe("choices that change a first plan most", () => {
     const then = withLever(plan, plan.hikers[0]!.id, lever);
     const assumed = then.sources.filter((source) => source.assumed);
     expect(assumed.length).toBeGreaterThanOrEqual(3);
-    for (const { trackM } of assumed) expect(trackM > 106_000 && trackM < 160_000).toBe(true);
+    for (const { trackM } of assumed) expect(trackM > 106_000 && trackM < 150_000).toBe(true);
     expect(withLever(then, plan.hikers[0]!.id, lever).sources).toHaveLength(then.sources.length);
     expect(plan.sources.some((source) => source.assumed)).toBe(false);
   });
