@@ -13,7 +13,7 @@ test("a friend marks the list in a page of its own, and the marks come back", as
   await friend.setContent(await (await import("node:fs/promises")).readFile(await saved.path(), "utf8"));
   await friend.getByLabel("Your name").fill("Ines");
   const row = friend.getByRole("row", { name: /^Backpack/ });
-  await row.getByLabel("Mark").selectOption("change");
+  await row.getByLabel("Mark", { exact: true }).selectOption("change");
   await row.getByLabel("Remark on Backpack").fill("there are lighter ones");
   const [marks] = await Promise.all([
     friend.waitForEvent("download"),

@@ -38,12 +38,12 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await beginTrip(page, asFile("north.gpx", gpxOf(900)));
   await station(page, "Kit");
   const line = page.getByLabel("Add an item by typing a line");
-  await line.fill("rain jacket");
+  await line.fill("rain cape");
   await line.press("Enter");
   await expect(page.getByRole("alert")).toContainText("Enter a name and a weight");
-  await line.fill("Rain jacket 7 oz");
+  await line.fill("Rain cape 7 oz");
   await line.press("Enter");
-  await expect(page.getByLabel("Weight of Rain jacket")).toHaveValue("198");
+  await expect(page.getByLabel("Weight of Rain cape")).toHaveValue("198");
   const rain = page.getByTestId("demands").getByRole("button", { name: /^Rain/ });
   await expect(rain).not.toContainText("open");
   await line.fill("2 x Anvil 3 kg");
@@ -51,7 +51,7 @@ test("an own trail on a phone: a piece typed in a line is weighed, found, and me
   await expect(page.getByText("Anvil ×2")).toBeVisible();
   await page.getByLabel("Show").selectOption("500 g and more");
   await expect(page.getByText("Anvil ×2")).toBeVisible();
-  await expect(page.getByLabel("Weight of Rain jacket")).toHaveCount(0);
+  await expect(page.getByLabel("Weight of Rain cape")).toHaveCount(0);
   await page.getByRole("searchbox", { name: "Find" }).fill("spoon");
   await expect(page.getByText("No items match. Clear the search or the filter.")).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -78,13 +78,26 @@ test("a list pasted into the line is read line by line, shown as it was understo
   const preview = page.getByTestId("kit-preview");
   const read = preview.getByRole("list", { name: "How each line was read" }).getByRole("listitem");
   await expect(read).toHaveCount(5);
-  await expect(read.first()).toContainText("sleeping bag or quilt, comfort −7 °C");
+  // What has no weight comes first; each is corrected where it stands.
+  await expect(preview).toContainText("1 line has no weight: it comes first.");
+  await expect(read.first().getByLabel("Weight of map")).toHaveValue("0");
+  await expect(read.nth(1).getByLabel("quilt 20F is")).toHaveValue("bag");
+  await expect(read.nth(1)).toContainText("comfort −7 °C");
+  await read.first().getByLabel("Weight of map").fill("62");
+  await read.first().getByLabel("Weight of map").press("Enter");
+  await read
+    .filter({ has: page.getByLabel("Weight of pad R 4.2") })
+    .getByLabel("Name of pad R 4.2")
+    .fill("Thick pad");
+  await page.keyboard.press("Enter");
   await expect(preview).toContainText("line 7: “map” has no weight; imported with 0. Weigh it.");
   await preview.getByRole("button", { name: "Import 5 items" }).click();
   await expect(preview).toHaveCount(0);
   await page.reload();
   await expect(page.getByLabel("Weight of quilt 20F")).toHaveValue("680");
   await expect(page.getByLabel("Weight of bottle 1 L")).toHaveValue("38");
+  await expect(page.getByLabel("Weight of map")).toHaveValue("62");
+  await expect(page.getByLabel("Weight of Thick pad")).toHaveValue("410");
 });
 
 test("a kit list of any columns is read with what is wrong said, shared out fairly, and ticked while packing", async ({

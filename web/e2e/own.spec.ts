@@ -155,6 +155,7 @@ test("a pasted water report is compared with the plan: new, changed and gone, ea
     "way.gpx",
     gpxFile(waypoint("North spring", 10), waypoint("South creek", 30), trackOf("Way", 0, 60)),
   );
+  await page.getByTestId("assume-water").getByRole("checkbox").uncheck();
   await showPlan(page);
   await expect(page.locator("#leg-row-0")).toContainText("Start to Finish");
   await station(page, "Trail");

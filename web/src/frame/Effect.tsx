@@ -33,7 +33,7 @@ export function Effect() {
       data-testid="effect"
       role="status"
     >
-      <span className="max-w-[260px] min-w-0 flex-shrink truncate">{lastLabel}:</span>
+      <span className="max-w-[260px] min-w-[80px] flex-shrink truncate">{lastLabel}:</span>
       {pairs.map(([name, old, now]) => (
         <span key={name} className="whitespace-nowrap">
           {name}{" "}

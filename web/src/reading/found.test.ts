@@ -108,6 +108,10 @@ describe("what the files do not say", () => {
     ]);
     expect(dryWays(wet, { fromM: 0, toM: 60_000 })).toEqual([[10_000, 40_000]]);
     expect(dryWays(wet, { fromM: 20_000, toM: 38_000 })).toEqual([[20_000, 38_000]]);
+    // A file that has water every 20 km knows its trail: only what is far longer is asked about.
+    const even = rowsFor([20, 40, 60, 80, 100].map((km) => ({ name: "Creek", km })));
+    expect(dryWays(even, { fromM: 0, toM: 130_000 })).toEqual([]);
+    expect(dryWays(even, { fromM: 0, toM: 150_000 })).toEqual([[100_000, 150_000]]);
     expect(assumedSources([[10_000, 40_000]], 10_000).map(({ trackM, assumed }) => [trackM, assumed])).toEqual([
       [20_000, true],
       [30_000, true],

@@ -123,8 +123,11 @@ export function answered(row: FoundRow, food: FoodAnswer): FoundRow {
   };
 }
 
-/** A way without known water that is worth asking about [L]. */
+/** A way without known water that is worth asking about, and so many times what is usual between the waters of the file [L]. */
 const LONG_DRY_M = 15_000;
+const LONG_TIMES = 2;
+/** Fewer tell nothing of what is usual. */
+const LEAST_WATERS = 4;
 
 /** The longest ways without water or a house that has some, along what is walked. */
 export function dryWays(rows: readonly FoundRow[], { fromM, toM }: { fromM: number; toM: number }): [number, number][] {
@@ -135,10 +138,16 @@ export function dryWays(rows: readonly FoundRow[], { fromM, toM }: { fromM: numb
     })
     .map(({ located }) => Number(located.trackM));
   const marks = [fromM, ...wet.sort((a, b) => a - b), toM];
+  const steps = marks
+    .slice(1)
+    .map((to, i) => to - marks[i]!)
+    .sort((a, b) => a - b);
+  const usualM = wet.length < LEAST_WATERS ? 0 : steps[steps.length >> 1]!;
+  const longM = Math.max(LONG_DRY_M, LONG_TIMES * usualM);
   return marks
     .slice(1)
     .map((to, i): [number, number] => [marks[i]!, to])
-    .filter(([from, to]) => to - from > LONG_DRY_M);
+    .filter(([from, to]) => to - from > longM);
 }
 
 const HAS_TAP: readonly Offer[] = ["bed", "meals", "shop-small", "shop-full"];

@@ -77,7 +77,8 @@ export function TodayCard({ plan, result, hand, say }: Props) {
   const form = useRef<HTMLElement>(null);
   /** What is still in a field counts, on a device that leaves the focus there too; what was refused is shown first. */
   const saveDay = (): void => {
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    const field = document.activeElement;
+    if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) field.blur();
     if (pending && "error" in pending) return;
     const refused = form.current?.querySelector<HTMLElement>("[aria-invalid=true]");
     if (refused) return refused.focus();
@@ -297,7 +298,7 @@ export function TodayCard({ plan, result, hand, say }: Props) {
         )}
         <button
           className="btn btn-strong min-h-[48px] flex-[2] justify-center text-lg"
-          disabled={hand.saved !== undefined}
+          disabled={hand.saved !== undefined && pending === undefined}
           title={hand.saved && "Change something of this day first, or open another."}
           onClick={saveDay}
         >

@@ -70,8 +70,9 @@ export function useCard(plan: Plan, result: PlanResult): CardInHand {
     drop: () => dropCard(card),
     save: async (fields = {}) => {
       // What a field gave up a moment ago is in it.
-      const card = withoutBlanks({ ...(newest.current.cards[date] ?? fresh), ...fields });
-      if (Object.keys(fields).length > 0) put(card);
+      const inHand = newest.current.cards[date] ?? fresh;
+      const card = Object.keys(fields).length === 0 ? inHand : withoutBlanks({ ...inHand, ...fields });
+      if (card !== inHand) put(card);
       if (!(await keepCards([card], result))) return;
       dropCard(card);
       // What was typed while it was being stored stays in hand.
