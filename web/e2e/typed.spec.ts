@@ -14,6 +14,7 @@ test("twelve of the day, typed and saved by the button, and there after a reload
   await expect(page.getByTestId("typed-end")).toHaveText(/^9 km today, to 21 km/);
   await save.click();
   await expect(page.getByTestId("log-say")).toContainText("2 days saved");
+  await expect(today).toContainText("Day 3, Wed 31 Mar");
   await page.reload();
   await expect(today).toContainText("Day 3, Wed 31 Mar");
   await expect(page.getByTestId("today-say")).toContainText("21 km to");
