@@ -8,6 +8,7 @@ export { models, type Question } from "./models/index.ts";
 export type { Confidence, Reason, School, Validity } from "./models/school.ts";
 export { compareFuels, type FuelComparison } from "./compare/fuels.ts";
 export { compareSchools, stoveOf, type SchoolFigures } from "./compare/schools.ts";
+export { devicesOfKit, USUAL_DEVICES } from "./power/devicesOfKit.ts";
 export { storeOf, type Power, type PowerDay, type PowerLeg, type Store } from "./power/power.ts";
 export type { DayResult, LegEnergy, LegHiker, LegResult, PlanFigures, Schools } from "./result/result.ts";
 export type { PackCells } from "./solve/trip.ts";

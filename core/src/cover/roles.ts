@@ -23,6 +23,9 @@ export function guessRole(name: string): Role | undefined {
   return ROLE_WORDS.find(([, is, not]) => is.test(name) && !not.test(name))?.[0];
 }
 
+/** A bag with a temperature is slept in: `bag -12C`. */
+const WARM_BAG = /^(?:\w+ )?bag\b/i;
+
 /** How names tell ratings. */
 export const RATING = {
   celsius: /([-−–+]?\d+(?:[.,]\d+)?)\s*°?\s*([CF])(?![\p{L}])/u,
@@ -33,7 +36,7 @@ const numberOf = (text: string): number | undefined => readNumber(tidyNumbers(te
 
 /** What a name says of itself: role, and the ratings of that role. */
 export function ratingsOf(name: string): Ratings {
-  const role = guessRole(name);
+  const role = guessRole(name) ?? (WARM_BAG.test(name) && RATING.celsius.test(name) ? "bag" : undefined);
   const ratings: Ratings = role === undefined ? {} : { role };
   const degrees = RATING.celsius.exec(name);
   const value = degrees ? numberOf(degrees[1]!.replace("–", "-")) : undefined;

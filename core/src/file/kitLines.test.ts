@@ -16,7 +16,7 @@ describe("a line", () => {
     ["quilt 20F 680 g", { name: "quilt 20F", massG: 680, ratings: { role: "bag", comfortC: -6.7 } }],
     ["stove 73", { name: "stove", massG: 73, ratings: { role: "stove" } }],
     ["2x bottle 1 L 38g", { name: "bottle 1 L", massG: 38, quantity: 2, ratings: { role: "bottle", capacityL: 1 } }],
-    ["bag -12C", { name: "bag -12C", massG: undefined }],
+    ["bag -12C", { name: "bag -12C", massG: undefined, ratings: { role: "bag", comfortC: -12 } }],
     ["sleeping bag −12 °C, 1.240 kg", { massG: 1240, ratings: { role: "bag", comfortC: -12 } }],
     ["pad R 4.2", { name: "pad R 4.2", massG: undefined, ratings: { role: "pad", padR: 4.2 } }],
     ["Sleeping pad R4.2 - 410 g", { name: "Sleeping pad R4.2", massG: 410, ratings: { padR: 4.2 } }],

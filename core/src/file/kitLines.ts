@@ -3,7 +3,7 @@
  * and totals among them. Nothing is dropped: what has no weight is kept with none, and told.
  */
 import { guessGives } from "../cover/gives.ts";
-import { RATING, ratingsOf, type Ratings } from "../cover/roles.ts";
+import { guessRole, RATING, ratingsOf, type Ratings } from "../cover/roles.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
 import type { Piece } from "../plan/schema.ts";
 import { MOST_NAME } from "../plan/visible.ts";
@@ -138,6 +138,17 @@ function headingOf(line: string): string | undefined {
     : text.charAt(0) + text.slice(1).toLowerCase();
 }
 
+/** A line of words above weighed ones, first of all or after a gap, is what they are called; a thing is a thing. */
+function opensPart(lines: readonly string[], i: number): boolean {
+  const [before = "", line, after = ""] = [lines[i - 1], lines[i]!, lines[i + 1]];
+  if (/\d/u.test(line) || before.trim() !== "" || !/\d/u.test(after)) return false;
+  return (
+    guessRole(line) === undefined &&
+    guessGives(line).length === 0 &&
+    !Object.values(FLAGS).some((flag) => flag.test(line))
+  );
+}
+
 /** A whole list; `rows` of a table that names no columns are such lines, too. */
 export function readKitLines(text: string, made: NewPieces): KitTable {
   const problems: Problem[] = [];
@@ -151,7 +162,7 @@ export function readKitLines(text: string, made: NewPieces): KitTable {
   for (const [i, line] of lines.slice(0, MOST_LINES).entries()) {
     const place = `line ${i + 1}`;
     if (!/[\p{L}\d]/u.test(line)) continue;
-    const heading = headingOf(line);
+    const heading = headingOf(line) ?? (opensPart(lines, i) ? line.trim() : undefined);
     if (heading !== undefined) {
       group = heading;
       continue;

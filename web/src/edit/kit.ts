@@ -1,5 +1,6 @@
 /** Edits of the kit: what is asked of it, spans that a search has found, pieces typed in a line. */
 import {
+  devicesOfKit,
   listNow,
   pieceOfLine,
   pieceSchema,
@@ -18,6 +19,7 @@ import {
 } from "@gepack/core";
 import type { Draft } from "immer";
 import { edit } from "../store/document.ts";
+import { mostRows } from "./fields.ts";
 import { counted } from "../words/counted.ts";
 import { DEMAND_WORDS } from "../words/kit.ts";
 import { freshId, type Made } from "../store/made.ts";
@@ -144,5 +146,7 @@ export function importKit(pieces: readonly Piece[], replaces: boolean): Promise<
     const gone = replaces ? draft.kit.filter(({ ownerId }) => owners.has(ownerId)).map(({ id }) => id) : [];
     draft.kit.push(...structuredClone(pieces as Piece[]));
     for (const id of gone) removeRow(draft as Plan, "kit", id);
+    const room = mostRows("devices") - draft.devices.length;
+    draft.devices.push(...devicesOfKit(pieces, draft.devices as Plan["devices"]).slice(0, Math.max(0, room)));
   });
 }

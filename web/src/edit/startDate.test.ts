@@ -2,7 +2,7 @@ import { logDaySchema } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { keepsItsWord, openPlanWith, planNow, settled } from "../../test/openedPlan.ts";
 import { planWith, someone } from "../../test/plans.ts";
-import { ask, useAsking } from "../store/asking.ts";
+import { answered, useAsking } from "../store/asking.ts";
 import { startOn } from "./startDate.ts";
 
 const log = [logDaySchema.parse({ id: "log-2027-05-01", date: "2027-05-01", trackM: 12_000 })];
@@ -17,7 +17,7 @@ describe("the first day", () => {
     await settled();
     expect(planNow().trip.startDate).toBe("2027-05-01");
     question!.onYes();
-    ask(undefined);
+    answered();
     await settled();
     expect(planNow().trip.startDate).toBe("2027-05-04");
     expect(planNow().log).toHaveLength(1);

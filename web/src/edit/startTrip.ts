@@ -1,5 +1,6 @@
 /** Starts a trip of your own. */
 import {
+  devicesOfKit,
   FINISH_ID,
   LAGGING_APPETITE,
   pieceSchema,
@@ -80,6 +81,7 @@ export async function startTrip(start: Start): Promise<void> {
     ...(await pantryHere()),
     ...parts,
     kit: owned.length > 0 ? owned : usualKit(),
+    devices: devicesOfKit(kit, []),
   });
   await takePlan({ plan, tracks: [track, ...alternates.map((found) => found.track)] });
 }

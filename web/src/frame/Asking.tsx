@@ -1,13 +1,13 @@
 /** The question that an edit has left, with its two answers. */
 import { AlertDialog } from "radix-ui";
-import { ask, useAsking } from "../store/asking.ts";
+import { answered, useAsking } from "../store/asking.ts";
 
 export default function Asking() {
   const question = useAsking((state) => state.question);
   if (!question) return null;
   const { title, text, button, onYes } = question;
   return (
-    <AlertDialog.Root open onOpenChange={(isOpen) => isOpen || ask(undefined)}>
+    <AlertDialog.Root open onOpenChange={(isOpen) => isOpen || answered()}>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="overlay" />
         <AlertDialog.Content className="dialog max-w-md">

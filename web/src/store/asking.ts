@@ -1,5 +1,6 @@
 /** A question before an edit that may not be meant: asked over whatever page is open. */
 import { create } from "zustand";
+import { useDocument } from "./documentState.ts";
 
 export interface Question {
   title: string;
@@ -11,4 +12,10 @@ export interface Question {
 
 export const useAsking = create<{ question: Question | undefined }>(() => ({ question: undefined }));
 
-export const ask = (question: Question | undefined): void => useAsking.setState({ question });
+export const ask = (question: Question): void => useAsking.setState({ question });
+
+/** Answered, or not: a field that asked shows what holds, until an edit says otherwise. */
+export function answered(): void {
+  useAsking.setState({ question: undefined });
+  useDocument.setState(({ refusals }) => ({ refusals: refusals + 1 }));
+}

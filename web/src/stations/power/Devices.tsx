@@ -1,6 +1,15 @@
 /** Devices, banks and cells, and where they stand on every leg. */
 import { X } from "lucide-react";
-import { bankWh, DEVICE_KINDS, deviceSchema, isoOfDay, type Device, type Plan, type Store } from "@gepack/core";
+import {
+  bankWh,
+  DEVICE_KINDS,
+  deviceSchema,
+  isoOfDay,
+  USUAL_DEVICES,
+  type Device,
+  type Plan,
+  type Store,
+} from "@gepack/core";
 import { addRow, addRows, editPart, removeRows, setRow } from "../../edit/rows.ts";
 import { shownField } from "../../edit/fields.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
@@ -42,13 +51,6 @@ const AMOUNTS: Amount[] = [
   { key: "spareSets", name: "Spare sets", kinds: ["spare-cells"] },
 ];
 
-/** What most carry: judgement to start with, each figure editable. */
-const USUAL = [
-  { name: "Phone", kind: "rechargeable", mAh: 4000, whPerDay: 4, offRank: 1 },
-  { name: "Headlamp", kind: "rechargeable", mAh: 1200, whPerDay: 0.6 },
-  { name: "Power bank", kind: "bank", mAh: 10_000 },
-] as const;
-
 export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   const add = (): void => {
     const row = { id: freshId(), name: "Device", ownerId: plan.hikers[0]!.id, kind: "rechargeable" };
@@ -56,7 +58,7 @@ export function Devices({ plan }: Pick<ScreenProps, "plan">) {
   };
   const addUsual = (): void => {
     const [hiker] = plan.hikers;
-    const rows = USUAL.map((device) => deviceSchema.parse({ ...device, id: freshId(), ownerId: hiker!.id }));
+    const rows = USUAL_DEVICES.map((device) => deviceSchema.parse({ ...device, id: freshId(), ownerId: hiker!.id }));
     addRows("devices", "Add phone, headlamp and power bank", rows);
   };
   return (
