@@ -16,7 +16,7 @@ const ROLE_WORDS: readonly (readonly [Role, RegExp, RegExp])[] = [
   ["pack", /back ?pack|rucksack|\bpack\b|sac à dos|mochila|\bzaino\b|rugzak|ryggsäck|ryggsekk/i, /liner|cover|hülle|fanny|hip|towel|power|battery|ice|first|rain/i],
   ["shoes", /trail runners?|\bshoes?\b|\bboots?\b|schuhe|chaussures|zapatillas|\bbotas\b|\bscarp(e|oni)\b|schoenen|\bskor\b|sapatos|wanderstiefel/i, /lace|insole|camp|water|snow|spray|wax|shower|sandal/i],
   ["stove", /\bstove\b|\bburner\b|\bcooker\b|kocher|réchaud|hornillo|fornell|\bbrander\b|spritkök|fogareiro/i, /wind|screen|fuel|base|stand|pot/i],
-  ["bottle", /\bbottles?\b|water (bag|bladder|sack)|\bbladder\b|hydration|flasche|bouteille|gourde|botella|bottigli|borraccia|\bfles\b|flaska|garrafa|trinkblase|reservoir/i, /soap|fuel|alcohol|\bgas\b|spray|oil|brush|pee|holder|filter|carrier/i],
+  ["bottle", /\bbottles?\b|water (bag|bladder|sack)|\bbladder\b|hydration|flasche|bouteille|gourde|botella|bottigli|borraccia|fles\b|flaska|garrafa|trinkblase|reservoir/i, /soap|fuel|alcohol|\bgas\b|spray|oil|brush|pee|holder|filter|carrier/i],
 ]; // prettier-ignore
 
 export function guessRole(name: string): Role | undefined {

@@ -36,6 +36,8 @@ const FLAGS = {
 } as const;
 const COUNTS = [
   /^(\d{1,3})\s*[x×]\s*(?=\S)/iu,
+  // `pegs 8 x 11`: so many of so much.
+  /(?<![\d.,])(\d{1,2})\s*[x×]\s*(?=\d[\d.,]*\s*(?:kg|g|oz|lbs?)?\s*$)/iu,
   /[\s(][x×]\s?(\d{1,3})(?![\d.,\p{L}]|\s*(?:kg|g|oz|lb))\)?/iu,
   /(?<![\d.,])(\d{1,3})\s*(?:stk\.?|stück|pcs|pc|pieces)(?![\p{L}])/iu,
   /\((\d{1,2})\)/u,
