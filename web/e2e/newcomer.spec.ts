@@ -68,6 +68,7 @@ test("at a desk: a second walker, and a kit list that tells whose each piece is"
   await expect(preview.getByRole("combobox", { name: /^owner/ })).toHaveValue("owner");
   await preview.getByLabel("Current kit").selectOption("goes");
   await preview.getByRole("button", { name: "Import 3 items" }).click();
+  await expect(preview).toHaveCount(0);
   await expect(page.getByLabel("Weight of Day pack")).toHaveValue("520");
   await page.getByRole("radio", { name: "Ines" }).click();
   await expect(page.getByLabel("Weight of Quilt")).toHaveValue("640");
