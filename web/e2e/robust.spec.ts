@@ -1,6 +1,6 @@
 import type { Locator, Page } from "@playwright/test";
 import { ADDRESSES } from "../src/stations/registry.ts";
-import { asFile, beginTrip, expect, gpxOf, openDemo, showPlan, startingWeights, station, test } from "./fixtures.ts";
+import { asFile, beginTrip, expect, gpxOf, openDemo, startingWeights, station, test } from "./fixtures.ts";
 
 test("a worker that dies is started again, and the edit is kept", async ({ page }) => {
   await openDemo(page, "/kit/");
@@ -62,7 +62,7 @@ test("a full disk while beginning a trip: the plan of before stays, the preview 
     };
   });
   await page.getByTestId("gpx-file").setInputFiles(asFile("north.gpx", gpxOf(900)));
-  await showPlan(page);
+  await page.getByRole("button", { name: "Calculate my plan" }).click();
   await expect(page.getByText("Couldn’t create the trip.")).toBeVisible();
   await expect(page.getByTestId("preview")).toBeVisible();
   await page.goto("/");

@@ -120,7 +120,7 @@ export const sourceSchema = z.looseObject({
   /** A cache: from when on it is there, and how much is in it. */
   placedOn: isoDate.optional(),
   litres: amount("L", 0, 500).optional(),
-  note: note.optional(),
+  note: z.string().max(2000).optional(),
 });
 
 export const stretchSchema = z.looseObject({

@@ -127,7 +127,7 @@ async function takeAsMain(plan: Plan, profile: Profile, preview: TrackPreview, r
   const isStored = await editWithTrack(`Use the track ${track.name}`, track, (draft) => {
     draft.trackIds = [track.id];
     draft.route.coarse = false;
-    draft.route.heightless = preview.repairs.heightless;
+    draft.route.heightless = preview.repairs.heightless as Plan["route"]["heightless"];
     for (const row of [...draft.stops, ...draft.sources, ...draft.camps, ...draft.pins]) {
       if (row.alternateId !== undefined) continue;
       const metres = byId.get(row.id);
