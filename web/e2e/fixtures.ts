@@ -23,7 +23,13 @@ export const test = base.extend<Watched, { kept: Kept }>({
   kept: [
     async ({ launchOptions }, use, { project }) => {
       const { baseURL, viewport } = project.use;
-      const options = { ...launchOptions, baseURL: baseURL!, viewport: viewport!, serviceWorkers: "block", locale: LOCALE } as const;
+      const options = {
+        ...launchOptions,
+        baseURL: baseURL!,
+        viewport: viewport!,
+        serviceWorkers: "block",
+        locale: LOCALE,
+      } as const;
       const context = await chromium.launchPersistentContext("", options);
       const storage = await context.newCDPSession(context.pages()[0]!);
       await use({ context, storage });
@@ -34,7 +40,14 @@ export const test = base.extend<Watched, { kept: Kept }>({
   // Who asks for a touch screen or a worker that keeps the parts has a context of its own.
   context: async ({ kept, browser, baseURL, viewport, serviceWorkers, hasTouch, isMobile }, use) => {
     if (serviceWorkers === "allow" || hasTouch) {
-      const own = await browser.newContext({ baseURL: baseURL!, viewport, serviceWorkers, hasTouch, isMobile, locale: LOCALE });
+      const own = await browser.newContext({
+        baseURL: baseURL!,
+        viewport,
+        serviceWorkers,
+        hasTouch,
+        isMobile,
+        locale: LOCALE,
+      });
       await use(own);
       return own.close();
     }

@@ -71,7 +71,15 @@ test("rain and wind are those of the days of its legs; a forecast that covers th
   const date = wet.days[0]!.date;
   const { climate } = made({ pieceIds: ["spikes"] }, 5);
   const forecasts = [
-    { id: "f", name: "F", issued: date, fromM: 80_000, toM: 120_000, heightM: 100, days: [{ date, lowC: 2, highC: 14, wetChance: 1 }] },
+    {
+      id: "f",
+      name: "F",
+      issued: date,
+      fromM: 80_000,
+      toM: 120_000,
+      heightM: 100,
+      days: [{ date, lowC: 2, highC: 14, wetChance: 1 }],
+    },
   ];
   const told = spikes({ of: "wet-over", limit: 0.1 }, { climate: { ...climate, forecasts } });
   expect(told.found.forecastDays).toBe(1);

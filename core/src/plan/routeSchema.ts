@@ -48,7 +48,10 @@ export const routeSchema = z.looseObject({
   /** The main trail was made from a table: it is nowhere, and its climbs are the table's. */
   coarse: z.boolean().default(false),
   /** Stretches of the main trail that its file knows no heights of. */
-  heightless: z.array(z.looseObject({ fromM: trackM, toM: trackM })).max(200).default([]),
+  heightless: z
+    .array(z.looseObject({ fromM: trackM, toM: trackM }))
+    .max(200)
+    .default([]),
 });
 
 export type Alternate = z.infer<typeof alternateSchema>;

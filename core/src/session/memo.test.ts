@@ -224,7 +224,10 @@ describe("a session remembers, and forgets nothing", () => {
     const session = new Session();
     session.setProfile(structuredClone(profile), rich.route);
     const reverse: Plan = { ...rich, trip: { ...rich.trip, direction: "reverse" } };
-    const whole: Plan = { ...rich, route: { alternates: [], closures: [], sections: [], coarse: false, heightless: [] } };
+    const whole: Plan = {
+      ...rich,
+      route: { alternates: [], closures: [], sections: [], coarse: false, heightless: [] },
+    };
     expect([rich, reverse, whole].map((plan) => session.hasTrail(plan))).toEqual([true, false, false]);
     expect(session.compute(rich)).toEqual(computePlan(rich, hilly));
     for (const other of [reverse, whole]) expect(() => session.compute(other)).toThrow(/setTracks/);
