@@ -34,7 +34,7 @@ try {
   for (const { name, path } of ADDRESSES) {
     if (WITHOUT.includes(name)) continue;
     const { query, press, wait } = SHOWING[name] ?? {};
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-IE" });
     page.on("console", (message) => message.type() === "error" && console.error(`${name}: ${message.text()}`));
     page.on("pageerror", (error) => console.error(`${name}: ${error.message}`));
     await page.goto(server.url + path + (query ? (path.includes("?") ? "&" : "?") + query : ""));
@@ -48,7 +48,7 @@ try {
     await page.screenshot({ path: join(into, `${name}.png`) });
     await page.close();
   }
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: "en-IE" });
   await page.goto(`${server.url}/trail/?leg=6`);
   await page.getByRole("button", { name: "Explore the demo" }).click();
   await page.getByRole("button", { name: "Show map" }).click();
@@ -63,13 +63,6 @@ try {
   await page.getByTestId("went-wrong").getByRole("listitem").first().waitFor();
   await page.waitForTimeout(400);
   await page.screenshot({ path: join(into, "odds.png") });
-  await page.goto(`${server.url}/begin/`);
-  await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
-  await page.getByRole("button", { name: "Calculate my plan" }).click();
-  await page.getByTestId("first-answer").waitFor();
-  await page.getByTestId("first-choices").getByRole("listitem").first().waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(3000);
-  await page.screenshot({ path: join(into, "first.png") });
   await page.goto(`${server.url}/?leg=9`);
   await page.getByRole("button", { name: "Print cards" }).click();
   await page.getByRole("region", { name: "Preview" }).getByText("Leg 9").first().waitFor();
@@ -99,6 +92,14 @@ try {
   await page.getByRole("button", { name: "Departure sheet" }).click();
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(into, "leaving-sheet.png") });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${server.url}/begin/`);
+  await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
+  await page.getByRole("button", { name: "Calculate my plan" }).click();
+  await page.getByTestId("first-answer").waitFor();
+  await page.waitForTimeout(1000);
+  await page.getByText("Trying choices").waitFor({ state: "hidden", timeout: 60_000 });
+  await page.screenshot({ path: join(into, "first.png") });
 } finally {
   await browser.close();
   server.stop();

@@ -10,7 +10,7 @@ const KIT = "piece,group,grams,owner\nDay pack,Pack,520,Milo\nQuilt,Sleep,640,In
 
 async function begin(page: Page): Promise<void> {
   await page.goto("/begin/");
-  await page.getByTestId("gpx-file").setInputFiles(asFile("way.gpx", gpxOf(1900, HUTS + CACHE)));
+  await page.getByTestId("gpx-file").setInputFiles(asFile("way.gpx", gpxOf(1370, HUTS + CACHE)));
   await expect(page.getByTestId("preview")).toContainText("No gaps; nothing to repair.");
   await page.getByLabel("Your name").fill("Ines");
   await page.getByLabel("Pace").selectOption("brisk");

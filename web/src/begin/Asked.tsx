@@ -1,12 +1,12 @@
 /** What the files do not say and the plan hangs on: food at places that may have some, water where none is listed. */
 import type { Units } from "@gepack/core";
-import { answered, askedRows, dryWays, type FoodAnswer, type FoundRow } from "../reading/found.ts";
+import { answered, askedRows, assumedShops, dryWays, type FoodAnswer, type FoundRow } from "../reading/found.ts";
 import { NumberField } from "../ui/NumberField.tsx";
 import { Pick } from "../ui/Pick.tsx";
 import { quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 
-const FOOD: [FoodAnswer | "unknown", string][] = [
+const FOOD: [FoodAnswer | "unknown" | "assumed", string][] = [
   ["unknown", "I don’t know"],
   ["none", "no"],
   ["shop-small", "small shop"],
@@ -29,6 +29,7 @@ interface Props {
 
 export function Asked({ rows, onChange, walked, everyM, usualEveryM, onEvery, units }: Props) {
   const asked = askedRows(rows, walked.toM);
+  const assumed = assumedShops(rows, walked.toM);
   const dry = dryWays(rows, walked);
   const longestM = Math.max(0, ...dry.map(([from, to]) => to - from));
   if (asked.length === 0 && dry.length === 0) return null;
@@ -49,10 +50,12 @@ export function Asked({ rows, onChange, walked, everyM, usualEveryM, onEvery, un
               <Pick
                 bare
                 label={`Food at ${row.point.name}`}
-                value={row.food ?? "unknown"}
-                options={FOOD}
+                value={row.food ?? (assumed.has(row.id) ? "assumed" : "unknown")}
+                options={assumed.has(row.id) ? [["assumed", "assume a small shop"], ...FOOD.slice(1)] : FOOD}
                 onPick={(food) =>
-                  food !== "unknown" && onChange(rows.map((one) => (one.id === row.id ? answered(one, food) : one)))
+                  food !== "unknown" &&
+                  food !== "assumed" &&
+                  onChange(rows.map((one) => (one.id === row.id ? answered(one, food) : one)))
                 }
               />
             </li>

@@ -6,7 +6,7 @@ import { startTrip } from "../edit/startTrip.ts";
 import { useAfterDrawing } from "../frame/useAfterDrawing.ts";
 import { useTheme } from "../frame/useTheme.ts";
 import { Found } from "../reading/Found.tsx";
-import { assumedSources, dryWays, partsOf } from "../reading/found.ts";
+import { assumedSources, dryWays, partsOf, withAssumedShops } from "../reading/found.ts";
 import { TableMapping } from "../reading/TableMapping.tsx";
 import { TrackDrop } from "../reading/TrackDrop.tsx";
 import { TrackFacts } from "../reading/TrackFacts.tsx";
@@ -147,8 +147,9 @@ function Rest({ phase, units }: { phase: Previewed; units: Units }) {
     try {
       const { name, hikerName, sex, ageY, bodyKg, heightCm, pace, startDate, sea } = answers;
       const stations = await calculator().simulateOn({ track, sea });
-      const parts = partsOf(rows ?? []);
-      const water = everyM === undefined ? [] : assumedSources(dryWays(rows ?? [], ground), everyM);
+      const taken = withAssumedShops(rows ?? [], ground.toM);
+      const parts = partsOf(taken);
+      const water = everyM === undefined ? [] : assumedSources(dryWays(taken, ground), everyM);
       const sections =
         phase.crossed === "ride"
           ? partsBetween(preview.gaps, ground)

@@ -5,6 +5,7 @@ import { longDate } from "../units/date.ts";
 import { quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 import { sayIn } from "../words/say.ts";
+import { ASSUMED_SHOP } from "../reading/found.ts";
 import { USUAL } from "../edit/startTrip.ts";
 import { LEVEL_KMH } from "./answers.ts";
 
@@ -36,6 +37,7 @@ export function assumptionsOf(plan: Plan, result: PlanResult, who: number): Assu
   const heightlessM = plan.route.heightless.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0);
   const assumed = plan.sources.filter((source) => source.assumed).length;
   const used = plan.stops.filter((stop) => stop.use).length;
+  const shops = plan.stops.filter(({ infoFrom, use }) => use && infoFrom === ASSUMED_SHOP).length;
   const unknown = plan.stops.filter((stop) => !stop.use && !stop.services.some((one) => STOCKS.includes(one))).length;
   const longest = rows
     .map(({ carries, largestCarry }) => carries[largestCarry])
@@ -74,8 +76,8 @@ export function assumptionsOf(plan: Plan, result: PlanResult, who: number): Assu
       words:
         plan.stops.length === 0
           ? "None listed: all food comes from the start"
-          : `${used} of the ${plan.stops.length} listed${unknown > 0 ? `; ${unknown} without a known shop` : ""}`,
-      ...(unknown > 0 ? { tag: "question" as const } : plan.stops.length === 0 ? { tag: "gap" as const } : {}),
+          : `${used} of the ${plan.stops.length} listed${shops > 0 ? `; at ${shops} a shop is assumed` : ""}${unknown > 0 ? `; ${unknown} without a known shop` : ""}`,
+      ...(unknown + shops > 0 ? { tag: "question" as const } : plan.stops.length === 0 ? { tag: "gap" as const } : {}),
       station: "stops",
       action: plan.stops.length === 0 ? "Add stops" : "Change",
     },

@@ -151,7 +151,7 @@ export function Found({ rows, units = unitsSchema.parse({}), onChange }: Props) 
   const leftOut = rows.filter((row) => !isFar(row) && row.taken === "out").length;
   const isWithoutStops = leftOut > 0 && !rows.some((row) => row.taken === "stop");
   const change = (which: (row: FoundRow) => boolean, taken: Taken): void =>
-    onChange(rows.map((row) => (which(row) ? { ...row, taken } : row)));
+    onChange(rows.map((row) => (which(row) ? { ...row, taken, isLeftOut: taken === "out" } : row)));
   const columns: Column<FoundRow>[] = [
     {
       id: "name",

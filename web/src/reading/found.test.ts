@@ -1,7 +1,16 @@
 /** Places of a file with what is written of them, as parts of a plan; what is asked because nobody wrote it. */
 import { sortWaypoint, type Located, type TrackM } from "@gepack/core";
 import { describe, expect, test } from "vitest";
-import { answered, askedRows, assumedSources, dryWays, partsOf, rowsOf, type FoundRow } from "./found.ts";
+import {
+  answered,
+  askedRows,
+  assumedSources,
+  dryWays,
+  partsOf,
+  rowsOf,
+  withAssumedShops,
+  type FoundRow,
+} from "./found.ts";
 
 interface Given {
   name: string;
@@ -97,6 +106,25 @@ describe("what the files do not say", () => {
         .stops.find(({ name }) => name === "Red hut")!
         .services.toSorted(),
     ).toEqual(["bed", "post"]);
+  });
+
+  test("before more than a week of food a place that may have a shop is taken to have it, unless somebody says no", () => {
+    const towns = rowsFor([
+      { name: "Marlow", km: 90 },
+      { name: "Tarrant", km: 200 },
+      { name: "Ashby", km: 210 },
+      { name: "Creek", km: 100 },
+      { name: "WP 4", km: 250 },
+    ]);
+    const names = (rows: readonly FoundRow[], lengthM: number) =>
+      partsOf(withAssumedShops(rows, lengthM)).stops.map(({ name, infoFrom }) => `${name} ${infoFrom}`);
+    expect(names(towns, 150_000)).toEqual([]);
+    // The middle of 400 km first; a place 10 km behind it would change nothing.
+    expect(names(towns, 400_000)).toEqual(["Marlow assumed", "Tarrant assumed"]);
+    const no = towns.map((row) => (row.point.name === "Tarrant" ? answered(row, "none") : row));
+    expect(names(no, 400_000)).toEqual(["Marlow assumed", "Ashby assumed"]);
+    const out = towns.map((row) => ({ ...row, isLeftOut: true }));
+    expect(names(out, 400_000)).toEqual([]);
   });
 
   test("dry ways are between waters and houses that have some, on the ground that is walked", () => {

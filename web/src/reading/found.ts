@@ -32,6 +32,10 @@ export interface FoundRow {
   taken: Taken;
   /** What the hiker answered, where nobody could tell whether there is food. */
   food?: FoodAnswer;
+  /** Nobody said that there is a shop. */
+  isAssumed?: boolean;
+  /** The hiker took it out by hand. */
+  isLeftOut?: boolean;
 }
 
 export type FoodAnswer = "none" | "shop-small" | "shop-full" | "post";
@@ -110,6 +114,46 @@ export function askedRows(rows: readonly FoundRow[], lengthM: number): AskedRow[
     DAY_M,
   );
   return asked.map(({ id, days }) => ({ row: rows.find((row) => row.id === id)!, days }));
+}
+
+/** So much food nobody likes to carry: before a longer way without a shop a place that may have one is taken to have it [L]. */
+const LONGEST_CARRY_M = 7 * DAY_M;
+
+/** Ids of the places that are taken to have a small shop though nobody says so: a town left out is worse than one put in. */
+export function assumedShops(rows: readonly FoundRow[], lengthM: number): ReadonlySet<string> {
+  const open = rows.filter((row) => row.food === undefined && mayHaveFood(row) && !row.isLeftOut);
+  const shops = [0, lengthM, ...rows.filter((row) => row.taken === "stop" && restocks(row)).map(atM)];
+  const taken = new Set<string>();
+  for (;;) {
+    shops.sort((a, b) => a - b);
+    const best = open
+      .filter(({ id }) => !taken.has(id))
+      .map((row) => {
+        const next = shops.findIndex((shop) => shop >= atM(row));
+        const [before, after] = [shops[Math.max(0, next - 1)]!, shops[Math.max(0, next)]!];
+        const splits = after - before > LONGEST_CARRY_M;
+        return { row, shorterM: splits ? Math.min(atM(row) - before, after - atM(row)) : 0 };
+      })
+      .reduce<{ row: FoundRow; shorterM: number } | undefined>(
+        (a, b) => (b.shorterM > (a?.shorterM ?? 0) ? b : a),
+        undefined,
+      );
+    // What is a few hours from a shop anyway changes nothing.
+    if (!best || best.shorterM < DAY_M) return taken;
+    taken.add(best.row.id);
+    shops.push(atM(best.row));
+  }
+}
+
+const atM = ({ located }: FoundRow): number => Number(located.trackM);
+
+/** What the plan says of where its stop comes from, until somebody knows. */
+export const ASSUMED_SHOP = "assumed";
+
+/** Those of the rows that are taken to have a shop, as stops. */
+export function withAssumedShops(rows: readonly FoundRow[], lengthM: number): FoundRow[] {
+  const taken = assumedShops(rows, lengthM);
+  return rows.map((row) => (taken.has(row.id) ? { ...answered(row, "shop-small"), isAssumed: true } : row));
 }
 
 /** The row with an answer: a stop with what it has, or as it was taken before. */
@@ -218,6 +262,7 @@ function stopOf(row: FoundRow) {
     services,
     use,
     nights,
+    ...(row.isAssumed ? { infoFrom: ASSUMED_SHOP } : {}),
     note,
     openFrom,
     openTo,
