@@ -3,6 +3,7 @@
  * station registry; what is said here is only what a picture shows beyond the bare address.
  * `npm run shots -- FOLDER` puts them elsewhere.
  */
+import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { browse, build, chromium, install, ROOT, served } from "./lib.mjs";
 
@@ -93,8 +94,19 @@ try {
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(into, "leaving-sheet.png") });
   await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${server.url}/`);
+  await page.getByTestId("line").waitFor();
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  const [places] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("menuitem", { name: "Track and places as GPX" }).click(),
+  ]);
   await page.goto(`${server.url}/begin/`);
-  await page.getByTestId("gpx-file").setInputFiles(join(ROOT, "demo", "corvane.gpx"));
+  await page.getByTestId("gpx-file").setInputFiles({
+    name: "corvane.gpx",
+    mimeType: "application/gpx+xml",
+    buffer: await readFile(await places.path()),
+  });
   await page.getByRole("button", { name: "Calculate my plan" }).click();
   await page.getByTestId("first-answer").waitFor();
   await page.waitForTimeout(1000);

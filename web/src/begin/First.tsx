@@ -47,7 +47,7 @@ function FirstPlan({ plan, result }: Props) {
         <Assumed plan={plan} result={result} who={who} search={search} />
         <div>
           <Decides plan={plan} result={result} who={who} />
-          <Choices plan={plan} who={who} />
+          <Choices plan={plan} result={result} who={who} />
         </div>
       </div>
       <div className="sticky bottom-0 mt-5 flex flex-wrap items-center gap-3 border-t-2 border-pine bg-paper py-3">
@@ -141,7 +141,7 @@ function Decides({ plan, result, who }: Props & { who: number }) {
   );
 }
 
-function Choices({ plan, who }: { plan: Plan; who: number }) {
+function Choices({ plan, result, who }: Props & { who: number }) {
   const say = sayIn(plan);
   const { rows, fraction, start, stop } = usePlanRun<FirstChoice>(plan);
   useEffect(
@@ -153,13 +153,16 @@ function Choices({ plan, who }: { plan: Plan; who: number }) {
     [plan, who], // eslint-disable-line react-hooks/exhaustive-deps
   );
   const best = bestChoices(rows);
+  const longest = result.legs.reduce((a, b) => (b.dayCount > a.dayCount ? b : a));
   return (
     <section aria-label="Choices that change most">
       <h3 className="m-0 border-b border-rule pb-1 text-base font-bold">Choices that change most</h3>
       {fraction !== undefined && <Progress label="Trying choices" fraction={fraction} onStop={stop} />}
       {fraction === undefined && best.length === 0 && (
         <p className="my-2 text-sm text-muted">
-          No single stop or source lightens a pack by much. Legs, What helps tries all else.
+          {longest.dayCount > MANY_DAYS
+            ? `No place with food is listed for ${say.distance(longest.distanceM)} on leg ${longest.index + 1}. Add the towns there in Trail: paste a table or import a file.`
+            : "No single stop or source lightens a pack by much. Legs, What helps tries all else."}
         </p>
       )}
       <ol className="m-0 list-none p-0" data-testid="first-choices">
@@ -198,6 +201,8 @@ function Choices({ plan, who }: { plan: Plan; who: number }) {
   );
 }
 
+/** Nobody carries food for more days. */
+const MANY_DAYS = 10;
 /** So many choices come, about: for the bar that shows how far it is. */
 const EXPECTED = 6;
 const BUTTONS: Partial<Record<FirstChoice["lever"]["kind"], string>> = {
