@@ -39,7 +39,6 @@ for (const { units, width, height, kmPer, mPer, kgPer } of SIZES)
       const lines = page.getByTestId("assumptions");
       await expect(lines.getByRole("listitem")).toHaveCount(10);
       for (const said of says) await expect(lines).toContainText(said);
-      // Nothing that only the file does not know is a problem of the plan.
       await page.getByRole("link", { name: "Show my plan" }).click();
       await expect(page.locator("#leg-row-0")).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);

@@ -20,6 +20,8 @@ describe("what is there", () => {
     ["power outlets at the desk", "socket"],
     ["", ""],
     ["a nice view", ""],
+    ["room for three tents", ""],
+    ["presa sul fiume; prise d’eau", ""],
     ["fence post by the gate", ""],
     ["signpost, turn left", ""],
     ["no shop, no parcels", ""],

@@ -73,7 +73,7 @@ const SAID: readonly Said[] = [
   },
   {
     offer: "bed",
-    yes: /\b(?:beds?|bunks?|dorms?|dormitory|rooms?|hostel|hotel|motel|lodging|overnight stay|betten|zimmer|lager|ubernachtung|dortoir|chambres?|lits|camas|habitaciones|letti|camere)\b/,
+    yes: /\b(?:beds?|bunks?|dorms?|dormitory|rooms?(?! for)|hostel|hotel|motel|lodging|overnight stay|betten|zimmer|lager|ubernachtung|dortoir|chambres?|lits|camas|habitaciones|letti|camere)\b/,
   },
   { offer: "laundry", yes: /\b(?:laundry|laundromat|washing machine|waschmaschine|laverie|lavanderia|lavadora)\b/ },
   {
@@ -82,7 +82,7 @@ const SAID: readonly Said[] = [
   },
   {
     offer: "socket",
-    yes: /\b(?:sockets?|power outlets?|outlets?|charging|electricity|steckdosen?|strom|prise|enchufes?|presa)\b/,
+    yes: /\b(?:sockets?|power outlets?|outlets?|charging|electricity|steckdosen?|strom|prises? electriques?|enchufes?|presa (?:elettrica|di corrente))\b/,
   },
 ];
 
