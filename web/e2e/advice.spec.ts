@@ -19,7 +19,7 @@ test("a friend marks the list in a page of its own, and the marks come back", as
     friend.waitForEvent("download"),
     friend.getByRole("button", { name: "Save my marks" }).click(),
   ]);
-  await page.getByTestId("advice-file").setInputFiles({
+  await page.getByLabel("Marks of a friend").setInputFiles({
     name: "kit-marks.json",
     mimeType: "application/json",
     buffer: await (await import("node:fs/promises")).readFile(await marks.path()),

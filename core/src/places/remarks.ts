@@ -3,6 +3,7 @@
  * and hours of opening, a bus, months in which water dries up. Only what is written; nothing is guessed.
  */
 import type { WEEKDAYS } from "../plan/ids.ts";
+import { unaccented } from "./unaccented.ts";
 import type { Offer } from "./words.ts";
 
 export interface Remarks {
@@ -25,16 +26,9 @@ export interface Remarks {
   foodElsewhere?: true;
 }
 
-const MOST_TEXT = 2000;
-
 /** Lower case without accents; dashes alike; clauses parted by strong marks, which figures keep to themselves. */
 function clausesOf(text: string): string[] {
-  return text
-    .slice(0, MOST_TEXT)
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .toLowerCase()
-    .replace(/ß/g, "ss")
+  return unaccented(text)
     .replace(/[’']/g, " ")
     .replace(/\s*[–—−-]\s*/g, "-")
     .replace(/(\d)\.(?=\s*\p{L})/gu, "$1 ")

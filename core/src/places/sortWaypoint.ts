@@ -6,6 +6,7 @@
  * or a stroke is both. Nothing known makes it *other*: never a stop by default.
  */
 import { readRemarks, type Remarks } from "./remarks.ts";
+import { unaccented } from "./unaccented.ts";
 import {
   ENTRIES,
   JOINERS,
@@ -40,16 +41,10 @@ const BESIDE: ReadonlySet<WaypointKind> = new Set(["water", "ford", "landmark"])
 
 /** How far a word is believed, by where it stands. */
 const SURE = { symbol: 0.95, type: 0.9, name: 0.9, description: 0.5 } as const;
-const MOST_TEXT = 2000;
 
 /** Lower case without accents; what is no letter or figure parts words, and strong marks part runs of them. */
 function plain(text: string): string {
-  return text
-    .slice(0, MOST_TEXT)
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .toLowerCase()
-    .replace(/ß/g, "ss")
+  return unaccented(text)
     .replace(/[,;:/|+&()[\]–—.!?\n]|\s-\s/g, " | ")
     .replace(/[^\p{L}\p{N}|]+/gu, " ")
     .trim();

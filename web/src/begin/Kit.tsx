@@ -5,6 +5,7 @@ import { corrected, Understood, type Corrections } from "../reading/Understood.t
 import { calculator } from "../store/trail.ts";
 import { useDraft } from "../store/drafts.ts";
 import { report } from "../store/notices.ts";
+import { FilesButton } from "../ui/FilesButton.tsx";
 import { quantity } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";
 
@@ -54,20 +55,13 @@ export function Kit({ units, onChange }: Props) {
             <button className="btn" disabled={text.trim() === ""} onClick={() => take(new File([text], "Pasted list"))}>
               Read list
             </button>
-            <label className="btn cursor-pointer focus-within:outline-2 focus-within:outline-pine">
-              Choose a file
-              <input
-                type="file"
-                className="sr-only"
-                accept=".csv,.tsv,.txt,.xlsx"
-                data-testid="begin-kit-file"
-                onChange={(event) => {
-                  const [chosen] = event.target.files ?? [];
-                  if (chosen) take(chosen);
-                  event.target.value = "";
-                }}
-              />
-            </label>
+            <FilesButton
+              words="Choose a file"
+              label="Kit list as a file"
+              accept=".csv,.tsv,.txt,.xlsx"
+              disabled={false}
+              onFiles={([chosen]) => chosen && take(chosen)}
+            />
           </div>
         </>
       ) : (

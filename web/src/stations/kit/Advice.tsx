@@ -1,11 +1,11 @@
 /** Advice of a friend: a page to send, the marks that come back, and what each says beside its item. */
 import { useState } from "react";
-import { FileUp } from "lucide-react";
 import { advisedPieces, readAdvice, type LegResult, type Plan, type PlanResult } from "@gepack/core";
 import { dropAdvice, takeAdvice } from "../../edit/advice.ts";
 import { setRow } from "../../edit/rows.ts";
 import { advicePage } from "../../exports/advicePage.ts";
 import { save } from "../../frame/files.ts";
+import { FilesButton } from "../../ui/FilesButton.tsx";
 import { counted } from "../../words/counted.ts";
 import { ADVICE_WORDS } from "../../words/kit.ts";
 import { sayIn } from "../../words/say.ts";
@@ -46,20 +46,13 @@ export function Advice({ plan, result, leg, who }: Props) {
         >
           Save page
         </button>
-        <label className="btn cursor-pointer focus-within:outline-2 focus-within:outline-pine">
-          <FileUp size={15} aria-hidden="true" /> Import marks
-          <input
-            type="file"
-            className="sr-only"
-            accept=".json,application/json"
-            data-testid="advice-file"
-            onChange={(event) => {
-              const [chosen] = event.target.files ?? [];
-              if (chosen) void read(chosen);
-              event.target.value = "";
-            }}
-          />
-        </label>
+        <FilesButton
+          words="Import marks"
+          label="Marks of a friend"
+          accept=".json,application/json"
+          disabled={false}
+          onFiles={([chosen]) => void (chosen && read(chosen))}
+        />
         {rows.length > 0 && (
           <button className="btn" onClick={() => void dropAdvice(rows.length)}>
             Remove all marks
