@@ -241,6 +241,7 @@ const days = fc.record({
   darkFraction: share,
   endRule: fc.constantFrom("hours", "camp"),
   campWindowH: amount(0, 5),
+  dinnerAtWater: fc.boolean(),
   sleepAt: fc.constantFrom("anywhere", "anywhere", "camps", "beds"),
   arriveByClosing: fc.boolean(),
   neroOutH: rarely(amount(0.5, 20)),

@@ -25,6 +25,10 @@ export interface CalendarDay {
   night: "camp" | "bed" | "stop" | "end";
   rests: boolean;
   dry: boolean;
+  /** Where dinner is cooked before a dry camp, metres along the trail; undefined where it is eaten in camp. */
+  dinnerM: number | undefined;
+  /** What melting snow and ice takes of the day, of whom it takes most. */
+  meltH: number;
   coldNightC: number;
   wetChance: number;
   heightM: number;
@@ -83,6 +87,8 @@ function walkedDay(parts: readonly DayResult[], profile: Walked["profile"]): Day
     lightLeftH: last.sunsetH - last.endClockH,
     rests: false,
     dry: last.dry,
+    meltH: Math.max(0, ...last.meltH.map((_, who) => parts.reduce((sum, { meltH }) => sum + meltH[who]!, 0))),
+    dinnerM: last.dinnerNode === undefined ? undefined : walkedOf(profile, last.dinnerNode),
     coldNightC: last.coldNightC,
     wetChance: last.wetChance,
     heightM: profile.heightM[last.toNode]!,

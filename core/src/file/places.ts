@@ -64,7 +64,7 @@ export function placeRows(plan: Plan, { profile, legs }: Pick<TripFigures, "prof
     ...plan.sources.map((source) =>
       row("water", source, {
         offTrailM: source.offTrailM,
-        detail: source.reliable ? source.kind : `${source.kind} seasonal`,
+        detail: source.reliable ? source.kind : `${source.kind} ${source.unknown ? "unknown" : "seasonal"}`,
         note: "",
         trusted: source.counted ?? source.reliable,
       }),

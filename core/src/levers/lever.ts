@@ -26,6 +26,7 @@ export type Lever =
   | { kind: "assume-water"; places: readonly WaterPlace[] }
   | { kind: "cold-food"; pieceIds: string[] }
   | { kind: "exchange" }
+  | { kind: "dinner-at-water" }
   | { kind: "both"; first: Lever; second: Lever };
 
 /** Where water is assumed, with the id that the source gets. */
@@ -140,6 +141,9 @@ export function makeLever(plan: Plan, hikerId: string, lever: Lever): void {
     case "exchange":
       hiker.stove.exchange = true;
       return;
+    case "dinner-at-water":
+      plan.dayRules.dinnerAtWater = true;
+      return;
     case "both":
       makeLever(plan, hikerId, lever.first);
       makeLever(plan, hikerId, lever.second);
@@ -151,6 +155,7 @@ export function withLever(plan: Plan, hikerId: string, lever: Lever): Plan {
   const copy: Plan = {
     ...plan,
     trip: { ...plan.trip },
+    dayRules: { ...plan.dayRules },
     hikers: structuredClone(plan.hikers),
     stops: plan.stops.map((stop) => ({ ...stop })),
     sources: [...plan.sources],
@@ -265,11 +270,12 @@ function stopLevers({ stops }: Plan): Lever[] {
   });
 }
 
-function dayLevers({ trip }: Plan): Lever[] {
+function dayLevers({ trip, dayRules }: Plan): Lever[] {
   const start = dayNumber(trip.startDate)!;
   const dates = [-START_DAYS, START_DAYS].map((by) => isoOfDay(start + by));
   return [
     { kind: "hours", moreH: HOURS },
+    ...(dayRules.dinnerAtWater ? [] : [{ kind: "dinner-at-water" } as const]),
     ...dates.filter((date) => isoDate.safeParse(date).success).map((date): Lever => ({ kind: "start", date })),
   ];
 }

@@ -122,6 +122,7 @@ function mayHelp(
     case "share":
     case "exchange":
     case "cold-food":
+    case "dinner-at-water":
       return isWeight;
     case "use":
       return target === "food" || (isWeight && (leg === undefined || isOn(lever.stopId, plan, profile, leg)));
@@ -234,6 +235,7 @@ const PROMISE_KG: Partial<Record<Lever["kind"] | LeverField, number>> = {
   hours: 0.5,
   trust: 0.4,
   past: 0.4,
+  "dinner-at-water": 0.4,
   density: 0.3,
   "reserve-days": 0.25,
   shortfall: 0.2,

@@ -267,6 +267,9 @@ describe("what it offers", () => {
     expect(first({ name: "Heron spring" })).toMatchObject({ water: "spring", word: "spring" });
     expect(first({ name: "Heron spring" }).seasonal).toBeUndefined();
     expect(first({ name: "Heron spring", description: "seasonal" }).seasonal).toBe(true);
+    const unsure = ["unverified", "flow unknown", "débit inconnu", "Schüttung ungewiss", "sin confirmar"];
+    for (const description of unsure)
+      expect(first({ name: "Heron spring", description })).toMatchObject({ unknown: true });
     expect(first({ name: "Quelle, unzuverlässig" }).seasonal).toBe(true);
     for (const name of ["Spring (dry in August)", "Source tarie en été", "Quelle, im Sommer trocken"])
       expect(first({ name })).toMatchObject({ kind: "water", seasonal: true });

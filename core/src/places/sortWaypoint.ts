@@ -13,6 +13,7 @@ import {
   NEGATIONS,
   ROMANCE,
   SEASONAL,
+  UNKNOWN,
   type Meaning,
   type Offer,
   type WaypointKind,
@@ -28,6 +29,7 @@ export interface WaypointWords {
 export interface SortedKind extends Meaning {
   /** Not there all year. */
   seasonal?: true;
+  unknown?: true;
   /** The word that decided, as the list has it; empty where none did. */
   word: string;
   /** 0 to 1. */
@@ -130,6 +132,7 @@ const joiners = new Set(list(JOINERS));
 const romance = new Set(list(ROMANCE));
 const negations = Object.entries(NEGATIONS).map(([kind, words]) => [kind as WaypointKind, list(words)] as const);
 const seasonal = list(SEASONAL);
+const unknown = list(UNKNOWN);
 
 /** The runs of a text: between strong marks and joining words. */
 function runsOf(text: string): string[][] {
@@ -159,7 +162,8 @@ export function sortWaypoint(
   const by = lexiconWith(own);
   const texts = { symbol: plain(symbol), type: plain(type), name: plain(name), description: plain(description) };
   const all = Object.values(texts).join(" | ");
-  const isSeasonal = seasonal.some((phrase) => has(all, phrase));
+  const isSaid = (phrases: readonly string[]): boolean => phrases.some((phrase) => has(all, phrase));
+  const flow = isSaid(seasonal) ? { seasonal: true as const } : isSaid(unknown) ? { unknown: true as const } : {};
   // What is often dry is not dry.
   const firm = seasonal.reduce((text, phrase) => ` ${text} `.replaceAll(` ${phrase} `, " "), all);
   const denied = new Map(
@@ -204,7 +208,7 @@ export function sortWaypoint(
   }
   const stop = found.get("stop");
   if (stop) withOffers(stop);
-  return [...found.values()].map((one) => (isSeasonal && one.kind === "water" ? { ...one, seasonal: true } : one));
+  return [...found.values()].map((one) => (one.kind === "water" ? { ...one, ...flow } : one));
 }
 
 const STOCKS: readonly Offer[] = ["shop-small", "shop-full", "post"];

@@ -131,6 +131,12 @@ export const SEASONAL =
   "saisonal, zeitweise, unzuverlassig, nicht immer, saisonnier, saisonniere, intermittent, intermittente, " +
   "estacional, temporal, no fiable, stagionale, temporaneo, inaffidabile";
 
+/** Whether it runs is not told. */
+export const UNKNOWN =
+  "unknown, unverified, not verified, unconfirmed, not confirmed, not checked, unclear, ungewiss, unbekannt, ungepruft, " +
+  "inconnu, inconnue, incertain, incertaine, non verifie, desconocido, desconocida, sin confirmar, sin verificar, " +
+  "sconosciuto, sconosciuta, incerto, incerta, non verificato";
+
 /** Between two things that are both there. */
 export const JOINERS =
   "with, and, plus, at, near, by, next to, beside, mit, und, bei, am, an der, avec, et, pres, con, y, junto, cerca, e, presso, vicino";

@@ -103,6 +103,8 @@ export const sourceSchema = z.looseObject({
   ...place,
   kind: z.enum(SOURCE_KINDS).default("spring"),
   reliable: z.boolean().default(true),
+  /** Whether it runs is not told: neither sure nor seasonal. */
+  unknown: z.boolean().optional(),
   /** Nobody has told of it: it stands for water that the file does not know, until somebody does. */
   assumed: z.boolean().optional(),
   /** Chance of finding water, January to December. */

@@ -155,19 +155,9 @@ export const REFERENCES: readonly Reference[] = [
     onRemove: "clear",
     links: (plan) =>
       plan.devices.flatMap((device, i) =>
-        device.pieceId === undefined
-          ? []
-          : [
-              {
-                place: `devices[${i}].pieceId`,
-                id: device.pieceId,
-                holder: device.name,
-                point: (id) => {
-                  if (id === undefined) delete device.pieceId;
-                  else device.pieceId = id;
-                },
-              },
-            ],
+        (["pieceId", "cellsPieceId"] as const)
+          .filter((key) => device[key] !== undefined)
+          .map((key) => optionalLink(`devices[${i}]`, device, key, device.name)),
       ),
   },
   {

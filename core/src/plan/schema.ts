@@ -217,6 +217,8 @@ export const dayRulesSchema = z.looseObject({
   endRule: z.enum(["hours", "camp"]).default("camp"),
   campWindowH: amount("h", 0, 5).default(1),
   campAheadH: amount("h", 0, 5).default(1.5),
+  /** Before a night without water dinner is cooked at the last water of the day, and one walks on after it. */
+  dinnerAtWater: z.boolean().default(false),
   sleepAt: z.enum(["anywhere", "camps", "beds"]).default("anywhere"),
   /** Reach a stop before it closes, or camp before it and come in the morning. */
   arriveByClosing: z.boolean().default(false),
@@ -243,6 +245,8 @@ export const dayRulesSchema = z.looseObject({
   loadSlowness: fraction(0, 3).default(1),
   /** How snow is walked on: snowshoes and skis sink in less. */
   onSnow: z.enum(ON_SNOW).default("foot"),
+  /** Above it wind packs half of what would be powder; none is told, and all of it is powder, without. */
+  treeLineM: amount("m", 0, 6000).optional(),
   /** Own speed factors of surfaces, over those of the table. */
   surfaceSpeed: z.partialRecord(z.enum(SURFACES), fraction(0.1, 1.5)).default({}),
 });
@@ -264,6 +268,8 @@ export const deviceSchema = z.looseObject({
   /** Spare cells: days one set lasts, and sets carried from each stop. */
   daysPerSet: amount("days", 0.1, 1000).default(10),
   spareSets: whole("", 0, 50).default(0),
+  /** The piece of kit that the spare sets are: as many as that is times on the legs on which it is carried. */
+  cellsPieceId: id.optional(),
   /** That the spare sets last: on average of days, or more surely. */
   spareCertainty: z.enum(CERTAINTIES).default("mean"),
   /** When charge runs short: 1 is switched off first. Whoever has no rank stays on where others have one. */

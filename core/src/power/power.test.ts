@@ -87,6 +87,24 @@ describe("the party's store of electricity", () => {
     expect(of([{ ...lamp, spareSets: 20 }]).power!.stores[0]!.legs[0]!.spare).toEqual([]);
   });
 
+  test("spare sets that are a piece of kit are there where that is carried, and weigh", () => {
+    const span = { fromStopId: "town", toStopId: "@finish", begins: "posted" };
+    const kit = [pieceOf("cells", 35, { quantity: 20, spans: [span] })];
+    const lamp = {
+      id: "lamp",
+      name: "Lamp",
+      ownerId: "a",
+      kind: "spare-cells",
+      daysPerSet: 0.5,
+      cellsPieceId: "cells",
+    };
+    const { power, legs } = of([lamp], { kit, stops: [stopOf("town", 75_000)] });
+    const [before, after] = power!.stores[0]!.legs;
+    expect(before!.spare).toMatchObject([{ deviceId: "lamp", haveSets: 0 }]);
+    expect(after!.spare).toEqual([]);
+    expect(legs[1]!.hikers[0]!.kit.baseKg - legs[0]!.hikers[0]!.kit.baseKg).toBeCloseTo(0.7, 9);
+  });
+
   test("what is used by the hour walked comes on top of what a day takes", () => {
     const watch = { ...phone, whPerWalkH: 0.5 };
     const result = of([watch, bank]);

@@ -94,6 +94,8 @@ export interface PowerInput {
   hikerIds: readonly string[];
   /** Is this device carried on the leg? */
   carried: (device: Device, legIndex: number) => boolean;
+  /** Sets of spare cells on the leg. */
+  spareSets: (device: Device, legIndex: number) => number;
   profile: Profile;
   season: Season;
   halts: readonly Halt[];
@@ -102,18 +104,27 @@ export interface PowerInput {
 }
 
 export interface CarriedInput {
-  pieces: readonly Pick<Piece, "id">[];
+  pieces: readonly Pick<Piece, "id" | "quantity">[];
   /** Who carries piece p on leg l at [p · legs + l]; −1 for nobody. */
   carrier: Int8Array;
   legCount: number;
 }
 
 /** A device that is a piece of kit works where the piece is carried; one that is none works everywhere. */
-export function devicesCarried({ pieces, carrier, legCount }: CarriedInput): PowerInput["carried"] {
+export function devicesCarried({ pieces, carrier, legCount }: CarriedInput): Pick<PowerInput, "carried" | "spareSets"> {
   const indexOf = new Map(pieces.map((piece, p) => [piece.id, p]));
-  return ({ pieceId }, legIndex) => {
-    const piece = pieceId === undefined ? undefined : indexOf.get(pieceId);
-    return piece === undefined || carrier[piece * legCount + legIndex]! >= 0;
+  const isOn = (piece: number, legIndex: number): boolean => carrier[piece * legCount + legIndex]! >= 0;
+  const pieceOf = (id: string | undefined): number | undefined => (id === undefined ? undefined : indexOf.get(id));
+  return {
+    carried: ({ pieceId }, legIndex) => {
+      const piece = pieceOf(pieceId);
+      return piece === undefined || isOn(piece, legIndex);
+    },
+    spareSets: ({ cellsPieceId, spareSets }, legIndex) => {
+      const piece = pieceOf(cellsPieceId);
+      if (piece === undefined) return spareSets;
+      return isOn(piece, legIndex) ? pieces[piece]!.quantity : 0;
+    },
   };
 }
 
@@ -155,7 +166,7 @@ export function powerOf(input: PowerInput): Power | undefined {
 }
 
 function storeOver(input: PowerInput, hikerId: string | undefined): Store {
-  const { devices, charge, carried, profile, season, halts, parts, conditions } = input;
+  const { devices, charge, carried, spareSets, profile, season, halts, parts, conditions } = input;
   const bags = Array.from({ length: halts.length - 1 }, (_, leg) =>
     bagOf(devices.filter((device) => carried(device, leg))),
   );
@@ -232,7 +243,8 @@ function storeOver(input: PowerInput, hikerId: string | undefined): Store {
     leg.spare = devices.flatMap((device) => {
       if (device.kind !== "spare-cells" || !carried(device, index)) return [];
       const neededSets = Math.max(0, setsFor(daysOnLeg[index]!, device.daysPerSet, device.spareCertainty) - 1);
-      return neededSets > device.spareSets ? [{ deviceId: device.id, neededSets, haveSets: device.spareSets }] : [];
+      const haveSets = spareSets(device, index);
+      return neededSets > haveSets ? [{ deviceId: device.id, neededSets, haveSets }] : [];
     });
   return { hikerId, days, legs };
 }

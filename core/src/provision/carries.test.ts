@@ -109,6 +109,15 @@ describe("a camp's water", () => {
     expect(camped(60).filter((day) => day.dry).length).toBeLessThan(dry.length);
   });
 
+  test("is less by dinner's where that is cooked at the last water", () => {
+    const cooked = (dinnerAtWater: boolean): LegHiker =>
+      row(sourcesAt([16, 55], 0), { dayRules: { endRule: "hours", dinnerAtWater } });
+    const [camped, dined] = [cooked(false), cooked(true)];
+    const at = ({ carries }: LegHiker): number => carries.find(({ fromSourceId }) => fromSourceId === "w16")!.campL;
+    expect(at(camped)).toBeGreaterThan(0);
+    expect(at(camped) - at(dined)).toBeCloseTo(planOf({}).hikers[0]!.water.dinnerL, 2);
+  });
+
   test("grows without a step as the water moves away from the camp", () => {
     // Days end by their hours: the camps stay where they are.
     const rules = { dayRules: { endRule: "hours" } };

@@ -19,6 +19,7 @@ import { firstBeyond, waterPoints } from "./waterPoints.ts";
 export const CAMPS_PER_ZERO = 2;
 /** Water past which more than this is carried is none for a camp. */
 const NO_CAMP_FROM = 0.5;
+const LEAST_NIGHT_L = 1e-9;
 /** A camp that brings at least so much of its water is called dry. */
 const DRY_FROM = 0.5;
 
@@ -43,7 +44,7 @@ interface Camp {
   waterM: number;
   /** Snow at the tent is water enough. */
   melts: boolean;
-  /** Nights' worth of water, and what the heat of its evening makes of it. */
+  /** Nights' worth of water, less of what is eaten on the way, and what the heat of its evening makes of it. */
   times: number;
   heat: number;
 }
@@ -252,7 +253,8 @@ function campsOf(
   const { cellM } = ground.profile;
   const camps: Camp[] = [];
   let near = 0;
-  for (const [part, { night, endNode, zeroDays }] of walk.parts.entries()) {
+  const { dinnerL, nightL, breakfastL } = needs.water;
+  for (const [part, { night, endNode, zeroDays, dinnerNode }] of walk.parts.entries()) {
     if (night !== "camp") continue;
     while (near < points.length && (endNode - points[near]!.node) * cellM > CAMP_FAR_M) near++;
     let waterM = CAMP_FAR_M;
@@ -265,7 +267,8 @@ function campsOf(
     const usable = needs.stove.fuel !== "none" || snow?.runs(walk.parts[part]!, conditions[part]!);
     const melts = usable === true && snow?.isSnowAt(endNode) === true;
     if (melts) waterM = 0;
-    const times = 1 + CAMPS_PER_ZERO * zeroDays;
+    const eaten = dinnerNode === undefined ? 0 : dinnerL / Math.max(dinnerL + nightL + breakfastL, LEAST_NIGHT_L);
+    const times = 1 + CAMPS_PER_ZERO * zeroDays - eaten;
     camps.push({ part, node: endNode, waterM, melts, times, heat: heatFactor(conditions[part]!.eveningC) });
   }
   return camps;

@@ -83,7 +83,7 @@ export interface LegFuel {
 }
 
 /** Beside the boil itself [L]. */
-const MELT_H_PER_L = 4 / 60;
+export const MELT_H_PER_L = 4 / 60;
 /** Less than this is a container taken as empty. */
 const EMPTY_G = 3;
 /** Of exact fuel this much is taken beyond the need. */

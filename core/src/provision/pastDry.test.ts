@@ -38,14 +38,15 @@ describe("if the next source is dry", () => {
     expect(all.carries.at(-1)!.ifDry).toBeUndefined();
   });
 
-  test("at any plan it is never less than the carry to it, but for what is drunk at a source", () => {
+  test("at any plan it is never less than the carry to it, but for what is drunk at a source and on a way there", () => {
     fc.assert(
       fc.property(arbitraryPlan, ({ plan, tracks }) => {
         for (const leg of computePlan(plan, tracks).legs)
           for (const { carries } of leg.hikers)
-            for (const { litres, pastL, ifDry } of carries) {
+            for (const { litres, pastL, distanceM, ifDry } of carries) {
               expect(pastL).toBeGreaterThanOrEqual(0);
-              if (ifDry) expect(ifDry.litres).toBeGreaterThanOrEqual(litres - pastL - 1e-9);
+              if (ifDry && ifDry.distanceM >= distanceM)
+                expect(ifDry.litres).toBeGreaterThanOrEqual(litres - pastL - 1e-9);
             }
       }),
       { numRuns: runs(120) },

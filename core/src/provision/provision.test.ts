@@ -96,6 +96,7 @@ describe("meals out of the bag", () => {
     slowPerM: 0,
     sunriseH: 6,
     forbiddenCamp: false,
+    dinnerNode: undefined,
     daylightH: 13,
     sunsetH: 19,
     night: "camp",

@@ -253,22 +253,31 @@ class Tally {
       const burnt = this.burnt[legIndex - block.firstLeg]!;
       burnt.meltL += meltedL;
       burnt.meltG += grams;
-      this.supply.parts[p]!.fuelKg += grams / 1000;
+      const part = this.supply.parts[p]!;
+      part.fuelKg += grams / 1000;
+      part.meltedL += meltedL;
     }
   }
 
   /** What is cooked on another's stove leaves this hiker's bag. */
   handOn(): CookedFor {
     const { parts } = this.supply;
-    const handed = { burnt: [...this.burnt], fuelKg: parts.map(({ fuelKg }) => fuelKg) };
-    for (const part of parts) part.fuelKg = 0;
+    const handed = {
+      burnt: [...this.burnt],
+      fuelKg: parts.map(({ fuelKg }) => fuelKg),
+      meltedL: parts.map(({ meltedL }) => meltedL),
+    };
+    for (const part of parts) Object.assign(part, { fuelKg: 0, meltedL: 0 });
     this.burnt.fill(cooked(0, 0));
     return handed;
   }
 
-  cookFor({ burnt, fuelKg }: CookedFor): void {
+  cookFor({ burnt, fuelKg, meltedL }: CookedFor): void {
     for (const [leg, own] of this.burnt.entries()) this.burnt[leg] = burntTogether(own, burnt[leg]!);
-    for (const [p, part] of this.supply.parts.entries()) part.fuelKg += fuelKg[p]!;
+    for (const [p, part] of this.supply.parts.entries()) {
+      part.fuelKg += fuelKg[p]!;
+      part.meltedL += meltedL[p]!;
+    }
   }
 
   /** Answers the share of the day's meals that came out of the bag. */
@@ -296,11 +305,12 @@ class Tally {
     const dayKg = eaten.dayKg / legFood.densityFactor;
     const dinnerKg = eaten.dinnerKg / legFood.densityFactor;
     legFood.eatenKg += breakfastKg + dayKg + dinnerKg;
-    const fuelKg = this.cook(part, meals, zeros, menu && partMenu ? boiledL(menu, partMenu) : undefined);
+    const { fuelKg, meltedL } = this.cook(part, meals, zeros, menu && partMenu ? boiledL(menu, partMenu) : undefined);
     this.supply.parts.push({
       meals,
       menu: partMenu,
       fuelKg,
+      meltedL,
       campL: 0,
       walkL: 0,
       dry: false,
@@ -332,8 +342,13 @@ class Tally {
     };
   }
 
-  /** Kilograms of fuel for a part: so many boils a dinner and breakfast, or what the menu boils. */
-  private cook(part: DayPart, meals: PartMeals, zeros: number, litres: number | undefined): number {
+  /** What a part burns, so many boils a dinner and breakfast or what the menu boils, and melts beside it. */
+  private cook(
+    part: DayPart,
+    meals: PartMeals,
+    zeros: number,
+    litres: number | undefined,
+  ): { fuelKg: number; meltedL: number } {
     const { needs, ground, block } = this.input;
     const { schools, stove } = needs;
     const halfDays = Number(meals.breakfastFraction > 0) + Number(meals.dinnerFraction > 0) + 2 * zeros;
@@ -349,7 +364,7 @@ class Tally {
     burnt.boils += boils;
     burnt.boilG += fuelG;
     burnt.simmerG += simmerG;
-    if (!onIce) return (fuelG + simmerG) / 1000;
+    if (!onIce) return { fuelKg: (fuelG + simmerG) / 1000, meltedL: 0 };
     // What the camp drinks beside what is boiled comes out of the pot as well.
     const { dinnerL, nightL, breakfastL } = needs.water;
     const campL = (dinnerL + nightL + breakfastL) * (1 + CAMPS_PER_ZERO * zeros);
@@ -357,7 +372,7 @@ class Tally {
     const meltG = meltedL * meltGramsPerL(schools.fuel, stove, heightM);
     burnt.meltL += meltedL;
     burnt.meltG += meltG;
-    return (fuelG + simmerG + meltG) / 1000;
+    return { fuelKg: (fuelG + simmerG + meltG) / 1000, meltedL };
   }
 }
 

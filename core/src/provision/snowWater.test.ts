@@ -28,6 +28,12 @@ test("in frost it is melted, at longer ways, and camps are not dry", () => {
   expect(longest(row)).toBeLessThan(32_000);
   expect(row.fuel.meltL).toBeGreaterThan(1);
   expect(row.carries.every(({ dryCamps }) => dryCamps === 0)).toBe(true);
+  // Four minutes a litre, told with the days on which it is melted.
+  const { legs, days } = computePlan(planOf(white(-18, -8)), tracks);
+  const { fuel } = legs[0]!.hikers[0]!;
+  expect(fuel.meltH).toBeCloseTo((4 / 60) * fuel.meltL, 9);
+  const onLeg = days.filter(({ legIndex }) => legIndex === 0);
+  expect(onLeg.reduce((sum, { meltH }) => sum + meltH[0]!, 0)).toBeCloseTo(fuel.meltH, 9);
 });
 
 test("without a stove frozen snow is no water, running meltwater is", () => {

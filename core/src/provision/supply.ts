@@ -22,6 +22,8 @@ export interface PartSupply {
   dayKg: number;
   dinnerKg: number;
   fuelKg: number;
+  /** Of snow and ice, beside what is boiled. */
+  meltedL: number;
   /** Drunk on foot. */
   walkL: number;
   /** Brought along for the night after it, and whether that is most of what it takes. */
@@ -96,6 +98,7 @@ export interface HikerSupply {
 export interface CookedFor {
   burnt: readonly Burnt[];
   fuelKg: readonly number[];
+  meltedL: readonly number[];
 }
 
 export interface ProvisionInput {

@@ -1,4 +1,5 @@
 /** Legs and days of one settled block. */
+import { MELT_H_PER_L } from "../provision/fuel.ts";
 import { nightOfKit, type NightLow } from "../models/coldNight.ts";
 import { YEAR_DAYS } from "../models/snow.ts";
 import type { OnSnow, Plan } from "../plan/schema.ts";
@@ -182,6 +183,7 @@ function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): D
       zeroDays: part.zeroDays,
       pinId: part.night === "none" ? undefined : pins.find(({ node }) => node === part.endNode)?.id,
       dry: block.supplies.some((supply) => supply.parts[p]!.dry),
+      dinnerNode: part.dinnerNode,
       lowC: weather.night.lowC,
       highC: weather.walking.highC,
       coldNightC: weather.night.coldNightC,
@@ -193,6 +195,7 @@ function blockDays({ block, halts, hikerIds, sleep, pins }: BlockFigureInput): D
       outside: sleepsOutside(part, halts),
       menus: block.supplies.map((supply) => supply.parts[p]!.menu),
       fuelKg: block.supplies.map((supply) => supply.parts[p]!.fuelKg),
+      meltH: block.supplies.map((supply) => MELT_H_PER_L * supply.parts[p]!.meltedL),
       walkL: block.supplies.map((supply) => supply.parts[p]!.walkL),
       energyKcal: energyByDay.map((byDay) => byDay.get(part.day)?.totalKcal ?? 0),
       warmthMarginK: hikerIds.map((_, h) =>

@@ -138,6 +138,8 @@ export interface DayResult {
   pinId: string | undefined;
   /** Whether the night is dry for some hiker. */
   dry: boolean;
+  /** Water of the day at which dinner is cooked before such a night. */
+  dinnerNode: number | undefined;
   lowC: number;
   highC: number;
   coldNightC: number;
@@ -156,6 +158,8 @@ export interface DayResult {
   menus: (PartMenu | undefined)[];
   /** Burnt for cooking, per hiker. */
   fuelKg: number[];
+  /** What melting snow and ice takes, per hiker. */
+  meltH: number[];
   /** Drunk on foot, per hiker, litres. */
   walkL: number[];
   /** The night is spent without a bed: in a tent, or at a stop that offers none. */

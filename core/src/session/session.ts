@@ -282,7 +282,7 @@ export class Session {
       devices: plan.devices,
       charge: plan.charge,
       hikerIds,
-      carried: stage.devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
+      ...stage.devicesCarried({ pieces, carrier: kit.carrier, legCount: kit.legs.length }),
       profile,
       season,
       halts,

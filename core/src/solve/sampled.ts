@@ -104,6 +104,7 @@ export function sampleGround({ ground, sampling, sources, workspace }: SampleInp
       })),
       wet: camps.wet.moved(sources),
       nightL: camps.nightL,
+      dinnerL: camps.dinnerL,
     },
     baseH: ground.baseH.map((hours) => picked(hours, new Float64Array(count), cells).map((h) => h * ratio)),
     slowPerKg: picked(ground.slowPerKg, new Float64Array(count), cells),

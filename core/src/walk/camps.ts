@@ -22,8 +22,9 @@ export interface CampGround {
   /** Where the plan says for all what is carried past water that may be dry. */
   carryPast: readonly CarryPast[];
   wet: WetTable;
-  /** Litres that a hiker brings to a night without water; of several the most. */
+  /** Litres that a hiker brings to a night without water, and what of them dinner takes; of several who brings the most. */
   nightL: number;
+  dinnerL: number;
 }
 
 /** Between two nodes, in a season of days of the year, inclusive. */
@@ -126,6 +127,8 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
   }
   const nodes = (places: readonly Placed[]): number[] =>
     places.map((place) => nodeOf(profile, place)).sort((a, b) => a - b);
+  const nightL = ({ dinnerL, nightL, breakfastL }: WaterSettings): number => dinnerL + nightL + breakfastL;
+  const thirstiest = waters.reduce((most, water) => (nightL(water) > nightL(most) ? water : most));
   const beds = stops.filter((stop) => stop.services.includes("bed") && stop.offTrailM <= BED_REACH_M);
   const planned = stops.filter(({ use, nights }) => use && nights > 0);
   return {
@@ -146,7 +149,8 @@ export function buildCamps({ stretches, camps, stops, sleepAt, waters, profile, 
       return nodesOn(profile, stretch).map(([fromNode, toNode]) => ({ fromNode, toNode, past }));
     }),
     wet: new WetTable(sources, waters),
-    nightL: Math.max(...waters.map(({ dinnerL, nightL, breakfastL }) => dinnerL + nightL + breakfastL)),
+    nightL: nightL(thirstiest),
+    dinnerL: thirstiest.dinnerL,
   };
 }
 

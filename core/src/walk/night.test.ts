@@ -12,10 +12,14 @@ interface Given {
   waterKm?: number[];
   hoursH?: number;
   lengthKm?: number;
+  water?: Record<string, number>;
   more?: Record<string, unknown>;
 }
 
-function walkOf({ waterKm = [], hoursH = 6, lengthKm = 100, more = {} }: Given): Walk {
+/** 2.5 L to a dry camp. */
+const WATER = { dinnerL: 1, nightL: 1, breakfastL: 0.5 };
+
+function walkOf({ waterKm = [], hoursH = 6, lengthKm = 100, water = WATER, more = {} }: Given): Walk {
   const hiker = hikerOf({
     schools: { time: "own-pace" },
     pace: {
@@ -26,8 +30,7 @@ function walkOf({ waterKm = [], hoursH = 6, lengthKm = 100, more = {} }: Given):
       breakFraction: 0,
       startClockH: 7,
     },
-    // 2.5 L to a dry camp.
-    water: { dinnerL: 1, nightL: 1, breakfastL: 0.5 },
+    water,
   });
   const plan = planOf({
     trip: { name: "T", startDate: "2027-06-01" },
@@ -123,10 +126,42 @@ test("snow that never thawed is powder at every hour; what thaws by day is firm 
     const { ground } = layGround(plan, [trackNorth({ lengthM: 20_000 })]);
     const today = beginDay(ground, 1, { day: ground.startDay, fromStop: false, nightsUp: 0 }, 0);
     const firm = (afterH: number): boolean =>
-      today.snowUnderfoot(ground.profile.heightM[0]!, today.sunriseH + afterH) === FIRM_SNOW;
+      today.snowUnderfoot(ground.profile.heightM[0]!, today.sunriseH + afterH, 0) === FIRM_SNOW;
     return [0, 1, 2, 3, 4, 5, 6].filter(firm).length;
   };
   expect(crustUntilH(-30, -20)).toBe(0);
   expect(crustUntilH(-12, -9)).toBe(0);
   expect(crustUntilH(-6, 5)).toBeGreaterThan(2);
+});
+
+test("above the tree line wind packs half of the powder, below it none", () => {
+  const packed = (treeLineM?: number): number => {
+    const climate = { stations: [stationOf(-20, -10)] };
+    const { ground } = layGround(planOf({ climate, dayRules: { treeLineM } }), [trackNorth({ lengthM: 20_000 })]);
+    const today = beginDay(ground, 1, { day: ground.startDay, fromStop: false, nightsUp: 0 }, 0);
+    const cells = Array.from({ length: 200 }, (_, cell) =>
+      today.snowUnderfoot(ground.profile.heightM[cell]!, 12, cell),
+    );
+    return cells.filter((surface) => surface === FIRM_SNOW).length;
+  };
+  const { heightM } = layGround(planOf({}), [trackNorth({ lengthM: 20_000 })]).ground.profile;
+  expect([packed(), packed(heightM[0]! + 1), packed(heightM[0]! - 1)]).toEqual([0, 0, 100]);
+});
+
+test("dinner is cooked at the last water before a dry camp where the rules say so, and weighs in the choice", () => {
+  // Water at 16 and 42 km: 24 km is dry, two hours beyond the water; 15 + 2.5 L · 2 h · 4 against 15 + 1.5 L · 2 h · 4 + 5.
+  const dine = { dayRules: { dinnerAtWater: true, heatSlowPerK: 0, loadSlowness: 0 } };
+  const [camped, dined] = [walkOf({ waterKm: [16, 42] }), walkOf({ waterKm: [16, 42], more: dine })];
+  expect(nightsKm(dined)[0]).toBe(24);
+  expect(camped.parts[0]!.dinnerNode).toBeUndefined();
+  expect(dined.parts[0]!.dinnerNode).toBe(160);
+  expect(dined.parts[0]!.endClockH - camped.parts[0]!.endClockH).toBeCloseTo(0.75);
+  expect(dined.parts[0]!.walkH).toBe(camped.parts[0]!.walkH);
+  // At water it is eaten there; over three hours beyond it, in camp.
+  expect(walkOf({ waterKm: [24], more: dine }).parts[0]!.dinnerNode).toBeUndefined();
+  expect(walkOf({ waterKm: [11], more: dine }).parts[0]!.dinnerNode).toBeUndefined();
+  // Water an hour and three minutes on costs 66 minutes; dry with 5 L it is 15 + 58, and without dinner's 2 L 15 + 35 + 5.
+  const water = { dinnerL: 2, nightL: 2, breakfastL: 1 };
+  const ends = (more = {}): number => nightsKm(walkOf({ waterKm: [12.4, 28.2], water, more }))[0]!;
+  expect([ends(), ends(dine)]).toEqual([28, 24]);
 });

@@ -2,6 +2,7 @@
  * Where a day ends: of the places in a window behind and ahead of where its hours do, the one whose night costs least,
  * in minutes [E]. What a day falls short of, or goes beyond, is owed to the next.
  */
+import type { DayRules } from "../plan/schema.ts";
 import { CAMP_NEAR_M, firstAbove, lastAtMost, within } from "./camps.ts";
 import type { Ground } from "./ground.ts";
 import { clamp } from "../units/constants.ts";
@@ -19,6 +20,12 @@ const COST = {
   /** A night without water at hand, beside what is carried to it. */
   dryMin: 15,
 } as const;
+
+/** The stop for a dinner on the way, beside what the dinner takes anywhere. */
+const DINNER_STOP_MIN = 5;
+/** What dinner at the water takes of the evening, and how far before the night it may be [L]. */
+export const DINNER_H = 0.75;
+const DINNER_BEFORE_H = 3;
 
 /** An hour in the dark that the plan does not allow. */
 const DARK_HOUR_MIN = 60;
@@ -43,6 +50,11 @@ function hoursOffMinutes(lateH: number): number {
 /** For a night without water: the litres for it, carried since there was some. */
 function dryMinutes(nightL: number, sinceWaterH: number, minPerLitreHour: number): number {
   return COST.dryMin + nightL * sinceWaterH * minPerLitreHour;
+}
+
+/** Is dinner cooked at the water before a dry night, which was so many hours of that day's walk ago? */
+export function dinesBefore({ dinnerAtWater }: Pick<DayRules, "dinnerAtWater">, sinceWaterH: number): boolean {
+  return dinnerAtWater && sinceWaterH <= DINNER_BEFORE_H;
 }
 
 /** Nobody camps without water so near ahead, or within the window behind, unless it would be walked to in the dark. */
@@ -103,6 +115,8 @@ interface Place {
   isDry: boolean;
   /** Walking hours since there was water. */
   sinceWaterH: number;
+  /** Dinner was cooked there. */
+  dines: boolean;
 }
 
 function placeAt(stride: Stride, today: Today, evening: Evening, node: number): Place {
@@ -110,19 +124,17 @@ function placeAt(stride: Stride, today: Today, evening: Evening, node: number): 
   const { startNode, stopNode, clockH } = evening;
   const isStop = node === stopNode;
   const hours = stride.hours(startNode, node) + (isStop ? evening.stopOffH : 0);
-  const afterSunsetH = (clockH + hours * stride.clockPerH - today.lightToH) / stride.clockPerH;
   const beforeSunriseH = Math.max(0, today.lightFromH - today.startH) / stride.clockPerH;
   const allowedH = Math.max(0, rules.darkFraction * today.budgetH - beforeSunriseH);
   const reach = Math.round(CAMP_NEAR_M / profile.cellM);
   const isWet = camps.wet.lastWithin(node - reach, node + reach, today.day) >= 0 || stride.hasSnow(today, node);
   const filled = camps.wet.lastWithin(startNode + 1, node, today.day);
-  return {
-    node,
-    hours,
-    darkH: Math.max(0, afterSunsetH - allowedH),
-    isDry: !isStop && !isWet,
-    sinceWaterH: filled < 0 ? evening.sinceWaterH + hours : stride.hours(filled, node),
-  };
+  const isDry = !isStop && !isWet;
+  const sinceWaterH = filled < 0 ? evening.sinceWaterH + hours : stride.hours(filled, node);
+  const dines = isDry && filled >= 0 && dinesBefore(rules, sinceWaterH);
+  const arrivesH = clockH + hours * stride.clockPerH + (dines ? DINNER_H : 0);
+  const afterSunsetH = (arrivesH - today.lightToH) / stride.clockPerH;
+  return { node, hours, darkH: Math.max(0, afterSunsetH - allowedH), isDry, sinceWaterH, dines };
 }
 
 /** Infinity where it is forbidden, and without water where there is some at hand before or after. */
@@ -132,7 +144,7 @@ function nightMinutes(
   place: Place,
   places: readonly Place[],
 ): number {
-  const { node, hours, darkH, isDry, sinceWaterH } = place;
+  const { node, hours, darkH, isDry, sinceWaterH, dines } = place;
   if (node !== stopNode && camps.forbidden[node] === 1) return Infinity;
   let costMin = hoursOffMinutes(hours - wantedH) + DARK_HOUR_MIN * darkH;
   if (lastEnds.has(node)) costMin += KEPT_MIN;
@@ -142,7 +154,8 @@ function nightMinutes(
     (other) => !other.isDry && other.darkH <= darkH && other.hours <= hours + SHORT_OF_WATER_H,
   );
   if (hasWater) return Infinity;
-  return costMin + dryMinutes(camps.nightL, sinceWaterH, rules.detourMinPerLitreHour);
+  const carriedL = dines ? camps.nightL - camps.dinnerL : camps.nightL;
+  return costMin + dryMinutes(carriedL, sinceWaterH, rules.detourMinPerLitreHour) + (dines ? DINNER_STOP_MIN : 0);
 }
 
 /** Where all of the window is forbidden: the last place before it, not beyond half of the day, else the first one after. */

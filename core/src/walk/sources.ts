@@ -124,8 +124,8 @@ export function placeSources({
     node: nodeOf(profile, { trackM, alternateId }),
     drySeasons: closed,
   }));
-  const course = ({ chanceByMonth, reliable }: Source): readonly number[] | undefined =>
-    chanceByMonth ?? (reliable ? undefined : SEASONAL[Number(isSouth)]);
+  const course = ({ chanceByMonth, reliable, unknown }: Source): readonly number[] | undefined =>
+    chanceByMonth ?? (unknown ? UNKNOWN : reliable ? undefined : SEASONAL[Number(isSouth)]);
   const passedOn = passedDays(profile, past);
   const placed = sources.map((source): PlacedSource => {
     const { id, kind, offTrailM, reliable, counted, litres, reports, placedOn, trackM, alternateId: line } = source;
@@ -159,6 +159,9 @@ export function placeSources({
 /** A source that is called seasonal, unreliable, often dry: by month, north and south [L]. */
 const SEASONAL_NORTH = [0.9, 0.9, 0.9, 0.9, 0.9, 0.9, 0.5, 0.2, 0.2, 0.2, 0.5, 0.9];
 const SEASONAL = [SEASONAL_NORTH, [...SEASONAL_NORTH.slice(6), ...SEASONAL_NORTH.slice(0, 6)]] as const;
+
+/** Of one of which nobody says whether it runs [L]. */
+const UNKNOWN = Array.from({ length: 12 }, () => 0.75);
 
 /** That a house which is open has water for who passes by [L]. */
 const TAP_CHANCE = Array.from({ length: 12 }, () => 0.97);

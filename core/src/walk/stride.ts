@@ -131,7 +131,7 @@ export class Stride {
       const coat = snow[c]!;
       let underfoot = bare[c]!;
       if (coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, yearDay))
-        underfoot = coat === BY_THE_HOUR ? today.snowUnderfoot(heightM[c]!, clockH) : coat;
+        underfoot = coat === BY_THE_HOUR ? today.snowUnderfoot(heightM[c]!, clockH, c) : coat;
       const airC = airAtSeaC - heightM[c]! * HIGH_LAPSE_K_PER_M;
       let hours = plainH[c]! * slowness[underfoot]!;
       if (airC > warmC) {
@@ -202,7 +202,7 @@ export class Stride {
       if (hours > mostH) return Infinity;
       const coat = snow[c]!;
       const holds = coat >= 0 && seasonHolds(snowFromDay[c]!, snowToDay[c]!, today.yearDay);
-      const snowed = coat === BY_THE_HOUR && holds ? today.snowUnderfoot(heightM[c]!, MIDNIGHT_H) : coat;
+      const snowed = coat === BY_THE_HOUR && holds ? today.snowUnderfoot(heightM[c]!, MIDNIGHT_H, c) : coat;
       hours += this.plainH[c]! * slowness[holds ? snowed : bare[c]!]!;
     }
     return hours;

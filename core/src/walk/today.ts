@@ -38,7 +38,7 @@ export interface Today {
   rangeK: number;
   belowHigh: Float64Array;
   /** What snow by the season is at a height and an hour: a crust, slush, or powder by its depth. */
-  snowUnderfoot: (heightM: number, clockH: number) => number;
+  snowUnderfoot: (heightM: number, clockH: number, cell: number) => number;
 }
 
 /** What one block hands on to the next. */
@@ -90,6 +90,8 @@ export function beginDay(
   const { depths } = ground.terrain;
   const deepCm = depths ? depthsOf(depths, walkedOf(profile, node), dayOfYear(day)) : () => Infinity;
 
+  const { treeLineM = Infinity } = rules;
+
   const darkH = rules.darkFraction * wantedH;
   const byClock = Math.max(...paces.map((pace) => pace.startClockH));
   const startH =
@@ -113,14 +115,18 @@ export function beginDay(
     rangeK: weather.highC - weather.lowC,
     slowPerM: heightSlowPerM(rules.heightSlowPerKm, nightsUp),
     belowHigh: ground.diurnal.at(sun.sunriseH),
-    snowUnderfoot: (atM, clockH) => {
-      // What has not thawed since it fell is powder at every hour, however cold the night.
-      if (weather.hotDayC - (atM - heightM) * HIGH_LAPSE_K_PER_M <= 0) return powderIndex(deepCm(atM));
+    snowUnderfoot: (atM, clockH, cell) => {
+      // What has not thawed since it fell is powder at every hour, however cold the night, but where wind has packed it.
+      if (weather.hotDayC - (atM - heightM) * HIGH_LAPSE_K_PER_M <= 0)
+        return atM > treeLineM && cell % PACKED_EVERY === 0 ? FIRM_SNOW : powderIndex(deepCm(atM));
       const afterH = firmAfterSunriseH(weather.lowC - (atM - heightM) * LOW_LAPSE_K_PER_M, cloud);
       return afterH > 0 && clockH < sun.sunriseH + afterH ? FIRM_SNOW : SOFT_SNOW;
     },
   };
 }
+
+/** Above the tree line every second cell is packed by the wind: half of the ground [L]. */
+const PACKED_EVERY = 2;
 
 /** How deep snow lies at a height, where it lies, cm. */
 function depthsOf(snow: Snow, walkedM: WalkedM, yearDay: number): (heightM: number) => number {

@@ -11,7 +11,7 @@ import { CAMP_NEAR_M, firstAbove } from "./camps.ts";
 import type { Detour, DetourSources } from "./detours.ts";
 import type { Ground } from "./ground.ts";
 import type { Halt } from "./halts.ts";
-import { nightNode, owedToday, type Evening } from "./night.ts";
+import { DINNER_H, dinesBefore, nightNode, owedToday, type Evening } from "./night.ts";
 import { nextPin, pinnedHours, restAtPin, type PlacedPin } from "./pins.ts";
 import { PUSH_ON_H, Stride } from "./stride.ts";
 import { nightsUpAfter } from "./slow.ts";
@@ -46,6 +46,8 @@ export interface DayPart {
   daylightH: number;
   /** Where the night after it is spent. */
   night: Night;
+  /** Water of the day at which dinner is cooked before a night without; undefined where it is eaten in camp. */
+  dinnerNode: number | undefined;
   /** Further nights there: zero days. */
   zeroDays: number;
   /** Where camping is forbidden, and no allowed place was in reach. */
@@ -150,6 +152,7 @@ export function walkBlock(
       sunsetH: today.sunsetH,
       daylightH: today.daylightH,
       night: "none",
+      dinnerNode: undefined,
       zeroDays: 0,
       forbiddenCamp: false,
     };
@@ -160,7 +163,8 @@ export function walkBlock(
     part.endNode = node;
     part.detours = stride.detoursBetween(part.startNode, node);
     part.night = night;
-    part.endClockH = part.startClockH + part.walkH * clockPerH;
+    if (night === "camp") part.dinnerNode = dinnerNode(stride, part);
+    part.endClockH = part.startClockH + part.walkH * clockPerH + (part.dinnerNode === undefined ? 0 : DINNER_H);
     clockH = part.endClockH;
   };
   const nextDay = (node: number, zeroDays: number, inBed: boolean, fromStop: boolean): void => {
@@ -278,6 +282,16 @@ export function walkBlock(
 function arrivalH({ startClockH, walkH }: DayPart, { rides, rideH }: Halt, clockPerH: number): number {
   const reachesH = startClockH + walkH * clockPerH;
   return reachesH + waitForRide(rides, reachesH) + rideH;
+}
+
+/** Where dinner is cooked on the way to a camp without water; undefined where it is not. */
+function dinnerNode(stride: Stride, { startNode, endNode, day }: DayPart): number | undefined {
+  const { camps, profile, rules } = stride.ground;
+  if (!rules.dinnerAtWater) return undefined;
+  const reach = Math.round(CAMP_NEAR_M / profile.cellM);
+  const isWet = camps.wet.lastWithin(endNode - reach, endNode + reach, day) >= 0;
+  const filled = isWet ? -1 : camps.wet.lastWithin(startNode + 1, endNode, day);
+  return filled >= 0 && dinesBefore(rules, stride.hours(filled, endNode)) ? filled : undefined;
 }
 
 /** Walking hours since there was water, at the end of a day. */

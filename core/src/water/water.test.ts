@@ -110,3 +110,18 @@ test("sources are told on the day that one comes to them, with the last that was
   expect(rows[1]).toMatchObject({ chance: 1, seen: undefined });
   expect(rows[1]!.date > rows[0]!.date).toBe(true);
 });
+
+test("whether it runs and nobody says so is another thing than dry after July", () => {
+  const of = (startDate: string): number[] => {
+    const sources = [
+      sourceOf("seasonal", 10_000, { reliable: false }),
+      sourceOf("unknown", 20_000, { reliable: false, unknown: true }),
+    ];
+    const plan = planWith({}, { trip: { name: "T", startDate }, sources });
+    return passages(plan, computePlan(plan, tracks)).map(({ chance }) => chance);
+  };
+  const [may, september] = [of("2027-05-15"), of("2027-09-15")];
+  expect(may[0]).toBeCloseTo(0.9, 2);
+  expect(september[0]).toBeCloseTo(0.2, 2);
+  expect([may[1], september[1]]).toEqual([0.75, 0.75]);
+});

@@ -2,6 +2,7 @@
 import { comparePlaces, nearestUsedStop, removeRow, type Plan, type Stop, type Source } from "@gepack/core";
 import type { Draft } from "immer";
 import type { FoundParts } from "../reading/found.ts";
+import { setFields } from "./rows.ts";
 import { edit } from "../store/document.ts";
 
 const LISTS = ["stops", "sources", "camps"] as const;
@@ -24,7 +25,7 @@ const asSource = (list: List, row: object): Source | undefined => (list === "sou
 const factsOf = (list: List, row: Row): string => {
   const [stop, source] = [asStop(list, row), asSource(list, row)];
   if (stop) return [...stop.services].sort().join(" ");
-  return source ? `${source.kind} ${source.reliable}` : "";
+  return source ? `${source.kind} ${source.reliable} ${source.unknown === true}` : "";
 };
 
 export function mergeOf(plan: Plan, found: FoundParts): Merge {
@@ -90,7 +91,7 @@ function retell(draft: Draft<Plan>, list: List, id: string, from: Row): void {
   const [source, fromSource] = [asSource(list, target), asSource(list, from)];
   if (source && fromSource) {
     source.kind = fromSource.kind;
-    source.reliable = fromSource.reliable;
+    setFields(source, { reliable: fromSource.reliable, unknown: fromSource.unknown });
     source.offTrailM = fromSource.offTrailM;
   }
 }

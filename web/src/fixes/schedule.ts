@@ -265,7 +265,10 @@ export function moreSpareCells({ plan }: FixContext, deviceId: string, sets: num
     label: `${device.name}: ${sets} spare sets`,
     recipe: (draft) => {
       const target = draft.devices.find((candidate) => candidate.id === deviceId);
-      if (target) target.spareSets = sets;
+      if (!target) return;
+      target.spareSets = sets;
+      const cells = draft.kit.find(({ id }) => id === target.cellsPieceId);
+      if (cells) cells.quantity = sets;
     },
   };
 }

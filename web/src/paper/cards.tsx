@@ -130,6 +130,7 @@ function DayCard({ facts, day }: { facts: PaperFacts; day: CalendarDay }) {
             {carry.dryCamps > 0 && ", dry camp"}
           </Row>
         ))}
+        {day.dinnerM !== undefined && <Row name="dinner">at {say.distance(day.dinnerM)}, then on to camp</Row>}
         <Row name={day.night === "camp" && day.dry ? "dry night" : "night"}>
           {day.night === "bed" || day.night === "stop" ? "in town, low " : "low "}
           {say.C(day.coldNightC)}

@@ -278,7 +278,8 @@ function sourceOf(row: FoundRow) {
   return sourceSchema.parse({
     ...placeOf(row),
     kind: row.sorted.water ?? "spring",
-    reliable: row.sorted.seasonal !== true,
+    reliable: !row.sorted.seasonal && !row.sorted.unknown,
+    ...(row.sorted.unknown ? { unknown: true } : {}),
     offTrailM: offM(row, 20_000),
     ...(driesIn === undefined ? {} : { chanceByMonth: chanceDrying(driesIn) }),
     ...(note === "" ? {} : { note }),

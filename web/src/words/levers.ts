@@ -107,6 +107,8 @@ export function leverWords(plan: Plan, lever: Lever): string {
       return "Don’t cook: leave stove, pot and fuel at home";
     case "exchange":
       return "Leave part-full gas canisters behind if a new one alone is lighter";
+    case "dinner-at-water":
+      return "Before a dry camp, have dinner at the last water";
     case "both":
       return `${leverWords(plan, lever.first)}, and ${lowered(leverWords(plan, lever.second))}`;
   }

@@ -16,6 +16,9 @@ interface Props {
 /** Less light than this on arriving is worth a mark. */
 const LITTLE_LIGHT_H = 0.5;
 
+/** Less melting than this is none that anybody plans for. */
+const LEAST_MELT_H = 0.1;
+
 const HEAD_PX = 40;
 
 export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }: Props) {
@@ -82,6 +85,8 @@ export const DayTable = memo(function DayTable({ plan, days, chosen, onChoose }:
       cell: (day) => (
         <span className={day.dry && day.night === "camp" ? "text-caution" : ""}>
           {NIGHT_WORDS[nightKind(day)]}
+          {day.meltH >= LEAST_MELT_H && `, ${say.hours(day.meltH)} of melting snow`}
+          {day.dinnerM !== undefined && `, dinner at ${km(day.dinnerM)} ${unit}`}
           {day.place !== undefined && ` ${day.night === "stop" ? "" : "by "}${day.place}`}
           {day.pinId !== undefined && <b className="ml-1 rounded bg-caution-wash px-1 text-xs text-caution">pinned</b>}
         </span>

@@ -1,6 +1,7 @@
 /** The rules of a day: hours by stage, light, camps, rest, and what slows the walk. */
 import { X } from "lucide-react";
 import { surfacesBy, type DayRules, type Hiker, type Plan, type Surface } from "@gepack/core";
+import { setFields } from "../../edit/rows.ts";
 import { edit } from "../../store/document.ts";
 import { FieldNumber, Fields } from "../../ui/FieldNumber.tsx";
 import { OptionalNumber } from "../../ui/OptionalNumber.tsx";
@@ -102,10 +103,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
             take="Shorter day after a stop…"
             drop="Use the usual hours"
             onChange={(value) =>
-              change("day you leave a stop", (target) => {
-                if (value === undefined) delete target.neroOutH;
-                else target.neroOutH = value;
-              })
+              change("day you leave a stop", (target) => void setFields(target, { neroOutH: value }))
             }
           />
         </Fields>
@@ -136,6 +134,17 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
             onPick={(picked) => change("nights", (target) => void (target.sleepAt = picked))}
           />
           <Pick
+            label="Dinner before a dry camp"
+            value={rules.dinnerAtWater ? "water" : "camp"}
+            options={[
+              ["camp", "in camp"],
+              ["water", "at the last water, then walk on"],
+            ]}
+            onPick={(picked) =>
+              change("dinner before a dry camp", (target) => void (target.dinnerAtWater = picked === "water"))
+            }
+          />
+          <Pick
             label="Closing times at stops"
             value={rules.arriveByClosing ? "yes" : "no"}
             options={[
@@ -153,10 +162,7 @@ export function Rules({ plan, lengthDays }: Pick<ScreenProps, "plan"> & { length
             take="Walk on from stops reached early…"
             drop="Sleep at every stop"
             onChange={(value) =>
-              change("stops reached early", (target) => {
-                if (value === undefined) delete target.walkOnBeforeH;
-                else target.walkOnBeforeH = value;
-              })
+              change("stops reached early", (target) => void setFields(target, { walkOnBeforeH: value }))
             }
           />
         </Fields>
@@ -326,6 +332,16 @@ function Surfaces({ plan }: { plan: Plan }) {
             ["skis", "on skis"],
           ]}
           onPick={(picked) => change("on snow", (rules) => void (rules.onSnow = picked))}
+        />
+        <OptionalNumber
+          path="dayRules.treeLineM"
+          label="Tree line, above which wind packs half the powder"
+          value={plan.dayRules.treeLineM}
+          start={2000}
+          units={plan.trip.units}
+          take="Wind packs snow above the tree line…"
+          drop="No tree line"
+          onChange={(treeLineM) => change("tree line", (rules) => void setFields(rules, { treeLineM }))}
         />
         <Table label="Surfaces" columns={columns} rows={surfacesBy(plan.dayRules.onSnow)} idOf={({ id }) => id} />
       </div>

@@ -7,6 +7,15 @@ import type { Column } from "../../ui/Table.tsx";
 import { unitSymbol } from "../../units/quantity.ts";
 import { Check, choices } from "./cells.tsx";
 
+const FLOWS = [
+  ["reliable", "reliable"],
+  ["seasonal", "seasonal"],
+  ["unknown", "unknown"],
+] as const;
+
+const flowOf = ({ reliable, unknown }: Source): (typeof FLOWS)[number][0] =>
+  unknown ? "unknown" : reliable ? "reliable" : "seasonal";
+
 export function sourceColumns(plan: Plan): Column<Source>[] {
   const { units } = plan.trip;
   return [
@@ -42,16 +51,19 @@ export function sourceColumns(plan: Plan): Column<Source>[] {
       ),
     },
     {
-      id: "reliable",
-      head: "reliable",
-      sort: (source) => (source.reliable ? 0 : 1),
+      id: "flow",
+      head: "water there",
+      sort: (source) => FLOWS.findIndex(([flow]) => flow === flowOf(source)),
       cell: (source) => (
-        <Check
-          label={`${source.name} is reliable`}
-          checked={source.reliable}
-          onChange={(reliable) =>
-            setRow("sources", source.id, `${source.name}: ${reliable ? "reliable" : "not reliable"}`, {
-              reliable,
+        <Pick
+          bare
+          label={`Water at ${source.name}`}
+          value={flowOf(source)}
+          options={FLOWS}
+          onPick={(flow) =>
+            setRow("sources", source.id, `${source.name}: ${flow}`, {
+              reliable: flow === "reliable",
+              unknown: flow === "unknown" ? true : undefined,
               chanceByMonth: undefined,
             })
           }

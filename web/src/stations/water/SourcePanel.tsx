@@ -105,6 +105,7 @@ function Judgement({ plan, row: { passage, carry } }: Pick<Props, "plan" | "row"
   return (
     <div className="mt-3 border-t border-rule pt-2 text-sm">
       <p className="m-0 mb-1.5">
+        {source.unknown && !seen && "Unknown, taken as "}
         <b>{say.percent(100 * chance)}</b> on {say.date(date)}
         {seen && `, seen ${REPORT_WORDS[seen.said]} on ${say.date(seen.date)}`}
         {source.counted === false && "; ignored"}
