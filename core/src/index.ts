@@ -314,7 +314,7 @@ export { simulatedScale, type ScaleReading } from "./kit/simulatedScale.ts";
 
 export { refillsOf, type Refill } from "./boxes/refills.ts";
 export { postagePrice } from "./stops/post.ts";
-export { boxKey, boxesOf, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
+export { boxKey, boxesOf, rowOf as boxRowOf, sendingDates, type BoxFault, type PlannedBox } from "./boxes/boxes.ts";
 export { luggageOf, travelsOf, type Luggage, type Travels } from "./boxes/travels.ts";
 export { boxLineSchema, boxSchema, type BoxLine, type BoxRow } from "./plan/boxSchema.ts";
 export { leavingSheet, rulesAhead, type SheetPiece } from "./boxes/leaving.ts";

@@ -7,6 +7,7 @@ import { stopFigures } from "../stops/stays.ts";
 import { isoOfDay } from "../units/day.ts";
 import { postagePrice } from "../stops/post.ts";
 import { boxesOf, boxKey, sendingDates } from "./boxes.ts";
+import { whereabouts } from "../cover/whereabouts.ts";
 import { shoeWear, usedUp } from "../cover/wear.ts";
 import { leavingSheet } from "./leaving.ts";
 import { refillsOf } from "./refills.ts";
@@ -54,6 +55,30 @@ describe("boxes of a plan", () => {
     // Sent on while one is there, on its own day.
     expect(isoOfDay(of(boxKey("c", "a")).sentDay)).toBe(result.legs[0]!.endDate);
     expect(sendingDates(of(boxKey("c", "a")))).toEqual({ from: result.legs[0]!.endDate, by: result.legs[0]!.endDate });
+  });
+
+  test("a box that is opened and sent on, with what no pack has: from home first, then from stop to stop", () => {
+    const charger = pieceOf("charger", 150, { spans: [] });
+    const bounce = { pieceIds: ["charger", "quilt"], stopIds: ["c", "a"] };
+    const rows = [{ id: "x", toStopId: "a", bounce: true, lines: [{ id: "l", name: "Letters", massG: 20 }] }];
+    const plan = planWith({ kit: [...kit, charger], bounce, boxes: rows });
+    const { result, boxes: all } = boxes(plan);
+    const sentOn = all.filter((box) => box.bounce);
+    expect(sentOn.map(({ key }) => key)).toEqual([boxKey("a", undefined, true), boxKey("c", "a", true)]);
+    // The quilt is in a pack on some leg, and so is not in it.
+    expect(sentOn.map(({ totalG }) => totalG)).toEqual([150 + 20 + 250, 150 + 250]);
+    expect(isoOfDay(sentOn[1]!.sentDay)).toBe(result.legs[0]!.endDate);
+    // All else is as without it.
+    const without = boxes(planWith()).boxes;
+    expect(all.filter((box) => !box.bounce)).toEqual(without);
+    expect(result.legs[0]!.hikers[0]!.kit.baseKg).toBe(computePlan(planWith(), tracks).legs[0]!.hikers[0]!.kit.baseKg);
+    // Where it is: waiting where it is opened next, and at home after the last.
+    const at = (leg: number) => whereabouts(plan, result, leg).at(-1);
+    expect([at(0), at(1), at(3)]).toEqual([
+      { place: "waits", stopId: "a" },
+      { place: "waits", stopId: "c" },
+      { place: "home" },
+    ]);
   });
 
   test("own lines, carton, postage by mass and the fee of the house; what is typed changes nothing else", () => {

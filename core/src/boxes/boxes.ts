@@ -17,6 +17,8 @@ export interface PlannedBox {
   key: string;
   toStopId: string;
   fromStopId: string | undefined;
+  /** The one that is opened and sent on: see `bounceBoxes`. */
+  bounce: boolean;
   /** The leg that leaves the stop it goes to. */
   legIndex: number;
   pieces: Piece[];
@@ -54,19 +56,36 @@ export type BoxFault =
   | { kind: "not-by-post"; pieceIds: string[] };
 
 const HOME = "home";
-export const boxKey = (toStopId: string, fromStopId?: string): string => `${fromStopId ?? HOME} ${toStopId}`;
+export const boxKey = (toStopId: string, fromStopId?: string, bounce = false): string =>
+  `${fromStopId ?? HOME} ${toStopId}${bounce ? " bounce" : ""}`;
 
 export function boxesOf(plan: Plan, result: Pick<TripFigures, "legs" | "days">): PlannedBox[] {
   const figures = stopFigures(plan, result);
   const posted = postedPieces(plan);
+  const bounced = bouncedPieces(plan);
+  let bouncedFrom: string | undefined;
   return figures.flatMap((at) => {
     if (!at.leaves || !at.arrives) return [];
+    const { id } = at.stop;
     const fromIds = new Set<string | undefined>();
-    for (const { toStopId, fromStopId } of posted) if (toStopId === at.stop.id) fromIds.add(fromStopId);
+    for (const { toStopId, fromStopId } of posted) if (toStopId === id) fromIds.add(fromStopId);
     if (at.box) fromIds.add(at.box.sentDay === undefined ? undefined : at.stop.foodFromStopId);
-    for (const row of plan.boxes) if (row.toStopId === at.stop.id) fromIds.add(row.fromStopId);
-    return [...fromIds].map((fromStopId) => boxTo(plan, result, at, fromStopId, posted, figures));
+    for (const row of plan.boxes) if (row.toStopId === id && !row.bounce) fromIds.add(row.fromStopId);
+    const boxes = [...fromIds].map((fromStopId) => {
+      const pieces = posted.filter((one) => one.toStopId === id && one.fromStopId === fromStopId);
+      return boxTo(plan, result, at, { fromStopId, bounce: false, pieces: pieces.map(({ piece }) => piece) }, figures);
+    });
+    if (!plan.bounce?.stopIds.includes(id)) return boxes;
+    const bounce = { fromStopId: bouncedFrom, bounce: true, pieces: bounced };
+    bouncedFrom = id;
+    return [...boxes, boxTo(plan, result, at, bounce, figures)];
   });
+}
+
+/** What is in the box that is sent on: nothing that a pack has on some leg. */
+function bouncedPieces({ kit, bounce }: Plan): Piece[] {
+  const inIt = new Set(bounce?.pieceIds);
+  return kit.filter(({ id, spans }) => inIt.has(id) && spans.length === 0);
 }
 
 interface Posted {
@@ -93,18 +112,14 @@ function boxTo(
   plan: Plan,
   { days }: Pick<TripFigures, "legs" | "days">,
   at: StopFigures,
-  fromStopId: string | undefined,
-  posted: readonly Posted[],
+  { fromStopId, bounce, pieces }: Pick<PlannedBox, "fromStopId" | "bounce" | "pieces">,
   figures: readonly StopFigures[],
 ): PlannedBox {
   const { stop, leaves, stay } = at;
-  const row = plan.boxes.find((one) => one.toStopId === stop.id && one.fromStopId === fromStopId);
-  const pieces = posted
-    .filter((one) => one.toStopId === stop.id && one.fromStopId === fromStopId)
-    .map(({ piece }) => piece);
+  const row = rowOf(plan.boxes, { toStopId: stop.id, fromStopId, bounce });
   const foodFrom = at.box && (at.box.sentDay === undefined ? undefined : stop.foodFromStopId);
   const foodG =
-    at.box && foodFrom === fromStopId ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0) : 0;
+    at.box && !bounce && foodFrom === fromStopId ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0) : 0;
   const lines = (row?.lines ?? []).filter((line) => goesIn(plan, line));
   const ownG = lines.reduce((sum, { massG }) => sum + massG, 0);
   const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);
@@ -131,9 +146,10 @@ function boxTo(
   const refused = pieces.filter((piece) => travelsOf(piece) === "neither").map(({ id }) => id);
   if (refused.length > 0) faults.push({ kind: "not-by-post", pieceIds: refused });
   return {
-    key: boxKey(stop.id, fromStopId),
+    key: boxKey(stop.id, fromStopId, bounce),
     toStopId: stop.id,
     fromStopId,
+    bounce,
     legIndex: leaves!.index,
     pieces,
     foodG,
@@ -152,6 +168,16 @@ function boxTo(
     holdDays: stop.postHoldDays,
     faults,
   };
+}
+
+/** The row of the document that is of a box, if there is one yet. */
+export function rowOf(
+  rows: readonly BoxRow[],
+  { toStopId, fromStopId, bounce }: Pick<PlannedBox, "toStopId" | "fromStopId" | "bounce">,
+): BoxRow | undefined {
+  return rows.find(
+    (row) => row.toStopId === toStopId && row.fromStopId === fromStopId && (row.bounce === true) === bounce,
+  );
 }
 
 /** Word from there goes home on the day of coming, and the box leaves on the next. */

@@ -19,7 +19,7 @@ const MAP_G_PER_KM = 0.3;
 
 /** By box, in the order of the boxes; a box sent on from a stop brings what it was sent with. */
 export function refillsOf(plan: Plan, result: PlanFigures, boxes: readonly PlannedBox[]): Map<string, Refill[]> {
-  const fromHome = boxes.filter(({ fromStopId }) => fromStopId === undefined);
+  const fromHome = boxes.filter(({ fromStopId, bounce }) => fromStopId === undefined && !bounce);
   const lastLeg = result.legs.length - 1;
   const worn = shoeWear(plan, result);
   const used = usedUp(plan, result);

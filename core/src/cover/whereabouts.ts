@@ -24,6 +24,10 @@ export function whereabouts(plan: Plan, result: TripFigures, legIndex: number): 
   const { legs, carrier } = result;
   return plan.kit.map((piece, p): Whereabouts => {
     const on = (leg: number): boolean => carrier[p * legs.length + leg]! >= 0;
+    if (piece.spans.length === 0 && plan.bounce?.pieceIds.includes(piece.id)) {
+      const opened = legs.find(({ index, toStopId }) => index >= legIndex && plan.bounce?.stopIds.includes(toStopId));
+      return opened ? { place: "waits", stopId: opened.toStopId } : { place: "home" };
+    }
     if (on(legIndex)) return { place: "pack", hikerId: plan.hikers[carrier[p * legs.length + legIndex]!]!.id };
     const last = legs.findLast(({ index }) => index < legIndex && on(index));
     const next = legs.find(({ index }) => index > legIndex && on(index));

@@ -157,7 +157,8 @@ export function legTables(plan: Plan, result: PlanFigures, who: number): LegTabl
       door: end && doorOf(end, own),
       boxes: boxes.flatMap((box): BoxThere[] => {
         const stop = plan.stops.find(({ id }) => id === box.toStopId);
-        if (!stop || box.legIndex !== leg.index + 1) return [];
+        // Nothing on the trail hangs on what is never carried.
+        if (!stop || box.bounce || box.legIndex !== leg.index + 1) return [];
         const { sentDay, holdDays } = box;
         return [
           {

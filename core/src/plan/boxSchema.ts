@@ -15,6 +15,8 @@ export const boxSchema = z.looseObject({
   id,
   toStopId: id,
   fromStopId: id.optional(),
+  /** Of the box that is sent on from stop to stop, not of what else goes that way. */
+  bounce: z.boolean().optional(),
   address: z.string().max(500).default(""),
   /** Besides what the plan puts in. */
   lines: z.array(boxLineSchema).max(200).default([]),
@@ -24,6 +26,14 @@ export const boxSchema = z.looseObject({
   sentOn: isoDate.optional(),
   arrivedOn: isoDate.optional(),
   fetchedOn: isoDate.optional(),
+});
+
+/** A box with things that are never carried: opened at some stops, and sent on to the next of them. */
+export const bounceSchema = z.looseObject({
+  /** Without spans, so that no pack has them. */
+  pieceIds: z.array(id).max(200).default([]),
+  /** Where it is opened, in any order. */
+  stopIds: z.array(id).max(400).default([]),
 });
 
 /** A parcel up to so many kilograms costs so much. */

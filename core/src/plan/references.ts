@@ -167,6 +167,51 @@ export const REFERENCES: readonly Reference[] = [
     links: (plan) =>
       plan.decisions.flatMap((choice, i) =>
         (["pieceIds", "otherwiseIds"] as const).flatMap((key) =>
+          idLinks(`decisions[${i}].${key}`, choice[key], choice.name),
+        ),
+      ),
+  },
+  {
+    to: "route.alternates",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      (["stops", "sources", "camps", "pins", "stretches", "route.closures"] as const).flatMap((list) =>
+        LISTS[list](plan).flatMap((row, i) =>
+          row.alternateId === undefined
+            ? []
+            : [
+                {
+                  place: `${list}[${i}].alternateId`,
+                  id: row.alternateId,
+                  holder: row.name,
+                  point: (id: string | undefined) => {
+                    if (id === undefined) delete row.alternateId;
+                    else row.alternateId = id;
+                  },
+                },
+              ],
+        ),
+      ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.devices.flatMap((device, i) =>
+        (["pieceId", "cellsPieceId"] as const)
+          .filter((key) => device[key] !== undefined)
+          .map((key) => optionalLink(`devices[${i}]`, device, key, device.name)),
+      ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: (plan) =>
+      plan.decisions.flatMap((choice, i) =>
+        (["pieceIds", "otherwiseIds"] as const).flatMap((key) =>
           choice[key].map((id, k) => ({
             place: `decisions[${i}].${key}[${k}]`,
             id,
@@ -178,6 +223,18 @@ export const REFERENCES: readonly Reference[] = [
           })),
         ),
       ),
+  },
+  {
+    to: "kit",
+    besides: [],
+    onRemove: "clear",
+    links: ({ bounce }) => (bounce ? idLinks("bounce.pieceIds", bounce.pieceIds, "The bounce box") : []),
+  },
+  {
+    to: "stops",
+    besides: [],
+    onRemove: "clear",
+    links: ({ bounce }) => (bounce ? idLinks("bounce.stopIds", bounce.stopIds, "The bounce box") : []),
   },
   {
     to: "route.alternates",
@@ -368,6 +425,19 @@ function pointOrDrop<K extends string, T extends Record<K, string>>(
 }
 
 /** A link that may be missing. */
+/** Of a list of ids: one goes with its row. */
+function idLinks(place: string, ids: string[], holder: string): Link[] {
+  return ids.map((id, k) => ({
+    place: `${place}[${k}]`,
+    id,
+    holder,
+    point: (heir) => {
+      const at = ids.indexOf(id);
+      if (at >= 0) ids.splice(at, 1, ...(heir === undefined ? [] : [heir]));
+    },
+  }));
+}
+
 function optionalLink<Key extends string>(
   place: string,
   row: { [name in Key]?: string | undefined },

@@ -7,7 +7,7 @@
  * are kept and written back. Places are distances along the track as recorded, in metres (`TrackM`).
  */
 import { z } from "zod";
-import { boxSchema } from "./boxSchema.ts";
+import { bounceSchema, boxSchema } from "./boxSchema.ts";
 import { climateSchema } from "./climateSchema.ts";
 import { learnedSchema, logDaySchema, plannedDaySchema, shakedownSchema } from "./logSchema.ts";
 import {
@@ -314,6 +314,7 @@ export const planSchema = z.looseObject({
     .max(5000)
     .default([]),
   boxes: z.array(boxSchema).max(400).default([]),
+  bounce: bounceSchema.optional(),
   camps: z.array(campSchema).max(5000).default([]),
   pins: z.array(pinSchema).max(500).default([]),
   log: z.array(logDaySchema).max(1000).default([]),

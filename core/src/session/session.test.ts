@@ -166,7 +166,9 @@ describe("laws of every plan", () => {
       for (const day of days) {
         const arrives = day.night === "stop" || day.night === "none";
         const { rideH, clocks } = arrives ? rideTo(day.legIndex) : { rideH: 0, clocks: [] };
-        const reachesH = day.startClockH + day.walkH * clockPerH;
+        // Dinner at the water on the way.
+        const dinnerH = day.dinnerNode === undefined ? 0 : 0.75;
+        const reachesH = day.startClockH + day.walkH * clockPerH + dinnerH;
         // A ride that has its hours leaves at one of them, or is gone.
         const leavesH = Math.min(...clocks.filter((clock) => clock >= reachesH - 1e-9), Infinity);
         expect(day.endClockH).toBeCloseTo((leavesH === Infinity ? reachesH : leavesH) + rideH, 6);

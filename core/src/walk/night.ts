@@ -52,9 +52,15 @@ function dryMinutes(nightL: number, sinceWaterH: number, minPerLitreHour: number
   return COST.dryMin + nightL * sinceWaterH * minPerLitreHour;
 }
 
-/** Is dinner cooked at the water before a dry night, which was so many hours of that day's walk ago? */
-export function dinesBefore({ dinnerAtWater }: Pick<DayRules, "dinnerAtWater">, sinceWaterH: number): boolean {
-  return dinnerAtWater && sinceWaterH <= DINNER_BEFORE_H;
+const MIDNIGHT_H = 24;
+
+/** Is dinner cooked at the water before a dry night, so many walking hours before the end of a day without it? */
+export function dinesBefore(
+  { dinnerAtWater }: Pick<DayRules, "dinnerAtWater">,
+  waterH: number,
+  endsH: number,
+): boolean {
+  return dinnerAtWater && waterH <= DINNER_BEFORE_H && endsH + DINNER_H <= MIDNIGHT_H;
 }
 
 /** Nobody camps without water so near ahead, or within the window behind, unless it would be walked to in the dark. */
@@ -131,9 +137,9 @@ function placeAt(stride: Stride, today: Today, evening: Evening, node: number): 
   const filled = camps.wet.lastWithin(startNode + 1, node, today.day);
   const isDry = !isStop && !isWet;
   const sinceWaterH = filled < 0 ? evening.sinceWaterH + hours : stride.hours(filled, node);
-  const dines = isDry && filled >= 0 && dinesBefore(rules, sinceWaterH);
-  const arrivesH = clockH + hours * stride.clockPerH + (dines ? DINNER_H : 0);
-  const afterSunsetH = (arrivesH - today.lightToH) / stride.clockPerH;
+  const endsH = clockH + hours * stride.clockPerH;
+  const dines = isDry && filled >= 0 && dinesBefore(rules, sinceWaterH, endsH);
+  const afterSunsetH = (endsH + (dines ? DINNER_H : 0) - today.lightToH) / stride.clockPerH;
   return { node, hours, darkH: Math.max(0, afterSunsetH - allowedH), isDry, sinceWaterH, dines };
 }
 

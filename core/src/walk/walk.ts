@@ -163,8 +163,9 @@ export function walkBlock(
     part.endNode = node;
     part.detours = stride.detoursBetween(part.startNode, node);
     part.night = night;
+    part.endClockH = part.startClockH + part.walkH * clockPerH;
     if (night === "camp") part.dinnerNode = dinnerNode(stride, part);
-    part.endClockH = part.startClockH + part.walkH * clockPerH + (part.dinnerNode === undefined ? 0 : DINNER_H);
+    if (part.dinnerNode !== undefined) part.endClockH += DINNER_H;
     clockH = part.endClockH;
   };
   const nextDay = (node: number, zeroDays: number, inBed: boolean, fromStop: boolean): void => {
@@ -285,13 +286,13 @@ function arrivalH({ startClockH, walkH }: DayPart, { rides, rideH }: Halt, clock
 }
 
 /** Where dinner is cooked on the way to a camp without water; undefined where it is not. */
-function dinnerNode(stride: Stride, { startNode, endNode, day }: DayPart): number | undefined {
+function dinnerNode(stride: Stride, { startNode, endNode, day, endClockH }: DayPart): number | undefined {
   const { camps, profile, rules } = stride.ground;
   if (!rules.dinnerAtWater) return undefined;
   const reach = Math.round(CAMP_NEAR_M / profile.cellM);
   const isWet = camps.wet.lastWithin(endNode - reach, endNode + reach, day) >= 0;
   const filled = isWet ? -1 : camps.wet.lastWithin(startNode + 1, endNode, day);
-  return filled >= 0 && dinesBefore(rules, stride.hours(filled, endNode)) ? filled : undefined;
+  return filled >= 0 && dinesBefore(rules, stride.hours(filled, endNode), endClockH) ? filled : undefined;
 }
 
 /** Walking hours since there was water, at the end of a day. */

@@ -1,5 +1,5 @@
 /** Edits of boxes: the plan makes them, and a row of the document is started with the first thing that is typed of one. */
-import { boxSchema, type BoxRow, type Plan, type PlannedBox } from "@gepack/core";
+import { boxRowOf, boxSchema, type BoxRow, type Plan, type PlannedBox } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { STEP_WORDS, STEPS, type Step } from "../words/boxes.ts";
 import { editPart } from "./rows.ts";
@@ -8,26 +8,22 @@ import { type Made } from "../store/made.ts";
 /** An id has so many letters. */
 const MOST_ID = 80;
 
-type Box = Pick<PlannedBox, "toStopId" | "fromStopId">;
+type Box = Pick<PlannedBox, "key" | "toStopId" | "fromStopId" | "bounce">;
 
-export function changeBox(
-  { toStopId, fromStopId }: Box,
-  label: string,
-  recipe: (row: BoxRow, made: Made) => void,
-): Promise<boolean> {
+export function changeBox(box: Box, label: string, recipe: (row: BoxRow, made: Made) => void): Promise<boolean> {
+  const { key, toStopId, fromStopId, bounce } = box;
   return edit(label, ({ boxes }, made) => {
-    const of = (row: Pick<BoxRow, "toStopId" | "fromStopId">): boolean =>
-      row.toStopId === toStopId && row.fromStopId === fromStopId;
-    if (!boxes.some(of))
+    if (!boxRowOf(boxes, box))
       // The same from two tabs: one row for one box.
       boxes.push(
         boxSchema.parse({
-          id: `box-${fromStopId ?? "home"}-${toStopId}`.slice(0, MOST_ID),
+          id: `box-${key.replaceAll(" ", "-")}`.slice(0, MOST_ID),
           toStopId,
           ...(fromStopId === undefined ? {} : { fromStopId }),
+          ...(bounce ? { bounce } : {}),
         }),
       );
-    recipe(boxes.find(of)!, made);
+    recipe(boxRowOf(boxes, box)!, made);
   });
 }
 

@@ -76,7 +76,7 @@ test("a decision is added, taken with a reason, opened again; more than the docu
 });
 
 test("a box has a row from the first thing that is typed; sent means packed, and not packed means not sent", () => {
-  const box = { toStopId: "one", fromStopId: undefined };
+  const box = { key: "home one", toStopId: "one", fromStopId: undefined, bounce: false };
   changeBox(box, "address", (row) => void (row.address = "Counter"));
   changeBox(box, "carton", (row) => void (row.cartonG = 300));
   markBox(box, "One", "arrivedOn", "2027-05-20");
@@ -87,8 +87,10 @@ test("a box has a row from the first thing that is typed; sent means packed, and
   markBox(box, "One", "sentOn", undefined);
   expect(planNow().boxes[0]).not.toHaveProperty("arrivedOn");
   expect(planNow().boxes[0]).toMatchObject({ packedOn: "2027-05-20" });
-  changeBox({ toStopId: "one", fromStopId: "two" }, "another way", () => {});
-  expect(planNow().boxes.map(({ fromStopId }) => fromStopId)).toEqual([undefined, "two"]);
+  changeBox({ ...box, key: "two one", fromStopId: "two" }, "another way", () => {});
+  changeBox({ ...box, key: "home one bounce", bounce: true }, "sent on", () => {});
+  expect(planNow().boxes.map(({ fromStopId }) => fromStopId)).toEqual([undefined, "two", undefined]);
+  expect(planNow().boxes.map(({ id }) => id)).toEqual(["box-home-one", "box-two-one", "box-home-one-bounce"]);
 });
 
 test("a table beside the kit, or in the place of the kit of those whose pieces it tells", async () => {

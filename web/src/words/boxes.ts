@@ -35,8 +35,10 @@ export function stateWords(row: BoxRow | undefined, say: Say): string {
   return last ? `${STEP_WORDS[last]} on ${say.date(row[last]!)}` : "not packed yet";
 }
 
-export function boxName({ toStopId, fromStopId }: Pick<PlannedBox, "toStopId" | "fromStopId">, plan: Plan): string {
-  const to = stopName(plan, toStopId);
+type Named = Pick<PlannedBox, "toStopId" | "fromStopId" | "bounce">;
+
+export function boxName({ toStopId, fromStopId, bounce }: Named, plan: Plan): string {
+  const to = `${stopName(plan, toStopId)}${bounce ? ", bounce box" : ""}`;
   return fromStopId === undefined ? to : `${to}, forwarded from ${stopName(plan, fromStopId)}`;
 }
 

@@ -19,6 +19,7 @@ import { sayIn } from "../../words/say.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { BoxLane } from "./BoxLane.tsx";
 import { BoxPanel } from "./BoxPanel.tsx";
+import { Bounce } from "./Bounce.tsx";
 import { Flying } from "./Flying.tsx";
 import { Postage } from "./Postage.tsx";
 
@@ -92,13 +93,11 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
                 { id: "mass", head: "weight", right: true, cell: ({ totalG }) => say.kg(totalG / 1000) },
                 { id: "price", head: "postage", right: true, from: 561, cell: ({ price }) => say.money(price) },
                 { id: "send", head: "mail", cell: (box) => sendWords(box, say) },
-                { id: "chance", head: "in time", right: true, cell: (box) => say.percent(100 * box.chance) },
                 { id: "fetch", head: "you arrive", from: 861, cell: (box) => arrivalWords(box, say) },
                 {
                   id: "chance",
                   head: "on time",
                   right: true,
-                  from: 561,
                   cell: ({ chance }) => say.percent(100 * chance),
                 },
                 { id: "state", head: "status", cell: ({ row }) => stateWords(row, say) },
@@ -113,6 +112,9 @@ export default function Boxes({ plan, result: newest }: ScreenProps) {
         {chosen && <BoxPanel key={chosen.key} plan={plan} result={result} box={chosen} say={say} />}
       </div>
       <div className="px-[18px]">
+        <Fold className="border-t border-rule py-2" titleClass="text-sm font-semibold" title="Bounce box">
+          <Bounce plan={plan} result={result} say={say} />
+        </Fold>
         <Fold
           className="border-t border-rule py-2"
           titleClass="text-sm font-semibold"
