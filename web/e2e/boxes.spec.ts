@@ -39,6 +39,25 @@ test("boxes are made by the plan; one is added to, addressed, packed and sent, a
   expect(readFileSync(await csv.path(), "utf8")).toContain("'=SUM(maps)");
 });
 
+test("what is never carried goes in a box that is opened and mailed on, and is there after a reload", async ({
+  page,
+}) => {
+  await openDemo(page, "/boxes/");
+  await page.getByText("Bounce box", { exact: true }).click();
+  await page.getByRole("button", { name: "Make a bounce box" }).click();
+  await page.getByLabel("Put in").selectOption({ label: "Camera, Tamsin" });
+  const says = page.getByTestId("bounce-says");
+  await expect(says).toContainText("opened 16 times");
+  await page.getByRole("checkbox", { name: "Saltgate" }).click();
+  await expect(says).toContainText("opened 15 times");
+  const table = page.getByRole("table", { name: "Boxes" });
+  await expect(table.getByRole("row", { name: /^Mirror Wells, bounce box/ })).toBeVisible();
+  await page.reload();
+  await expect(table.getByRole("row", { name: /^Canner, bounce box, forwarded from Mirror Wells/ })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(table.getByRole("row", { name: /^Mirror Wells, bounce box, forwarded from Saltgate/ })).toBeVisible();
+});
+
 test("the list and the label of a box are one sheet of paper, alone", async ({ page }) => {
   await openDemo(page, "/boxes/");
   await page.getByRole("button", { name: "Print list and label" }).click();

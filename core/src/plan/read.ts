@@ -13,6 +13,15 @@ import { planSchema, type Plan } from "./schema.ts";
 
 const MAX_REPORTED = 12;
 
+/** Before it nights, water, snow and the days to send boxes went by other rules; what a plan sets of them it keeps. */
+const MOVED_VERSION = 6;
+const MOVED: Problem = {
+  severity: "note",
+  place: "version",
+  sentence:
+    "This plan is older than some rules: nights, days, doubtful water, snow and mailing dates may have moved. Your own settings are kept.",
+};
+
 export function readPlan(data: unknown): ReadResult<Plan> {
   if (typeof data !== "object" || data === null || Array.isArray(data))
     return refused("file", `A plan file is a JSON object with format "${PLAN_FORMAT}"; this is not one.`);
@@ -33,6 +42,7 @@ export function readPlan(data: unknown): ReadResult<Plan> {
   if (!parsed.success) return { value: undefined, problems: shapeProblems(parsed.error) };
   const plan = parsed.data;
   const problems = [
+    ...(version < MOVED_VERSION ? [MOVED] : []),
     ...told,
     ...withoutTwins(plan),
     ...referenceProblems(plan),

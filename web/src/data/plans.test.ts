@@ -111,7 +111,8 @@ describe("documents of an earlier version", () => {
     await db.plans.put({ id: "old", doc: old(), updatedAt: 0, revision: 3 });
     await db.settings.put({ key: "ticks old", value: '["buy oats"]' });
     await db.history.add({ planId: "old", label: "Edit", forward: [], inverse: [], undone: 0 });
-    await migrateStored();
+    expect(await migrateStored()).toMatch(/older than some rules/);
+    expect(await migrateStored()).toBeUndefined();
     const { doc, revision } = (await db.plans.get("old"))!;
     expect(doc.version).toBe(PLAN_VERSION);
     expect(doc.dayRules).toMatchObject({ darkFraction: 0.25, sleepAt: "camps" });

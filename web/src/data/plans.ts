@@ -159,21 +159,24 @@ export function step(planId: string, direction: "undo" | "redo"): Promise<string
   );
 }
 
-/** Documents of an earlier version of the format are brought to the present one; their undo steps go. */
-export function migrateStored(): Promise<void> {
+/** Documents of an earlier version of the format are brought to the present one; their undo steps go. What is told of it. */
+export function migrateStored(): Promise<string | undefined> {
   return guarded(async () => {
     const old = (await db.plans.toArray()).filter((row) => versionOf(row.doc) < PLAN_VERSION);
-    if (old.length === 0) return;
+    if (old.length === 0) return undefined;
+    let told: string | undefined;
     const { readPlan } = await import("./reading.ts");
     for (const row of old) {
-      const { value } = readPlan({ ...row.doc, ticks: await ticksBefore(row.id) });
+      const { value, problems } = readPlan({ ...row.doc, ticks: await ticksBefore(row.id) });
       // What does not read stays as it is; opening it says so.
       if (!value) continue;
       await db.transaction("rw", db.plans, db.history, async () => {
         await db.history.where("[planId+undone]").between([row.id, 0], [row.id, 1], true, true).delete();
         await put(value, row.revision);
       });
+      told ??= problems.find(({ severity }) => severity === "note")?.sentence;
     }
+    return told;
   });
 }
 

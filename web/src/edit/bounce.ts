@@ -3,7 +3,7 @@ import { walkEnds, type Plan } from "@gepack/core";
 import { edit } from "../store/document.ts";
 
 /** What is of use in towns alone, by its name [L]. */
-const OF_TOWNS = /charger|plug|adapter|town|city|spare shoes|laundry|razor|clippers|laptop|ladeger|netzteil|stadt/i;
+const OF_TOWNS = /charger|town|city|spare shoes|laundry|razor|clippers|laptop|ladeger|netzteil|stadt/i;
 
 /** Opened wherever a night is planned and there is a post; in it what is of use in towns alone. */
 export function startBounce(): void {

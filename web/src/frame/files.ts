@@ -112,7 +112,7 @@ export async function importPlanFile(
       return refuse("tracks: the file contains no track. Export the plan again; the export includes its track.");
     const taken = await as(value);
     await takeImport(taken);
-    tell("done", `${done} ${taken.plan.trip.name}.`);
+    tell("done", [`${done} ${taken.plan.trip.name}.`, problems[0]?.sentence].filter(Boolean).join(" "));
   } catch (error) {
     refuse(sentenceOf(error));
   }

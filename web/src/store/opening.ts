@@ -61,7 +61,8 @@ function takeFieldInHand(): void {
 
 async function open(): Promise<void> {
   try {
-    await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
+    const [, moved] = await answered(Promise.all([readSettings(), storeNotes().then(migrateStored)]));
+    if (moved !== undefined) notify(moved);
     useSelection.subscribe(({ planId }) => watch(planId));
     await openLast();
     void askToPersist();

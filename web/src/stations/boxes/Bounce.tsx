@@ -3,7 +3,7 @@ import { X } from "lucide-react";
 import { boxesOf, type Piece, type Plan, type PlanResult } from "@gepack/core";
 import { bouncePiece, dropBounce, openBounceAt, startBounce } from "../../edit/bounce.ts";
 import { Pick } from "../../ui/Pick.tsx";
-import { stopName } from "../../words/names.ts";
+import { firstName, stopName } from "../../words/names.ts";
 import type { Say } from "../../words/say.ts";
 
 interface Props {
@@ -26,6 +26,10 @@ export function Bounce({ plan, result, say }: Props) {
         </button>
       </div>
     );
+  const named = ({ name, ownerId }: Piece): string => {
+    const owner = plan.hikers.length > 1 && plan.hikers.find(({ id }) => id === ownerId);
+    return owner ? `${name}, ${firstName(owner)}` : name;
+  };
   const inIt = plan.kit.filter((piece) => isInBox(piece, bounce.pieceIds));
   const others = plan.kit.filter((piece) => !isInBox(piece, bounce.pieceIds));
   const boxes = boxesOf(plan, result).filter((box) => box.bounce);
@@ -41,14 +45,14 @@ export function Bounce({ plan, result, say }: Props) {
       <section aria-label="In the bounce box">
         <h3 className="m-0 text-sm font-semibold">In it</h3>
         <ul className="m-0 flex list-none flex-wrap gap-2 p-0">
-          {inIt.map(({ id, name, massG, quantity }) => (
-            <li key={id} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5">
-              {name}, {say.g(massG * quantity)}
+          {inIt.map((piece) => (
+            <li key={piece.id} className="flex items-center gap-1 rounded border border-rule px-2 py-0.5">
+              {named(piece)}, {say.g(piece.massG * piece.quantity)}
               <button
                 className="p-1 text-muted hover:text-danger"
-                aria-label={`Take ${name} out of the bounce box`}
-                title={`Carry ${name} again`}
-                onClick={() => bouncePiece(id, name, false)}
+                aria-label={`Take ${named(piece)} out of the bounce box`}
+                title={`Carry ${piece.name} again`}
+                onClick={() => bouncePiece(piece.id, piece.name, false)}
               >
                 <X size={14} aria-hidden="true" />
               </button>
@@ -56,15 +60,17 @@ export function Bounce({ plan, result, say }: Props) {
           ))}
         </ul>
         {others.length > 0 && (
-          <Pick
-            label="Put in"
-            value=""
-            options={[["", "choose an item"], ...others.map(({ id, name }) => [id, name] as const)]}
-            onPick={(id) => {
-              const piece = others.find((one) => one.id === id);
-              if (piece) bouncePiece(id, piece.name, true);
-            }}
-          />
+          <div className="mt-2 max-w-[320px]">
+            <Pick
+              label="Put in"
+              value=""
+              options={[["", "choose an item"], ...others.map((piece) => [piece.id, named(piece)] as const)]}
+              onPick={(id) => {
+                const piece = others.find((one) => one.id === id);
+                if (piece) bouncePiece(id, piece.name, true);
+              }}
+            />
+          </div>
         )}
       </section>
       <fieldset className="m-0 border-0 p-0">
