@@ -86,8 +86,9 @@ export async function goOn(page: Page, path: string): Promise<void> {
   await page.evaluate(async (href) => {
     const there = new Promise((done) => document.addEventListener("astro:page-load", done, { once: true }));
     const link = Object.assign(document.createElement("a"), { href });
+    link.dataset["walksOn"] = "";
     document.body.append(link);
-    link.click();
+    link.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
     await there;
     link.remove();
   }, path);

@@ -21,17 +21,20 @@ export interface WalkChoice {
 }
 
 export async function walkPage(page: Page, choice: WalkChoice): Promise<Walked> {
-  // A control that leads to a file, a printer or another page is pressed, and leads nowhere.
+  return page.evaluate(walk, choice);
+}
+
+/** A control that leads to a file, a printer or another page is pressed, and leads nowhere: until the page is loaded anew. */
+export async function leadNowhere(page: Page): Promise<void> {
   await page.evaluate(() => {
     window.print = () => {};
     HTMLAnchorElement.prototype.click = () => {};
     document.addEventListener(
       "click",
-      (event) => (event.target as Element).closest("a[href]") && event.preventDefault(),
+      (event) => (event.target as Element).closest("a[href]:not([data-walks-on])") && event.preventDefault(),
       true,
     );
   });
-  return page.evaluate(walk, choice);
 }
 
 /** The document on the page with every edit in it, as text. */
@@ -45,7 +48,7 @@ async function walk({ seed, share }: WalkChoice): Promise<Walked> {
   const { gepack } = window as unknown as { gepack: { plan: () => Doc; isBusy: () => boolean } };
   const walked: Walked = { found: 0, used: 0, edits: [], faults: [] };
   const SLOWEST_MS = 20_000;
-  const LONGEST_MS = 5000;
+  const LONGEST_MS = 20_000;
   const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
   let state = seed;
   /** Mulberry32: the same controls by the same seed. */
@@ -236,6 +239,13 @@ async function walk({ seed, share }: WalkChoice): Promise<Walked> {
     if (wrong !== undefined && late.length === 0 && made.length === 1) fault(`${wrong}, after “${made[0]!.label}”`);
   };
 
+  // A page that was gone to is drawn in parts.
+  for (let count = -1, quiet = 0; quiet < 20;) {
+    await wait(15);
+    const now = document.querySelectorAll(`main ${CONTROLS.replaceAll(", ", ", main ")}`).length;
+    quiet = now === count && now > 0 ? quiet + 1 : 0;
+    count = now;
+  }
   await unfold();
   await settled();
   const done = new Set<string>();

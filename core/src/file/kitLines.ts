@@ -9,7 +9,8 @@ import type { Piece } from "../plan/schema.ts";
 import { MOST_NAME } from "../plan/visible.ts";
 import { readNumber, tidyNumbers } from "../units/number.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
-import { gramsOf, skippedTotal, TOTAL, type KitTable, type NewPieces } from "./kitTable.ts";
+import { gramsOf, type KitTable, type NewPieces } from "./kitTable.ts";
+import { skippedTotal, TOTAL } from "./table.ts";
 
 /** What a line says of a piece. */
 export interface KitLine {

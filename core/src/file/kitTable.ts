@@ -6,32 +6,60 @@
 import { givesOf, guessGives } from "../cover/gives.ts";
 import { ratingsOf } from "../cover/roles.ts";
 import { KG_PER_LB } from "../units/constants.ts";
-import { readNumber, tidyNumbers } from "../units/number.ts";
+import { tidyNumbers } from "../units/number.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
 import { MOST_NAME } from "../plan/visible.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
+import { findTable, isAmbiguous, numberBy, skippedTotal, TOTAL, type Columns, type Heads } from "./table.ts";
 
-export const KIT_COLUMNS = [
-  "name", "group", "mass", "told", "unit", "quantity", "worn", "consumable", "volume", "price", "owner", "notes",
-] as const; // prettier-ignore
-export type KitColumn = (typeof KIT_COLUMNS)[number];
-
-/** The first that fits a head names its column. */
-const HEADS: readonly (readonly [KitColumn, RegExp])[] = [
-  ["unit", /^units?$|^einheit$/i],
-  ["quantity", /qty|quantity|count|how many|pieces|anzahl|^n$|^#$/i],
-  ["worn", /^worn/i],
-  ["consumable", /consum/i],
-  ["price", /price|cost|paid|preis|prix/i],
-  ["notes", /^notes?$|remark|comment|description/i],
+/** Each with what its head looks like; the first that fits a head names its column. */
+const HEADS = [
+  ["listed", /advertised|claimed|maker|listed|told|catalog|herstellerangabe/i],
+  ["unit", /^(weight |mass )?units?$|^einheit$|^unité$|^unità$|^unidad$/i],
+  ["pounds", /^(lbs?|pounds?)$/i],
+  ["ounces", /^(oz|ounces?)$/i],
+  ["total", /\btotal|gesamt|\bsumm?e\b/i],
+  ["loadLimit", /carries well|load limit/i],
+  ["shared", /shared|gemeinsam|partagé|compartid|condivis/i],
+  ["carrier", /carried by|carrier|getragen von/i],
+  ["weighed", /^weighed|^measured|gewogen|pesé/i],
+  ["perDay", /a day|per day/i],
+  ["empty", /^empty/i],
+  ["life", /lasts|life/i],
+  ["walked", /^walked/i],
+  ["nights", /nights before/i],
+  ["bought", /bought|purchased|gekauft|kaufdatum/i],
+  ["condition", /condition|zustand/i],
+  ["travels", /^travels|by post and air/i],
+  ["rides", /^rides|packed where/i],
+  ["movable", /movable|may be moved/i],
+  ["liked", /liked/i],
+  ["shelf", /^shelf|at home|zu ?hause/i],
+  ["limit", /\blimit/i],
+  ["comfort", /comfort|komfort|confort/i],
+  ["warmth", /adds in the bag|warmth/i],
+  ["padR", /^r$|r.?value|r-wert/i],
+  ["capacity", /capacity|holds|fassung/i],
+  ["role", /serves as|^role$/i],
+  ["gives", /covers|good for/i],
+  [
+    "quantity",
+    /qty|quantity|count|how many|pieces|anzahl|stück|menge|quantité|cantidad|quantità|^nombre$|^n$|^#$|^x$/i,
+  ],
+  ["status", /^status|^carry|^use$|^wo$|^where$|^packed$/i],
+  ["worn", /^worn|getragen|porté|puesto|indossat/i],
+  ["consumable", /consum|verbrauch|consomm/i],
+  ["price", /price|cost|paid|preis|prix|precio|prezzo/i],
+  ["notes", /^notes?$|remark|comment|description|bemerkung|notiz|remarque/i],
   ["owner", /owner|whose|belongs|hiker|besitzer/i],
-  ["told", /advertised|claimed|maker|listed|told|catalog/i],
-  ["group", /group|category|categorie|type|section|gruppe/i],
-  ["mass", /weight|mass|gewicht|poids|peso|\bg\b|\boz\b|\bgrams?\b|\bkg\b|\blbs?\b/i],
-  ["volume", /litre|liter|volume/i],
-  ["name", /name|item|piece|article|gear|what|gegenstand/i],
-];
+  ["group", /group|category|categorie|catégorie|categoría|categoria|kategorie|type|section|gruppe/i],
+  ["mass", /weight|mass|gewicht|poids|peso|masse|\bg\b|\boz\b|\bgrams?\b|\bgramm\b|\bkg\b|\blbs?\b/i],
+  ["volume", /litre|liter|volume|volumen/i],
+  ["name", /name|item|piece|article|artikel|gear|what|gegenstand|bezeichnung|objet|objeto|oggetto|material/i],
+] as const satisfies Heads<string>;
+export type KitColumn = (typeof HEADS)[number][0];
+export const KIT_COLUMNS: readonly KitColumn[] = HEADS.map(([key]) => key);
 
 const GRAMS: Readonly<Record<string, number>> = {
   g: 1,
@@ -50,9 +78,11 @@ const GRAMS: Readonly<Record<string, number>> = {
 export interface KitTable {
   /** The first line, and which column was read as what. */
   heads: readonly string[];
-  columns: Partial<Record<KitColumn, number>>;
+  columns: Columns<KitColumn>;
   pieces: Piece[];
   problems: Problem[];
+  /** A sign in it may part decimals or thousands, and nothing in the table tells which. */
+  asksSign?: boolean;
 }
 
 /** Whose it is, and where it is carried until somebody says otherwise. */
@@ -68,32 +98,72 @@ export interface NewPieces {
 const MOST_ROWS = 2000;
 const MOST_PROBLEMS = 12;
 const MOST_G = 50_000;
-export const TOTAL = /^(grand |sub)?-?\s*(total|sum|summe|base ?weight|skin.?out|pack weight)\b/i;
-export const skippedTotal = (text: string): string => `“${text}” looks like a total and was skipped.`;
-const YES = /^(y|yes|true|1|x|✓|worn|consumable|ja)$/i;
+const YES = /^(y|yes|true|1|x|✓|✔|☑|ja|oui|sí|si|worn|consumable|shared|weighed)$/i;
+/** What one cell says of how a piece is taken along. */
+const STATUS: readonly (readonly [RegExp, Partial<Piece>])[] = [
+  [/worn|wear|getragen|am körper|porté|puest|indossat/i, { wear: "worn" }],
+  [/consum|verbrauch|consomm/i, { wear: "consumable" }],
+  [/shared|gemeinsam|partag|compartid|condivis/i, { shared: true }],
+  [/home|shelf|left|zu ?hause|not taken|maison|casa/i, { spans: [] }],
+];
 
-/** `mapped` is where the columns are, for who knows better than their heads. */
+/** What has a column of its own and is one cell to one field: how it is written, and how it is read. */
+const FIELDS: readonly (readonly [
+  KitColumn,
+  head: string,
+  keyof Piece,
+  kind: "number" | "km" | "text" | "words" | "yes",
+])[] = [
+  ["shared", "shared", "shared", "yes"],
+  ["role", "serves as", "role", "text"],
+  ["gives", "covers", "gives", "words"],
+  ["capacity", "capacity, L", "capacityL", "number"],
+  ["comfort", "comfort, °C", "comfortC", "number"],
+  ["limit", "limit, °C", "limitC", "number"],
+  ["padR", "R", "padR", "number"],
+  ["warmth", "adds in the bag, K", "warmthK", "number"],
+  ["price", "price", "price", "number"],
+  ["weighed", "weighed", "measured", "yes"],
+  ["perDay", "used a day, g", "perDayG", "number"],
+  ["empty", "empty, g", "emptyG", "number"],
+  ["life", "lasts, km", "meanLifeM", "km"],
+  ["walked", "walked before, km", "wornM", "km"],
+  ["nights", "nights before", "nightsBefore", "number"],
+  ["loadLimit", "carries well, kg", "loadLimitKg", "number"],
+  ["bought", "bought", "boughtOn", "text"],
+  ["condition", "condition", "condition", "text"],
+  ["travels", "travels", "travels", "text"],
+  ["rides", "rides", "rides", "text"],
+  ["movable", "movable", "movable", "yes"],
+  ["liked", "liked, 1 to 5", "comfort", "number"],
+  ["notes", "notes", "notes", "text"],
+];
+
+const hasNameAndMass = ({ name, mass, pounds, ounces, total }: Columns<KitColumn>): boolean =>
+  name !== undefined && [mass, pounds, ounces, total].some((column) => column !== undefined);
+
+/** `mapped` is where the columns are, and `comma` the decimal sign, for who knows better than the table says. */
 export function readKitTable(
   rows: readonly (readonly string[])[],
   made: NewPieces,
-  mapped?: Partial<Record<KitColumn, number>>,
+  mapped?: Columns<KitColumn>,
+  comma?: boolean,
 ): KitTable {
-  const [heads = [], ...body] = rows;
+  const { heads, columns, body, commas } = findTable<KitColumn>(rows, HEADS, hasNameAndMass, mapped);
   const problems: Problem[] = [];
   const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
     if (problems.length < MOST_PROBLEMS) problems.push({ severity, place, sentence });
   };
-  const columns = mapped ?? columnsOf(heads);
-  if (columns.name === undefined || columns.mass === undefined) {
+  if (!hasNameAndMass(columns)) {
     say(
       "line 1",
-      "The first row must name the columns: one for the name and one for the weight. Optional: group, unit, quantity, worn, consumable, volume, owner.",
+      "A row must name the columns: one for the name and one for the weight. Optional: group, unit, quantity, worn, consumable, volume, owner.",
     );
     return { heads, columns, pieces: [], problems };
   }
-  const headUnitOf = (key: "mass" | "told"): string | undefined =>
+  const signOf = (key: KitColumn): boolean | undefined => comma ?? commas[columns[key] ?? -1];
+  const headUnitOf = (key: KitColumn): string | undefined =>
     Object.keys(GRAMS).find((unit) => new RegExp(`\\b${unit}\\b`, "i").test(heads[columns[key] ?? -1] ?? ""));
-  const [massUnit, listedUnit] = [headUnitOf("mass"), headUnitOf("told")];
   const groupOf = (typed: string, place: string): string => {
     if (typed.length > MOST_NAME)
       say(place, `The group “${typed.slice(0, 20)}…” has ${typed.length} letters; it was cut to ${MOST_NAME}.`, "note");
@@ -101,69 +171,116 @@ export function readKitTable(
   };
   const pieces: Piece[] = [];
   let group = "";
-  for (const [i, row] of body.slice(0, MOST_ROWS).entries()) {
-    const cell = (key: KitColumn): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
-    const name = cell("name");
-    const typed = cell("told");
-    // What was never weighed weighs what is given of it.
-    const isWeighed = cell("mass") !== "";
-    const mass = isWeighed ? cell("mass") : typed;
-    const place = `line ${i + 2}`;
-    if (name === "" && mass === "") continue;
-    if (TOTAL.test(name) || (name === "" && mass !== "")) {
-      say(place, skippedTotal(name || mass), "note");
+  let asksSign = false;
+  for (const { line, cells } of body.slice(0, MOST_ROWS)) {
+    const cell = (key: KitColumn): string => (columns[key] === undefined ? "" : (cells[columns[key]] ?? "")).trim();
+    const number = (key: KitColumn): number | undefined => numberBy(cell(key).replace(/[^\d.,+\-−]/g, ""), signOf(key));
+    const place = `line ${line}`;
+    const typed = cell("name");
+    // `2x bottle`: as many as that, where no column says.
+    const [, times, rest] = /^(\d{1,3})\s*[x×]\s+(.+)$/.exec(typed) ?? [];
+    const name = columns.quantity === undefined && rest !== undefined ? rest : typed;
+    const count = columns.quantity === undefined && times !== undefined ? Number(times) : number("quantity");
+    const quantity = count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count)));
+    // Of one, as it was weighed; of all of them; or as its maker tells it.
+    const own: KitColumn | undefined = (["mass", "pounds", "ounces", "total", "listed"] as const).find(
+      (key) => cell(key) !== "",
+    );
+    if (name === "" && own === undefined) continue;
+    if (TOTAL.test(name) || (name === "" && own !== undefined)) {
+      say(place, skippedTotal(name || cell(own!)), "note");
       continue;
     }
-    if (mass === "") {
+    if (own === undefined) {
       if (columns.group === undefined) group = name;
       else say(place, `“${name.slice(0, 40)}” has no weight.`);
       continue;
     }
-    const grams = gramsOf(mass, cell("unit"), isWeighed ? massUnit : listedUnit);
+    const weigh = (key: KitColumn, unit = headUnitOf(key)): number | string => {
+      if (signOf(key) === undefined && isAmbiguous(cell(key))) asksSign = true;
+      return gramsOf(cell(key), cell("unit"), unit, signOf(key));
+    };
+    let grams = weigh(own, own === "pounds" ? "lb" : own === "ounces" ? "oz" : undefined);
+    // Pounds and ounces of two columns are one mass.
+    if (own === "pounds" && cell("ounces") !== "") {
+      const ounces = weigh("ounces", "oz");
+      grams = typeof grams === "string" ? grams : typeof ounces === "string" ? ounces : grams + ounces;
+    }
     if (typeof grams === "string") {
       say(place, grams);
       continue;
     }
+    if (own === "total") grams /= quantity;
     if (grams === 0) say(place, `“${name.slice(0, 40)}” has weight 0; imported anyway. Weigh it.`, "note");
     if (pieces.some((piece) => piece.name === name))
       say(place, `“${name.slice(0, 40)}” is already in the list; both were imported.`, "note");
-    const [count] = readNumber(tidyNumbers(cell("quantity")));
-    const [volumeL] = readNumber(tidyNumbers(cell("volume").replace(/[^\d.,]/g, "")));
-    const [price] = readNumber(tidyNumbers(cell("price").replace(/[^\d.,]/g, "")));
-    const listedG = !isWeighed || typed === "" ? undefined : gramsOf(typed, cell("unit"), listedUnit);
+    const listedG = own === "listed" || cell("listed") === "" ? undefined : weigh("listed");
     if (typeof listedG === "string") say(place, `Listed: ${listedG}`);
     const gives = guessGives(name);
-    const owner = cell("owner");
-    const ownerId = owner === "" ? made.hikerId : hikerNamed(owner, made.hikers ?? []);
-    if (ownerId === undefined)
-      say(
-        place,
-        `No hiker is called “${owner.slice(0, 40)}”; “${name.slice(0, 40)}” goes to the selected hiker.`,
-        "note",
-      );
+    const hiker = (key: "owner" | "carrier", otherwise: string): string => {
+      const called = cell(key);
+      const id = called === "" ? otherwise : hikerNamed(called, made.hikers ?? []);
+      if (id === undefined)
+        say(
+          place,
+          `No hiker is called “${called.slice(0, 40)}”; “${name.slice(0, 40)}” goes to the selected hiker.`,
+          "note",
+        );
+      return id ?? otherwise;
+    };
+    const ownerId = hiker("owner", made.hikerId);
+    const said = STATUS.flatMap(([fits, fields]) => (fits.test(cell("status")) ? [fields] : []));
     pieces.push(
       pieceSchema.parse({
         id: made.idOf(),
         name: name.slice(0, MOST_NAME),
         group: groupOf((columns.group === undefined ? group : cell("group")) || "Other", place),
-        massG: grams,
-        quantity: count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count))),
+        massG: Math.min(MOST_G, grams),
+        quantity,
         wear: YES.test(cell("worn")) ? "worn" : YES.test(cell("consumable")) ? "consumable" : "packed",
-        volumeL: volumeL === undefined ? 0 : Math.min(150, Math.max(0, volumeL)),
-        ownerId: ownerId ?? made.hikerId,
-        carrierId: ownerId ?? made.hikerId,
-        ...(price === undefined ? {} : { price: Math.min(100_000, Math.max(0, price)) }),
+        volumeL: Math.min(150, Math.max(0, number("volume") ?? 0)),
+        ownerId,
+        carrierId: hiker("carrier", ownerId),
         ...(typeof listedG === "number" ? { listedG, measured: true } : {}),
-        ...(cell("notes") === "" ? {} : { notes: cell("notes").slice(0, 2000) }),
         ...(gives.length > 0 ? { gives } : {}),
         ...ratingsOf(name),
-        spans: [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
+        ...fieldsOf(cell, number, (sentence) => say(place, sentence, "note")),
+        spans: YES.test(cell("shelf")) ? [] : [{ fromStopId: made.fromStopId, toStopId: made.toStopId }],
+        ...Object.assign({}, ...said),
       }),
     );
   }
   if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, onlyFirst(MOST_ROWS));
-  return { heads, columns, pieces, problems };
+  return { heads, columns, pieces, problems, ...(asksSign ? { asksSign } : {}) };
 }
+
+/** What the columns of single fields say, as far as a field may be that; what it may not is said. */
+function fieldsOf(
+  cell: (key: KitColumn) => string,
+  number: (key: KitColumn) => number | undefined,
+  say: (sentence: string) => void,
+): Partial<Piece> {
+  const fields: Record<string, unknown> = {};
+  for (const [key, head, field, kind] of FIELDS) {
+    const text = cell(key);
+    if (text === "") continue;
+    const figure = kind === "number" ? number(key) : kind === "km" ? 1000 * (number(key) ?? NaN) : undefined;
+    const value =
+      kind === "yes"
+        ? YES.test(text)
+        : kind === "words"
+          ? text.split(/[\s,;]+/)
+          : kind === "text"
+            ? text.slice(0, MOST_NOTE)
+            : figure;
+    const read = pieceSchema.shape[field as keyof typeof pieceSchema.shape].safeParse(value);
+    if (read.success) fields[field] = read.data;
+    else say(`“${text.slice(0, 30)}” can’t be read as “${head}”.`);
+  }
+  return fields as Partial<Piece>;
+}
+
+const MOST_NOTE = 2000;
 
 function hikerNamed(typed: string, hikers: readonly Pick<Hiker, "id" | "name">[]): string | undefined {
   const wanted = typed.toLowerCase();
@@ -171,23 +288,14 @@ function hikerNamed(typed: string, hikers: readonly Pick<Hiker, "id" | "name">[]
   return hikers.find(({ name }) => named(name))?.id;
 }
 
-function columnsOf(heads: readonly string[]): Partial<Record<KitColumn, number>> {
-  const columns: Partial<Record<KitColumn, number>> = {};
-  for (const [i, head] of heads.entries()) {
-    const key = HEADS.find(([, words]) => words.test(head.trim()))?.[0];
-    if (key && columns[key] === undefined) columns[key] = i;
-  }
-  return columns;
-}
-
 /** The unit beside the number comes first, then that of the line, then the head's; grams where nobody says. */
-export function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined): number | string {
+export function gramsOf(cell: string, rowUnit: string, headUnit: string | undefined, comma?: boolean): number | string {
   const parts = [...tidyNumbers(cell).matchAll(/([-−+]?[\d.,]+)\s*([a-z]*)/giu)];
   if (parts.length === 0) return `“${cell.slice(0, 30)}” isn’t a weight.`;
   let grams = 0;
   for (const [, number, own] of parts) {
     const unit = (own || rowUnit || headUnit || "g").toLowerCase();
-    const [value] = readNumber(number!);
+    const value = numberBy(number!, comma);
     const size = GRAMS[unit];
     if (size === undefined) return `“${unit.slice(0, 12)}” isn’t a weight unit. Use g, kg, oz or lb.`;
     if (value === undefined) return `“${cell.slice(0, 30)}” isn’t a weight.`;
@@ -197,16 +305,25 @@ export function gramsOf(cell: string, rowUnit: string, headUnit: string | undefi
   return grams;
 }
 
-/** With heads in the first row; what the reader above understands among it. */
+/** With heads in the first row; the reader above reads all of it back. */
 export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (string | number)[][] {
   const nameOf = (hikerId: string): string => hikers.find(({ id }) => id === hikerId)?.name ?? "";
-  const heads = [
-    "name", "group", "weight, g", "listed weight, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shared", "serves as",
-    "covers", "capacity, L", "comfort, °C", "limit, °C", "R", "adds in the bag, K", "price", "notes",
-  ]; // prettier-ignore
   const yes = (is: boolean): string => (is ? "yes" : "");
+  const written = (piece: Piece, field: keyof Piece, kind: (typeof FIELDS)[number][3]): string | number => {
+    const value = field === "gives" ? givesOf(piece) : piece[field];
+    if (value === undefined) return "";
+    if (kind === "yes") return value === true ? "yes" : field === "movable" ? "no" : "";
+    return kind === "words"
+      ? (value as string[]).join(" ")
+      : kind === "km"
+        ? Number(value) / 1000
+        : (value as string | number);
+  };
   return [
-    heads,
+    [
+      "name", "group", "weight, g", "listed weight, g", "quantity", "worn", "consumable", "volume, L", "owner", "carried by", "shelf",
+      ...FIELDS.map(([, head]) => head),
+    ], // prettier-ignore
     ...kit.map((piece) => [
       piece.name,
       piece.group,
@@ -218,16 +335,8 @@ export function kitTableRows({ kit, hikers }: Pick<Plan, "kit" | "hikers">): (st
       piece.volumeL,
       nameOf(piece.ownerId),
       nameOf(piece.carrierId),
-      yes(piece.shared),
-      piece.role ?? "",
-      givesOf(piece).join(" "),
-      piece.capacityL ?? "",
-      piece.comfortC ?? "",
-      piece.limitC ?? "",
-      piece.padR ?? "",
-      piece.warmthK ?? "",
-      piece.price ?? "",
-      piece.notes ?? "",
+      yes(piece.spans.length === 0),
+      ...FIELDS.map(([, , field, kind]) => written(piece, field, kind)),
     ]),
   ];
 }
