@@ -5,8 +5,17 @@ import { STEP_WORDS, STEPS, type Step } from "../words/boxes.ts";
 import { editPart } from "./rows.ts";
 import { type Made } from "../store/made.ts";
 
-/** An id has so many letters. */
+/** An id has so many letters; of a longer key the end is told by its sum, or two of them would be one. */
 const MOST_ID = 80;
+const SUM_LETTERS = 8;
+
+function idOf(key: string): string {
+  const id = `box-${key.replaceAll(" ", "-")}`;
+  if (id.length <= MOST_ID) return id;
+  // FNV-1a, 32 bits.
+  const sum = [...key].reduce((hash, letter) => Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193), 0x811c9dc5);
+  return id.slice(0, MOST_ID - SUM_LETTERS) + (sum >>> 0).toString(16).padStart(SUM_LETTERS, "0");
+}
 
 type Box = Pick<PlannedBox, "key" | "toStopId" | "fromStopId" | "bounce">;
 
@@ -17,7 +26,7 @@ export function changeBox(box: Box, label: string, recipe: (row: BoxRow, made: M
       // The same from two tabs: one row for one box.
       boxes.push(
         boxSchema.parse({
-          id: `box-${key.replaceAll(" ", "-")}`.slice(0, MOST_ID),
+          id: idOf(key),
           toStopId,
           ...(fromStopId === undefined ? {} : { fromStopId }),
           ...(bounce ? { bounce } : {}),

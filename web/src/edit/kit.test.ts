@@ -91,6 +91,13 @@ test("a box has a row from the first thing that is typed; sent means packed, and
   changeBox({ ...box, key: "home one bounce", bounce: true }, "sent on", () => {});
   expect(planNow().boxes.map(({ fromStopId }) => fromStopId)).toEqual([undefined, "two", undefined]);
   expect(planNow().boxes.map(({ id }) => id)).toEqual(["box-home-one", "box-two-one", "box-home-one-bounce"]);
+  // Ids of stops may be long; boxes that differ at their end alone are two.
+  const long = (end: string) => ({ ...box, key: `${"x".repeat(79)} ${end}`, fromStopId: "two", toStopId: "two" });
+  changeBox(long("one"), "long", () => {});
+  changeBox({ ...long("two"), bounce: true }, "long too", () => {});
+  const ids = planNow().boxes.map(({ id }) => id);
+  expect(new Set(ids).size).toBe(5);
+  expect(Math.max(...ids.map(({ length }) => length))).toBe(80);
 });
 
 test("a table beside the kit, or in the place of the kit of those whose pieces it tells", async () => {

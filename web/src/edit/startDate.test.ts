@@ -2,7 +2,7 @@ import { logDaySchema } from "@gepack/core";
 import { describe, expect, test } from "vitest";
 import { keepsItsWord, openPlanWith, planNow, settled } from "../../test/openedPlan.ts";
 import { planWith, someone } from "../../test/plans.ts";
-import { answered, useAsking } from "../store/asking.ts";
+import { answered, useAsking } from "./asking.ts";
 import { startOn } from "./startDate.ts";
 
 const log = [logDaySchema.parse({ id: "log-2027-05-01", date: "2027-05-01", trackM: 12_000 })];

@@ -1,6 +1,6 @@
 /** The first day of the trip: moved at once, or asked about where days are logged before it. */
 import type { Plan } from "@gepack/core";
-import { ask } from "../store/asking.ts";
+import { ask } from "./asking.ts";
 import { edit } from "../store/document.ts";
 import { dayMonth } from "../units/quantity.ts";
 import { counted } from "../words/counted.ts";

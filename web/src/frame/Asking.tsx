@@ -1,6 +1,6 @@
 /** The question that an edit has left, with its two answers. */
 import { AlertDialog } from "radix-ui";
-import { answered, useAsking } from "../store/asking.ts";
+import { answered, useAsking } from "../edit/asking.ts";
 
 export default function Asking() {
   const question = useAsking((state) => state.question);

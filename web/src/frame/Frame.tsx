@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { Line } from "../line/Line.tsx";
 import { TOTAL_PX } from "../line/geometry.ts";
-import { useAsking } from "../store/asking.ts";
+import { useAsking } from "../edit/asking.ts";
 import { begin } from "../store/opening.ts";
 import { useDocument } from "../store/documentState.ts";
 import { dismissNotice, useNotice } from "../store/notices.ts";

@@ -1,6 +1,6 @@
 /** Is over the Line while a place is needed: the next touch tells it, Escape gives it up. */
 import { useEffect } from "react";
-import { askForPoint, usePicking } from "../store/picking.ts";
+import { askForPoint, usePicking } from "../edit/picking.ts";
 import type { LineFrame } from "./scale.ts";
 
 export function PointPicker({ frame: { x, domain } }: { frame: LineFrame }) {

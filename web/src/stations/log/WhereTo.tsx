@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import { Crosshair, LocateFixed } from "lucide-react";
 import { locate, nodeOf, walkedOf, type LogDay, type PlanResult, type WalkedM } from "@gepack/core";
-import { askForPoint } from "../../store/picking.ts";
+import { askForPoint } from "../../edit/picking.ts";
 import type { Say } from "../../words/say.ts";
 import { endAt, endAtPlace, endNear, endWords, type EndFields } from "./endPlace.ts";
 import { findPlaces, nearestPlaces, type NamedPlace } from "./today.ts";

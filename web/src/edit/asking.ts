@@ -1,6 +1,6 @@
 /** A question before an edit that may not be meant: asked over whatever page is open. */
 import { create } from "zustand";
-import { useDocument } from "./documentState.ts";
+import { useDocument } from "../store/documentState.ts";
 
 export interface Question {
   title: string;
