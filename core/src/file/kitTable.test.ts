@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { pieceOf, planOf } from "../../test/fixtures.ts";
+import { hikerOf, pieceOf, planOf } from "../../test/fixtures.ts";
+import { pieceSchema } from "../plan/kitSchema.ts";
+import type { Piece } from "../plan/schema.ts";
 import { kitTableRows, readKitTable, type NewPieces } from "./kitTable.ts";
 
 const made = (): NewPieces => {
@@ -99,22 +101,122 @@ test("a group of hundreds of letters is cut, and said in a sentence", () => {
   });
 });
 
-test("what is written out reads back: names, groups, grams, how many and how they are carried", () => {
-  const kit = [
-    pieceOf("tent, two persons", 842.5, { group: "Shelter", volumeL: 3.6, shared: true }),
-    pieceOf("=SUM(A1)", 3, { quantity: 2, wear: "worn" }),
-    pieceOf("gas", 230, { wear: "consumable" }),
-  ];
-  const plan = planOf({ kit });
-  const { pieces, problems } = readKitTable(
-    kitTableRows(plan).map((row) => row.map(String)),
-    { ...made(), hikerId: "nobody", hikers: plan.hikers },
-  );
-  expect(problems).toEqual([]);
-  for (const [i, piece] of plan.kit.entries()) {
-    const { name, group, massG, quantity, wear, volumeL, ownerId } = piece;
-    expect(pieces[i]).toMatchObject({ name, group, massG, quantity, wear, volumeL, ownerId });
-  }
+describe("what is written out reads back", () => {
+  const back = (kit: Record<string, unknown>[]): [Piece[], Piece[]] => {
+    const plan = planOf({
+      kit,
+      hikers: [hikerOf({ id: "a", name: "Ann Vale" }), hikerOf({ id: "b", name: "Bo Reed" })],
+    });
+    const { pieces, problems } = readKitTable(
+      kitTableRows(plan).map((row) => row.map(String)),
+      { ...made(), hikers: plan.hikers },
+    );
+    expect(problems).toEqual([]);
+    return [plan.kit, pieces];
+  };
+
+  /** Of every field of the schema one value that is not its default; what a row of a table cannot hold is named here. */
+  const NOT_IN_A_ROW = ["id", "spans", "advice", "modifications", "verdict", "lesson"];
+  const full = pieceSchema.parse({
+    id: "x", name: "=Quilt, two persons", group: "Sleep", massG: 842.5, quantity: 2, measured: true, listedG: 800, wear: "consumable",
+    volumeL: 3.6, ownerId: "a", carrierId: "b", shared: true, role: "bag", gives: ["rain", "wind"], movable: false, meanLifeM: 640_000,
+    wornM: 12_500, perDayG: 4, capacityL: 2.5, comfortC: -2.5, limitC: -9, padR: 4.2, warmthK: 1.5, price: 129.5, boughtOn: "2026-05-01",
+    condition: "good", comfort: 4, nightsBefore: 31, notes: "Mend the zip; 1.250 threads", rides: "bottom", emptyG: 20, travels: "hold",
+    loadLimitKg: 11, spans: [{ fromStopId: "@start", toStopId: "@finish" }],
+  }); // prettier-ignore
+
+  test("every field of an item, and none is forgotten here", () => {
+    const fields = Object.keys(pieceSchema.shape).filter((key) => !NOT_IN_A_ROW.includes(key));
+    expect(fields.filter((key) => full[key] === undefined)).toEqual([]);
+    const [[given], [read]] = back([full]);
+    for (const key of fields) expect([key, read![key]]).toEqual([key, given![key]]);
+  });
+
+  test("what an item has not, and what stays at home", () => {
+    const [given, read] = back([
+      pieceOf("hat", 60, { wear: "worn", movable: true }),
+      pieceOf("chair", 900, { spans: [] }),
+    ]);
+    for (const [i, piece] of given.entries()) {
+      const { id: _, ...rest } = piece;
+      expect(read[i]).toMatchObject(rest);
+    }
+    expect(read[1]!.spans).toEqual([]);
+  });
+});
+
+describe("tables as people keep them", () => {
+  const grams = (text: string): number[] => read(text).pieces.map(({ massG }) => Math.round(massG * 100) / 100);
+
+  test("the decimal sign is the column's, else the table's; where nothing tells it is asked", () => {
+    expect(grams("name|g\nTent|1.250\nMug|354,5")).toEqual([1250, 354.5]);
+    expect(grams("name|g\nTent|1,250\nMug|354.5")).toEqual([1250, 354.5]);
+    expect(grams("name|kg\nTent|1,250\nMug|0,354")).toEqual([1250, 354]);
+    // By another column of the same hand.
+    expect(grams("name|g|price\nTent|1.250|99,90\nMug|354|9,50")).toEqual([1250, 354]);
+    const unsure = "name|g\nTent|1.250\nMug|354";
+    expect(read(unsure).asksSign).toBe(true);
+    expect(read("name|g\nTent|1250\nMug|354").asksSign).toBeUndefined();
+    const rows = unsure.split("\n").map((line) => line.split("|"));
+    const told = [true, false].map((comma) => readKitTable(rows, made(), undefined, comma).pieces[0]!.massG);
+    expect(told).toEqual([1250, 1.25]);
+  });
+
+  test("heads stand where they stand, and may be said again", () => {
+    const { pieces, problems } = read(
+      "Packing list 2027||\nfor the coast||\n||\nItem|Category|Weight (g)\nTent|Shelter|842\nItem|Category|Weight (g)\nMug|Kitchen|60",
+    );
+    expect(problems).toEqual([]);
+    expect(pieces.map(({ name, group, massG }) => [name, group, massG])).toEqual([
+      ["Tent", "Shelter", 842],
+      ["Mug", "Kitchen", 60],
+    ]);
+  });
+
+  test("pounds and ounces of two columns are one weight; a weight of all is that of one times as many", () => {
+    expect(grams("Item|lb|oz\nTent|2|3\nMug||3.5\nPack|2|")).toEqual([992.23, 99.22, 907.18]);
+    expect(read("item|qty|total weight g\nSock|3|150").pieces[0]).toMatchObject({ massG: 50, quantity: 3 });
+    expect(read("item|qty|weight each g|total g\nSock|3|50|150").pieces[0]).toMatchObject({ massG: 50, quantity: 3 });
+    expect(read("item|g\n2x Bottle|38").pieces[0]).toMatchObject({ name: "Bottle", massG: 38, quantity: 2 });
+  });
+
+  test.each([
+    "Gesamt",
+    "Zwischensumme",
+    "Sous-total",
+    "Total",
+    "Totale",
+    "Suma",
+    "Carried",
+    "Big three total",
+    "Grand Total",
+    "Totaal",
+  ])("%s is no item", (total) => expect(read(`name|g\nTent|842\n${total}|842`).pieces).toHaveLength(1));
+
+  test("one column says how each is taken along", () => {
+    const { pieces } = read(
+      "Artikel|Gewicht g|Stück|Status\nHose|300|1|getragen\nGas|230|1|Verbrauch\nZelt|900|1|gemeinsam\nStuhl|800|1|zu Hause\nTopf|100|2|",
+    );
+    expect(pieces.map(({ wear, shared, spans, quantity }) => [wear, shared, spans.length, quantity])).toEqual([
+      ["worn", false, 1, 1],
+      ["consumable", false, 1, 1],
+      ["packed", true, 1, 1],
+      ["packed", false, 0, 1],
+      ["packed", false, 1, 2],
+    ]);
+  });
+
+  test("what a field cannot be is said, and the item is kept", () => {
+    const { pieces, problems } = read("name|g|serves as|R\nWidget|900|castle|4\nPad|400|pad|99");
+    expect(pieces.map(({ role, padR }) => [role, padR])).toEqual([
+      [undefined, 4],
+      ["pad", undefined],
+    ]);
+    expect(problems.map(({ place, severity }) => [place, severity])).toEqual([
+      ["line 2", "note"],
+      ["line 3", "note"],
+    ]);
+  });
 });
 
 test("no table whatever breaks it, and every piece it gives is one", () => {

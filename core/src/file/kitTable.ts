@@ -81,6 +81,8 @@ export interface KitTable {
   columns: Columns<KitColumn>;
   pieces: Piece[];
   problems: Problem[];
+  /** Its heads name what is needed. */
+  isNamed?: boolean;
   /** A sign in it may part decimals or thousands, and nothing in the table tells which. */
   asksSign?: boolean;
 }
@@ -251,7 +253,7 @@ export function readKitTable(
     );
   }
   if (body.length > MOST_ROWS) say(`line ${MOST_ROWS + 2}`, onlyFirst(MOST_ROWS));
-  return { heads, columns, pieces, problems, ...(asksSign ? { asksSign } : {}) };
+  return { heads, columns, pieces, problems, isNamed: true, ...(asksSign ? { asksSign } : {}) };
 }
 
 /** What the columns of single fields say, as far as a field may be that; what it may not is said. */

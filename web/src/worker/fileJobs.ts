@@ -128,8 +128,13 @@ export const fileJobs = {
     file,
     name,
     columns,
+    comma,
     ...made
-  }: NamedFile & Omit<NewPieces, "idOf"> & { columns?: KitTable["columns"] | undefined }): Promise<KitTable> {
+  }: NamedFile &
+    Omit<NewPieces, "idOf"> & {
+      columns?: KitTable["columns"] | undefined;
+      comma?: boolean | undefined;
+    }): Promise<KitTable> {
     const table = await tableRows({ file, name });
     const isWorkbook = /\.xlsx$/i.test(name);
     // What is no table may be lines as people type them, and so may rows that name no columns.
@@ -137,9 +142,8 @@ export const fileJobs = {
       const list = isWorkbook ? undefined : readKitLines(await file.text(), { ...made, idOf: freshId });
       return list && list.pieces.length > 0 ? list : { heads: [], columns: {}, pieces: [], problems: table.problems };
     }
-    const list = readKitTable(table.rows, { ...made, idOf: freshId }, columns);
-    const isNamed = list.columns.name !== undefined && list.columns.mass !== undefined;
-    if (columns !== undefined || isNamed || hasHeads(table.rows)) return list;
+    const list = readKitTable(table.rows, { ...made, idOf: freshId }, columns, comma);
+    if (columns !== undefined || list.isNamed || hasHeads(table.rows)) return list;
     const text = isWorkbook ? table.rows.map((row) => row.join("\t")).join("\n") : await file.text();
     return { ...readKitLines(text, { ...made, idOf: freshId }), heads: list.heads, columns: list.columns };
   },

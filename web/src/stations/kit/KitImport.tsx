@@ -6,6 +6,7 @@ import { KIT_COLUMNS, kitTableRows, walkEnds, type KitColumn, type KitTable, typ
 import { importKit } from "../../edit/kit.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
 import { calculator } from "../../store/trail.ts";
+import { DecimalSign } from "../../reading/DecimalSign.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 import { counted } from "../../words/counted.ts";
@@ -23,6 +24,7 @@ interface Props {
 export function KitImport({ plan, hikerId, file, onFile }: Props) {
   const say = sayIn(plan);
   const [columns, setColumns] = useState<KitTable["columns"]>();
+  const [comma, setComma] = useState<boolean>();
   const [corrections, setCorrections] = useState<Corrections>(new Map());
   const [along, setAlong] = useState(true);
   const [replaces, setReplaces] = useState(false);
@@ -38,8 +40,9 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
         fromStopId: firstId,
         toStopId: lastId,
         columns,
+        comma,
       }),
-    [hikerId, hikers, firstId, lastId, columns],
+    [hikerId, hikers, firstId, lastId, columns, comma],
   );
   const sheet = (): Sheet => {
     const [heads, ...rows] = kitTableRows(plan);
@@ -52,6 +55,7 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
         onFile={(next) => {
           onFile(next);
           setColumns(undefined);
+          setComma(undefined);
         }}
         read={read}
         testId="kit"
@@ -76,6 +80,7 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
               units={plan.trip.units}
               onChange={(piece) => setCorrections((now) => new Map(now).set(piece.id, piece))}
             />
+            {(table.asksSign || comma !== undefined) && <DecimalSign comma={comma} onComma={setComma} />}
             {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
             <Pick
               label="Imported items go"
@@ -140,6 +145,6 @@ function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: K
   );
 }
 
-const MOST_COLUMNS = 24;
+const MOST_COLUMNS = 40;
 
 const countOf = ({ length }: readonly unknown[]): string => counted(length, "item");
