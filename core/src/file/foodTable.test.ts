@@ -1,12 +1,19 @@
 import { describe, expect, test } from "vitest";
 import { startingFoods } from "../food/starting.ts";
-import { foodTableRows, readFoodTable } from "./foodTable.ts";
+import { pantryFoodSchema } from "../plan/pantrySchema.ts";
+import { foodTableRows, readFoodTable, type Basis, type FoodTold } from "./foodTable.ts";
 
 const ids = () => {
   let n = 0;
   return () => `f${n++}`;
 };
-const read = (rows: string[][], basis?: Parameters<typeof readFoodTable>[2]) => readFoodTable(rows, ids(), basis);
+const read = (rows: string[][], basis?: Basis) => readFoodTable(rows, ids(), { basis });
+const lines = (text: string, told: FoodTold = {}) =>
+  readFoodTable(
+    text.split("\n").map((line) => line.split("|")),
+    ids(),
+    told,
+  );
 
 describe("a table of foods", () => {
   test("per 100 g, with other heads, comma decimals and kilojoules", () => {
@@ -72,7 +79,7 @@ describe("a table of foods", () => {
         ["a", "b"],
         ["1", "2"],
       ]).problems[0]!.sentence,
-    ).toMatch(/first row must name/);
+    ).toMatch(/row must name/);
     expect(read([]).problems).toHaveLength(1);
     expect(
       read(
@@ -85,28 +92,60 @@ describe("a table of foods", () => {
     ).toMatch(/column with the serving/);
   });
 
-  test("what is written is read again as it was", () => {
-    const foods = startingFoods().filter(({ parts }) => parts.length === 0);
+  /** Of every field of the schema one value that is not its default; an id, and the parts of a mix, no row can hold. */
+  test("every field that is written is read again, and none is forgotten", () => {
+    const fields = Object.keys(pantryFoodSchema.shape).filter((key) => key !== "id" && key !== "parts");
+    const full = pantryFoodSchema.parse({
+      id: "x", name: "Soup, dried", energyKcal: 361.5, proteinG: 12.25, fatG: 7, carbohydrateG: 60, fibreG: 4.5, sodiumMg: 1800, bulkKgPerL: 0.3,
+      portionG: 75, packG: 300, price: 1.2, waterL: 0.4, minutes: 5, eaten: "boiled", soakH: 0.5, keepsDays: 90, meltsC: 28, meal: "dinner",
+      boughtIn: "shop-small", tags: ["salty", "soup"], source: "its label",
+    }); // prettier-ignore
+    const blank = pantryFoodSchema.parse({ id: "y", name: "y" });
+    expect(fields.filter((key) => JSON.stringify(full[key]) === JSON.stringify(blank[key]))).toEqual([]);
+    const foods = [full, ...startingFoods().filter(({ parts }) => parts.length === 0)];
     const again = readFoodTable(foodTableRows(foods), ids());
     expect(again.problems).toEqual([]);
-    expect(
-      again.foods.map(({ name, energyKcal, fatG, sodiumMg, packG, tags }) => ({
-        name,
-        energyKcal,
-        fatG,
-        sodiumMg,
-        packG,
-        tags,
-      })),
-    ).toEqual(
-      foods.map(({ name, energyKcal, fatG, sodiumMg, packG, tags }) => ({
-        name,
-        energyKcal,
-        fatG,
-        sodiumMg,
-        packG,
-        tags,
-      })),
+    for (const [i, food] of foods.entries())
+      for (const key of fields) expect([food.name, key, again.foods[i]![key]]).toEqual([food.name, key, food[key]]);
+  });
+});
+
+describe("tables of foods as people keep them", () => {
+  test("the decimal sign is the column's, else the table's; where nothing tells it is asked", () => {
+    expect(lines("Produkt|kJ|Fett\nHafer|1.571|7,1").foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
+    expect(lines("Produkt|kJ\nHafer|1.571\nMus|2580,5").foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
+    const unsure = "Product|kJ\nOats|1.571";
+    expect(lines(unsure).asksSign).toBe(true);
+    expect(lines(unsure, { comma: true }).foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
+  });
+
+  test("heads under a title, totals and averages that are no food", () => {
+    const { foods, problems } = lines(
+      "Food for five days|\n|\nItem|kcal per 100 g\nOats|370\nTotal|370\nAverage|370\nItem|kcal per 100 g\nNuts|600",
     );
+    expect(foods.map(({ name }) => name)).toEqual(["Oats", "Nuts"]);
+    expect(problems.map(({ place, severity }) => [place, severity])).toEqual([
+      ["line 5", "note"],
+      ["line 6", "note"],
+    ]);
+  });
+
+  test.each([
+    ["Aliment|Énergie kcal pour 100 g|Protéines|Lipides|Glucides\nAvoine|370|13|7|60"],
+    ["Lebensmittel|Brennwert kcal je 100 g|Eiweiß|Fett|Kohlenhydrate\nHafer|370|13|7|60"],
+    ["Alimento|Energía kcal por 100 g|Proteínas|Grasas|Hidratos\nAvena|370|13|7|60"],
+    ["Prodotto|Energia kcal per 100 g|Proteine|Grassi|Carboidrati\nAvena|370|13|7|60"],
+  ])("%s", (text) => {
+    expect(lines(text).foods[0]).toMatchObject({ energyKcal: 370, proteinG: 13, fatG: 7, carbohydrateG: 60 });
+  });
+
+  test("servings in cups with their grams, in ounces of the head; the energy of several", () => {
+    const cup = lines("Food|Serving|Calories\nGranola|1 cup (120 g)|540").foods[0]!;
+    expect(cup).toMatchObject({ portionG: 120, energyKcal: 450 });
+    const ounces = lines("Food|Serving oz|Calories\nNuts|1|170").foods[0]!;
+    expect(ounces.portionG).toBeCloseTo(28.35, 2);
+    expect(ounces.energyKcal).toBeCloseTo(599.7, 0);
+    const several = lines("Food|Qty|Serving g|Total calories\nBar|4|50|1000").foods[0]!;
+    expect(several).toMatchObject({ energyKcal: 500, portionG: 50 });
   });
 });
