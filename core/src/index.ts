@@ -34,7 +34,15 @@ export {
   type ShoppingItem,
   type ShoppingList,
 } from "./bag/legBag.ts";
-export { foodTableRows, readFoodTable, type Basis, type FoodTable } from "./file/foodTable.ts";
+export {
+  FOOD_COLUMNS,
+  foodTableRows,
+  readFoodTable,
+  type Basis,
+  type FoodColumn,
+  type FoodTable,
+  type FoodTold,
+} from "./file/foodTable.ts";
 export { fillLeg, legFill, menuOfBag, priceOfVariety, type BagAnswer, type LegFill } from "./bag/fillLeg.ts";
 export {
   ACCESS,
@@ -150,7 +158,7 @@ export { coarseTrack, type CoarseRow, type CoarseTrack } from "./track/coarse.ts
 export { turnRound } from "./plan/turn.ts";
 export { simulatedNormals, type Normals, type NormalsPlace } from "./season/normals.ts";
 export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simulated.ts";
-export { encodingOf } from "./track/encoding.ts";
+export { decoded, encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";
 export {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { encodingOf } from "./encoding.ts";
+import { decoded, encodingOf } from "./encoding.ts";
 
 const ascii = (text: string): Uint8Array => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 const wide = (text: string, littleEndian: boolean): Uint8Array =>
@@ -23,4 +23,13 @@ describe("the encoding of a file", () => {
   ])("%s", (_, bytes, label) => {
     expect(encodingOf(bytes)).toBe(label);
   });
+});
+
+test("a text without a mark is UTF-8 where all of it is, else Windows-1252", () => {
+  const windows = Uint8Array.from([...ascii("Gr"), 0xfc, 0xdf, ...ascii("e")]);
+  expect(decoded(windows)).toBe("Grüße");
+  expect(decoded(new TextEncoder().encode("\uFEFFGrüße 5 €"))).toBe("Grüße 5 €");
+  // Cut in the midst of a letter it is UTF-8 still.
+  expect(decoded(new TextEncoder().encode("Grü").subarray(0, 3))).toContain("Gr");
+  expect(decoded(wide("Grün", true)).length).toBe(8);
 });

@@ -20,3 +20,26 @@ export function encodingOf(first: Uint8Array): string {
   // Bytes that could be read as a declaration are none of UTF-16, whatever it says.
   return named === undefined || named.startsWith("utf-16") ? "utf-8" : named;
 }
+
+/**
+ * The encoding of a text: as above, and where nothing names one UTF-8 if all of it is, else Windows-1252, as older
+ * spreadsheets write. A letter that the end of a piece cuts through is no reason to doubt.
+ */
+export function textEncodingOf(bytes: Uint8Array): string {
+  const encoding = encodingOf(bytes);
+  return encoding === "utf-8" && !isUtf8(bytes) ? "windows-1252" : encoding;
+}
+
+/** The whole of a text. Throws for an encoding that nobody knows. */
+export function decoded(bytes: Uint8Array): string {
+  return new TextDecoder(textEncodingOf(bytes)).decode(bytes).replace(/^\uFEFF/, "");
+}
+
+function isUtf8(bytes: Uint8Array): boolean {
+  try {
+    new TextDecoder("utf-8", { fatal: true }).decode(bytes, { stream: true });
+    return true;
+  } catch {
+    return false;
+  }
+}

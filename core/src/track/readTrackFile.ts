@@ -1,7 +1,7 @@
 /** A whole track file of any format at once: for tests, scripts and the server. */
 import { type ReadResult, refused } from "../units/problem.ts";
 import type { TrackFile } from "./collect.ts";
-import { encodingOf } from "./encoding.ts";
+import { textEncodingOf } from "./encoding.ts";
 import { readFit } from "./fit.ts";
 import { isFit, isPacked, trackReaderFor, unpacker } from "./trackFile.ts";
 
@@ -12,7 +12,7 @@ export function readTrackFile(
   keepTimes = false,
 ): ReadResult<TrackFile> {
   if (isFit(bytes)) return readFit(bytes, trackId, fileName, keepTimes);
-  const text = isPacked(bytes) ? unpacked(bytes) : { text: new TextDecoder(encodingOf(bytes)).decode(bytes) };
+  const text = isPacked(bytes) ? unpacked(bytes) : { text: new TextDecoder(textEncodingOf(bytes)).decode(bytes) };
   if ("refusal" in text) return refused("file", text.refusal);
   const reader = trackReaderFor(text.text, trackId, fileName, keepTimes);
   reader.write(text.text);

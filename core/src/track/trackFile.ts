@@ -7,7 +7,7 @@ import { Unzip, UnzipInflate } from "fflate";
 import { type ReadResult } from "../units/problem.ts";
 import type { TrackFile, TrackReader } from "./collect.ts";
 import { namesCoordinates, readPointTable } from "./csv.ts";
-import { encodingOf } from "./encoding.ts";
+import { textEncodingOf } from "./encoding.ts";
 import { readGeoJson } from "./geojson.ts";
 import { gpxReader } from "./gpx.ts";
 import { kmlReader } from "./kml.ts";
@@ -112,7 +112,7 @@ export function unpacker(): Unpacker {
         file.terminate();
         return;
       }
-      decoder ??= new TextDecoder(encodingOf(bytes));
+      decoder ??= new TextDecoder(textEncodingOf(bytes));
       text += decoder.decode(bytes, { stream: !last });
     };
     file.start();

@@ -1,5 +1,5 @@
 /** Words of foods and menus. */
-import type { Food, Limit, Meal, Supplier } from "@gepack/core";
+import type { Food, FoodColumn, Limit, Meal, Supplier } from "@gepack/core";
 
 export const MEAL_WORDS: Readonly<Record<Meal, string>> = {
   breakfast: "Breakfast",
@@ -46,3 +46,32 @@ export const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
 };
 
 export const LEAST_WORDS = { mass: "Lightest", money: "Cheapest", cooking: "Least cooking" } as const;
+
+/** What a column of a table of foods may hold. */
+export const FOOD_COLUMN_WORDS: Readonly<Record<FoodColumn, string>> = {
+  name: "name",
+  kcal: "energy, kcal",
+  kJ: "energy, kJ",
+  total: "energy of all together, kcal",
+  quantity: "quantity",
+  protein: "protein",
+  fat: "fat",
+  carbohydrate: "carbohydrate",
+  fibre: "fibre",
+  sodium: "sodium",
+  salt: "salt",
+  serving: "serving, g",
+  pack: "pack, g",
+  price: "price",
+  tags: "tags",
+  bulk: "bulk, kg/L",
+  water: "cooking water",
+  minutes: "minutes of boiling",
+  eaten: "eaten cold or boiled",
+  soak: "hours of soaking",
+  keeps: "days it keeps",
+  melts: "melts from",
+  meal: "meal",
+  where: "sold in",
+  source: "source",
+};

@@ -2,6 +2,7 @@
 import {
   buildProfile,
   computePlan,
+  decoded,
   locate,
   repairTracks,
   readFoodTable,
@@ -13,11 +14,11 @@ import {
   shakedownOf,
   simulatedStations,
   sortWaypoint,
-  type Basis,
   type ClimateStation,
   type CoarseRow,
   type CoarseTrack,
   type FoodTable,
+  type FoodTold,
   type Hiker,
   type KitTable,
   type Located,
@@ -117,10 +118,19 @@ export const fileJobs = {
   },
 
   /** Foods out of a table. */
-  async readFoods({ file, name, basis }: NamedFile & { basis?: Basis }): Promise<FoodTable> {
+  async readFoods({ file, name, sheet, ...told }: NamedFile & FoodTold & { sheet?: number | undefined }) {
     const table = await tableRows({ file, name });
-    if ("problems" in table) return { foods: [], basis: basis ?? "per-100", problems: table.problems };
-    return readFoodTable(table.rows, () => `food-${freshId()}`, basis);
+    if ("problems" in table) {
+      const none: FoodTable = {
+        foods: [],
+        basis: told.basis ?? "per-100",
+        heads: [],
+        columns: {},
+        problems: table.problems,
+      };
+      return { ...none, sheets: [], sheet: 0 };
+    }
+    return ofSheets(table.sheets, sheet, (rows) => readFoodTable(rows, () => `food-${freshId()}`, told));
   },
 
   /** Pieces of kit out of a table, or of lines. */
@@ -129,23 +139,29 @@ export const fileJobs = {
     name,
     columns,
     comma,
+    sheet,
     ...made
   }: NamedFile &
     Omit<NewPieces, "idOf"> & {
       columns?: KitTable["columns"] | undefined;
       comma?: boolean | undefined;
-    }): Promise<KitTable> {
+      sheet?: number | undefined;
+    }): Promise<KitTable & OfSheets> {
     const table = await tableRows({ file, name });
     const isWorkbook = /\.xlsx$/i.test(name);
+    const kit = { ...made, idOf: freshId };
+    const typed = async (): Promise<string> => decoded(new Uint8Array(await file.arrayBuffer()));
     // What is no table may be lines as people type them, and so may rows that name no columns.
     if ("problems" in table) {
-      const list = isWorkbook ? undefined : readKitLines(await file.text(), { ...made, idOf: freshId });
-      return list && list.pieces.length > 0 ? list : { heads: [], columns: {}, pieces: [], problems: table.problems };
+      const list = isWorkbook ? undefined : readKitLines(await typed(), kit);
+      const none: KitTable = { heads: [], columns: {}, pieces: [], problems: table.problems };
+      return { ...(list && list.pieces.length > 0 ? list : none), sheets: [], sheet: 0 };
     }
-    const list = readKitTable(table.rows, { ...made, idOf: freshId }, columns, comma);
-    if (columns !== undefined || list.isNamed || hasHeads(table.rows)) return list;
-    const text = isWorkbook ? table.rows.map((row) => row.join("\t")).join("\n") : await file.text();
-    return { ...readKitLines(text, { ...made, idOf: freshId }), heads: list.heads, columns: list.columns };
+    const list = ofSheets(table.sheets, sheet, (rows) => readKitTable(rows, kit, columns, comma));
+    const { rows } = table.sheets[list.sheet]!;
+    if (columns !== undefined || list.isNamed || hasHeads(rows)) return list;
+    const text = isWorkbook ? rows.map((row) => row.join("\t")).join("\n") : await typed();
+    return { ...list, ...readKitLines(text, kit), heads: list.heads, columns: list.columns };
   },
 
   /** Where places are on a track that is not the plan's yet. */
@@ -191,10 +207,40 @@ async function planFileOf(file: Blob): Promise<ReadResult<PlanFile>> {
   return read;
 }
 
-/** The rows of a table, its heads first; or why it is none. */
-async function tableRows(given: NamedFile): Promise<{ rows: string[][] } | { problems: Problem[] }> {
+/** The sheets that there are, and the one that was read. */
+export interface OfSheets {
+  sheets: string[];
+  sheet: number;
+}
+
+/** The sheet that is told, else the one that has the most of what is looked for. */
+function ofSheets<Table extends { columns: object } & ({ pieces: unknown[] } | { foods: unknown[] })>(
+  sheets: readonly Rows[],
+  told: number | undefined,
+  read: (rows: string[][]) => Table,
+): Table & OfSheets {
+  const all = sheets.map(({ rows }) => read(rows));
+  const worth = (table: Table): number => {
+    const { length } = "pieces" in table ? table.pieces : table.foods;
+    return length === 0 ? 0 : length + MOST_ROWS * Object.keys(table.columns).length;
+  };
+  const likeliest = all.reduce((best, table, i) => (worth(table) > worth(all[best]!) ? i : best), 0);
+  const sheet = told !== undefined && told < all.length ? told : likeliest;
+  return { ...all[sheet]!, sheets: sheets.map(({ name }) => name), sheet };
+}
+
+/** A sheet of many rows does not go before one that names more columns. */
+const MOST_ROWS = 10_000;
+
+interface Rows {
+  name: string;
+  rows: string[][];
+}
+
+/** The rows of a table, or of each sheet; or why it is none. */
+async function tableRows(given: NamedFile): Promise<{ sheets: Rows[] } | { problems: Problem[] }> {
   const table = await readTable(given);
-  if (table?.value) return { rows: table.value.rows };
+  if (table?.value) return { sheets: table.value.sheets ?? [{ name: given.name, rows: table.value.rows }] };
   const sentence = "This isn’t a table. Use a CSV or a spreadsheet with a header row.";
   return { problems: table?.problems ?? [{ severity: "error", place: given.name, sentence }] };
 }

@@ -4,6 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { expect, test } from "vitest";
 import writeXlsxFile from "write-excel-file/node";
 import { runs } from "../../../core/test/arbitraryPlan.ts";
+import { fileJobs } from "./fileJobs.ts";
 import { readTable } from "./readTable.ts";
 
 const named = (bytes: Uint8Array | string) => ({ file: new Blob([bytes as BlobPart]), name: "places" });
@@ -45,7 +46,7 @@ test.each([
 ])("a text with %s", async (_, text, rows) => {
   const { value } = (await readTable(named(text)))!;
   if (rows) expect(value!.rows).toEqual(rows);
-  else expect(value!.rows[1]![1]).toBe("3,5");
+  else expect(value!.rows[1]).toEqual(["Mühle", "3,5"]);
 });
 
 test.each([
@@ -115,4 +116,52 @@ test.each([
 test("a sheet with a cell not so far out is read", async () => {
   const { value } = (await readTable(named(await withCornerAt("C2000", ""))))!;
   expect(value!.rows.at(-1)).toEqual(["", "", "1"]);
+});
+
+const workbook = async (sheets: [name: string, rows: (string | number)[][]][]): Promise<Blob> =>
+  new Blob([
+    new Uint8Array(
+      await writeXlsxFile(
+        sheets.map(([name, rows]) => ({
+          sheet: name,
+          data: rows.map((row) => row.map((value) => ({ value }) as never)),
+        })),
+      ).toBuffer(),
+    ),
+  ]);
+
+test("of a workbook the sheet that has the most of what is looked for is read, and another where it is told", async () => {
+  const file = await workbook([
+    ["Read me", [["Name", "Weight"], ["This is my list", ""]]],
+    ["Food", [["Food", "kcal per 100 g"], ["Oats", 370]]],
+    ["Kit", [["Packing 2027"], ["Item", "Group", "Weight (g)", "Worn"], ["Tent", "Shelter", 842, ""], ["Hat", "Clothes", 60, "x"]]],
+    ["Old kit", [["Item", "Weight (g)"], ["Tarp", 400]]],
+  ]); // prettier-ignore
+  const made = { hikerId: "a", fromStopId: "@start", toStopId: "@finish" };
+  const kit = await fileJobs.readKit({ file, name: "lists.xlsx", ...made });
+  expect(kit).toMatchObject({ sheets: ["Read me", "Food", "Kit", "Old kit"], sheet: 2 });
+  expect(kit.pieces.map(({ name, wear }) => [name, wear])).toEqual([
+    ["Tent", "packed"],
+    ["Hat", "worn"],
+  ]);
+  const told = await fileJobs.readKit({ file, name: "lists.xlsx", ...made, sheet: 3 });
+  expect(told.pieces.map(({ name }) => name)).toEqual(["Tarp"]);
+  const foods = await fileJobs.readFoods({ file, name: "lists.xlsx" });
+  expect(foods).toMatchObject({ sheet: 1, foods: [{ name: "Oats", energyKcal: 370 }] });
+});
+
+test("lines and tables that an older spreadsheet wrote keep their letters", async () => {
+  const windows = (text: string): Blob => new Blob([Uint8Array.from([...text].map((letter) => letter.charCodeAt(0)))]);
+  const made = { hikerId: "a", fromStopId: "@start", toStopId: "@finish" };
+  const table = await fileJobs.readKit({
+    file: windows("Gegenstand;Gewicht g\nKüche;354,5\nMütze;1.060"),
+    name: "kit.csv",
+    ...made,
+  });
+  expect(table.pieces.map(({ name, massG }) => [name, massG])).toEqual([
+    ["Küche", 354.5],
+    ["Mütze", 1060],
+  ]);
+  const lines = await fileJobs.readKit({ file: windows("Mütze 60 g\nSchlafsack 900 g"), name: "kit.txt", ...made });
+  expect(lines.pieces.map(({ name }) => name)).toEqual(["Mütze", "Schlafsack"]);
 });

@@ -1,11 +1,13 @@
 /** Tables among files: spreadsheets, and texts whose lines are columns that name no coordinates. */
-import { encodingOf, namesCoordinates, tableRows, refused, unpackedBytes, type ReadResult } from "@gepack/core";
+import { decoded, namesCoordinates, tableRows, refused, unpackedBytes, type ReadResult } from "@gepack/core";
 import type { NamedFile } from "./namedFile.ts";
 
 export interface TableText {
   name: string;
-  /** Cells as text. */
+  /** Cells as text; of a workbook its first sheet that has any. */
   rows: string[][];
+  /** Of a workbook all sheets that have some. */
+  sheets?: { name: string; rows: string[][] }[];
 }
 
 const MAX_TABLE_BYTES = 20_000_000;
@@ -24,10 +26,7 @@ export async function readTable(
   if (head[0] === 0x50 && head[1] === 0x4b) return readSpreadsheet(file, name, mostUnpacked);
   let text: string;
   try {
-    text = new TextDecoder(encodingOf(head))
-      .decode(head)
-      .replace(/^\uFEFF/, "")
-      .trimStart();
+    text = decoded(head).trimStart();
   } catch {
     return undefined;
   }
@@ -35,8 +34,7 @@ export async function readTable(
   const lines = tableRows(text).slice(0, LINES);
   if (lines.length === 0 || lines.some((row) => row.length < 2)) return undefined;
   if (file.size > MAX_TABLE_BYTES) return tooLarge(file.size);
-  const whole = new TextDecoder(encodingOf(head)).decode(await file.arrayBuffer());
-  return { value: { name, rows: tableRows(whole) }, problems: [] };
+  return { value: { name, rows: tableRows(decoded(new Uint8Array(await file.arrayBuffer()))) }, problems: [] };
 }
 
 function tooLarge(size: number): ReadResult<TableText> {
@@ -65,10 +63,16 @@ async function readSpreadsheet(
     );
   try {
     const { default: readXlsxFile } = await import("read-excel-file/web-worker");
-    const [sheet] = await readXlsxFile(new Blob([bytes as BlobPart]));
-    const rows = (sheet?.data ?? []).map((row) => row.map(cellText)).filter((row) => row.some((cell) => cell !== ""));
-    if (rows.length === 0) return refused("file", "The first sheet of the spreadsheet is empty.");
-    return { value: { name, rows }, problems: [] };
+    const all = await readXlsxFile(new Blob([bytes as BlobPart]));
+    const sheets = all
+      .map(({ sheet, data }) => ({
+        name: sheet,
+        rows: data.map((row) => row.map(cellText)).filter((row) => row.some((cell) => cell !== "")),
+      }))
+      .filter(({ rows }) => rows.length > 0);
+    const [first] = sheets;
+    if (!first) return refused("file", "The sheets of the spreadsheet are empty.");
+    return { value: { name, rows: first.rows, sheets }, problems: [] };
   } catch (error) {
     const why = error instanceof Error ? error.message.replace(/\.$/, "") : String(error);
     return refused("file", `Couldn’t read the spreadsheet: ${why}. Save it again as XLSX or CSV.`);

@@ -1,12 +1,23 @@
 /** Foods out of a CSV or a spreadsheet, and into one. */
 import { useCallback, useState } from "react";
 import { FileDown } from "lucide-react";
-import { foodTableRows, type Basis, type Food, type FoodTable, type Plan } from "@gepack/core";
+import {
+  FOOD_COLUMNS,
+  foodTableRows,
+  type Basis,
+  type Food,
+  type FoodColumn,
+  type FoodTable,
+  type Plan,
+} from "@gepack/core";
 import { addRows } from "../../edit/rows.ts";
 import { asNumber, saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
+import { TableChoices, type TableTold } from "../../reading/TableChoices.tsx";
 import { calculator } from "../../store/trail.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
+import { FOOD_COLUMN_WORDS } from "../../words/food.ts";
+import type { OfSheets } from "../../worker/fileJobs.ts";
 
 const BASES: readonly (readonly [Basis, string])[] = [
   ["per-100", "per 100 g"],
@@ -23,16 +34,18 @@ interface Props {
 
 export function FoodImport({ plan, file, onFile }: Props) {
   const [basis, setBasis] = useState<Basis>();
+  const [told, setTold] = useState<TableTold<FoodColumn>>({});
   const read = useCallback(
-    (of: File) => calculator().readFoods({ file: of, name: of.name, ...(basis ? { basis } : {}) }),
-    [basis],
+    (of: File) => calculator().readFoods({ file: of, name: of.name, basis, ...told }),
+    [basis, told],
   );
   return (
     <>
-      <TableImport<FoodTable>
+      <TableImport<FoodTable & OfSheets>
         file={file}
         onFile={(next) => {
           setBasis(undefined);
+          setTold({});
           onFile(next);
         }}
         read={read}
@@ -46,7 +59,12 @@ export function FoodImport({ plan, file, onFile }: Props) {
         }
         onTake={({ foods }) => addRows("foods", `Import ${countOf(foods)}`, foods)}
       >
-        {(table) => <Pick label="Figures are" value={table.basis} options={BASES} onPick={setBasis} />}
+        {(table) => (
+          <>
+            <Pick label="Figures are" value={table.basis} options={BASES} onPick={setBasis} />
+            <TableChoices table={table} keys={FOOD_COLUMNS} words={FOOD_COLUMN_WORDS} told={told} onTold={setTold} />
+          </>
+        )}
       </TableImport>
       <button className="btn" onClick={() => saveCsv("pantry", sheetOf(plan))}>
         <FileDown size={15} aria-hidden="true" /> CSV

@@ -5,8 +5,9 @@ import { FileDown } from "lucide-react";
 import { KIT_COLUMNS, kitTableRows, walkEnds, type KitColumn, type KitTable, type Plan } from "@gepack/core";
 import { importKit } from "../../edit/kit.ts";
 import { saveCsv, saveXlsx, type Sheet } from "../../exports/sheets.ts";
+import type { OfSheets } from "../../worker/fileJobs.ts";
 import { calculator } from "../../store/trail.ts";
-import { DecimalSign } from "../../reading/DecimalSign.tsx";
+import { TableChoices, type TableTold } from "../../reading/TableChoices.tsx";
 import { Pick } from "../../ui/Pick.tsx";
 import { TableImport } from "../../ui/TableImport.tsx";
 import { counted } from "../../words/counted.ts";
@@ -23,8 +24,7 @@ interface Props {
 
 export function KitImport({ plan, hikerId, file, onFile }: Props) {
   const say = sayIn(plan);
-  const [columns, setColumns] = useState<KitTable["columns"]>();
-  const [comma, setComma] = useState<boolean>();
+  const [told, setTold] = useState<TableTold<KitColumn>>({});
   const [corrections, setCorrections] = useState<Corrections>(new Map());
   const [along, setAlong] = useState(true);
   const [replaces, setReplaces] = useState(false);
@@ -39,10 +39,9 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
         hikers,
         fromStopId: firstId,
         toStopId: lastId,
-        columns,
-        comma,
+        ...told,
       }),
-    [hikerId, hikers, firstId, lastId, columns, comma],
+    [hikerId, hikers, firstId, lastId, told],
   );
   const sheet = (): Sheet => {
     const [heads, ...rows] = kitTableRows(plan);
@@ -50,12 +49,11 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
   };
   return (
     <>
-      <TableImport<KitTable>
+      <TableImport<KitTable & OfSheets>
         file={file}
         onFile={(next) => {
           onFile(next);
-          setColumns(undefined);
-          setComma(undefined);
+          setTold({});
         }}
         read={read}
         testId="kit"
@@ -80,8 +78,7 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
               units={plan.trip.units}
               onChange={(piece) => setCorrections((now) => new Map(now).set(piece.id, piece))}
             />
-            {(table.asksSign || comma !== undefined) && <DecimalSign comma={comma} onComma={setComma} />}
-            {table.heads.length > 0 && <Mapping table={table} onColumns={setColumns} />}
+            <TableChoices table={table} keys={KIT_COLUMNS} words={COLUMN_WORDS} told={told} onTold={setTold} />
             <Pick
               label="Imported items go"
               value={along ? "along" : "shelf"}
@@ -114,37 +111,5 @@ export function KitImport({ plan, hikerId, file, onFile }: Props) {
     </>
   );
 }
-
-/** Which column is what: as their heads say, until somebody knows better. */
-function Mapping({ table, onColumns }: { table: KitTable; onColumns: (columns: KitTable["columns"]) => void }) {
-  const { heads, columns } = table;
-  const options: [string, string][] = [
-    ["", "not read"],
-    ...KIT_COLUMNS.map((key): [string, string] => [key, COLUMN_WORDS[key]]),
-  ];
-  const keyOf = (at: number): KitColumn | "" => KIT_COLUMNS.find((key) => columns[key] === at) ?? "";
-  const set = (at: number, key: string): void => {
-    const next = { ...columns };
-    for (const one of KIT_COLUMNS) if (next[one] === at || one === key) delete next[one];
-    if (key !== "") next[key as KitColumn] = at;
-    onColumns(next);
-  };
-  return (
-    <fieldset className="is-form m-0 flex w-full flex-wrap gap-2 border-0 p-0">
-      <legend className="mb-1 font-semibold">Columns</legend>
-      {heads.slice(0, MOST_COLUMNS).map((head, at) => (
-        <Pick
-          key={at}
-          label={head.trim().slice(0, 40) || `column ${at + 1}`}
-          value={keyOf(at) as string}
-          options={options}
-          onPick={(key) => set(at, key)}
-        />
-      ))}
-    </fieldset>
-  );
-}
-
-const MOST_COLUMNS = 40;
 
 const countOf = ({ length }: readonly unknown[]): string => counted(length, "item");
