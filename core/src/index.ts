@@ -158,6 +158,7 @@ export { coarseTrack, type CoarseRow, type CoarseTrack } from "./track/coarse.ts
 export { turnRound } from "./plan/turn.ts";
 export { simulatedNormals, type Normals, type NormalsPlace } from "./season/normals.ts";
 export { guessSea, SEA_KM, simulatedStations, type SeaWord } from "./season/simulated.ts";
+export { csvText } from "./file/csvText.ts";
 export { decoded, encodingOf } from "./track/encoding.ts";
 export type { TrackFile, TrackReader } from "./track/collect.ts";
 export { gpxReader, readGpx } from "./track/gpx.ts";

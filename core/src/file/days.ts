@@ -1,5 +1,5 @@
 /** The days of a plan as a calendar has them: a row a date, rest days among them, and their table as CSV. */
-import Papa from "papaparse";
+import { csvText } from "./csvText.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { DayResult, TripFigures } from "../result/result.ts";
 import { isWalked, nodeOf, walkedOf, type Placed } from "../track/place.ts";
@@ -130,6 +130,9 @@ const clock = (hours: number): string => {
 
 /** Kilometres, metres and local mean time, whatever the units of the screen. */
 export function writeDaysCsv(plan: Plan, result: Walked): string {
+  const { hasHeights } = result.profile;
+  // What is not known is left out.
+  const metres = (value: number): number | string => (hasHeights ? Math.round(value) : "");
   const data = calendarDays(plan, result).map((day) => ({
     date: day.date,
     day: day.tripDay,
@@ -137,16 +140,19 @@ export function writeDaysCsv(plan: Plan, result: Walked): string {
     "from km": (day.fromM / 1000).toFixed(1),
     "to km": (day.toM / 1000).toFixed(1),
     km: ((day.toM - day.fromM) / 1000).toFixed(1),
-    "climb m": Math.round(day.climbM),
-    "descent m": Math.round(day.descentM),
+    "climb m": metres(day.climbM),
+    "descent m": metres(day.descentM),
     hours: day.walkH.toFixed(1),
     "leaves (local solar time)": day.rests ? "" : clock(day.leavesH),
     "arrives (local solar time)": day.rests ? "" : clock(day.arrivesH),
     night: day.rests ? `rest, ${day.night}` : day.night,
     place: day.place ?? "",
-    "height m": Math.round(day.heightM),
+    "height m": metres(day.heightM),
     "1-in-10 low C": day.coldNightC.toFixed(0),
     dry: day.dry ? "dry" : "",
   }));
-  return Papa.unparse(data, { newline: "\n" });
+  return csvText(
+    Object.keys(data[0] ?? {}),
+    data.map((row) => Object.values(row)),
+  );
 }

@@ -4,6 +4,7 @@ import { hikerOf, planOf, sourceOf, stationOf, stopOf, trackNorth } from "../../
 import { computePlan } from "../session/session.ts";
 import { sortWaypoint } from "../places/sortWaypoint.ts";
 import { readTrackFile } from "../track/readTrackFile.ts";
+import { writeDaysCsv } from "./days.ts";
 import { writeGeoJson, writeGpx, writeMileTable } from "./open.ts";
 import { placeRows } from "./places.ts";
 
@@ -72,4 +73,23 @@ test("letters that XML cannot hold are left out", () => {
   const odd = planOf({ stops: [stopOf("m", 30_000, { name: "Mill\u0000 \uD800town 🏕" })] });
   const { value } = readTrackFile(bytes(writeGpx({ plan: odd, result: computePlan(odd, tracks), tracks })));
   expect(value!.waypoints[0]!.name).toBe("Mill town 🏕");
+});
+
+test("waypoints tell their height, sign and kind; where no height is known none is written", () => {
+  const waypoints = (heights: boolean): string[] => {
+    const track = trackNorth({ lengthM: 60_000 });
+    if (!heights) track.heightM.fill(NaN);
+    const given = { plan, result: computePlan(plan, [track]), tracks: [track] };
+    return writeGpx(given).match(/<wpt.*?<\/wpt>/g)!;
+  };
+  expect(waypoints(true)[0]).toMatch(
+    /^<wpt lat="[^"]+" lon="[^"]+"><ele>-?[\d.]+<\/ele><name>.*<sym>\w+<\/sym><type>\w+<\/type><\/wpt>$/,
+  );
+  expect(waypoints(false).join("")).not.toMatch(/<ele>/);
+  const track = trackNorth({ lengthM: 60_000 });
+  track.heightM.fill(NaN);
+  const [heads, first] = writeDaysCsv(plan, computePlan(plan, [track]))
+    .split("\r\n")
+    .map((line) => line.split(","));
+  for (const head of ["climb m", "descent m", "height m"]) expect(first![heads!.indexOf(head)]).toBe("");
 });

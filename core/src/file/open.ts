@@ -2,7 +2,7 @@
  * The trail and its places for other programs: GPX 1.1, GeoJSON (RFC 7946), and a mile table as CSV. What is
  * written reads back here without loss of what is used. The track goes out as it was recorded.
  */
-import Papa from "papaparse";
+import { csvText } from "./csvText.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 import type { TrackPoints } from "../track/points.ts";
@@ -43,7 +43,14 @@ function isAlternate({ trackIds, route }: Plan, { id }: TrackPoints): boolean {
 export function writeGpx({ plan, result, tracks }: OpenInput): string {
   const waypoints = placeRows(plan, result).map((row) => {
     const about = description(row, plan);
-    return `<wpt lat="${degrees(row.latDeg)}" lon="${degrees(row.lonDeg)}"><name>${escaped(row.name)}</name>${about === "" ? "" : `<desc>${escaped(about)}</desc>`}<type>${row.kind}</type></wpt>`;
+    // In the order that the schema of GPX 1.1 asks for.
+    const inner = [
+      Number.isNaN(row.heightM) ? "" : `<ele>${row.heightM.toFixed(1)}</ele>`,
+      `<name>${escaped(row.name)}</name>`,
+      about === "" ? "" : `<desc>${escaped(about)}</desc>`,
+      `<sym>${row.kind}</sym><type>${row.kind}</type>`,
+    ];
+    return `<wpt lat="${degrees(row.latDeg)}" lon="${degrees(row.lonDeg)}">${inner.join("")}</wpt>`;
   });
   const written = tracks.map((track) => {
     const { segmentStarts, lonDeg, latDeg, heightM } = track;
@@ -116,8 +123,7 @@ export function writeMileTable({ plan, result }: Omit<OpenInput, "tracks">): str
       ...plan.hikers.map((_, h) => row.fillL?.[h]?.toFixed(2) ?? ""),
     ];
   });
-  // Names that start like a formula must not become one.
-  return Papa.unparse({ fields, data }, { escapeFormulae: /^[=+\-@\t\r]/, newline: "\r\n" });
+  return csvText(fields, data);
 }
 
 /** Seven digits are a centimetre. */

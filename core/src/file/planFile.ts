@@ -11,13 +11,18 @@ import { repairTracks } from "../track/repair.ts";
 import { PointBuffer, type TrackPoints } from "../track/points.ts";
 import { type ReadResult, refused } from "../units/problem.ts";
 
-const position = z.array(z.number()).min(2).max(3);
+/** Longitude, latitude, and a height where it is known. */
+const position = z
+  .tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)], z.number().min(-500).max(9000))
+  .meta({ maxItems: 3 });
+/** Two points in all, be they in one line or in two. */
+const TWO_POINTS = { anyOf: [{ minItems: 2 }, { contains: { minItems: 2 } }] };
 const trackFeature = <Segment extends z.ZodType>(segment: Segment) =>
   z.looseObject({
     type: z.literal("Feature"),
     id: z.string().min(1).max(80),
     properties: z.looseObject({ name: z.string().max(200).default("") }),
-    geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(segment) }),
+    geometry: z.looseObject({ type: z.literal("MultiLineString"), coordinates: z.array(segment).meta(TWO_POINTS) }),
   });
 /** Fifty of the main trail, two hundred of alternates. */
 const MOST_TRACKS = 250;

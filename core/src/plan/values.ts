@@ -34,13 +34,19 @@ export const celsius = amount("C", -80, 60);
 /** Within these years every day that a trip can come to has a name. */
 const FIRST_YEAR = "1900";
 const LAST_YEAR = "2200";
+const DATE_PATTERN =
+  "^(19|20|21)\\d\\d-((0[13578]|1[02])-(0[1-9]|[12]\\d|3[01])|(0[469]|11)-(0[1-9]|[12]\\d|30)|02-(0[1-9]|1\\d|2[0-8]))$" +
+  "|^(19|20|21)(0[48]|[2468][048]|[13579][26])-02-29$|^2000-02-29$|^2200-((0[13578]|1[02])-(0[1-9]|[12]\\d|3[01])|(0[469]|11)-(0[1-9]|[12]\\d|30)|02-(0[1-9]|1\\d|2[0-8]))$";
+
 export const isoDate = z
   .string()
   .refine((text) => dayNumber(text) !== undefined, "expected a real date, as YYYY-MM-DD")
   .refine(
     (text) => dayNumber(text) === undefined || (text.slice(0, 4) >= FIRST_YEAR && text.slice(0, 4) <= LAST_YEAR),
     `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}`,
-  );
+  )
+  // The same for whoever reads the published schema: no 30 February, and a 29th in leap years alone.
+  .meta({ pattern: DATE_PATTERN });
 // 2028 has a 29 February.
 export const monthDay = z
   .string()

@@ -64,3 +64,20 @@ test("a carriage return in a name breaks no line", () => {
   expect(text.replaceAll("\r\n", "")).not.toMatch(/[\r\n]/);
   expect(text.match(/^END:VEVENT/gm)).toHaveLength(calendarOf(plan, result).match(/^END:VEVENT/gm)!.length);
 });
+
+test("a line has 75 octets at most, whatever letters are in it, and reads back whole", () => {
+  const name = `Überm Größten Mühlenöhr ${"ß漢字🏔".repeat(20)}`;
+  const stops = [{ id: "m", name, trackM: 40_000, services: ["post", "bed"], foodBy: "drop", nights: 1 }];
+  const plan = planWith({ stops, trip: { name: "Größe", startDate: "2027-05-01" } });
+  const text = calendarOf(plan, computePlan(plan, [straightTrack()]));
+  for (const line of text.split("\r\n")) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+  expect(eventsOf(text).some(({ summary }) => summary.includes(name))).toBe(true);
+});
+
+test("of a counter whose hours nobody told none are made up", () => {
+  const stops = [{ id: "m", name: "Mill", trackM: 40_000, services: ["post", "bed"], foodBy: "drop", nights: 1 }];
+  const plan = planWith({ stops, trip: { name: "T", startDate: "2027-05-01" } });
+  const counters = eventsOf(calendarOf(plan, computePlan(plan, [straightTrack()]), ["counters"]));
+  expect(counters.length).toBeGreaterThan(0);
+  for (const { summary } of counters) expect(summary).toBe("Post office at Mill: opening hours not known");
+});

@@ -35,7 +35,26 @@ export function calendarOf(plan: Plan, result: PlanResult, kinds: readonly Calen
   const events = kinds.flatMap((kind) => EVENTS[kind]({ plan, result }));
   const { error, value } = createEvents(events, { calName: lines(plan.trip.name).replaceAll("\n", " ") });
   if (!value) throw error ?? new Error("The calendar couldn’t be created.");
-  return value;
+  return folded(value);
+}
+
+/** Lines of 75 octets at most (RFC 5545, 3.1), whatever letters are in them. */
+function folded(text: string): string {
+  const whole = text.replace(/\r\n[ \t]/g, "");
+  return whole.split("\r\n").map(foldedLine).join("\r\n");
+}
+
+const MOST_OCTETS = 75;
+const octets = (text: string): number => new TextEncoder().encode(text).length;
+
+function foldedLine(line: string): string {
+  const pieces = [""];
+  for (const letter of line) {
+    const room = pieces.length === 1 ? MOST_OCTETS : MOST_OCTETS - 1;
+    if (octets(pieces.at(-1)! + letter) > room) pieces.push("");
+    pieces[pieces.length - 1] += letter;
+  }
+  return pieces.join("\r\n ");
 }
 
 type Ymd = [number, number, number];
@@ -110,11 +129,15 @@ function counterEvents({ plan, result }: Given): EventAttributes[] {
     .filter(({ stop, arrives }) => awaited.has(stop.id) && arrives)
     .flatMap(({ stop, stay }) => {
       const days = Array.from({ length: stay.to.day - stay.from.day + 1 }, (_, i) => stay.from.day + i);
+      const told = [stop.postOpensH, stop.postClosesH, stop.opensH, stop.closesH];
+      const isTold = told.some((hour) => hour !== undefined);
       return days.map((day) => {
         const hours = hoursOn(postOpening(stop), day);
-        const title = hours
-          ? `Post office at ${stop.name}: ${say.clock(hours.fromH)} to ${say.clock(hours.toH)}`
-          : `Post office at ${stop.name}: closed`;
+        const title = !isTold
+          ? `Post office at ${stop.name}: opening hours not known`
+          : hours
+            ? `Post office at ${stop.name}: ${say.clock(hours.fromH)} to ${say.clock(hours.toH)}`
+            : `Post office at ${stop.name}: closed`;
         const iso = isoOfDay(day);
         return wholeDay(plan, `${stop.id}-${iso}-counter`, iso, title, "From your plan; check with the post office.");
       });

@@ -1,5 +1,5 @@
 /** Tables as files that a spreadsheet opens: one as CSV, one or several as XLSX. A name is text there, never a formula. */
-import Papa from "papaparse";
+import { csvText } from "@gepack/core";
 import { save, saveBlob } from "../frame/files.ts";
 
 export interface Sheet {
@@ -12,9 +12,15 @@ export interface Sum {
   formula: string;
   value: number;
 }
-export type Cell = string | number | Sum | undefined;
+/** A day, as YYYY-MM-DD: a spreadsheet counts with it. */
+export interface Day {
+  iso: string;
+}
+export type Cell = string | number | Sum | Day | undefined;
 
-const plain = (cell: Cell): string | number => (typeof cell === "object" ? cell.value : (cell ?? ""));
+const isDay = (cell: Cell): cell is Day => typeof cell === "object" && "iso" in cell;
+const plain = (cell: Cell): string | number =>
+  isDay(cell) ? cell.iso : typeof cell === "object" ? cell.value : (cell ?? "");
 
 /** The letter of a spreadsheet's column, from 0. */
 export function columnLetter(index: number): string {
@@ -23,7 +29,10 @@ export function columnLetter(index: number): string {
 }
 
 export function csvOf({ heads, rows }: Pick<Sheet, "heads" | "rows">): string {
-  return Papa.unparse([[...heads], ...rows.map((row) => row.map(plain))], { escapeFormulae: true });
+  return csvText(
+    heads,
+    rows.map((row) => row.map(plain)),
+  );
 }
 
 export function saveCsv(name: string, sheet: Pick<Sheet, "heads" | "rows">): void {
@@ -52,7 +61,7 @@ export function sheetNames(names: readonly string[]): string[] {
 export async function xlsxOf(sheets: readonly Sheet[]): Promise<Blob> {
   const { default: writeXlsxFile } = await import("write-excel-file/universal");
   const names = sheetNames(sheets.map(({ name }) => name));
-  return writeXlsxFile(
+  const blob = await writeXlsxFile(
     sheets.map(({ heads, rows }, i) => ({
       sheet: names[i]!,
       stickyRowsCount: 1,
@@ -60,10 +69,30 @@ export async function xlsxOf(sheets: readonly Sheet[]): Promise<Blob> {
       data: [heads.map((value) => ({ value, fontWeight: "bold" as const })), ...rows.map((row) => row.map(asXlsx))],
     })),
   ).toBlob();
+  return withValues(blob, sheets);
+}
+
+/** With what each formula comes to, for readers that show a book without working it out. */
+async function withValues(blob: Blob, sheets: readonly Sheet[]): Promise<Blob> {
+  const { strFromU8, strToU8, unzipSync, zipSync } = await import("fflate");
+  const files = unzipSync(new Uint8Array(await blob.arrayBuffer()));
+  for (const [i, { rows }] of sheets.entries()) {
+    const name = `xl/worksheets/sheet${i + 1}.xml`;
+    // Cells are written row by row, as they stand here.
+    const values = rows.flat().flatMap((cell) => (typeof cell === "object" && "formula" in cell ? [cell.value] : []));
+    let at = 0;
+    const xml = strFromU8(files[name]!).replace(/<f>=?([^<]*)<\/f>/g, (_, formula: string) => {
+      const value = values[at++];
+      return `<f>${formula}</f>${Number.isFinite(value) ? `<v>${value}</v>` : ""}`;
+    });
+    files[name] = strToU8(xml);
+  }
+  return new Blob([zipSync(files) as BlobPart], { type: blob.type });
 }
 
 function asXlsx(cell: Cell) {
   if (cell === undefined || cell === "") return null;
+  if (isDay(cell)) return { type: Date, value: new Date(`${cell.iso}T00:00:00Z`), format: "yyyy-mm-dd" };
   if (typeof cell === "object") return { type: "Formula" as const, value: cell.formula };
   // A cell holds no more, and one letter more would spoil the book.
   return { value: typeof cell === "string" ? cell.slice(0, MOST_LETTERS) : cell };

@@ -14,14 +14,16 @@ beforeAll(() => {
   trip = demo();
 });
 
-const isSum = (cell: Cell): cell is Sum => typeof cell === "object";
+const isSum = (cell: Cell): cell is Sum => typeof cell === "object" && "formula" in cell;
+const plainOf = (cell: Cell): number | string =>
+  isSum(cell) ? cell.value : typeof cell === "object" ? cell.iso : (cell ?? 0);
 
 /** Just enough of a spreadsheet to work out the formulas that are written, from what stands in the cells. */
 function valueAt({ rows }: Sheet, ref: string): number | string {
   const [, letters, line] = /^([A-Z]+)(\d+)$/.exec(ref)!;
   const column = [...letters!].reduce((sum, letter) => 26 * sum + letter.charCodeAt(0) - 64, 0) - 1;
   const cell = rows[Number(line) - 2]?.[column];
-  return isSum(cell) ? cell.value : (cell ?? 0);
+  return plainOf(cell);
 }
 
 function rangeOf(sheet: Sheet, range: string): (number | string)[] {

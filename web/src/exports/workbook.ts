@@ -51,7 +51,8 @@ function columnSum(rows: readonly (readonly Cell[])[], column: number): Sum {
   return { formula: `=SUM(${letter}2:${letter}${rows.length + 1})`, value };
 }
 
-const numberOf = (cell: Cell): number => (typeof cell === "object" ? cell.value : typeof cell === "number" ? cell : 0);
+const numberOf = (cell: Cell): number =>
+  typeof cell === "number" ? cell : typeof cell === "object" && "value" in cell ? cell.value : 0;
 
 const km = (metres: number): number => rounded(metres / 1000, 2);
 
@@ -80,8 +81,8 @@ function legSheet(plan: Plan, result: PlanResult): Sheet {
         hiker: plan.hikers[who]!.name,
         from: stopName(plan, leg.fromStopId),
         to: stopName(plan, leg.toStopId),
-        leaves: leg.startDate,
-        arrives: leg.endDate,
+        leaves: { iso: leg.startDate },
+        arrives: { iso: leg.endDate },
         km: km(leg.distanceM),
         "climb m": Math.round(leg.climbM),
         "descent m": Math.round(leg.descentM),
@@ -123,7 +124,7 @@ function daySheet(plan: Plan, result: PlanResult): Sheet {
     const [from, to] = ["from km", "to km"].map((head) => columnLetter(DAY_HEADS.indexOf(head)));
     const [fromKm, toKm] = [km(day.fromM), km(day.toM)];
     return {
-      date: day.date,
+      date: { iso: day.date },
       day: day.tripDay,
       leg: day.legIndex + 1,
       "from km": fromKm,
@@ -272,6 +273,8 @@ function spansInWords({ spans }: Piece, plan: Plan): string {
 }
 
 const BOX_HEADS = ["to", "what", "g", "mail from", "mail by", "address", "packed", "mailed", "arrived", "picked up"];
+const dayOf = (iso: string | undefined): Cell => iso && { iso };
+
 /** As the document has it where nobody has touched the box. */
 const CARTON_G = 250;
 
@@ -286,8 +289,8 @@ export function boxSheet(plan: Plan, result: PlanResult): Sheet {
       ["carton", cartonG],
     ];
     return contents.map(([what, g]): Row => ({
-      to: boxName(box, plan), what, g, "mail from": from, "mail by": by, address,
-      packed: packedOn, mailed: sentOn, arrived: arrivedOn, "picked up": fetchedOn,
+      to: boxName(box, plan), what, g, "mail from": { iso: from }, "mail by": { iso: by }, address,
+      packed: dayOf(packedOn), mailed: dayOf(sentOn), arrived: dayOf(arrivedOn), "picked up": dayOf(fetchedOn),
     })); // prettier-ignore
   });
   return tableOf("Boxes", BOX_HEADS, rows, ["g"]);

@@ -32,11 +32,12 @@ export function save(text: string, name: string, ending = "gepack.json", type = 
   saveBlob(new Blob([text], { type }), name, ending);
 }
 
-/** As every system takes it: letters, figures and hyphens, not too long. */
+/** As every system takes it: letters of any script, figures and hyphens, not too long. */
 export function fileName(name: string, ending: string): string {
   const plain = name
+    .normalize("NFC")
     .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/[^\p{L}\p{M}\p{N}]+/gu, "-")
     .slice(0, MOST_NAME)
     .replace(/^-|-$/g, "");
   return `${plain || "plan"}.${ending}`;

@@ -2,7 +2,7 @@
 import type { APIContext } from "astro";
 import { planDesk } from "./planDesk.ts";
 import type { PlanTask } from "./planJob.ts";
-import { foreignOrigin, limitedText, problem, TooSlow } from "./respond.ts";
+import { foreignOrigin, limitedText, problem, TooSlow, UnknownPacking } from "./respond.ts";
 
 const MAX_BYTES = 20_000_000;
 /** Bodies that are read at the same time, of all and of one client: nobody shuts others out. */
@@ -40,6 +40,7 @@ export async function answerPosted(
     if (!found) return busy();
     text = found.read;
   } catch (error) {
+    if (error instanceof UnknownPacking) return problem(415, "Not this way of packing", error.message);
     if (error instanceof TooSlow) return problem(408, "Too slow", error.message);
     return problem(400, "Incomplete request", "The request body was cut off.");
   }

@@ -1,7 +1,7 @@
 /** Answers of the endpoints: JSON, or problems as application/problem+json (RFC 9457). */
 import { createHash } from "node:crypto";
 import { promisify } from "node:util";
-import { gzip } from "node:zlib";
+import { gunzip, gzip } from "node:zlib";
 import type { Problem } from "@gepack/core";
 
 const packed = promisify(gzip);
@@ -57,6 +57,25 @@ export function problem(status: number, title: string, detail: string, problems:
 const GRACE_MS = 5000;
 const LEAST_BYTES_PER_MS = 20;
 
+/** The body is packed in a way that is not read here. */
+export class UnknownPacking extends Error {}
+
+const unpack = promisify(gunzip);
+
+/** Packed by gzip, told or not, it is unpacked within the bound. */
+async function unpackedText(bytes: Buffer, encoding: string, maxBytes: number): Promise<string | undefined> {
+  if (!["", "identity", "gzip", "x-gzip"].includes(encoding))
+    throw new UnknownPacking(`The body is packed by ${encoding}; send it as JSON, plain or packed by gzip.`);
+  const isPacked = bytes[0] === 0x1f && bytes[1] === 0x8b;
+  if (!isPacked) return new TextDecoder().decode(bytes);
+  try {
+    return new TextDecoder().decode(await unpack(bytes, { maxOutputLength: maxBytes }));
+  } catch (error) {
+    if ((error as { code?: string }).code === "ERR_BUFFER_TOO_LARGE") return undefined;
+    throw new UnknownPacking("The body looks packed by gzip, but cannot be unpacked.");
+  }
+}
+
 /** The body came more slowly than a server waits for. */
 export class TooSlow extends Error {}
 
@@ -89,7 +108,7 @@ export async function limitedText(request: Request, maxBytes: number): Promise<s
     }
     chunks.push(value);
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  return unpackedText(Buffer.concat(chunks), (request.headers.get("content-encoding") ?? "").toLowerCase(), maxBytes);
 }
 
 /** A page of another site may not post here, nor one that hides where it is from; scripts send no Origin. */

@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 import { gunzipSync } from "node:zlib";
 import { boxesOf, computePlan, PLAN_VERSION, planSchema, writePlanFile, type TrackPoints } from "@gepack/core";
 import { describe, expect, test, vi } from "vitest";
@@ -33,6 +34,15 @@ describe("reading a body", () => {
       },
     });
     expect(await limitedText(post(pieces), 1000)).toBe('{"name":"Süd"}');
+  });
+
+  test("a body packed by gzip is read within the bound, told or not; another packing, or a broken one, is refused", async () => {
+    const packed = gzipSync('{"name":"Süd"}');
+    expect(await limitedText(post(packed), 1000)).toBe('{"name":"Süd"}');
+    expect(await limitedText(post(packed, { "content-encoding": "gzip" }), 1000)).toBe('{"name":"Süd"}');
+    expect(await limitedText(post(gzipSync("x".repeat(100_000))), 1000)).toBeUndefined();
+    await expect(limitedText(post("{}", { "content-encoding": "br" }), 1000)).rejects.toThrow(/packed by br/);
+    await expect(limitedText(post(packed.subarray(0, 15)), 1000)).rejects.toThrow(/cannot be unpacked/);
   });
 
   test("no body is an empty text", async () => {
