@@ -12,5 +12,5 @@ export function csvText(heads: readonly string[], rows: readonly (readonly (stri
     escapeFormulae: LIKE_A_FORMULA,
     newline: "\r\n",
   });
-  return /[^\x00-\x7f]/.test(heads.join("")) ? MARK + text : text;
+  return /[^\t\n\r -~]/.test(heads.join("")) ? MARK + text : text;
 }

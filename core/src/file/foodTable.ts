@@ -2,19 +2,11 @@
  * Foods out of a table with columns of anybody's: found by their heads, per 100 g, per serving or per pack; energy in
  * kilocalories or kilojoules; either decimal sign. Line by line: what does not read is said and left out.
  */
+import { isAmbiguous, numberBy } from "../units/decimals.ts";
 import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
 import { KG_PER_LB } from "../units/constants.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
-import {
-  findTable,
-  isAmbiguous,
-  numberBy,
-  skippedTotal,
-  TOTAL,
-  type Columns,
-  type FoundTable,
-  type Heads,
-} from "./table.ts";
+import { findTable, skippedTotal, TOTAL, type Columns, type FoundTable, type Heads } from "./table.ts";
 
 /** The first that fits a head names its column. */
 const HEADS = [

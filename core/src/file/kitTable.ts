@@ -3,6 +3,7 @@
  * in a column of its own or beside the number; lines of totals are passed over, a line with a name alone is the group
  * of those after it. Line by line: what does not read is said and left out. And the kit into a table.
  */
+import { isAmbiguous, numberBy } from "../units/decimals.ts";
 import { givesOf, guessGives } from "../cover/gives.ts";
 import { ratingsOf } from "../cover/roles.ts";
 import { KG_PER_LB } from "../units/constants.ts";
@@ -11,7 +12,7 @@ import { onlyFirst, type Problem } from "../units/problem.ts";
 import { pieceSchema } from "../plan/kitSchema.ts";
 import { MOST_NAME } from "../plan/visible.ts";
 import type { Hiker, Piece, Plan } from "../plan/schema.ts";
-import { findTable, isAmbiguous, numberBy, skippedTotal, TOTAL, type Columns, type Heads } from "./table.ts";
+import { findTable, skippedTotal, TOTAL, type Columns, type Heads } from "./table.ts";
 
 /** Each with what its head looks like; the first that fits a head names its column. */
 const HEADS = [

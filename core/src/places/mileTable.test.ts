@@ -116,3 +116,15 @@ test("a formula’s mark is taken off, and nothing that comes throws", () => {
     { numRuns: runs(2000), endOnFailure: true },
   );
 });
+
+test("heights without a unit are feet where distances are miles, metres elsewhere", () => {
+  const unitOf = (heads: string): string => {
+    const { columns } = guessColumns(tableRows(`${heads}\nMill\t3.5\t4200\nFord\t9\t5100\nElm\t20\t3900`));
+    return columns.find(({ meaning }) => meaning === "height")!.unit;
+  };
+  expect(["name\tmiles\tElevation", "name\tkm\tElevation", "name\tmiles\tElevation (m)"].map(unitOf)).toEqual([
+    "ft",
+    "m",
+    "m",
+  ]);
+});

@@ -7,7 +7,7 @@ import Papa from "papaparse";
 import { delimiterOf } from "../track/csv.ts";
 import { wordsOf } from "../track/words.ts";
 import { M_PER_FT, M_PER_MI } from "../units/constants.ts";
-import { readNumber, tidyNumbers } from "../units/number.ts";
+import { decimalSigns, numberBy } from "../units/decimals.ts";
 
 export const COLUMN_MEANINGS = [
   "name",
@@ -129,33 +129,8 @@ function numberIn(
   if (!match) return undefined;
   const unit = match[2] === undefined ? undefined : unitIn(match[2]);
   if (match[2] !== undefined && unit === undefined) return undefined;
-  const values = readNumber(tidyNumbers(match[1]!));
-  if (values.length === 0) return undefined;
-  // `1,234` and `1.234` are what the column's other numbers are.
-  const decimal = values.find((value) => !Number.isInteger(value)) ?? values[0]!;
-  const grouped = values.find(Number.isInteger) ?? values[0]!;
-  const signIsComma = match[1]!.includes(",");
-  const value = values.length === 1 || comma === undefined ? values[0]! : signIsComma === comma ? decimal : grouped;
-  return { value, unit };
-}
-
-/** Is the comma the decimal sign of these cells? Undefined where none tells. */
-function decimalComma(cells: readonly string[]): boolean | undefined {
-  for (const cell of cells) {
-    const number = /[\d][\d.,]*/.exec(cell)?.[0] ?? "";
-    const values = readNumber(number);
-    if (values.length === 1 && !Number.isInteger(values[0]!)) return number.lastIndexOf(",") > number.lastIndexOf(".");
-  }
-  return undefined;
-}
-
-/** By column; a column that does not tell writes as the others of its table. */
-function decimalSigns(rows: readonly (readonly string[])[], width: number): (boolean | undefined)[] {
-  const own = Array.from({ length: width }, (_, c) =>
-    decimalComma(rows.slice(0, SOME_ROWS).map((row) => row[c] ?? "")),
-  );
-  const usual = own.find((comma) => comma !== undefined);
-  return own.map((comma) => comma ?? usual);
+  const value = numberBy(match[1]!, comma);
+  return value === undefined ? undefined : { value, unit };
 }
 
 interface ColumnFacts {
@@ -177,7 +152,7 @@ export function guessColumns(rows: readonly (readonly string[])[]): TableReading
   const named = first.filter((cell) => meaningOfHead(cell) !== undefined).length;
   const hasHead = rows.length > 1 && numbersIn(first) === 0 && (named > 0 || numbersIn(rows[1]!) > 0);
   const body = rows.slice(hasHead ? 1 : 0, SOME_ROWS);
-  const commas = decimalSigns(body, width);
+  const commas = decimalSigns(body);
   const facts = Array.from({ length: width }, (_, c): ColumnFacts => {
     const cells = body.map((row) => row[c] ?? "").filter((cell) => cell !== "");
     const numbers = cells.flatMap((cell) => numberIn(cell, commas[c])?.value ?? []);
@@ -207,10 +182,14 @@ export function guessColumns(rows: readonly (readonly string[])[]): TableReading
   // All that is written besides is a remark; there may be several.
   for (const [c, column] of facts.entries())
     if (meanings[c] === "skip" && column.cells.length > 0 && !isNumeric(column)) meanings[c] = "note";
-  const columns = facts.map(({ head, cells }, c): TableColumn => {
-    const meaning = meanings[c]!;
-    const unitRead = unitIn(head) ?? unitIn(/\p{L}+\.?$/u.exec(cells[0] ?? "")?.[0] ?? "");
-    return { meaning, unit: unitRead ?? MEASURES[meaning] ?? "km" };
+  const unitsRead = facts.map(
+    ({ head, cells }) => unitIn(head) ?? unitIn(/\p{L}+\.?$/u.exec(cells[0] ?? "")?.[0] ?? ""),
+  );
+  // Who tells distances in miles tells heights in feet.
+  const inMiles = meanings.some((meaning, c) => (meaning === "along" || meaning === "next") && unitsRead[c] === "mi");
+  const columns = meanings.map((meaning, c): TableColumn => {
+    const usual = inMiles && (meaning === "height" || meaning === "climb") ? "ft" : MEASURES[meaning];
+    return { meaning, unit: unitsRead[c] ?? usual ?? "km" };
   });
   return { hasHead, columns };
 }
@@ -231,7 +210,7 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
   const unread: MileTable["unread"] = [];
   const read: MileRow[] = [];
   const column = (meaning: ColumnMeaning): number => columns.findIndex((one) => one.meaning === meaning);
-  const commas = decimalSigns(rows, columns.length);
+  const commas = decimalSigns(rows.slice(0, SOME_ROWS));
   const [along, next] = [column("along"), column("next")];
   const metres = (row: readonly string[], meaning: ColumnMeaning): number | undefined => {
     const c = column(meaning);
