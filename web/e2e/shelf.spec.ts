@@ -129,12 +129,14 @@ test("an own trip begins with a starter list, weighed on the scale; the next tri
 
 test("columns that heads do not name are told what they are, and the pieces go on the shelf", async ({ page }) => {
   await openDemo(page, "/kit/");
-  const rows = "what it is;heavy;spent\nHammock;640;120\nBivvy;410;95\n";
+  const rows = "what it is;heavy;spent\nHammock;1.640;120\nBivvy;410;95\n";
   await page.getByTestId("kit-file").setInputFiles(asFile("list.csv", rows, "text/csv"));
   const preview = page.getByTestId("kit-preview");
   await expect(preview).toContainText("nothing to import");
   await preview.getByLabel("heavy").selectOption("mass");
-  await expect(preview).toContainText("2 items, Hammock 640 g, Bivvy 410 g");
+  // Nothing in the table tells what its point parts: it is asked.
+  await preview.getByLabel("How this table writes decimals").selectOption("comma");
+  await expect(preview).toContainText("2 items, Hammock 1,640 g, Bivvy 410 g");
   await preview.getByLabel("spent").selectOption("price");
   await preview.getByLabel("Imported items go").selectOption("on the shelf");
   await preview.getByRole("button", { name: "Import 2 items" }).click();
