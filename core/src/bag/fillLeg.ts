@@ -1,4 +1,5 @@
 /** Fills the bag of a leg from the pantry within the hiker's limits, and makes the menu of it. */
+import { carriedKcal } from "../provision/supply.ts";
 import { fillBag, type Filled, type FillLimits, type Impossible, type Portion } from "../food/fillBag.ts";
 import { NO_FOOD, plusFood, type Pantry } from "../food/figures.ts";
 import { dayMealOf, type DayMeal } from "../food/menu.ts";
@@ -60,11 +61,11 @@ function portionOf(food: Food, { fill }: Hiker, days: number, pantry: Pantry): P
 
 /** The energy is what the plan carries on leaving, the reserve in it. */
 function limitsOf({ fill, bodyKg }: Hiker, { food, kit }: LegHiker, portions: readonly Portion[]): FillLimits {
-  const { menuKcal, eatenKg, startKg, mealDays } = food;
+  const { eatenKg, startKg, mealDays } = food;
   const share = eatenKg > 0 ? startKg / eatenKg : 1;
   return {
     least: fill.least,
-    energyKcal: menuKcal * share,
+    energyKcal: carriedKcal(food),
     proteinG: fill.proteinGPerKg * bodyKg * mealDays * share,
     sodiumMg: fill.sodiumMgADay * mealDays * share,
     mealFractions: MEAL_FRACTIONS,

@@ -208,7 +208,11 @@ test("a leaving sheet: what comes and goes for this hiker, the box, food, fuel, 
   expect(sheet.ahead).toMatchObject([{ name: "Canister country", kind: "rule", rule: "hard-canister" }]);
   expect(Math.abs(sheet.ahead[0]!.fromM - 70_000)).toBeLessThan(100);
   expect(sheet.carries[0]!.fromNode).toBe(result.legs[1]!.fromNode);
-  expect(sheet.food.kg).toBe(result.legs[1]!.hikers[0]!.food.startKg);
+  // The energy is that of all that is carried, the reserve in it: as the bag is filled.
+  const { startKg, eatenKg, menuKcal } = result.legs[1]!.hikers[0]!.food;
+  expect(sheet.food.kg).toBe(startKg);
+  expect(sheet.food.kcal).toBeGreaterThan(menuKcal);
+  expect(sheet.food.kcal).toBeCloseTo((menuKcal * startKg) / eatenKg, 6);
   expect(leavingSheet(plan, result, 2, 0).food.byPost).toBe(true);
   const other = leavingSheet(plan, result, 1, 1);
   expect([other.comes, other.goes]).toEqual([[], []]);

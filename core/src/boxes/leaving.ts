@@ -1,4 +1,5 @@
 /** The leaving sheet of a stop: all that one hiker does there, takes along and meets until the next, in one place. */
+import { carriedKcal } from "../provision/supply.ts";
 import type { RULES, STRETCH_KINDS } from "../plan/ids.ts";
 import type { Plan } from "../plan/schema.ts";
 import { storeOf, type Power } from "../power/power.ts";
@@ -80,7 +81,7 @@ export function leavingSheet(
     comes,
     goes,
     boxes,
-    food: { kg: row.food.startKg, kcal: row.food.menuKcal, byPost: boxes.some(({ foodG }) => foodG > 0) },
+    food: { kg: row.food.startKg, kcal: carriedKcal(row.food), byPost: boxes.some(({ foodG }) => foodG > 0) },
     fuel: {
       openG: row.fuel.openG,
       bought: row.fuel.bought,

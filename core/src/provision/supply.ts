@@ -62,6 +62,11 @@ export interface LegFood {
   proteinG: number | undefined;
 }
 
+/** What all food in a pack holds on leaving, the reserve in it, kcal. */
+export function carriedKcal({ menuKcal, eatenKg, startKg }: LegFood): number {
+  return menuKcal * (eatenKg > 0 ? startKg / eatenKg : 1);
+}
+
 /**
  * What a hiker takes from one block into the next. Kept round: an edit that moves a body by a milligram
  * leaves the blocks after it as they are, and the figures that are given (0.1 kg) never show the rounding.

@@ -5,6 +5,7 @@ import {
   calendarDays,
   legBags,
   shoppingLists,
+  type LegBag,
   type CalendarDay,
   type Hiker,
   type LegResult,
@@ -29,6 +30,8 @@ export interface PaperFacts {
   days: readonly CalendarDay[];
   boxes: readonly PlannedBox[];
   shopping: readonly ShoppingList[];
+  /** What the hiker leaves each stop with, where menus say what it is. */
+  bags: readonly LegBag[];
 }
 
 export interface Wanted {
@@ -53,6 +56,7 @@ export function paperFacts(plan: Plan, result: PlanResult, { who, legs, boxKey }
     boxes: boxesOf(plan, result).filter(
       (box) => isWanted(box.legIndex) && (boxKey === undefined || box.key === boxKey),
     ),
+    bags: bags[who]!,
     shopping: shoppingLists(bags, plan.foods).filter(({ legIndex }) => isWanted(legIndex)),
   };
 }

@@ -2,6 +2,7 @@
 import {
   decisionsOf,
   leavingSheet,
+  type LegBag,
   type LegResult,
   type Plan,
   type PlanResult,
@@ -10,6 +11,7 @@ import {
 } from "@gepack/core";
 import { boxName, stateWords } from "../words/boxes.ts";
 import { checkSentence } from "../words/checks/index.ts";
+import { counted } from "../words/counted.ts";
 import { firstName, spoken, stopName, waterName } from "../words/names.ts";
 import type { Say } from "../words/say.ts";
 import { SPAN_WORDS } from "../words/spans.ts";
@@ -48,6 +50,8 @@ interface On {
   who: number;
   /** Of the stop, where menus say what is bought. */
   shopping: ShoppingList | undefined;
+  /** What this hiker leaves with, food by food, where menus say what it is. */
+  bag: LegBag | undefined;
   say: Say;
 }
 
@@ -58,7 +62,7 @@ const SNOW_M = 500;
 export const LEAVING_CAUTION =
   "A plan, not a forecast. Ask there about weather, water and closures; local rules and land managers come first.";
 
-export function leavingWords({ plan, result, legIndex, who, shopping, say }: On): LeavingWords {
+export function leavingWords({ plan, result, legIndex, who, shopping, bag, say }: On): LeavingWords {
   const hiker = plan.hikers[who]!;
   const sheet = leavingSheet(plan, result, legIndex, who);
   const { leg, fuel, charge } = sheet;
@@ -71,10 +75,10 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
       ticked: true,
     }));
   const sum = (items: readonly SheetPiece[]): number => items.reduce((grams, item) => grams + item.grams, 0);
-  const food: LeavingLine[] = (shopping?.bought ?? []).map(({ food: { id, name }, massG, packs }) => ({
+  const bought: LeavingLine[] = (shopping?.bought ?? []).map(({ food: { id, name }, massG, packs }) => ({
     key: `buy ${shopping!.stopId} ${id}`,
     text: name,
-    ...(packs === undefined ? {} : { small: `${packs} packs` }),
+    ...(packs === undefined ? {} : { small: counted(packs, "pack") }),
     figure: say.g(massG),
     ticked: true,
     of: "food",
@@ -102,8 +106,21 @@ export function leavingWords({ plan, result, legIndex, who, shopping, say }: On)
     },
     {
       name: "Food",
-      figure: `${say.kg(sheet.food.kg)}, ${say.kcal(sheet.food.kcal)}`,
-      lines: sheet.food.byPost ? [{ key: "box", text: "From the box." }, ...food] : food,
+      figure: `${say.kg(bag ? bag.figures.massG / 1000 : sheet.food.kg)}, ${say.kcal(bag ? bag.figures.energyKcal : sheet.food.kcal)}`,
+      lines: [
+        ...(sheet.food.byPost ? [{ key: "box", text: "From the box." }] : []),
+        ...(bag?.items ?? []).map(({ food: { id, name }, massG }): LeavingLine => ({
+          key: `food ${id}`,
+          text: name,
+          figure: say.g(massG),
+          of: "food",
+        })),
+      ],
+    },
+    {
+      name: plan.hikers.length > 1 ? "Buy here, for everyone" : "Buy here",
+      figure: say.g((shopping?.bought ?? []).reduce((grams, { massG }) => grams + massG, 0)),
+      lines: bought,
     },
     { name: "Water and fuel", lines: [...fills, ...burnt] },
     {

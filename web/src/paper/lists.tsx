@@ -16,6 +16,7 @@ import { weekdayDate } from "../units/date.ts";
 import { arrivalWords, boxName, sendWords, TRAVEL_WORDS, wordWords } from "../words/boxes.ts";
 import { CARRIERS_FIRST } from "../words/cautions.ts";
 import { RIDE_WORDS } from "../words/kit.ts";
+import { counted } from "../words/counted.ts";
 import { firstName, stopName } from "../words/names.ts";
 import { itemsOf } from "./boxItems.ts";
 import type { PaperFacts } from "./facts.ts";
@@ -77,7 +78,7 @@ export function ShoppingSheet({ facts, list }: { facts: PaperFacts; list: Shoppi
                 <li key={food.id}>
                   <span>□</span>
                   <span className="text" dir="auto">
-                    {food.name} {packs !== undefined && <span className="small">{packs} packs</span>}
+                    {food.name} {packs !== undefined && <span className="small">{counted(packs, "pack")}</span>}
                   </span>
                   <span>{say.g(massG)}</span>
                 </li>

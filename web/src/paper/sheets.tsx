@@ -236,7 +236,8 @@ export function WaterSheet({ facts, leg }: { facts: PaperFacts; leg: LegResult }
 export function LeavingPaper({ facts, leg }: { facts: PaperFacts; leg: LegResult }) {
   const { plan, result, say, who } = facts;
   const shopping = facts.shopping.find(({ legIndex }) => legIndex === leg.index);
-  const { head, title, summary, parts } = leavingWords({ plan, result, legIndex: leg.index, who, shopping, say });
+  const bag = facts.bags.find(({ legIndex }) => legIndex === leg.index);
+  const { head, title, summary, parts } = leavingWords({ plan, result, legIndex: leg.index, who, shopping, bag, say });
   return (
     <>
       <p className="small">

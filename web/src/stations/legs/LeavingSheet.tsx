@@ -21,7 +21,8 @@ export function LeavingSheet({ plan, result, onClose }: Props) {
   const pantry = buildPantry(plan.foods);
   const bags = plan.hikers.map((_, h) => legBags(plan, result, h, pantry));
   const shopping = shoppingLists(bags, plan.foods).find((one) => one.legIndex === legIndex);
-  const { leg, head, title, summary, parts } = leavingWords({ plan, result, legIndex, who, shopping, say });
+  const bag = bags[who]!.find((one) => one.legIndex === legIndex);
+  const { leg, head, title, summary, parts } = leavingWords({ plan, result, legIndex, who, shopping, bag, say });
   return (
     <SheetFrame
       testId="leaving-sheet"
