@@ -4,6 +4,9 @@ import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { expect, test } from "vitest";
 import writeXlsxFile from "write-excel-file/node";
 import { runs } from "../../../core/test/arbitraryPlan.ts";
+import { foodTableRows, kitTableRows } from "@gepack/core";
+import { csvOf, xlsxOf } from "../exports/sheets.ts";
+import { demo } from "../../test/plans.ts";
 import { fileJobs } from "./fileJobs.ts";
 import { readTable } from "./readTable.ts";
 
@@ -164,4 +167,34 @@ test("lines and tables that an older spreadsheet wrote keep their letters", asyn
   ]);
   const lines = await fileJobs.readKit({ file: windows("Mütze 60 g\nSchlafsack 900 g"), name: "kit.txt", ...made });
   expect(lines.pieces.map(({ name }) => name)).toEqual(["Mütze", "Schlafsack"]);
+});
+
+const without = (row: object, keys: readonly string[]): object =>
+  Object.fromEntries(Object.entries(row).filter(([key]) => !keys.includes(key)));
+
+test("kit and pantry written as CSV and as XLSX come back to the same figures", async () => {
+  const { plan } = demo();
+  const made = { hikerId: "nobody", hikers: plan.hikers, fromStopId: "@start", toStopId: "@finish" };
+  const sheetOf = ([heads, ...rows]: (string | number)[][]) => ({ name: "One", heads: heads!.map(String), rows });
+  const [kit, foods] = [
+    sheetOf(kitTableRows(plan)),
+    sheetOf(foodTableRows(plan.foods.filter(({ parts }) => parts.length === 0))),
+  ];
+  const files = async (of: typeof kit): Promise<[File, File]> => [
+    new File([csvOf(of)], "one.csv"),
+    new File([await xlsxOf([of])], "one.xlsx"),
+  ];
+  for (const file of await files(kit)) {
+    const { pieces, problems } = await fileJobs.readKit({ file, name: file.name, ...made });
+    expect(problems.filter(({ sentence }) => !sentence.includes("already in the list"))).toEqual([]);
+    for (const [i, piece] of plan.kit.entries()) {
+      expect(pieces[i], file.name).toMatchObject(without(piece, ["id", "spans", "modifications", "advice"]));
+    }
+  }
+  for (const file of await files(foods)) {
+    const { foods: read, problems } = await fileJobs.readFoods({ file, name: file.name });
+    expect(problems).toEqual([]);
+    const whole = plan.foods.filter(({ parts }) => parts.length === 0);
+    for (const [i, food] of whole.entries()) expect(read[i], file.name).toMatchObject(without(food, ["id"]));
+  }
 });
