@@ -172,59 +172,6 @@ export const REFERENCES: readonly Reference[] = [
       ),
   },
   {
-    to: "route.alternates",
-    besides: [],
-    onRemove: "clear",
-    links: (plan) =>
-      (["stops", "sources", "camps", "pins", "stretches", "route.closures"] as const).flatMap((list) =>
-        LISTS[list](plan).flatMap((row, i) =>
-          row.alternateId === undefined
-            ? []
-            : [
-                {
-                  place: `${list}[${i}].alternateId`,
-                  id: row.alternateId,
-                  holder: row.name,
-                  point: (id: string | undefined) => {
-                    if (id === undefined) delete row.alternateId;
-                    else row.alternateId = id;
-                  },
-                },
-              ],
-        ),
-      ),
-  },
-  {
-    to: "kit",
-    besides: [],
-    onRemove: "clear",
-    links: (plan) =>
-      plan.devices.flatMap((device, i) =>
-        (["pieceId", "cellsPieceId"] as const)
-          .filter((key) => device[key] !== undefined)
-          .map((key) => optionalLink(`devices[${i}]`, device, key, device.name)),
-      ),
-  },
-  {
-    to: "kit",
-    besides: [],
-    onRemove: "clear",
-    links: (plan) =>
-      plan.decisions.flatMap((choice, i) =>
-        (["pieceIds", "otherwiseIds"] as const).flatMap((key) =>
-          choice[key].map((id, k) => ({
-            place: `decisions[${i}].${key}[${k}]`,
-            id,
-            holder: choice.name,
-            point: (heir) => {
-              const at = choice[key].indexOf(id);
-              if (at >= 0) choice[key].splice(at, 1, ...(heir === undefined ? [] : [heir]));
-            },
-          })),
-        ),
-      ),
-  },
-  {
     to: "kit",
     besides: [],
     onRemove: "clear",
@@ -424,7 +371,6 @@ function pointOrDrop<K extends string, T extends Record<K, string>>(
   };
 }
 
-/** A link that may be missing. */
 /** Of a list of ids: one goes with its row. */
 function idLinks(place: string, ids: string[], holder: string): Link[] {
   return ids.map((id, k) => ({
@@ -438,6 +384,7 @@ function idLinks(place: string, ids: string[], holder: string): Link[] {
   }));
 }
 
+/** A link that may be missing. */
 function optionalLink<Key extends string>(
   place: string,
   row: { [name in Key]?: string | undefined },
