@@ -116,6 +116,7 @@ describe("tables of foods as people keep them", () => {
     expect(lines("Produkt|kJ\nHafer|1.571\nMus|2580,5").foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
     const unsure = "Product|kJ\nOats|1.571";
     expect(lines(unsure).asksSign).toBe(true);
+    expect(lines(unsure).foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
     expect(lines(unsure, { comma: true }).foods[0]!.energyKcal).toBeCloseTo(375.5, 1);
   });
 

@@ -2,7 +2,7 @@
  * Foods out of a table with columns of anybody's: found by their heads, per 100 g, per serving or per pack; energy in
  * kilocalories or kilojoules; either decimal sign. Line by line: what does not read is said and left out.
  */
-import { isAmbiguous, numberBy } from "../units/decimals.ts";
+import { asThousands, isAmbiguous, numberBy } from "../units/decimals.ts";
 import { pantryFoodSchema, type Food } from "../plan/pantrySchema.ts";
 import { KG_PER_LB } from "../units/constants.ts";
 import { onlyFirst, type Problem } from "../units/problem.ts";
@@ -154,9 +154,13 @@ function readRow(
   let asksSign = false;
   const read = (key: FoodColumn, cell: string): number | undefined => {
     if (cell === "") return undefined;
-    const sign = comma ?? commas[columns[key]!];
+    let sign = comma ?? commas[columns[key]!];
     const digits = cell.replace(/[^\d.,+\-−]/g, "");
-    if (sign === undefined && isAmbiguous(digits)) asksSign = true;
+    if (sign === undefined && isAmbiguous(digits)) {
+      asksSign = true;
+      // No food has a kilojoule and a half.
+      if (key === "kJ" || key === "kcal" || key === "total") sign = asThousands(digits);
+    }
     const value = numberBy(digits, sign);
     if (value === undefined) wrong.push(`“${cell.slice(0, 30)}” in column ${key} isn’t a number.`);
     else if (value < 0) wrong.push(`${key} is ${value}; it can’t be negative.`);

@@ -3,7 +3,7 @@
  * in a column of its own or beside the number; lines of totals are passed over, a line with a name alone is the group
  * of those after it. Line by line: what does not read is said and left out. And the kit into a table.
  */
-import { isAmbiguous, numberBy } from "../units/decimals.ts";
+import { asThousands, isAmbiguous, numberBy } from "../units/decimals.ts";
 import { givesOf, guessGives } from "../cover/gives.ts";
 import { ratingsOf } from "../cover/roles.ts";
 import { KG_PER_LB } from "../units/constants.ts";
@@ -200,8 +200,14 @@ export function readKitTable(
       continue;
     }
     const weigh = (key: KitColumn, unit = headUnitOf(key)): number | string => {
-      if (signOf(key) === undefined && isAmbiguous(cell(key))) asksSign = true;
-      return gramsOf(cell(key), cell("unit"), unit, signOf(key));
+      let sign = signOf(key);
+      if (sign === undefined && isAmbiguous(cell(key))) {
+        asksSign = true;
+        // Nobody lists a gram and a quarter.
+        if (/^(g|grams?|)$/i.test(cell("unit") || unit || "") && !/[a-z]/i.test(cell(key)))
+          sign = asThousands(cell(key));
+      }
+      return gramsOf(cell(key), cell("unit"), unit, sign);
     };
     let grams = weigh(own, own === "pounds" ? "lb" : own === "ounces" ? "oz" : undefined);
     // Pounds and ounces of two columns are one mass.

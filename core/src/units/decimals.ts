@@ -37,3 +37,6 @@ export function isAmbiguous(text: string): boolean {
   const values = [...tidyNumbers(text).matchAll(/[\d.,]+/g)].map(([number]) => readNumber(number));
   return values.some((readings) => readings.length > 1);
 }
+
+/** The decimal sign by which a number that two hands would read as two is over a thousand: its own sign parts groups. */
+export const asThousands = (text: string): boolean => !text.includes(",");
