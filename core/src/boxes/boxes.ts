@@ -119,7 +119,9 @@ function boxTo(
   const row = rowOf(plan.boxes, { toStopId: stop.id, fromStopId, bounce });
   const foodFrom = at.box && (at.box.sentDay === undefined ? undefined : stop.foodFromStopId);
   const foodG =
-    at.box && !bounce && foodFrom === fromStopId ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0) : 0;
+    at.box && !bounce && foodFrom === fromStopId
+      ? leaves!.hikers.reduce((sum, { food }) => sum + 1000 * food.startKg, 0)
+      : 0;
   const lines = (row?.lines ?? []).filter((line) => goesIn(plan, line));
   const ownG = lines.reduce((sum, { massG }) => sum + massG, 0);
   const piecesG = pieces.reduce((sum, { massG, quantity }) => sum + massG * quantity, 0);

@@ -111,19 +111,7 @@ export const REFERENCES: readonly Reference[] = [
     onRemove: "clear",
     links: (plan) =>
       plan.stops.flatMap((stop, i) =>
-        stop.foodFromStopId === undefined
-          ? []
-          : [
-              {
-                place: `stops[${i}].foodFromStopId`,
-                id: stop.foodFromStopId,
-                holder: stop.name,
-                point: (id) => {
-                  if (id === undefined) delete stop.foodFromStopId;
-                  else stop.foodFromStopId = id;
-                },
-              },
-            ],
+        stop.foodFromStopId === undefined ? [] : [optionalLink(`stops[${i}]`, stop, "foodFromStopId", stop.name)],
       ),
   },
   {
@@ -133,19 +121,7 @@ export const REFERENCES: readonly Reference[] = [
     links: (plan) =>
       (["stops", "sources", "camps", "pins", "stretches", "route.closures"] as const).flatMap((list) =>
         LISTS[list](plan).flatMap((row, i) =>
-          row.alternateId === undefined
-            ? []
-            : [
-                {
-                  place: `${list}[${i}].alternateId`,
-                  id: row.alternateId,
-                  holder: row.name,
-                  point: (id: string | undefined) => {
-                    if (id === undefined) delete row.alternateId;
-                    else row.alternateId = id;
-                  },
-                },
-              ],
+          row.alternateId === undefined ? [] : [optionalLink(`${list}[${i}]`, row, "alternateId", row.name)],
         ),
       ),
   },

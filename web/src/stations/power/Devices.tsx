@@ -5,16 +5,12 @@ import {
   DEVICE_KINDS,
   deviceSchema,
   isoOfDay,
-  MOST_NAME,
-  pieceSchema,
   USUAL_DEVICES,
-  walkEnds,
   type Device,
   type Plan,
   type Store,
 } from "@gepack/core";
 import { addRow, addRows, editPart, removeRows, setRow } from "../../edit/rows.ts";
-import { edit } from "../../store/document.ts";
 import { shownField } from "../../edit/fields.ts";
 import { FieldNumber } from "../../ui/FieldNumber.tsx";
 import { NumberField } from "../../ui/NumberField.tsx";
@@ -28,6 +24,7 @@ import { firstName, stopName } from "../../words/names.ts";
 import type { ScreenProps } from "../Screen.tsx";
 import { freshId } from "../../store/made.ts";
 import { AddButton } from "../../ui/AddButton.tsx";
+import { SpareSets } from "./SpareSets.tsx";
 
 /** Whoever has no rank stays on, where any has one. */
 const OFF_RANKS = ["", "1", "2", "3", "4", "5", "6"].map((rank) => [rank, rank === "" ? "–" : `${rank}.`] as const);
@@ -190,7 +187,10 @@ function deviceColumns(plan: Plan): Column<Device>[] {
       id: "spares",
       head: "Spare sets",
       right: true,
-      cell: (device) => device.kind === "spare-cells" && <SpareSets plan={plan} device={device} set={set} />,
+      cell: (device) =>
+        device.kind === "spare-cells" && (
+          <SpareSets plan={plan} device={device} onSets={(spareSets) => set(device, "spare sets", { spareSets })} />
+        ),
     },
     {
       id: "lasts",
@@ -260,56 +260,6 @@ function deviceColumns(plan: Plan): Column<Device>[] {
 }
 
 type SetDevice = (device: Device, label: string, fields: Partial<Device>) => void;
-
-/** Spare sets that are a kit item weigh, and are as many as that is. */
-function SpareSets({ plan, device, set }: { plan: Plan; device: Device; set: SetDevice }) {
-  const piece = plan.kit.find(({ id }) => id === device.cellsPieceId);
-  const commit = (sets: number): void =>
-    piece
-      ? void setRow("kit", piece.id, `${piece.name}: quantity`, { quantity: Math.max(1, sets) })
-      : set(device, "spare sets", { spareSets: sets });
-  return (
-    <>
-      <FieldNumber
-        bare
-        className="w-[76px]"
-        path={piece ? "kit.quantity" : "devices.spareSets"}
-        label={`Spare sets of ${device.name}`}
-        value={piece?.quantity ?? device.spareSets}
-        units={plan.trip.units}
-        onCommit={commit}
-      />
-      {!piece && device.spareSets > 0 && (
-        <AddButton list="kit" rows={plan.kit} className="mt-1" onClick={() => weighCells(plan, device)}>
-          Add to kit
-        </AddButton>
-      )}
-    </>
-  );
-}
-
-/** Three cells of the smallest usual size [L]. */
-const SET_G = 35;
-
-function weighCells(plan: Plan, { id: deviceId, name, ownerId, spareSets }: Device): void {
-  const { firstId, lastId } = walkEnds(plan.trip.direction);
-  const piece = pieceSchema.parse({
-    id: freshId(),
-    name: `Spare batteries, ${name}`.slice(0, MOST_NAME),
-    group: "Electronics",
-    massG: SET_G,
-    quantity: spareSets,
-    ownerId,
-    carrierId: ownerId,
-    spans: [{ fromStopId: firstId, toStopId: lastId }],
-  });
-  void edit(`Add ${piece.name} to the kit`, (draft) => {
-    const device = draft.devices.find(({ id }) => id === deviceId);
-    if (!device || device.cellsPieceId !== undefined) return;
-    draft.kit.push(piece);
-    device.cellsPieceId = piece.id;
-  });
-}
 
 function panelColumn(set: SetDevice): Column<Device> {
   return {
