@@ -17,7 +17,7 @@ export interface PlannedBox {
   key: string;
   toStopId: string;
   fromStopId: string | undefined;
-  /** The one that is opened and sent on: see `bounceBoxes`. */
+  /** The one with what is never carried, opened and sent on. */
   bounce: boolean;
   /** The leg that leaves the stop it goes to. */
   legIndex: number;

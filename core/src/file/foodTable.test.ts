@@ -149,4 +149,18 @@ describe("tables of foods as people keep them", () => {
     const several = lines("Food|Qty|Serving g|Total calories\nBar|4|50|1000").foods[0]!;
     expect(several).toMatchObject({ energyKcal: 500, portionG: 50 });
   });
+
+  test("the water in a food is not water to cook it with, and an odd cell beside the figures loses no food", () => {
+    const { foods, problems } = lines(
+      "Food|kcal per 100 g|Water g|keeps, days|Country|meal\nOats|370|8|unlimited|Norway|supper\nNuts|600|4|90|Chile|way",
+    );
+    expect(foods.map(({ name, waterL, keepsDays, meal }) => [name, waterL, keepsDays, meal])).toEqual([
+      ["Oats", 0, 365, "way"],
+      ["Nuts", 0, 90, "way"],
+    ]);
+    expect(problems.map(({ severity, sentence }) => [severity, /unlimited|supper/.exec(sentence)?.[0]])).toEqual([
+      ["note", "unlimited"],
+      ["note", "supper"],
+    ]);
+  });
 });

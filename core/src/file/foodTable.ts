@@ -11,17 +11,18 @@ import { findTable, skippedTotal, TOTAL, type Columns, type FoundTable, type Hea
 /** The first that fits a head names its column. */
 const HEADS = [
   ["total", /total.*(kcal|calor|energ)|(kcal|calor|energ).*total/i],
-  ["quantity", /qty|quantity|count|how many|anzahl|stück|menge|quantité|cantidad|quantità|^#$|^x$/i],
+  ["quantity", /qty|quantity|\bcount\b|how many|anzahl|stück|menge|quantité|cantidad|quantità|^#$|^x$/i],
   ["kJ", /\bkj\b|kilojoule/i],
   ["kcal", /kcal|calor|energ|brennwert|énerg|valeur énerg/i],
-  ["water", /water|wasser|\beau\b|agua|acqua/i],
+  // Water of its own is no water to cook with.
+  ["water", /(cooking|boiling|soaking) water|kochwasser|eau de cuisson/i],
   ["minutes", /minutes|boiling|kochzeit|cuisson/i],
   ["soak", /soak/i],
   ["keeps", /keeps|haltbar/i],
   ["melts", /melts/i],
   ["bulk", /bulk|kg\/L|density/i],
   ["meal", /^meal|mahlzeit|repas|comida|pasto/i],
-  ["eaten", /^eaten|prepared|zubereit/i],
+  ["eaten", /^eaten|zubereit/i],
   ["where", /bought in|sold at/i],
   ["serving", /serving|portion|porción|porzione|ration\b/i],
   ["pack", /\bpack|package|\bnet\b|weight|mass|\bgram|gewicht|poids|peso|packung|paquet|paquete|confezione/i],
@@ -71,6 +72,7 @@ const G_PER_OZ = (1000 * KG_PER_LB) / 16;
 const SODIUM_OF_SALT = 22.99 / 58.44;
 const MOST_ROWS = 5000;
 const MOST_PROBLEMS = 12;
+const MOST_NOTES = 6;
 /** Rows that are no food. */
 const AVERAGE = /^(average|mean|durchschnitt|mittelwert|moyenne|media|promedio|per day|pro tag)\b/i;
 
@@ -94,7 +96,10 @@ export function readFoodTable(
   const { heads, columns, body } = table;
   const problems: Problem[] = [];
   const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
-    if (problems.length < MOST_PROBLEMS) problems.push({ severity, place, sentence });
+    // Notes leave room for what was lost.
+    const isNote = severity === "note";
+    const said = problems.filter((one) => (one.severity === "note") === isNote).length;
+    if (said < (isNote ? MOST_NOTES : MOST_PROBLEMS)) problems.push({ severity, place, sentence });
   };
   const basis = told.basis ?? basisOf(heads);
   const none = { foods: [], basis, heads, columns, problems };
@@ -123,6 +128,7 @@ export function readFoodTable(
     if (typeof found === "string") say(`line ${line}`, found);
     else {
       asksSign ||= found.asksSign;
+      for (const note of found.notes) say(`line ${line}`, note, "note");
       foods.push(pantryFoodSchema.parse({ ...found.food, id: idOf() }));
     }
   }
@@ -146,7 +152,7 @@ function readRow(
   { heads, columns, commas }: FoundTable<FoodColumn>,
   basis: Basis,
   comma: boolean | undefined,
-): { food: Partial<Food>; asksSign: boolean } | string {
+): { food: Partial<Food>; asksSign: boolean; notes: string[] } | string {
   const textOf = (key: FoodColumn): string => (columns[key] === undefined ? "" : (row[columns[key]] ?? "")).trim();
   const name = textOf("name");
   if (name === "") return "This row has no name.";
@@ -178,7 +184,8 @@ function readRow(
   };
   const [portionG, packG] = [grams("serving"), grams("pack")];
   const basisG = basis === "per-100" ? 100 : basis === "per-serving" ? portionG : packG;
-  const [kJ, total, count] = [number("kJ"), number("total"), number("quantity")];
+  const [kJ, total] = [number("kJ"), number("total")];
+  const count = numberBy(textOf("quantity").replace(/[^\d.,]/g, ""), comma);
   const kcal =
     number("kcal") ?? (kJ === undefined ? (total === undefined ? undefined : total / (count || 1)) : kJ / KJ_PER_KCAL);
   const figures = {
@@ -190,11 +197,17 @@ function readRow(
     sodiumMg: sodiumMg(number("sodium"), number("salt")),
     price: number("price"),
   };
-  const besides = FIELDS.flatMap(([key, , field, kind]) => {
-    if (textOf(key) === "") return [];
-    const value = kind === "number" ? number(key) : textOf(key).slice(0, 200);
+  const notes: string[] = [];
+  // What is not of the food itself is no reason to leave it out.
+  const besides = FIELDS.flatMap(([key, head, field, kind]) => {
+    const text = textOf(key);
+    if (text === "") return [];
+    const sign = comma ?? commas[columns[key]!];
+    const value = kind === "number" ? numberBy(text.replace(/[^\d.,+\-−]/g, ""), sign) : text.slice(0, 200);
     const one = pantryFoodSchema.shape[field as keyof typeof pantryFoodSchema.shape].safeParse(value);
-    return one.success ? [[field, one.data] as const] : [];
+    if (one.success && value !== undefined) return [[field, one.data] as const];
+    notes.push(`${name}: “${text.slice(0, 30)}” can’t be read as “${head}”.`);
+    return [];
   });
   if (wrong.length > 0) return `${name}: ${wrong.join(" ")}`;
   if (!basisG) return `${name}: figures per ${basis === "per-pack" ? "pack" : "serving"} need its weight in grams.`;
@@ -214,7 +227,7 @@ function readRow(
     source: "imported table",
     ...Object.fromEntries(besides),
   });
-  if (food.success) return { food: food.data, asksSign };
+  if (food.success) return { food: food.data, asksSign, notes };
   const [issue] = food.error.issues;
   return `${name}: ${String(issue!.path[0])} of 100 g cannot be that (${issue!.message.toLowerCase()}); is the table per 100 g, per serving or per pack?`;
 }

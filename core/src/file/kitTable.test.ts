@@ -208,6 +208,18 @@ describe("tables as people keep them", () => {
     ]);
   });
 
+  test("sums of groups are no items, a price is no weight, a pocket is not at home; notes leave room for what is lost", () => {
+    const { pieces } = read(
+      "item|weight g|total g|total price|status\nSleep||1200||\nQuilt|692||150|\nMap|40||5|left pocket",
+    );
+    expect(pieces.map(({ name, massG, group, spans }) => [name, massG, group, spans.length])).toEqual([
+      ["Quilt", 692, "Sleep", 1],
+      ["Map", 40, "Sleep", 1],
+    ]);
+    const odd = Array.from({ length: 20 }, (_, i) => `Thing ${i}|10|castle`).join("\n");
+    expect(read(`name|g|serves as\n${odd}\nLost|heavy|`).problems.at(-1)).toMatchObject({ severity: "error" });
+  });
+
   test("what a field cannot be is said, and the item is kept", () => {
     const { pieces, problems } = read("name|g|serves as|R\nWidget|900|castle|4\nPad|400|pad|99");
     expect(pieces.map(({ role, padR }) => [role, padR])).toEqual([

@@ -20,7 +20,10 @@ const HEADS = [
   ["unit", /^(weight |mass )?units?$|^einheit$|^unité$|^unità$|^unidad$/i],
   ["pounds", /^(lbs?|pounds?)$/i],
   ["ounces", /^(oz|ounces?)$/i],
-  ["total", /\btotal|gesamt|\bsumm?e\b/i],
+  [
+    "total",
+    /(total|gesamt|summe).*(weight|mass|gewicht|poids|peso|\bg\b|\bkg\b|\boz\b|\blbs?\b)|(weight|mass|gewicht|poids|peso).*(total|gesamt)|gesamtgewicht/i,
+  ],
   ["loadLimit", /carries well|load limit/i],
   ["shared", /shared|gemeinsam|partagé|compartid|condivis/i],
   ["carrier", /carried by|carrier|getragen von/i],
@@ -46,7 +49,7 @@ const HEADS = [
   ["gives", /covers|good for/i],
   [
     "quantity",
-    /qty|quantity|count|how many|pieces|anzahl|stück|menge|quantité|cantidad|quantità|^nombre$|^n$|^#$|^x$/i,
+    /qty|quantity|\bcount\b|how many|pieces|anzahl|stück|menge|quantité|cantidad|quantità|^nombre$|^n$|^#$|^x$/i,
   ],
   ["status", /^status|^carry|^use$|^wo$|^where$|^packed$/i],
   ["worn", /^worn|getragen|porté|puesto|indossat/i],
@@ -100,6 +103,7 @@ export interface NewPieces {
 
 const MOST_ROWS = 2000;
 const MOST_PROBLEMS = 12;
+const MOST_NOTES = 6;
 const MOST_G = 50_000;
 const YES = /^(y|yes|true|1|x|✓|✔|☑|ja|oui|sí|si|worn|consumable|shared|weighed)$/i;
 /** What one cell says of how a piece is taken along. */
@@ -107,7 +111,7 @@ const STATUS: readonly (readonly [RegExp, Partial<Piece>])[] = [
   [/worn|wear|getragen|am körper|porté|puest|indossat/i, { wear: "worn" }],
   [/consum|verbrauch|consomm/i, { wear: "consumable" }],
   [/shared|gemeinsam|partag|compartid|condivis/i, { shared: true }],
-  [/home|shelf|left|zu ?hause|not taken|maison|casa/i, { spans: [] }],
+  [/\bhome\b|shelf|left behind|zu ?hause|not taken|maison|\bcasa\b/i, { spans: [] }],
 ];
 
 /** What has a column of its own and is one cell to one field: how it is written, and how it is read. */
@@ -142,6 +146,8 @@ const FIELDS: readonly (readonly [
   ["notes", "notes", "notes", "text"],
 ];
 
+const WEIGHTS = ["mass", "pounds", "ounces", "total", "listed"] as const;
+
 const hasNameAndMass = ({ name, mass, pounds, ounces, total }: Columns<KitColumn>): boolean =>
   name !== undefined && [mass, pounds, ounces, total].some((column) => column !== undefined);
 
@@ -155,7 +161,10 @@ export function readKitTable(
   const { heads, columns, body, commas } = findTable<KitColumn>(rows, HEADS, hasNameAndMass, mapped);
   const problems: Problem[] = [];
   const say = (place: string, sentence: string, severity: Problem["severity"] = "error"): void => {
-    if (problems.length < MOST_PROBLEMS) problems.push({ severity, place, sentence });
+    // Notes leave room for what was lost.
+    const isNote = severity === "note";
+    const said = problems.filter((one) => (one.severity === "note") === isNote).length;
+    if (said < (isNote ? MOST_NOTES : MOST_PROBLEMS)) problems.push({ severity, place, sentence });
   };
   if (!hasNameAndMass(columns)) {
     say(
@@ -172,6 +181,7 @@ export function readKitTable(
       say(place, `The group “${typed.slice(0, 20)}…” has ${typed.length} letters; it was cut to ${MOST_NAME}.`, "note");
     return typed.slice(0, MOST_NAME);
   };
+  const isOfAll = [columns.mass, columns.pounds, columns.ounces].every((column) => column === undefined);
   const pieces: Piece[] = [];
   let group = "";
   let asksSign = false;
@@ -185,10 +195,8 @@ export function readKitTable(
     const name = columns.quantity === undefined && rest !== undefined ? rest : typed;
     const count = columns.quantity === undefined && times !== undefined ? Number(times) : number("quantity");
     const quantity = count === undefined ? 1 : Math.min(200, Math.max(1, Math.round(count)));
-    // Of one, as it was weighed; of all of them; or as its maker tells it.
-    const own: KitColumn | undefined = (["mass", "pounds", "ounces", "total", "listed"] as const).find(
-      (key) => cell(key) !== "",
-    );
+    // Of one, as it was weighed; of all, where no column has that of one, or sums of groups would be items; or as listed.
+    const own: KitColumn | undefined = WEIGHTS.find((key) => cell(key) !== "" && (key !== "total" || isOfAll));
     if (name === "" && own === undefined) continue;
     if (TOTAL.test(name) || (name === "" && own !== undefined)) {
       say(place, skippedTotal(name || cell(own!)), "note");

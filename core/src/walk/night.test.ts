@@ -160,6 +160,13 @@ test("dinner is cooked at the last water before a dry camp where the rules say s
   // At water it is eaten there; over three hours beyond it, in camp.
   expect(walkOf({ waterKm: [24], more: dine }).parts[0]!.dinnerNode).toBeUndefined();
   expect(walkOf({ waterKm: [11], more: dine }).parts[0]!.dinnerNode).toBeUndefined();
+  // Snow at the tent is water: nothing is eaten before.
+  const snow = { id: "s", name: "Snow", kind: "snow", fromM: 20_000, toM: 30_000 };
+  const onSnow = walkOf({ waterKm: [16, 42], more: { ...dine, stretches: [snow] } }).parts.find(
+    ({ night }) => night === "camp",
+  );
+  expect(onSnow!.endNode).toBeGreaterThan(200);
+  expect(onSnow!.dinnerNode).toBeUndefined();
   // Water an hour and three minutes on costs 66 minutes; dry with 5 L it is 15 + 58, and without dinner's 2 L 15 + 35 + 5.
   const water = { dinnerL: 2, nightL: 2, breakfastL: 1 };
   const ends = (more = {}): number => nightsKm(walkOf({ waterKm: [12.4, 28.2], water, more }))[0]!;

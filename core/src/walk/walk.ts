@@ -164,7 +164,7 @@ export function walkBlock(
     part.detours = stride.detoursBetween(part.startNode, node);
     part.night = night;
     part.endClockH = part.startClockH + part.walkH * clockPerH;
-    if (night === "camp") part.dinnerNode = dinnerNode(stride, part);
+    if (night === "camp") part.dinnerNode = dinnerNode(stride, today, part);
     if (part.dinnerNode !== undefined) part.endClockH += DINNER_H;
     clockH = part.endClockH;
   };
@@ -286,11 +286,11 @@ function arrivalH({ startClockH, walkH }: DayPart, { rides, rideH }: Halt, clock
 }
 
 /** Where dinner is cooked on the way to a camp without water; undefined where it is not. */
-function dinnerNode(stride: Stride, { startNode, endNode, day, endClockH }: DayPart): number | undefined {
+function dinnerNode(stride: Stride, today: Today, { startNode, endNode, day, endClockH }: DayPart): number | undefined {
   const { camps, profile, rules } = stride.ground;
   if (!rules.dinnerAtWater) return undefined;
   const reach = Math.round(CAMP_NEAR_M / profile.cellM);
-  const isWet = camps.wet.lastWithin(endNode - reach, endNode + reach, day) >= 0;
+  const isWet = camps.wet.lastWithin(endNode - reach, endNode + reach, day) >= 0 || stride.hasSnow(today, endNode);
   const filled = isWet ? -1 : camps.wet.lastWithin(startNode + 1, endNode, day);
   return filled >= 0 && dinesBefore(rules, stride.hours(filled, endNode), endClockH) ? filled : undefined;
 }

@@ -133,7 +133,7 @@ const workbook = async (sheets: [name: string, rows: (string | number)[][]][]): 
     ),
   ]);
 
-test("of a workbook the sheet that has the most of what is looked for is read, and another where it is told", async () => {
+test("the likeliest sheet of a workbook is read, another where it is chosen", async () => {
   const file = await workbook([
     ["Read me", [["Name", "Weight"], ["This is my list", ""]]],
     ["Food", [["Food", "kcal per 100 g"], ["Oats", 370]]],

@@ -60,14 +60,12 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
                 left: leftPx,
                 background: `linear-gradient(to top, var(--water) ${100 * passage.chance}%, transparent ${100 * passage.chance}%)`,
               }}
-              title={`${passage.source.name}: ${passage.source.unknown ? "unknown, taken as " : ""}${say.percent(100 * passage.chance)} on ${say.date(passage.date)}`}
+              title={`${passage.source.name}: ${isUnknown(passage) ? "unknown, taken as " : ""}${say.percent(100 * passage.chance)} on ${say.date(passage.date)}`}
               aria-label={`${passage.source.name}, ${say.percent(100 * passage.chance)}`}
               tabIndex={-1}
               onClick={() => onChoose(passage.source.id)}
             >
-              {passage.source.unknown && (
-                <span className="absolute -top-2 left-0 text-xs leading-none text-ink">?</span>
-              )}
+              {isUnknown(passage) && <span className="absolute -top-2 left-0 text-xs leading-none text-ink">?</span>}
             </button>
           ),
         )}
@@ -90,6 +88,9 @@ export const WaterLanes = memo(function WaterLanes(props: Props) {
     </div>
   );
 });
+
+/** Nobody has said whether it runs, nor seen it. */
+const isUnknown = ({ source, seen }: Passage): boolean => source.unknown === true && !seen;
 
 interface Marked {
   passage: Passage;
