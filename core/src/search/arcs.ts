@@ -12,6 +12,7 @@ import { startState } from "../solve/trip.ts";
 import type { Moment } from "../stops/openings.ts";
 import type { Ground } from "../walk/ground.ts";
 import type { Halt } from "../walk/halts.ts";
+import { stateUnderWay, walksOn } from "../walk/walk.ts";
 import { canisterEntry, type SearchNode } from "./nodes.ts";
 
 /** What a way comes to, all hikers and all its legs together. */
@@ -25,6 +26,8 @@ export interface Arc {
   overCanisterL: number;
   menuKcal: number;
   arrives: Moment;
+  /** Come to so early that the rule says to shop and walk on. */
+  walksOn: boolean;
   after: TripState;
 }
 
@@ -72,9 +75,11 @@ export class ArcWalker {
     const block = { firstLeg: first, endLeg: first + haltsBetween.length - 1 };
     const kit = this.kitOf(from, to);
     const input: SettleInput = { ground, block, before, needs, kit, sources: sampledSources };
-    const { walk, supplies, loads, after } = settle(input, this.guess(input, `${from} ${to}`), SETTLE_KG);
+    const { walk, supplies, loads, after: rested } = settle(input, this.guess(input, `${from} ${to}`), SETTLE_KG);
     this.keep(`${from} ${to}`, loads, haltsBetween[0]!.node, haltsBetween.at(-1)!.node);
     const { plan } = laid;
+    const onward = walksOn(ground, block, walk.parts);
+    const after = onward ? { ...rested, walk: stateUnderWay(ground, block, before.walk, walk) } : rested;
     const arc: Arc = {
       kgKm: 0,
       foodDays: 0,
@@ -83,6 +88,7 @@ export class ArcWalker {
       overCanisterL: 0,
       menuKcal: 0,
       arrives: { day: walk.parts.at(-1)!.day, clockH: walk.parts.at(-1)!.endClockH },
+      walksOn: onward,
       after,
     };
     const canisterNode = this.canisterFrom(nodes[from]!.halt.node, nodes[to]!.halt.node, before.walk.day);

@@ -37,6 +37,7 @@ export function searchNodes({ plan, profile }: Laid): SearchNode[] {
     profile,
     fuels: hikers.map(({ stove }) => stove.fuel),
     densities: densitiesOf(plan.resupply),
+    walkOnBeforeH: plan.dayRules.walkOnBeforeH,
   });
   const stops = new Map(plan.stops.map((stop) => [stop.id, stop]));
   const joints = new Set(profile.joints.map(({ node }) => node));

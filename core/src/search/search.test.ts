@@ -96,6 +96,32 @@ function* everyChain(steps: Steps): Generator<{ node: number; by: FoodBy }[]> {
   for (const rest of grow(1)) yield [{ node: 0, by: steps.nodes[0]!.modes[0]! }, ...rest];
 }
 
+const SIX_HOURS = { ownFlatKmh: 4, ownClimbMPerH: 400, hoursFreshH: 6, hoursFitH: 6, breakFraction: 0, startClockH: 8 };
+
+/** Six hours of four kilometres from eight o'clock: 54 km is come to on the third day after an hour and a half. */
+test.each([
+  [undefined, 1],
+  [12, 0],
+  [9, 1],
+] as const)(
+  "a way that comes early (rule: before %s) sleeps %d nights and goes on the same day",
+  (walkOnBeforeH, nights) => {
+    const plan = planOf({
+      hikers: [hikerOf({ schools: { time: "own-pace" }, pace: SIX_HOURS })],
+      stops: [stopOf("town", 54_000, { services: ["shop-full", "bed"], bedPrice: 30, closesH: 20 })],
+      sources: Array.from({ length: 11 }, (_, i) => sourceOf(`w${i}`, (i + 1) * 12_000)),
+      climate: { stations: [stationOf(6, 16)] },
+      dayRules: { loadSlowness: 0, walkOnBeforeH },
+    });
+    const steps = stepsOf({ plan, tracks: [trackNorth({ lengthM: 140_000 })] });
+    const into = steps.step(0, "buy", steps.stateAt(steps.start()), 1, "buy", 1);
+    expect([into.nights, into.waits]).toEqual([nights, 0]);
+    const on = steps.step(1, "buy", into.after, 2, "buy", 1);
+    // 86 km at 24 a day: 18 of them on the third day and the rest on three more, or four days from the fourth on.
+    expect(on.arc.arrives.day - into.arc.arrives.day).toBe(nights === 0 ? 3 : 4);
+  },
+);
+
 describe("against every set there is", () => {
   test("the best chain, and the best of every number of legs, is that of trying them all", () => {
     fc.assert(

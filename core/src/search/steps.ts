@@ -97,13 +97,14 @@ export class Steps {
   private newStep(from: number, by: FoodBy, before: KeyedState, to: number, nextBy: FoodBy, waitNights: number): Step {
     const node = this.nodes[to]!;
     const arc = this.arc(from, by, before, to);
-    const waits = this.waits(node, nextBy, arc.arrives, waitNights);
-    const nights = node.nights + (waits ?? 0);
+    const planned = arc.walksOn ? 0 : node.nights;
+    const waits = this.waits(node, planned, nextBy, arc.arrives, waitNights);
+    const nights = planned + (waits ?? 0);
     const { walk, supply } = arc.after;
     const after =
       waits === undefined || waits === 0
         ? arc.after
-        : { walk: { ...walk, day: walk.day + waits, walkedDays: 0 }, supply };
+        : { walk: { ...walk, day: walk.day + waits, walkedDays: 0, underWay: undefined }, supply };
     const money = this.moneyOut(from, by, arc) + this.moneyIn(node, nights, to === this.nodes.length - 1);
     return { arc, nights, waits: waits ?? 0, money, after: this.stateAt(after), shut: waits === undefined };
   }
@@ -127,19 +128,27 @@ export class Steps {
     const { days, bodyKg, fuelG } = this.grain;
     if (bodyKg === 0) return JSON.stringify([walk, supply]);
     const { restEveryDays } = this.plan.dayRules;
+    const hours = walk.underWay ? Math.round(walk.underWay.usedH) : "";
     const bodies = supply.map((one) => `${Math.round(one.bodyKg / bodyKg)}:${Math.round(one.openFuelG / fuelG)}`);
-    return `${Math.floor(walk.day / days)} ${restEveryDays > 0 ? walk.walkedDays : ""} ${bodies.join(" ")}`;
+    return `${Math.floor(walk.day / days)} ${restEveryDays > 0 ? walk.walkedDays : ""} ${hours} ${bodies.join(" ")}`;
   }
 
   /** Nights of waiting until the door that is wanted opens; undefined where that takes too many, or the house is closed up. */
-  private waits({ stop, nights }: SearchNode, by: FoodBy, arrives: Moment, most: number): number | undefined {
+  private waits(
+    { stop, halt }: SearchNode,
+    nights: number,
+    by: FoodBy,
+    arrives: Moment,
+    most: number,
+  ): number | undefined {
     if (!stop) return 0;
     const house = houseOpening(stop);
     if (!inSeason(house, arrives.day)) return undefined;
     if (by === "visitor") return 0;
     const opening = comesByPost(by) ? postOpening(stop) : house;
     for (let waits = 0; waits <= most; waits++) {
-      const to = { day: arrives.day + nights + waits, clockH: LEAVES_BY_H };
+      const leavesH = nights + waits === 0 ? arrives.clockH + halt.passH : LEAVES_BY_H;
+      const to = { day: arrives.day + nights + waits, clockH: leavesH };
       if (openDuring(opening, { from: arrives, to })) return waits;
     }
     return undefined;

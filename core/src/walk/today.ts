@@ -50,6 +50,8 @@ export interface WalkState {
   fromStop: boolean;
   /** Nights of being used to height. */
   nightsUp: number;
+  /** The stop was passed through: the clock when it is left, and the hours of that day that are gone. */
+  underWay?: { clockH: number; usedH: number } | undefined;
 }
 
 /** Walking hours wanted on the n-th day of the trip, before rules and daylight have their say. */

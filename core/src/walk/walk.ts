@@ -106,6 +106,26 @@ export function walksOn({ halts }: Pick<Ground, "halts">, { endLeg }: Block, par
   return walkOnBeforeH !== undefined && endLeg + 1 < halts.length && zeroDays === 0 && endClockH < walkOnBeforeH;
 }
 
+/** What is handed on by a block whose last stop is walked on from, where the way after it is walked by itself. */
+export function stateUnderWay(
+  { halts }: Pick<Ground, "halts">,
+  { endLeg }: Block,
+  before: WalkState,
+  walk: Walk,
+): WalkState {
+  const { day, endClockH } = walk.parts.at(-1)!;
+  const begun = day === before.day ? before : undefined;
+  let usedH = begun?.underWay?.usedH ?? 0;
+  for (const part of walk.parts) if (part.day === day) usedH += part.walkH;
+  return {
+    day,
+    walkedDays: walk.after.walkedDays - 1,
+    fromStop: begun?.fromStop ?? false,
+    nightsUp: walk.after.nightsUp,
+    underWay: { clockH: endClockH + halts[endLeg]!.passH, usedH },
+  };
+}
+
 /**
  * `loadKg` is the pack of each hiker on every cell, `detours` the water that is fetched off the trail. With `frozen` days
  * keep their ends, and only the hours are worked out again: so a camp that hesitates between two places comes to rest.
@@ -126,8 +146,7 @@ export function walkBlock(
   const parts: DayPart[] = [];
   let { day, walkedDays, nightsUp } = before;
   let today = beginDay(ground, clockPerH, before, halts[block.firstLeg]!.node);
-  let clockH = today.startH;
-  let usedH = 0;
+  let { clockH, usedH } = before.underWay ?? { clockH: today.startH, usedH: 0 };
   /** Hours that the days since the last bed fell short of those wanted; and since water, where the day begins. */
   let owedH = 0;
   let dryH = 0;
