@@ -77,6 +77,13 @@ describe("the hike", () => {
     expect(plan.stops).toHaveLength(34);
   });
 
+  test("fewer than twelve nights without water, by hikers who end a day up to 2.25 h early for it; by one hour more", () => {
+    const dryOf = ({ days }: PlanResult): number => days.filter(({ night, dry }) => night === "camp" && dry).length;
+    expect(dryOf(result)).toBeLessThan(12);
+    const strict = { ...plan, dayRules: { ...plan.dayRules, campWindowH: 1 } };
+    expect(dryOf(computePlan(strict, [track]))).toBeGreaterThan(dryOf(result));
+  });
+
   test("the 52 km dry stretch is the longest, and asks for the largest carry", () => {
     const all = result.legs.flatMap((leg) => leg.hikers[0]!.carries);
     const largest = all.reduce((a, b) => (b.litres > a.litres ? b : a));

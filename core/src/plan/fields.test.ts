@@ -11,7 +11,7 @@ describe("what the schema says of a field", () => {
     ["climate.stations.heightM", { unit: "m", isDistance: false }],
     ["climate.stations.lowC", { min: -80, max: 60, unit: "C" }],
     ["stops.nights", { whole: true, max: 30, defaultValue: 1 }],
-    ["dayRules.campWindowH", { unit: "h", whole: false, defaultValue: 1 }],
+    ["dayRules.campWindowH", { unit: "h", whole: false, defaultValue: 1.5 }],
   ])("%s", (path, said) => expect(numberField(path)).toMatchObject(said));
 
   test("a field that is none throws, naming it", () => {

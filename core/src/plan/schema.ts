@@ -215,7 +215,7 @@ export const dayRulesSchema = z.looseObject({
   darkFraction: fraction().default(0),
   /** `camp` ends at water, a listed camp or another good place, so much before or after its hours do. */
   endRule: z.enum(["hours", "camp"]).default("camp"),
-  campWindowH: amount("h", 0, 5).default(1),
+  campWindowH: amount("h", 0, 5).default(1.5),
   campAheadH: amount("h", 0, 5).default(1.5),
   /** Before a night without water dinner is cooked at the last water of the day, and one walks on after it. */
   dinnerAtWater: z.boolean().default(false),
