@@ -29,6 +29,39 @@ function readPdf(pdf: Buffer): Printed {
   return { pages: pages.length, text, over };
 }
 
+/** Words of letters: what is left of them when one is broken is no word of the whole. */
+const wordsOf = (text: string): Set<string> => new Set(text.match(/\p{L}{2,}/gu));
+
+/** The last line of each page above its number. */
+const feetOf = (text: string): string[] =>
+  text
+    .split("\f")
+    .flatMap((page) =>
+      page
+        .split("\n")
+        .filter((line) => /\D/.test(line.trim()))
+        .slice(-1),
+    )
+    .map((line) => line.trim());
+
+async function savedPage(page: Page): Promise<{ name: string; html: string }> {
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByTestId("papers").getByRole("button", { name: "Save as web page" }).click(),
+  ]);
+  return { name: download.suggestedFilename(), html: readFileSync(await download.path(), "utf8") };
+}
+
+/** The page stands alone, and fits a phone. */
+async function expectNarrow(page: Page, html: string, head: string): Promise<void> {
+  const alone = await page.context().newPage();
+  await alone.setContent(html);
+  await expect(alone.getByRole("heading", { name: head }).first()).toBeVisible();
+  await alone.setViewportSize({ width: 390, height: 844 });
+  expect(await alone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await alone.close();
+}
+
 async function printed(page: Page): Promise<Printed> {
   const papers = page.getByTestId("papers");
   await expect(papers.getByRole("button", { name: "Print" })).toBeEnabled();
@@ -89,18 +122,20 @@ test("the whole booklet: every paper is in it; the page for home stands alone", 
     "Departure day",
   ])
     expect(booklet.text).toContain(head);
+  // On paper of half the size no word is broken, and no head stands alone at the foot of a page.
+  await papers.getByLabel("Size").selectOption("a5");
+  const small = await printed(page);
+  expect(small.over).toEqual([]);
+  const whole = wordsOf(booklet.text);
+  expect([...wordsOf(small.text)].filter((word) => !whole.has(word))).toEqual([]);
+  const heads = new Set(await papers.getByRole("region", { name: "Preview" }).locator("h2, h3").allInnerTexts());
+  expect(feetOf(small.text).filter((line) => heads.has(line))).toEqual([]);
+  const saved = await savedPage(page);
+  expect(saved.name).toBe("corvane-traverse-paper.html");
+  await expectNarrow(page, saved.html, "Departure day");
   await papers.getByRole("button", { name: "For someone at home" }).click();
   await expect(papers.getByRole("region", { name: "Preview" })).not.toContainText("Departure day");
-  const [download] = await Promise.all([
-    page.waitForEvent("download"),
-    papers.getByRole("button", { name: "Save as web page" }).click(),
-  ]);
-  expect(download.suggestedFilename()).toBe("corvane-traverse-paper.html");
-  const home = await page.context().newPage();
-  await home.setContent(readFileSync(await download.path(), "utf8"));
-  await expect(home.getByRole("heading", { name: "Where you are by date" })).toBeVisible();
-  await home.setViewportSize({ width: 390, height: 844 });
-  expect(await home.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await expectNarrow(page, (await savedPage(page)).html, "Where you are by date");
 });
 
 test("an own trail of long and strange names, on the smallest paper: nothing is cut off", async ({ page }) => {

@@ -49,7 +49,7 @@ const HEADS = [
   ["gives", /covers|good for/i],
   [
     "quantity",
-    /qty|quantity|\bcount\b|how many|pieces|anzahl|stück|menge|quantité|cantidad|quantità|^nombre$|^n$|^#$|^x$/i,
+    /qty|quantity|\bcount\b|how many|pieces|anzahl|stück|menge|quantité|cantidad|quantità|aantal|antal|^ilość|^nombre$|^n$|^#$|^x$/i,
   ],
   ["status", /^status|^carry|^use$|^wo$|^where$|^packed$/i],
   ["worn", /^worn|getragen|porté|puesto|indossat/i],
@@ -58,9 +58,9 @@ const HEADS = [
   ["notes", /^notes?$|remark|comment|description|bemerkung|notiz|remarque/i],
   ["owner", /owner|whose|belongs|hiker|besitzer/i],
   ["group", /group|category|categorie|catégorie|categoría|categoria|kategorie|type|section|gruppe/i],
-  ["mass", /weight|mass|gewicht|poids|peso|masse|\bg\b|\boz\b|\bgrams?\b|\bgramm\b|\bkg\b|\blbs?\b/i],
+  ["mass", /weight|\bwt\b|mass|gewicht|poids|peso|masse|\bvikt\b|\bwaga\b|\bg\b|\boz\b|\bgrams?\b|\bgramm\b|\bkg\b|\blbs?\b/i],
   ["volume", /litre|liter|volume|volumen/i],
-  ["name", /name|item|piece|article|artikel|gear|what|gegenstand|bezeichnung|objet|objeto|oggetto|material/i],
+  ["name", /name|item|piece|article|artikel|art[íi]culo|articolo|artigo|gear|kit|equipment|things?|what|gegenstand|ausrüstung|bezeichnung|objet|objeto|oggetto|material|utrustning|przedmiot/i],
 ] as const satisfies Heads<string>;
 export type KitColumn = (typeof HEADS)[number][0];
 export const KIT_COLUMNS: readonly KitColumn[] = HEADS.map(([key]) => key);

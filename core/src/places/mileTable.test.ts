@@ -22,7 +22,7 @@ const MILES = `Mile,Place,Elevation (ft),Type,Note
 describe("what a column means", () => {
   test("by its head, whatever the language, marks and units", () => {
     const german = guessed(KM);
-    expect(german.hasHead).toBe(true);
+    expect(german.headRow).toBe(0);
     expect(german.meanings).toEqual(["along", "name", "kind", "height", "note"]);
     expect(german.rows.map(({ alongM, heightM }) => [alongM, heightM])).toEqual([
       [0, 4],
@@ -38,10 +38,10 @@ describe("what a column means", () => {
   });
 
   test("without a head by the cells: one runs one way, one differs, one repeats", () => {
-    const { hasHead, meanings, rows } = guessed(
+    const { headRow, meanings, rows } = guessed(
       "Mill\t3.5\twater\tseasonal\nFord\t9\tford\t\nStore\t14\ttown\topen daily\nElm\t20\twater\tgood\nOak\t31\twater\tcreek",
     );
-    expect(hasHead).toBe(false);
+    expect(headRow).toBe(-1);
     expect(meanings).toEqual(["name", "along", "kind", "note"]);
     expect(rows.map(({ name }) => name)).toEqual(["Mill", "Ford", "Store", "Elm", "Oak"]);
   });
@@ -92,11 +92,11 @@ test("rows that cannot be read are named with their reason, the rest goes on", (
 
 test("told otherwise it reads otherwise; without a distance it says what is missing", () => {
   const rows = tableRows(MILES);
-  const { hasHead, columns } = guessColumns(rows);
+  const { headRow, columns } = guessColumns(rows);
   const inKm = columns.map((column): TableColumn => (column.meaning === "along" ? { ...column, unit: "km" } : column));
-  expect(readMileTable(rows, { hasHead, columns: inKm }).rows[1]!.alongM).toBeCloseTo(7700, 6);
+  expect(readMileTable(rows, { headRow, columns: inKm }).rows[1]!.alongM).toBeCloseTo(7700, 6);
   const none = columns.map((column): TableColumn => ({ ...column, meaning: "skip" }));
-  expect(readMileTable(rows, { hasHead, columns: none }).unread[0]!.reason).toMatch(/choose one/);
+  expect(readMileTable(rows, { headRow, columns: none }).unread[0]!.reason).toMatch(/choose one/);
 });
 
 test("a formula’s mark is taken off, and nothing that comes throws", () => {

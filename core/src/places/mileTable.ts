@@ -4,7 +4,7 @@
  * reason and the rest goes on. Distances come out in metres from where the table starts, heights in metres.
  */
 import Papa from "papaparse";
-import { delimiterOf } from "../track/csv.ts";
+import { delimiterIn } from "../track/csv.ts";
 import { wordsOf } from "../track/words.ts";
 import { M_PER_FT, M_PER_MI } from "../units/constants.ts";
 import { decimalSigns, numberBy } from "../units/decimals.ts";
@@ -32,8 +32,8 @@ export interface TableColumn {
 }
 
 export interface TableReading {
-  /** The first row names the columns. */
-  hasHead: boolean;
+  /** The row that names the columns, those before it being titles; −1 where none does. */
+  headRow: number;
   columns: TableColumn[];
 }
 
@@ -73,8 +73,7 @@ const MEASURES: Partial<Record<ColumnMeaning, LengthUnit>> = {
 /** Cells of pasted text or a text file, empty rows left out. */
 export function tableRows(text: string): string[][] {
   const whole = text.replace(/^\uFEFF/, "");
-  const head = /^\s*[^\r\n]*/.exec(whole)![0];
-  const { data } = Papa.parse<string[]>(whole, { delimiter: delimiterOf(head), skipEmptyLines: "greedy" });
+  const { data } = Papa.parse<string[]>(whole, { delimiter: delimiterIn(whole), skipEmptyLines: "greedy" });
   // Marks that keep a text from being a formula are none of it.
   return data
     .slice(0, MAX_ROWS + 2)
@@ -147,17 +146,16 @@ const SOME_ROWS = 200;
 /** What each column most likely means. */
 export function guessColumns(rows: readonly (readonly string[])[]): TableReading {
   const width = Math.max(0, ...rows.slice(0, SOME_ROWS).map((row) => row.length));
-  const [first = []] = rows;
-  const numbersIn = (row: readonly string[]): number => row.filter((cell) => numberIn(cell, undefined)).length;
-  const named = first.filter((cell) => meaningOfHead(cell) !== undefined).length;
-  const hasHead = rows.length > 1 && numbersIn(first) === 0 && (named > 0 || numbersIn(rows[1]!) > 0);
-  const body = rows.slice(hasHead ? 1 : 0, SOME_ROWS);
+  const headRow = headRowOf(rows);
+  const first = rows[headRow] ?? [];
+  // Sections stand alone in their row.
+  const body = rows.slice(headRow + 1, SOME_ROWS).filter((row) => row.filter((cell) => cell !== "").length > 1);
   const commas = decimalSigns(body);
   const facts = Array.from({ length: width }, (_, c): ColumnFacts => {
     const cells = body.map((row) => row[c] ?? "").filter((cell) => cell !== "");
     const numbers = cells.flatMap((cell) => numberIn(cell, commas[c])?.value ?? []);
     return {
-      head: hasHead ? (first[c] ?? "") : "",
+      head: first[c] ?? "",
       cells,
       numbers,
       numeric: cells.length === 0 ? 0 : numbers.length / cells.length,
@@ -191,7 +189,21 @@ export function guessColumns(rows: readonly (readonly string[])[]): TableReading
     const usual = inMiles && (meaning === "height" || meaning === "climb") ? "ft" : MEASURES[meaning];
     return { meaning, unit: unitsRead[c] ?? usual ?? "km" };
   });
-  return { hasHead, columns };
+  return { headRow, columns };
+}
+
+/** Titles, dates and remarks may stand before the heads. */
+const MOST_TITLES = 30;
+
+function headRowOf(rows: readonly (readonly string[])[]): number {
+  const numbersIn = (row: readonly string[] = []): number => row.filter((cell) => numberIn(cell, undefined)).length;
+  const filledIn = (row: readonly string[]): number => row.filter((cell) => cell !== "").length;
+  const isHead = (row: readonly string[], least: number): boolean =>
+    numbersIn(row) === 0 && row.filter((cell) => meaningOfHead(cell) !== undefined).length >= least;
+  const [first = [], second] = rows;
+  if (second && filledIn(first) > 1 && numbersIn(first) === 0 && (isHead(first, 1) || numbersIn(second) > 0)) return 0;
+  const found = rows.slice(0, MOST_TITLES).findIndex((row) => isHead(row, 2));
+  return found >= 0 && rows.slice(0, found).every((row) => numbersIn(row) === 0 || filledIn(row) < 2) ? found : -1;
 }
 
 function isMonotonic(numbers: readonly number[]): boolean {
@@ -206,7 +218,7 @@ const HIGHEST_M = 9000;
 const LONGEST_M = 40_000_000;
 
 /** Reads the rows as they are given to be read. Places come in order of their distance. */
-export function readMileTable(rows: readonly (readonly string[])[], { hasHead, columns }: TableReading): MileTable {
+export function readMileTable(rows: readonly (readonly string[])[], { headRow, columns }: TableReading): MileTable {
   const unread: MileTable["unread"] = [];
   const read: MileRow[] = [];
   const column = (meaning: ColumnMeaning): number => columns.findIndex((one) => one.meaning === meaning);
@@ -224,19 +236,18 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
   };
   const text = (row: readonly string[], meaning: ColumnMeaning): string =>
     (row[column(meaning)] ?? "").trim().slice(0, MAX_TEXT);
-  const heads = hasHead ? (rows[0] ?? []) : [];
+  const heads = rows[headRow] ?? [];
   const remarksIn = (row: readonly string[]): string =>
     wordsOf(columns.flatMap(({ meaning }, c) => (meaning === "note" ? [remarkOf(heads[c], row[c])] : []))).description;
   let sumM = 0;
   for (const [i, row] of rows.entries()) {
-    if (hasHead && i === 0) continue;
+    if (i <= headRow || isNoPlace(row, heads)) continue;
     const line = i + 1;
     const say = (reason: string): void => void unread.push({ line, reason });
-    if (line > MAX_ROWS + (hasHead ? 1 : 0)) {
+    if (i > MAX_ROWS + headRow) {
       say(`More than ${MAX_ROWS.toLocaleString("en")} rows, the most that is read.`);
       break;
     }
-    if (row.every((cell) => cell === "")) continue;
     const name = text(row, "name").slice(0, 200);
     const alongM = along >= 0 ? metres(row, "along") : sumM;
     if (next >= 0) sumM += metres(row, "next") ?? 0;
@@ -272,6 +283,15 @@ export function readMileTable(rows: readonly (readonly string[])[], { hasHead, c
   }
   return { rows: read.sort((a, b) => a.alongM - b.alongM), unread };
 }
+
+/** An empty row, heads that are said again, and one that tells the units of its columns. */
+function isNoPlace(row: readonly string[], heads: readonly string[]): boolean {
+  const filled = row.filter((cell) => cell !== "");
+  if (filled.length === 0 || filled.every((cell) => UNIT_ALONE.test(cell))) return true;
+  return filled.length > 1 && row.every((cell, c) => cell === "" || cell.toLowerCase() === heads[c]?.toLowerCase());
+}
+
+const UNIT_ALONE = /^[([]?(?:km|mi|miles?|m|ft|feet|masl|m ?ü\.? ?m\.?)[)\]]?$/i;
 
 /** A column without a head, or one that is called like a place's own fields, is read as a note. */
 function remarkOf(head: string | undefined, cell: string | undefined): [key: string, value: string] {

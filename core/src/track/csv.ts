@@ -17,10 +17,22 @@ const COLUMNS = {
 
 const NAMES = /^(name|title|place|waypoint|label|ort|nom|nombre|nome)$/i;
 
-/** What parts the columns of the head: the commonest of the three. A guess over all rows takes 1,5 for two. */
+/** What parts the columns of the head: the commonest of the four. A guess over all rows takes 1,5 for two. */
 export function delimiterOf(head: string): string {
   const count = (mark: string): number => head.split(mark).length;
-  return [";", "\t", ","].reduce((best, mark) => (count(mark) > count(best) ? mark : best));
+  return [";", "\t", "|", ","].reduce((best, mark) => (count(mark) > count(best) ? mark : best));
+}
+
+const MOST_TITLES = 30;
+
+/** The same of a text whose heads may come after titles: of the first line whose mark the next one has too. */
+export function delimiterIn(text: string): string {
+  const lines = text.trimStart().split(/\r\n?|\n/, MOST_TITLES).filter((line) => line.trim() !== "");
+  for (const [i, line] of lines.entries()) {
+    const mark = delimiterOf(line);
+    if (line.includes(mark) && (lines[i + 1] ?? "").includes(mark)) return mark;
+  }
+  return delimiterOf(lines[0] ?? "");
 }
 
 /** Does a first line name both coordinates? */

@@ -89,13 +89,15 @@ export function repairTracks(tracks: readonly TrackPoints[]): RepairedTrack {
   repairs.gaps = gapsIn(alongM, Math.max(GAP_M, GAP_TIMES * repairs.spacingM));
   repairs.spikedHeights = dropSpikes(heightM);
   const missing = fillMissing(heightM, alongM, repairs.heightless);
-  repairs.missingHeights = missing - repairs.spikedHeights;
+  const hasHeights = missing < n;
+  // Where none are told nothing is filled in: all is flat.
+  repairs.missingHeights = hasHeights ? missing - repairs.spikedHeights : 0;
   return {
     lonDeg: lon.slice(0, n),
     latDeg: lat.slice(0, n),
     heightM,
     alongM,
-    hasHeights: missing < n,
+    hasHeights,
     repairs,
   };
 }

@@ -20,11 +20,12 @@ export function pageCss(size: PaperSize): string {
 export function paperCss(size: PaperSize): string {
   const { columns, card } = PAPER_SIZES[size];
   return `
-.paper { color: #000; background: #fff; font: 9.5pt/1.35 "Gepack Figures", "Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif; font-variant-numeric: tabular-nums; overflow-wrap: anywhere; }
+.paper { color: #000; background: #fff; font: 9.5pt/1.35 "Gepack Figures", "Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif; font-variant-numeric: tabular-nums; overflow-wrap: break-word; }
 .paper * { box-sizing: border-box; }
 .paper .sheet { break-after: page; padding: 0; }
 .paper .sheet:last-child { break-after: auto; }
-.paper h2 { margin: 0 0 1mm; font-size: 14pt; line-height: 1.2; }
+.paper h2 { margin: 0 0 1mm; font-size: 14pt; line-height: 1.2; break-after: avoid; }
+.paper h2 + p, .paper h3 + p { break-after: avoid; }
 .paper h3 { margin: 3mm 0 0.5mm; font-size: 10.5pt; display: flex; justify-content: space-between; gap: 3mm; border-top: 0.5mm solid #000; padding-top: 0.5mm; break-after: avoid; }
 .paper p { margin: 0 0 1.5mm; }
 .paper .small { color: #333; font-size: 8.5pt; }
@@ -64,6 +65,6 @@ export function paperCss(size: PaperSize): string {
   .paper { padding: 3mm; }
   .paper .cards { grid-template-columns: minmax(0, 1fr); }
   .paper .two { columns: 1; }
-  .paper .wide { overflow-x: auto; }
+  .paper .wide, .paper table { display: block; overflow-x: auto; }
 }`;
 }

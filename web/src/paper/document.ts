@@ -22,10 +22,19 @@ export function* paperSheets(
   for (const { sheet, id } of sheets) {
     const kind = runsOn(id) ? "sheet run" : "sheet";
     yield {
-      html: `<section class="${kind}" data-paper-of="${id}">${renderToStaticMarkup(sheet)}</section>`,
+      html: `<section class="${kind}" data-paper-of="${id}">${breakable(renderToStaticMarkup(sheet))}</section>`,
       of: sheets.length,
     };
   }
+}
+
+/** No column is as narrow as to break a word: only what no column could hold may be broken, a sign of markup being one letter. */
+export function breakable(html: string): string {
+  return html.replace(/>[^<]+/g, (text) =>
+    text.replace(/(?:&[^;\s]{1,8};|[^\s\-&]){25,}/gu, (word) =>
+      word.replace(/(?:&[^;]{1,8};|.){20}(?=.)/gu, "$&<wbr>"),
+    ),
+  );
 }
 
 /** A page of its own: no script, nothing fetched. */

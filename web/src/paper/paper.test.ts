@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { arbitraryPlan, runs } from "../../../core/test/arbitraryPlan.ts";
 import { demo, planWith, straightTrack } from "../../test/plans.ts";
 import { pageCss, PAPER_SIZES, type PaperSize } from "./css.ts";
-import { paperHtml, paperSheets } from "./document.ts";
+import { breakable, paperHtml, paperSheets } from "./document.ts";
 import { PAPER_IDS, type PaperId } from "./papers.tsx";
 
 let trip: ReturnType<typeof demo>;
@@ -108,4 +108,14 @@ test("any plan has all its papers, and no figure on them that is none", () => {
     }),
     { numRuns: runs(25) },
   );
+});
+
+test("only a word that no column could hold may be broken; a sign of markup stays whole, and so do tags", () => {
+  const long = "Verylong".repeat(6);
+  const html = `<td class="${long}">Unseparatedwordofletters &amp; ${long}</td>`;
+  expect(breakable(html)).toBe(
+    `<td class="${long}">Unseparatedwordofletters &amp; ${long.slice(0, 20)}<wbr>${long.slice(20, 40)}<wbr>${long.slice(40)}</td>`,
+  );
+  const signs = `<p>${"a".repeat(18)}&#x27;${"b".repeat(9)}</p>`;
+  expect(breakable(signs)).toBe(`<p>${"a".repeat(18)}&#x27;b<wbr>${"b".repeat(8)}</p>`);
 });

@@ -34,23 +34,24 @@ export function TableMapping({ reading, placesOnly }: { reading: TrackFiles; pla
   if (phase.is !== "preview" || !phase.table || !phase.preview.table) return null;
   const { table, preview } = phase;
   const { rows, name } = preview.table!;
-  const { hasHead, columns } = table.reading;
+  const { headRow, columns } = table.reading;
   const { rows: read, unread } = table.found;
   const setColumn = (at: number, fields: Partial<TableColumn>): void =>
     void readAs({
-      reading: { hasHead, columns: columns.map((column, c) => (c === at ? { ...column, ...fields } : column)) },
+      reading: { headRow, columns: columns.map((column, c) => (c === at ? { ...column, ...fields } : column)) },
     });
-  const shown = rows.slice(0, FIRST_ROWS + (hasHead ? 1 : 0));
+  const firstRow = Math.max(0, headRow);
+  const shown = rows.slice(firstRow, firstRow + FIRST_ROWS);
   return (
     <section aria-label="Table of places" className="my-2 text-sm">
       <b>{name}</b>: a table of places. What does each column mean?
       <label className="ml-3 inline-flex items-center gap-1.5">
         <input
           type="checkbox"
-          checked={hasHead}
-          onChange={(event) => void readAs({ reading: { hasHead: event.target.checked, columns } })}
+          checked={headRow >= 0}
+          onChange={(event) => void readAs({ reading: { headRow: event.target.checked ? 0 : -1, columns } })}
         />
-        The first row names the columns
+        {headRow > 0 ? `Row ${headRow + 1} names the columns` : "The first row names the columns"}
       </label>
       <div className="my-2 overflow-x-auto">
         <table className="border-collapse" aria-label="First rows of the table" data-testid="mapping">
@@ -82,7 +83,7 @@ export function TableMapping({ reading, placesOnly }: { reading: TrackFiles; pla
           </thead>
           <tbody>
             {shown.map((row, i) => (
-              <tr key={i} className={i === 0 && hasHead ? "font-bold" : ""}>
+              <tr key={i} className={i === 0 && headRow >= 0 ? "font-bold" : ""}>
                 {columns.map(({ meaning }, c) => (
                   <td
                     key={c}
@@ -97,7 +98,7 @@ export function TableMapping({ reading, placesOnly }: { reading: TrackFiles; pla
         </table>
       </div>
       <p className="my-1">
-        <b className="figure">{read.length}</b> of {rows.length - (hasHead ? 1 : 0)} rows imported.{" "}
+        <b className="figure">{read.length}</b> of {rows.length - 1 - headRow} rows imported.{" "}
       </p>
       {unread.length > 0 && (
         <ul className="my-1 list-none p-0 text-muted" aria-label="Skipped rows">

@@ -45,6 +45,11 @@ test.each([
       ["Mill", "3"],
     ],
   ],
+  [
+    "titles before its columns",
+    "Ridge walk\n\ndraft of May\nname;km\nMill;3,5\n",
+    [["Ridge walk"], ["draft of May"], ["name", "km"], ["Mill", "3,5"]],
+  ],
   ["semicolons in Latin 1", Uint8Array.from([...strToU8("Ort;km\nM"), 0xfc, ...strToU8("hle;3,5\n")]), undefined],
 ])("a text with %s", async (_, text, rows) => {
   const { value } = (await readTable(named(text)))!;

@@ -14,8 +14,9 @@ const MAX_TABLE_BYTES = 20_000_000;
 const MAX_UNPACKED_BYTES = 200_000_000;
 const MAX_CELLS = 2_000_000;
 const HEAD_BYTES = 4000;
-/** So many of the first lines must have more than one column. */
+/** So many lines must have more than one column, from the first that has; those before it are titles. */
 const LINES = 5;
+const MOST_TITLES = 30;
 
 /** Undefined for what is no table. */
 export async function readTable(
@@ -31,8 +32,10 @@ export async function readTable(
     return undefined;
   }
   if (/^[<{[]/.test(text) || namesCoordinates(/^[^\r\n]*/.exec(text)![0])) return undefined;
-  const lines = tableRows(text).slice(0, LINES);
-  if (lines.length === 0 || lines.some((row) => row.length < 2)) return undefined;
+  const rows = tableRows(text);
+  const from = rows.findIndex((row) => row.length > 1);
+  const lines = rows.slice(from, from + LINES);
+  if (from < 0 || from > MOST_TITLES || lines.some((row) => row.length < 2)) return undefined;
   if (file.size > MAX_TABLE_BYTES) return tooLarge(file.size);
   return { value: { name, rows: tableRows(decoded(new Uint8Array(await file.arrayBuffer()))) }, problems: [] };
 }

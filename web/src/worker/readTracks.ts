@@ -8,6 +8,7 @@ import {
   guessSea,
   isFit,
   isPacked,
+  joinPlaces,
   repairTracks,
   partsOfFile,
   proposeChoices,
@@ -29,6 +30,7 @@ import {
   type Waypoint,
 } from "@gepack/core";
 import { tooLargeFile } from "../words/cautions.ts";
+import { counted } from "../words/counted.ts";
 import type { JobControl } from "./control.ts";
 import type { NamedFile } from "./namedFile.ts";
 import { readTable, type TableText } from "./readTable.ts";
@@ -116,7 +118,13 @@ export async function readTracks(
       sentence: `There are ${tables.length} tables; ${tables[0]!.name} was read. Import the others one at a time.`,
     });
   const parts = found.flatMap(partsOfFile).map((part): PartPreview => ({ ...part, ...shapeOf(part.track) }));
-  const waypoints = found.flatMap((one) => one.waypoints);
+  const { places: waypoints, again } = joinPlaces(found.map((one) => one.waypoints));
+  if (again > 0)
+    problems.push({
+      severity: "note",
+      place: "places",
+      sentence: `${counted(again, "place is", "places are")} in more than one file; each is taken once.`,
+    });
   const read = {
     // One of several tracks is not named like the whole.
     name: parts.length === 1 && parts[0]!.track.name !== "" ? parts[0]!.track.name : files[0]!.name,
