@@ -71,25 +71,35 @@ export async function build() {
 export const CHROMIUM = "/usr/bin/chromium";
 export const CHROMIUM_ARGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"];
 
-/** Debian's Chromium, for the tests of the real interface. */
-export const chromium = () => debian("Chromium", "chromium", CHROMIUM);
+const BROWSER = ["chromium", CHROMIUM];
+/** Of PDF files, tracks, workbooks and calendars: what the tests hand their files to. */
+const READERS = [
+  ["poppler-utils", "/usr/bin/pdftotext"],
+  ["gpsbabel", "/usr/bin/gpsbabel"],
+  ["xlsx2csv", "/usr/bin/xlsx2csv"],
+  ["python3-icalendar", "/usr/lib/python3/dist-packages/icalendar/__init__.py"],
+];
 
-/** Reads the PDF files that the tests print. */
-export const poppler = () => debian("A reader of PDF files", "poppler-utils", "/usr/bin/pdftotext");
+/** Debian's Chromium, for whatever needs the real interface. */
+export const chromium = () => debian([BROWSER]);
 
-async function debian(what, name, path) {
-  if (existsSync(path)) return;
+/** All that the tests need of Debian's packages. */
+export const testTools = () => debian([BROWSER, ...READERS]);
+
+/** Packages by name and by a file that each brings: those that are missing are installed, in one go. */
+async function debian(packages) {
+  const missing = packages.filter(([, path]) => !existsSync(path)).map(([name]) => name);
+  if (missing.length === 0) return;
+  const names = missing.join(" ");
   if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) {
-    console.error(
-      `${what} is missing. Install it (Debian: apt-get install ${name}) so that ${path} exists, then run this again.`,
-    );
+    console.error(`Missing: ${names}. Install it (Debian: apt-get install ${names}), then run this again.`);
     process.exit(1);
   }
-  console.log(`Installing ${name} (once)…`);
+  console.log(`Installing ${names} (once)…`);
   const wait = ["-o", "DPkg::Lock::Timeout=300", "-q"];
   const env = { DEBIAN_FRONTEND: "noninteractive" };
   await must("apt-get", ["update", ...wait], { env, stdio: ["ignore", "ignore", "inherit"] });
-  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, name], {
+  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, ...missing], {
     env,
     stdio: ["ignore", "ignore", "inherit"],
   });

@@ -2,14 +2,13 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { check } from "./check.mjs";
-import { build, chromium, install, poppler, ROOT, run } from "./lib.mjs";
+import { build, install, ROOT, run, testTools } from "./lib.mjs";
 
 const SEED = process.env.SEED ?? "20261129";
 const REPORTS = join(ROOT, "test-results");
 
 await install();
-await chromium();
-await poppler();
+await testTools();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
 
