@@ -123,8 +123,6 @@ const plan = {
       stove: { fuel: "none", boilsPerDay: 0, boilL: 0 },
     },
   ],
-  // They would rather end a day early, or lengthen the one before, than carry dinner's water into the desert.
-  dayRules: { campWindowH: 2.25 },
   route: {
     alternates: [
       {

@@ -169,13 +169,14 @@ export function snowDays({ snow, profile }: { snow: Snow; profile: Profile }): S
   const anchors = Math.max(1, Math.ceil((cellCount * cellM) / ANCHOR_M));
   const cellsPerAnchor = cellCount / anchors;
   const known = new Map<number, Float64Array>();
+  const seasons = snow.years.map((years) => years.map((year) => seasonOf(year, firstDay(snow))));
   /** Two days for every level, in the season's order. */
   const lookUp = (anchor: number, band: number): Float64Array => {
     const key = anchor * snow.bands + band;
     let days = known.get(key);
     if (!days) {
       const node = Math.min(cellCount, Math.round(anchor * cellsPerAnchor));
-      known.set(key, (days = levelDays(snow, walkedOf(profile, node), band)));
+      known.set(key, (days = levelDays(seasons, stationWeights(snow.season, walkedOf(profile, node)), band)));
     }
     return days;
   };
@@ -209,20 +210,43 @@ function firstDay({ south }: Snow): number {
   return (244 + (south ? 183 : 0)) % DAYS;
 }
 
+/** A year from its season's first day on, and the days between which it has snow at all. */
+interface SnowSeason {
+  cover: Float32Array;
+  waterMm: Float32Array;
+  from: number;
+  to: number;
+}
+
+function seasonOf({ cover, waterMm }: SnowYear, first: number): SnowSeason {
+  const turned = (year: Float32Array): Float32Array => {
+    const season = new Float32Array(DAYS);
+    season.set(year.subarray(first));
+    season.set(year.subarray(0, first), DAYS - first);
+    return season;
+  };
+  const season = { cover: turned(cover), waterMm: turned(waterMm), from: 0, to: DAYS };
+  const isBare = (day: number): boolean => season.cover[day] === 0 && season.waterMm[day] === 0;
+  while (season.to > 0 && isBare(season.to - 1)) season.to--;
+  while (season.from < season.to && isBare(season.from)) season.from++;
+  return season;
+}
+
 /** For every level the first day of the season on which so much is covered, and the day after the last. */
-function levelDays(snow: Snow, walkedM: WalkedM, band: number): Float64Array {
-  const weights = stationWeights(snow.season, walkedM);
+function levelDays(
+  seasons: readonly (readonly SnowSeason[])[],
+  weights: Float64Array,
+  band: number,
+): Float64Array {
   const cover = new Float64Array(DAYS);
   const water = new Float64Array(DAYS);
-  const first = firstDay(snow);
-  for (const [s, years] of snow.years.entries()) {
-    const year = years[Math.min(snow.bands - 1, band)]!;
-    if (year === BARE) continue;
+  for (const [s, bands] of seasons.entries()) {
+    const season = bands[Math.min(bands.length - 1, band)]!;
     const weight = weights[s]!;
-    for (let day = 0, i = DAYS - first; day < DAYS; day++, i++) {
-      if (i === DAYS) i = 0;
-      cover[i] = cover[i]! + weight * year.cover[day]!;
-      water[i] = water[i]! + weight * year.waterMm[day]!;
+    const { to } = season;
+    for (let i = season.from; i < to; i++) {
+      cover[i] = cover[i]! + weight * season.cover[i]!;
+      water[i] = water[i]! + weight * season.waterMm[i]!;
     }
   }
   let peak = 0;

@@ -11,6 +11,8 @@ import type { Today } from "./today.ts";
 
 /** How far beyond the day's end a stretch without camping is walked out of. */
 const MOST_OVERTIME_H = 3;
+/** A day is not left before so much of its hours is walked: a short one is not made half as short for water. */
+const MOST_EARLY = 1 / 3;
 
 /** Minutes that a night costs: all of it is judgement [L]. */
 const COST = {
@@ -181,7 +183,7 @@ function furtherNode(stride: Stride, { startNode, endNode, stopNode }: Evening, 
 function candidates(stride: Stride, today: Today, evening: Evening, endH: number, farNode: number): number[] {
   const { camps, rules } = stride.ground;
   const { startNode, endNode, stopNode, stopAllowed } = evening;
-  const windowH = Math.min(rules.campWindowH, endH / 2);
+  const windowH = Math.min(rules.campWindowH, endH * MOST_EARLY);
   const earliest = backBy(stride, startNode, endNode, windowH);
   const latest = Math.min(farNode, stopNode - 1);
   const nodes = new Set<number>();
