@@ -2,7 +2,7 @@
 import type { Browser } from "@playwright/test";
 
 export const ROOT: string;
-export const CHROMIUM: string;
+export function chromiumPath(): string;
 export const CHROMIUM_ARGS: string[];
 export function served(port: number, root?: string): Promise<{ url: string; stop: () => void }>;
 export function browse(): Promise<Browser>;

@@ -68,10 +68,10 @@ export async function build() {
   await must("node", ["scripts/build.mjs"]);
 }
 
-export const CHROMIUM = "/usr/bin/chromium";
 export const CHROMIUM_ARGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--disable-background-networking"];
 
-const BROWSER = ["chromium", CHROMIUM];
+/** By package, a file that it brings, and another that does as well where the package cannot be had. */
+const BROWSER = ["chromium-headless-shell", "/usr/bin/chromium-headless-shell", "/usr/bin/chromium"];
 /** Of PDF files, tracks, workbooks and calendars: what the tests hand their files to. */
 const READERS = [
   ["poppler-utils", "/usr/bin/pdftotext"],
@@ -80,29 +80,38 @@ const READERS = [
   ["python3-icalendar", "/usr/lib/python3/dist-packages/icalendar/__init__.py"],
 ];
 
-/** Debian's Chromium, for whatever needs the real interface. */
+/** Debian's Chromium without a window, which opens a page in two thirds of the time; else the whole one. */
+export function chromiumPath() {
+  const [, shell, whole] = BROWSER;
+  return existsSync(shell) ? shell : whole;
+}
+
+/** For whatever needs the real interface. */
 export const chromium = () => debian([BROWSER]);
 
 /** All that the tests need of Debian's packages. */
 export const testTools = () => debian([BROWSER, ...READERS]);
 
-/** Packages by name and by a file that each brings: those that are missing are installed, in one go. */
+/** Those packages that are missing are installed, in one go. */
 async function debian(packages) {
-  const missing = packages.filter(([, path]) => !existsSync(path)).map(([name]) => name);
+  const missing = packages.filter(([, path]) => !existsSync(path));
   if (missing.length === 0) return;
-  const names = missing.join(" ");
-  if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) {
-    console.error(`Missing: ${names}. Install it (Debian: apt-get install ${names}), then run this again.`);
-    process.exit(1);
-  }
-  console.log(`Installing ${names} (once)…`);
+  const names = missing.map(([name]) => name);
+  console.log(`Installing ${names.join(" ")} (once)…`);
+  if (await aptInstall(names)) return;
+  const needed = missing.filter(([, , instead]) => instead === undefined || !existsSync(instead)).map(([name]) => name);
+  if (needed.length === 0) return;
+  console.error(`Install these packages of Debian (apt-get install ${needed.join(" ")}), then run this again.`);
+  process.exit(1);
+}
+
+/** Answers whether all of them are there now. */
+async function aptInstall(names) {
+  if (process.getuid?.() !== 0 || !existsSync("/usr/bin/apt-get")) return false;
   const wait = ["-o", "DPkg::Lock::Timeout=300", "-q"];
-  const env = { DEBIAN_FRONTEND: "noninteractive" };
-  await must("apt-get", ["update", ...wait], { env, stdio: ["ignore", "ignore", "inherit"] });
-  await must("apt-get", ["install", "-y", "--no-install-recommends", ...wait, ...missing], {
-    env,
-    stdio: ["ignore", "ignore", "inherit"],
-  });
+  const options = { env: { DEBIAN_FRONTEND: "noninteractive" }, stdio: ["ignore", "ignore", "inherit"] };
+  if ((await run("apt-get", ["update", ...wait], options)) !== 0) return false;
+  return (await run("apt-get", ["install", "-y", "--no-install-recommends", ...wait, ...names], options)) === 0;
 }
 
 /** Serves the build, or a copy of it elsewhere, on a port of its own until `stop`. */
@@ -123,7 +132,7 @@ export async function served(port, root = ROOT) {
 export async function browse() {
   const { chromium: playwright } = await import("@playwright/test");
   return playwright.launch({
-    executablePath: CHROMIUM,
+    executablePath: chromiumPath(),
     args: CHROMIUM_ARGS,
   });
 }

@@ -18,7 +18,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type Browser, type BrowserContext, type Page } from "@playwright/test";
 import { seededRandom } from "../../demo/generate/random.ts";
-import { browse, CHROMIUM, CHROMIUM_ARGS, ROOT, served } from "../../scripts/lib.mjs";
+import { browse, chromiumPath, CHROMIUM_ARGS, ROOT, served } from "../../scripts/lib.mjs";
 import { fullDisk } from "./fullDisk.ts";
 import { KEPT, openKit, readMass, setMass, station } from "./kitPage.ts";
 import { drawFrom, type Report, type Strength } from "./report.ts";
@@ -79,7 +79,7 @@ async function start(folder: string): Promise<Started> {
     "about:blank",
   ];
   rmSync(join(folder, "DevToolsActivePort"), { force: true });
-  const child = spawn(CHROMIUM, args, { stdio: "ignore", detached: true });
+  const child = spawn(chromiumPath(), args, { stdio: "ignore", detached: true });
   const gone = new Promise<void>((resolve) => child.once("exit", () => resolve()));
   const port = await debuggingPort(folder, child);
   const browser = await chromium.connectOverCDP(`http://127.0.0.1:${port}`);

@@ -2,7 +2,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type BrowserContext, type Page } from "@playwright/test";
-import { CHROMIUM, CHROMIUM_ARGS, ROOT } from "../../scripts/lib.mjs";
+import { chromiumPath, CHROMIUM_ARGS, ROOT } from "../../scripts/lib.mjs";
 import { KEPT, openKit, readMass, setMass, station } from "./kitPage.ts";
 import type { Report } from "./report.ts";
 import { smallDisk, type SmallDisk } from "./smallDisk.ts";
@@ -98,7 +98,7 @@ export async function fullDisk(url: string): Promise<Report> {
     const disk = smallDisk();
     ({ real } = disk);
     // A profile each: a browser that once met a full disk goes on in ways of its own.
-    const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS, baseURL: url };
+    const options = { executablePath: chromiumPath(), args: CHROMIUM_ARGS, baseURL: url };
     const context = await chromium.launchPersistentContext(disk.folder, options);
     context.setDefaultTimeout(PATIENCE_MS);
     try {

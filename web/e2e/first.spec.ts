@@ -42,4 +42,6 @@ for (const { units, width, height, kmPer, mPer, kgPer } of SIZES)
       await page.getByRole("link", { name: "Show my plan" }).click();
       await expect(page.locator("#leg-row-0")).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+      // What is red is of the hike itself, never a gap of its file.
+      expect(await page.locator("[data-severity=blocker]").allInnerTexts()).toEqual([]);
     });

@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { chromiumPath } from "../../scripts/lib.mjs";
 
 const PORT = 4398;
 
@@ -21,7 +22,7 @@ export default defineConfig({
     // It fetches every part on the first visit; the tests that are about it let it.
     serviceWorkers: "block",
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: chromiumPath(),
       args: [
         "--no-sandbox",
         "--disable-gpu",

@@ -1,5 +1,5 @@
 /** The columns of the legs: a figure that can be asked why stands in one of them. */
-import type { Explained, Hiker, LegHiker, LegResult, Plan, PlanResult } from "@gepack/core";
+import type { Check, Explained, Hiker, LegHiker, LegResult, Plan, PlanResult } from "@gepack/core";
 import type { ReactNode } from "react";
 import { select } from "../../store/selection.ts";
 import type { Column } from "../../ui/Table.tsx";
@@ -161,12 +161,20 @@ function Marks({ leg, hikerId, result }: { leg: LegResult; hikerId: string; resu
       check.legIndex === leg.index &&
       (check.hikerId === undefined || check.hikerId === hikerId),
   );
-  const marks = [...new Map(checks.map((check) => [checkMark(check), check.severity])).entries()];
+  // What blocks comes first, and gives its colour to a word that is said of both.
+  const isBlocker = ({ severity }: Check): boolean => severity === "blocker";
+  const told = new Map<string, Check["severity"]>();
+  for (const check of [...checks.filter(isBlocker), ...checks.filter((one) => !isBlocker(one))]) {
+    const word = checkMark(check);
+    if (!told.has(word)) told.set(word, check.severity);
+  }
+  const marks = [...told];
   return (
     <span className="whitespace-nowrap">
       {marks.slice(0, MOST_MARKS).map(([word, severity]) => (
         <span
           key={word}
+          data-severity={severity}
           className={`mr-1 rounded border px-1 text-xs font-semibold ${severity === "blocker" ? "border-danger text-danger" : "border-caution text-caution"}`}
         >
           {word}
