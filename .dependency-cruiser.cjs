@@ -17,6 +17,7 @@ const STAGES = [
   "bag",
   "water",
   "stops",
+  "figures",
   "cover",
   "boxes",
   "checks",

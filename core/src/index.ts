@@ -153,6 +153,7 @@ export {
   type TableReading,
 } from "./places/mileTable.ts";
 export { namesCoordinates } from "./track/csv.ts";
+export { packTotals, tripTotals, type PackFigures, type TripTotals } from "./figures/headline.ts";
 export { joinPlaces } from "./places/same.ts";
 export { comparePlaces, type FoundPlace, type KnownPlace, type PlaceComparison } from "./places/compare.ts";
 export { coarseTrack, type CoarseRow, type CoarseTrack } from "./track/coarse.ts";

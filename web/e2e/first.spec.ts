@@ -10,6 +10,8 @@ const SIZES = [
 /** Metres of the confirmed climb against the drawn one: the profile smooths what feet do not notice. */
 const CLIMB_FRACTION = 0.1;
 
+const OF_THE_KIT = ["cold", "bottles"];
+
 const numberIn = (text: string, pattern: RegExp): number => Number(pattern.exec(text)![1]!.replaceAll(",", ""));
 const answerOf = (page: Page) => page.getByTestId("first-answer");
 
@@ -42,6 +44,7 @@ for (const { units, width, height, kmPer, mPer, kgPer } of SIZES)
       await page.getByRole("link", { name: "Show my plan" }).click();
       await expect(page.locator("#leg-row-0")).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
-      // What is red is of the hike itself, never a gap of its file.
-      expect(await page.locator("[data-severity=blocker]").allInnerTexts()).toEqual([]);
+      // What is red is that the usual kit does not do for this hike, never a gap of its file.
+      const red = new Set(await page.locator("[data-severity=blocker]").allInnerTexts());
+      expect([...red].filter((word) => !OF_THE_KIT.includes(word))).toEqual([]);
     });

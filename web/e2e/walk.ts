@@ -98,8 +98,7 @@ async function walk({ seed, share }: WalkChoice): Promise<Walked> {
     for (let quiet = 0; quiet < 2;) {
       await wait(15);
       // What is still computed may end in an edit of its own.
-      const isRunning =
-        document.querySelector("main [role=progressbar]") !== null && performance.now() - began < LONGEST_RUN_MS;
+      const isRunning = document.querySelector("main progress") !== null && performance.now() - began < LONGEST_RUN_MS;
       quiet = gepack.isBusy() || isRunning ? 0 : quiet + 1;
       if (performance.now() - began > SLOWEST_MS) return void walked.faults.push("an edit does not come to its end");
     }

@@ -4,6 +4,7 @@
  * camp near water upsets that by a day, the answer meets the date and may not be the very least. None where the most that
  * is allowed does not.
  */
+import { packTotals } from "../figures/headline.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 import { dayNumber, isoOfDay } from "../units/day.ts";
@@ -103,15 +104,11 @@ function firstThatMeets(
     const result = compute(changed(plan, change));
     const comes = comesOn(result, goal);
     if (comes <= goal.date) {
-      best = { kind, by, comes, heaviestKg: heaviest(result), change };
+      best = { kind, by, comes, heaviestKg: packTotals(plan, result).party.heaviestKg, change };
       high = middle;
     } else low = middle + 1;
   }
   return best ?? none;
-}
-
-function heaviest({ legs }: Pick<PlanFigures, "legs">): number {
-  return Math.max(...legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg)));
 }
 
 /** Another season walks other days: earlier by as many days as one is late, and by those again that it still is. */
@@ -121,7 +118,8 @@ function earlierStart(plan: Plan, goal: Goal, late: number, compute: Compute): F
     const change = { startDate: isoOfDay(start - by) };
     const result = compute(changed(plan, change));
     const comes = comesOn(result, goal);
-    if (comes <= goal.date) return { kind: "start", by, comes, heaviestKg: heaviest(result), change };
+    if (comes <= goal.date)
+      return { kind: "start", by, comes, heaviestKg: packTotals(plan, result).party.heaviestKg, change };
     by += dayNumber(comes)! - dayNumber(goal.date)!;
   }
   return { kind: "start", by: MOST_DAYS_EARLIER, comes: undefined, heaviestKg: undefined, change: {} };

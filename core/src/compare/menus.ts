@@ -1,22 +1,19 @@
 /** The same hike with each menu eaten on every day: what each would mean, by the true model. */
 import { legBags } from "../bag/legBag.ts";
+import { packTotals, type PackFigures } from "../figures/headline.ts";
 import { buildPantry } from "../food/figures.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { TripFigures } from "../result/result.ts";
 
-export interface MenuOnHike {
+/** Of the hiker. */
+export interface MenuOnHike extends Pick<PackFigures, "foodKg" | "fuelKg" | "heaviestKg" | "kgKm"> {
   menuId: string;
-  /** Of the hiker, out of all bags: kilograms eaten, litres of the fullest bag. */
-  foodKg: number;
+  /** Litres of the fullest bag. */
   mostL: number;
-  fuelKg: number;
   /** Water for the camps, carried to them. */
   campL: number;
   /** Of what was in the bags. */
   money: number;
-  /** The pack at its heaviest, and carried over the hike. */
-  heaviestKg: number;
-  kgKm: number;
 }
 
 /** One at a time, so that whoever asks can stop between them. Menus of cold days, legs and dates are left out of it. */
@@ -35,17 +32,16 @@ export function* compareMenus(
     const all = { ...plan, hikers };
     const result = compute(all);
     const rows = result.legs.map((leg) => leg.hikers[who]!);
-    const sum = (of: (row: (typeof rows)[number], leg: number) => number): number =>
-      rows.reduce((total, row, leg) => total + of(row, leg), 0);
+    const { foodKg, fuelKg, heaviestKg, kgKm } = packTotals(all, result).hikers[who]!;
     yield {
       menuId,
-      foodKg: sum(({ food }) => food.eatenKg),
+      foodKg,
       mostL: Math.max(0, ...rows.map(({ food }) => food.startKg / food.bulkKgPerL)),
-      fuelKg: sum(({ fuel }) => fuel.needG) / 1000,
-      campL: sum(({ carries }) => carries.reduce((litres, { campL }) => litres + campL, 0)),
+      fuelKg,
+      campL: rows.flatMap(({ carries }) => carries).reduce((litres, { campL }) => litres + campL, 0),
       money: legBags(all, result, who, pantry).reduce((total, { figures }) => total + figures.price, 0),
-      heaviestKg: Math.max(0, ...rows.map(({ heaviestKg }) => heaviestKg)),
-      kgKm: sum(({ meanKg }, leg) => (meanKg * result.legs[leg]!.distanceM) / 1000),
+      heaviestKg,
+      kgKm,
     };
   }
 }

@@ -1,4 +1,5 @@
 /** The same hike by every school of a question: how much does the choice matter? */
+import { packTotals } from "../figures/headline.ts";
 import { models, type Question } from "../models/index.ts";
 import type { Hiker, Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
@@ -70,11 +71,10 @@ export function figuresOf(
   const who = plan.hikers.findIndex((hiker) => hiker.id === hikerId);
   const rows = result.legs.map((leg) => leg.hikers[who]!);
   const total = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
-  const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b), 0);
   // A day that passes through a stop has two parts, and one need.
   const energies = [...new Map(result.days.map((day) => [day.date, day.energyKcal[who]!])).values()];
   const carries = rows.flatMap((row) => row.carries);
-  const heaviestKg = most(rows.map((row) => row.heaviestKg));
+  const { foodKg, fuelKg, heaviestKg, heaviestLeg, mostWaterL } = packTotals(plan, result).hikers[who]!;
   const walkH = total(carries.map((carry) => carry.walkH));
   return {
     question,
@@ -82,12 +82,12 @@ export function figuresOf(
     walkDays: result.walkDays,
     finishDate: result.finishDate,
     kcalPerDay: total(energies) / energies.length,
-    foodKg: total(rows.map((row) => row.food.startKg - row.food.forLaterKg)),
+    foodKg,
     litresPerHour: walkH > 0 ? total(carries.map((carry) => carry.walkingL)) / walkH : 0,
-    largestCarryL: most(carries.map((carry) => carry.litres)),
-    fuelKg: total(rows.map((row) => row.fuel.needG)) / 1000,
+    largestCarryL: mostWaterL,
+    fuelKg,
     heaviestKg,
-    heaviestLeg: rows.findIndex((row) => row.heaviestKg === heaviestKg),
+    heaviestLeg,
     finishBodyKg: result.finish[who]!.body.bodyKg,
   };
 }

@@ -1,4 +1,5 @@
 /** The same hike with other first days: what each would mean, by the true model. */
+import { packTotals } from "../figures/headline.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { Check } from "../checks/index.ts";
 import type { PlanFigures } from "../result/result.ts";
@@ -37,15 +38,16 @@ export function* sweepStarts(
   dates: readonly string[],
   compute: (plan: Plan) => Computed,
 ): Generator<StartFigures> {
-  for (const startDate of dates) yield startFigures(startDate, compute({ ...plan, trip: { ...plan.trip, startDate } }));
+  for (const startDate of dates)
+    yield startFigures(plan, startDate, compute({ ...plan, trip: { ...plan.trip, startDate } }));
 }
 
-function startFigures(startDate: string, { legs, finishDate, checks }: Computed): StartFigures {
+function startFigures(plan: Plan, startDate: string, { legs, finishDate, checks }: Computed): StartFigures {
   const most = (values: readonly number[]): number => Math.max(0, ...values);
   return {
     startDate,
     finishDate,
-    heaviestKg: most(legs.flatMap((leg) => leg.hikers.map((hiker) => hiker.heaviestKg))),
+    heaviestKg: packTotals(plan, { legs }).party.heaviestKg,
     snowM: legs.reduce((sum, leg) => sum + leg.snowM, 0),
     coldNightC: Math.min(...legs.map((leg) => leg.coldNightC)),
     hotDayC: Math.max(...legs.map((leg) => leg.hotDayC)),

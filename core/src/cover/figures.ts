@@ -1,21 +1,16 @@
 /** What another kit comes to over the whole hike, by the plan itself: packs change the days, and the days the packs. */
+import { packTotals, type PackFigures } from "../figures/headline.ts";
 import type { Piece, Plan } from "../plan/schema.ts";
 import type { PlanFigures } from "../result/result.ts";
 
-export interface KitFigures {
-  /** All packs, kg·km. */
-  kgKm: number;
-  heaviestKg: number;
+/** Of the party. */
+export interface KitFigures extends Pick<PackFigures, "kgKm" | "heaviestKg"> {
   finishDate: string;
 }
 
-export function kitFigures({ legs, finishDate }: Pick<PlanFigures, "legs" | "finishDate">): KitFigures {
-  const rows = legs.flatMap(({ hikers, distanceM }) => hikers.map((row) => ({ row, km: distanceM / 1000 })));
-  return {
-    kgKm: rows.reduce((sum, { row, km }) => sum + row.meanKg * km, 0),
-    heaviestKg: Math.max(...rows.map(({ row }) => row.heaviestKg)),
-    finishDate,
-  };
+export function kitFigures(plan: Plan, result: Pick<PlanFigures, "legs" | "finishDate">): KitFigures {
+  const { kgKm, heaviestKg } = packTotals(plan, result).party;
+  return { kgKm, heaviestKg, finishDate: result.finishDate };
 }
 
 /** A kit by a name, whatever differs from the plan's own. */
@@ -33,5 +28,6 @@ export function* weighKits(
   variants: readonly KitVariant[],
   compute: (plan: Plan) => PlanFigures,
 ): Generator<WeighedKit, void> {
-  for (const { key, kit = plan.kit } of variants) yield { key, ...kitFigures(compute({ ...plan, kit: [...kit] })) };
+  for (const { key, kit = plan.kit } of variants)
+    yield { key, ...kitFigures(plan, compute({ ...plan, kit: [...kit] })) };
 }

@@ -28,7 +28,7 @@ export function* swapRounds(
   now: PlanFigures,
   compute: (plan: Plan) => PlanFigures,
 ): Generator<FoundSwaps, void> {
-  const before = kitFigures(now);
+  const before = kitFigures(plan, now);
   let at = now;
   let spans = "";
   for (let rounds = 1; rounds <= MOST_SWAP_ROUNDS; rounds++) {
@@ -38,7 +38,7 @@ export function* swapRounds(
     const found = JSON.stringify(swaps.changes.map(({ pieceId, then }) => [pieceId, then]));
     const settled = found === spans;
     if (!settled) at = compute(withSwaps(plan, swaps.changes));
-    yield { swaps, now: before, then: kitFigures(at), rounds, settled };
+    yield { swaps, now: before, then: kitFigures(plan, at), rounds, settled };
     if (settled) return;
     spans = found;
   }

@@ -58,9 +58,15 @@ const HEADS = [
   ["notes", /^notes?$|remark|comment|description|bemerkung|notiz|remarque/i],
   ["owner", /owner|whose|belongs|hiker|besitzer/i],
   ["group", /group|category|categorie|catégorie|categoría|categoria|kategorie|type|section|gruppe/i],
-  ["mass", /weight|\bwt\b|mass|gewicht|poids|peso|masse|\bvikt\b|\bwaga\b|\bg\b|\boz\b|\bgrams?\b|\bgramm\b|\bkg\b|\blbs?\b/i],
+  [
+    "mass",
+    /weight|\bwt\b|mass|gewicht|poids|peso|masse|\bvikt\b|\bwaga\b|\bg\b|\boz\b|\bgrams?\b|\bgramm\b|\bkg\b|\blbs?\b/i,
+  ],
   ["volume", /litre|liter|volume|volumen/i],
-  ["name", /name|item|piece|article|artikel|art[íi]culo|articolo|artigo|gear|kit|equipment|things?|what|gegenstand|ausrüstung|bezeichnung|objet|objeto|oggetto|material|utrustning|przedmiot/i],
+  [
+    "name",
+    /name|item|piece|article|artikel|art[íi]culo|articolo|artigo|gear|kit|equipment|things?|what|gegenstand|ausrüstung|bezeichnung|objet|objeto|oggetto|material|utrustning|przedmiot/i,
+  ],
 ] as const satisfies Heads<string>;
 export type KitColumn = (typeof HEADS)[number][0];
 export const KIT_COLUMNS: readonly KitColumn[] = HEADS.map(([key]) => key);

@@ -10,7 +10,12 @@ const LB = 453.59237;
 const OZ = LB / 16;
 
 /** Name, grams of one, how many, and what is said of it. */
-type Truth = readonly [name: string, massG: number, quantity?: number, said?: "worn" | "consumable" | "shared" | "home"];
+type Truth = readonly [
+  name: string,
+  massG: number,
+  quantity?: number,
+  said?: "worn" | "consumable" | "shared" | "home",
+];
 interface Layout {
   layout: string;
   text: string;

@@ -2,9 +2,9 @@
 import type { Check } from "../checks/index.ts";
 import type { Trouble } from "../odds/hikes.ts";
 import { simulate } from "../odds/simulate.ts";
+import { packTotals, tripTotals, type PackFigures, type TripTotals } from "../figures/headline.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { LegResult, PlanFigures } from "../result/result.ts";
-import { totalsOf } from "../search/figures.ts";
 import type { PlanResult, Session } from "../session/session.ts";
 import { isWalked, nodeOf } from "../track/place.ts";
 import { leversOf, withLever, type Lever, type LeverField } from "./lever.ts";
@@ -16,16 +16,9 @@ export type LeverTarget = (typeof LEVER_TARGETS)[number];
 const CHANCES: Partial<Record<LeverTarget, Trouble>> = { food: "food", water: "water", cold: "cold" };
 
 /** Of one hiker, but days and money, which are the party's. */
-export interface LeverFigures {
-  heaviestKg: number;
-  heaviestLeg: number;
+export interface LeverFigures extends TripTotals, Pick<PackFigures, "heaviestKg" | "heaviestLeg" | "meanKg" | "kgKm"> {
   /** Heaviest on the ground of the leg that is asked of. */
   legKg: number;
-  meanKg: number;
-  kgKm: number;
-  days: number;
-  finishDate: string;
-  money: number;
   /** Share of hikes in which it happens somewhere; where it is the target. */
   chance: number | undefined;
 }
@@ -170,27 +163,18 @@ export function figuresIn(
   target: LeverTarget,
   request: Pick<LegResult, "fromNode" | "toNode">,
 ): LeverFigures {
-  const { days, finishDate, money } = totalsOf(plan, result);
-  let [kgKm, km, heaviestKg, heaviestLeg, legKg] = [0, 0, 0, 0, 0];
-  for (const leg of result.legs) {
-    const row = leg.hikers[who]!;
-    kgKm += (row.meanKg * leg.distanceM) / 1000;
-    km += leg.distanceM / 1000;
-    if (row.heaviestKg > heaviestKg) [heaviestKg, heaviestLeg] = [row.heaviestKg, leg.index];
-    // On the same ground, be it one leg or two.
-    if (leg.fromNode < request.toNode && leg.toNode > request.fromNode) legKg = Math.max(legKg, row.heaviestKg);
-  }
+  // On the same ground, be it one leg or two.
+  const onGround = result.legs.filter((leg) => leg.fromNode < request.toNode && leg.toNode > request.fromNode);
   const trouble = CHANCES[target];
   const found = trouble && simulate(plan, result, { runs: RUNS, who }).somewhere[trouble];
+  const { heaviestKg, heaviestLeg, meanKg, kgKm } = packTotals(plan, result).hikers[who]!;
   return {
+    ...tripTotals(plan, result),
     heaviestKg,
     heaviestLeg,
-    legKg,
-    meanKg: km > 0 ? kgKm / km : 0,
+    legKg: Math.max(0, ...onGround.map((leg) => leg.hikers[who]!.heaviestKg)),
+    meanKg,
     kgKm,
-    days,
-    finishDate,
-    money,
     chance: found && found.found / found.runs,
   };
 }

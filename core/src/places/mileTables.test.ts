@@ -208,8 +208,11 @@ describe("mile tables by many hands", () => {
     expect(right.length / all.length).toBeGreaterThanOrEqual(0.95);
   });
 
-  test.each(read)("$layout: no row comes that is not there, and none is lost without a word", ({ is, should, unread }) => {
-    expect(is.filter((row) => !should.includes(row))).toEqual([]);
-    expect(should.length - is.length).toBeLessThanOrEqual(unread.length);
-  });
+  test.each(read)(
+    "$layout: no row comes that is not there, and none is lost without a word",
+    ({ is, should, unread }) => {
+      expect(is.filter((row) => !should.includes(row))).toEqual([]);
+      expect(should.length - is.length).toBeLessThanOrEqual(unread.length);
+    },
+  );
 });

@@ -233,11 +233,7 @@ function seasonOf({ cover, waterMm }: SnowYear, first: number): SnowSeason {
 }
 
 /** For every level the first day of the season on which so much is covered, and the day after the last. */
-function levelDays(
-  seasons: readonly (readonly SnowSeason[])[],
-  weights: Float64Array,
-  band: number,
-): Float64Array {
+function levelDays(seasons: readonly (readonly SnowSeason[])[], weights: Float64Array, band: number): Float64Array {
   const cover = new Float64Array(DAYS);
   const water = new Float64Array(DAYS);
   for (const [s, bands] of seasons.entries()) {

@@ -27,7 +27,10 @@ const MOST_TITLES = 30;
 
 /** The same of a text whose heads may come after titles: of the first line whose mark the next one has too. */
 export function delimiterIn(text: string): string {
-  const lines = text.trimStart().split(/\r\n?|\n/, MOST_TITLES).filter((line) => line.trim() !== "");
+  const lines = text
+    .trimStart()
+    .split(/\r\n?|\n/, MOST_TITLES)
+    .filter((line) => line.trim() !== "");
   for (const [i, line] of lines.entries()) {
     const mark = delimiterOf(line);
     if (line.includes(mark) && (lines[i + 1] ?? "").includes(mark)) return mark;

@@ -1,22 +1,16 @@
 /** Variants of a trip side by side: the figures of each, and where they differ in legs, stops and kit. */
+import { packTotals, tripTotals, type PackFigures, type TripTotals } from "../figures/headline.ts";
 import { simulate } from "../odds/simulate.ts";
 import type { Piece, Plan, Stop } from "../plan/schema.ts";
-import { figuresOf } from "../search/figures.ts";
 import type { PlanResult } from "../session/session.ts";
 import { foodByOf } from "../stops/stays.ts";
 
-export interface VariantFigures {
+/** Packs, food and chances are one hiker's; the rest is the party's. */
+export interface VariantFigures extends TripTotals, Pick<PackFigures, "heaviestKg" | "meanKg" | "kgKm" | "foodKg"> {
   startDate: string;
-  finishDate: string;
-  days: number;
   legs: number;
-  heaviestKg: number;
-  meanKg: number;
   /** All packed and not used up, leaving the start. */
   baseKg: number;
-  foodKg: number;
-  kgKm: number;
-  money: number;
   blockers: number;
   cautions: number;
   /** Shares of hikes: out of food, without water, a night too cold somewhere; and arrivals of one in ten and nine in ten. */
@@ -42,25 +36,24 @@ export interface VariantReport {
 const RUNS = 400;
 
 export function tellVariant(plan: Plan, result: PlanResult, who: number): VariantReport {
-  const { kgKm, days, finishDate, money, blockers, cautions } = figuresOf(plan, result);
+  const { heaviestKg, meanKg, kgKm, foodKg } = packTotals(plan, result).hikers[who]!;
+  const counted = (severity: "blocker" | "caution"): number =>
+    result.checks.filter((check) => check.severity === severity).length;
   const rows = result.legs.map((leg) => ({ leg, row: leg.hikers[who]! }));
-  const km = result.legs.reduce((sum, { distanceM }) => sum + distanceM / 1000, 0);
   const odds = simulate(plan, result, { runs: RUNS, who });
   const share = (trouble: "food" | "water" | "cold"): number => odds.somewhere[trouble].found / odds.runs;
   return {
     figures: {
+      ...tripTotals(plan, result),
       startDate: plan.trip.startDate,
-      finishDate,
-      days,
       legs: rows.length,
-      heaviestKg: Math.max(...rows.map(({ row }) => row.heaviestKg)),
-      meanKg: km > 0 ? rows.reduce((sum, { leg, row }) => sum + (row.meanKg * leg.distanceM) / 1000, 0) / km : 0,
-      baseKg: rows[0]!.row.kit.baseKg,
-      foodKg: rows.reduce((sum, { row }) => sum + row.food.eatenKg, 0),
+      heaviestKg,
+      meanKg,
       kgKm,
-      money,
-      blockers,
-      cautions,
+      foodKg,
+      baseKg: rows[0]!.row.kit.baseKg,
+      blockers: counted("blocker"),
+      cautions: counted("caution"),
       foodChance: share("food"),
       waterChance: share("water"),
       coldChance: share("cold"),

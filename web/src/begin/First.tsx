@@ -1,6 +1,6 @@
 /** The first plan of a trip of your own: the answer, what was assumed for it, what decides the pack, and three choices. */
 import { useEffect } from "react";
-import { bestChoices, makeLever, type FirstChoice, type Plan, type PlanResult } from "@gepack/core";
+import { bestChoices, makeLever, packTotals, type FirstChoice, type Plan, type PlanResult } from "@gepack/core";
 import { edit } from "../store/document.ts";
 import { calculator } from "../store/trail.ts";
 import { searchOf, useSelection } from "../store/selection.ts";
@@ -31,8 +31,8 @@ function FirstPlan({ plan, result }: Props) {
   const who = Math.min(selection.hikerIndex, plan.hikers.length - 1);
   const search = searchOf(selection);
   const { legs, profile, walkDays, zeroDays } = result;
-  const packs = legs.map((leg) => leg.hikers[who]!.heaviestKg);
-  const [lightest, heaviest] = [Math.min(...packs), Math.max(...packs)];
+  const lightest = Math.min(...legs.map((leg) => leg.hikers[who]!.heaviestKg));
+  const heaviest = packTotals(plan, result).hikers[who]!.heaviestKg;
   const days = Math.round(walkDays + zeroDays);
   return (
     <div className="px-[18px] py-4">

@@ -139,7 +139,13 @@ function counterEvents({ plan, result }: Given): EventAttributes[] {
             ? `Post office at ${stop.name}: ${say.clock(hours.fromH)} to ${say.clock(hours.toH)}`
             : `Post office at ${stop.name}: closed`;
         const iso = isoOfDay(day);
-        return wholeDay(plan, `${stop.id}-${iso}-counter`, iso, title, "Local time, from your plan; check with the post office.");
+        return wholeDay(
+          plan,
+          `${stop.id}-${iso}-counter`,
+          iso,
+          title,
+          "Local time, from your plan; check with the post office.",
+        );
       });
     });
 }

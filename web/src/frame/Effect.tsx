@@ -1,11 +1,8 @@
-import type { LegHiker } from "@gepack/core";
+import { packTotals } from "@gepack/core";
 import { useShallow } from "zustand/react/shallow";
 import { useDocument } from "../store/documentState.ts";
 import { useSelection } from "../store/selection.ts";
 import { sayIn } from "../words/say.ts";
-
-/** Counted once, on the leg that it is bought for. */
-const boughtKg = (food: LegHiker["food"] | undefined): number => (food ? food.startKg - food.forLaterKg : 0);
 
 /** What the last edit did to the headline figures, until the next one. */
 export function Effect() {
@@ -14,15 +11,14 @@ export function Effect() {
   );
   const hikerIndex = useSelection((state) => state.hikerIndex);
   if (!plan || !result || !before || !lastLabel) return null;
-  const heaviest = (of: typeof result): number =>
-    Math.max(...of.legs.map((leg) => leg.hikers[hikerIndex]?.heaviestKg ?? 0));
-  const food = (of: typeof result): number =>
-    of.legs.reduce((sum, leg) => sum + boughtKg(leg.hikers[hikerIndex]?.food), 0);
   const say = sayIn(plan);
-  const kg = (value: number): string => say.kg(value, 2);
+  // Who has just joined was not there before.
+  const of = (one: typeof result) => packTotals(plan, one).hikers[hikerIndex];
+  const [old, now] = [of(before), of(result)];
+  const kg = (value = 0): string => say.kg(value, 2);
   const pairs: [string, string, string][] = [
-    ["heaviest", kg(heaviest(before)), kg(heaviest(result))],
-    ["food", kg(food(before)), kg(food(result))],
+    ["heaviest", kg(old?.heaviestKg), kg(now?.heaviestKg)],
+    ["food", kg(old?.foodKg), kg(now?.foodKg)],
     ["finish", say.date(before.finishDate), say.date(result.finishDate)],
   ];
   return (

@@ -27,6 +27,15 @@ export function firstName(hiker: Hiker): string {
   return /^\d+$/.test(second) ? `${first} ${second}` : first;
 }
 
+/** Whose a figure is, where several walk: of all together, or of one. */
+export function ofAll({ hikers }: Pick<Plan, "hikers">): string {
+  return hikers.length < 2 ? "" : hikers.length === 2 ? ", both hikers" : ", all hikers";
+}
+
+export function ofOne({ hikers }: Pick<Plan, "hikers">, who: number): string {
+  return hikers.length < 2 ? "" : `, ${firstName(hikers[who]!)}`;
+}
+
 /** Choices of the document whose code is no word of ours. */
 const SPOKEN: Readonly<Record<string, string>> = {
   "shop-small": "small shop",

@@ -18,7 +18,7 @@ import { calculator } from "../../store/trail.ts";
 import { Pick } from "../../ui/Pick.tsx";
 import { Progress } from "../../ui/Progress.tsx";
 import { Table, type Column } from "../../ui/Table.tsx";
-import { firstName } from "../../words/names.ts";
+import { firstName, ofAll } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
 
@@ -100,7 +100,12 @@ export function Alternatives({ plan }: { plan: Plan }) {
           </label>
         ))}
       </div>
-      <Table<Row> label="Alternatives" rows={rows} idOf={({ piece: { id } }) => id} columns={columnsOf(piece, say)} />
+      <Table<Row>
+        label="Alternatives"
+        rows={rows}
+        idOf={({ piece: { id } }) => id}
+        columns={columnsOf(piece, say, ofAll(plan))}
+      />
       <p className="mt-1 mb-0 max-w-[72ch] text-xs text-muted">
         Bars run from worst to best of those compared; unknowns are in the middle. The ranking follows your weighting;
         comfort is your own rating from 1 to 5. A lighter shelter or sleeping bag must still handle your nights: check
@@ -110,7 +115,7 @@ export function Alternatives({ plan }: { plan: Plan }) {
   );
 }
 
-function columnsOf(now: Piece, say: Say): Column<Row>[] {
+function columnsOf(now: Piece, say: Say, whose: string): Column<Row>[] {
   return [
     {
       id: "name",
@@ -165,7 +170,7 @@ function columnsOf(now: Piece, say: Say): Column<Row>[] {
     },
     {
       id: "carried",
-      head: "all packs, whole hike",
+      head: `total carried${whose}`,
       right: true,
       from: 561,
       cell: ({ weighed }) => weighed && say.carried(weighed.kgKm),

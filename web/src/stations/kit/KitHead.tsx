@@ -1,5 +1,13 @@
 /** What you carry as people say it, on the chosen leg, and what it adds up to as one beam. */
-import { groupsAlong, kitWeights, typicalPack, type LegResult, type Plan, type PlanResult } from "@gepack/core";
+import {
+  groupsAlong,
+  kitWeights,
+  packTotals,
+  typicalPack,
+  type LegResult,
+  type Plan,
+  type PlanResult,
+} from "@gepack/core";
 import { remember, useSettings } from "../../store/settings.ts";
 import { NumberField } from "../../ui/NumberField.tsx";
 import { Pick } from "../../ui/Pick.tsx";
@@ -34,7 +42,7 @@ export function KitHead({ plan, result, leg, who }: Props) {
   const pack = typicalPack(leg, who, { days, litres });
   const weights = kitWeights(plan, result, leg.index, who);
   const kg = (value: number): string => kitMass(1000 * value, unit, units, true);
-  const heaviest = result.legs.reduce((a, b) => (b.hikers[who]!.heaviestKg > a.hikers[who]!.heaviestKg ? b : a));
+  const { heaviestKg, heaviestLeg } = packTotals(plan, result).hikers[who]!;
   return (
     <div className="border-b border-rule px-[18px] pt-2 pb-3" data-testid="kit-head">
       <p className="m-0 text-sm text-muted">What do you carry, and is it enough?</p>
@@ -75,8 +83,8 @@ export function KitHead({ plan, result, leg, who }: Props) {
       </p>
       <p className="mt-0 mb-2 text-sm text-muted">
         {firstName(plan.hikers[who]!)}, leg {leg.index + 1}. Worn {kitMass(weights.wornG, unit, units, true)}, skin-out{" "}
-        {kitMass(weights.skinOutG, unit, units, true)}. Heaviest {kg(heaviest.hikers[who]!.heaviestKg)}, after{" "}
-        {stopName(plan, heaviest.fromStopId)}.
+        {kitMass(weights.skinOutG, unit, units, true)}. Heaviest {kg(heaviestKg)}, after{" "}
+        {stopName(plan, result.legs[heaviestLeg]!.fromStopId)}.
       </p>
       <Beam
         parts={[
@@ -93,7 +101,7 @@ export function KitHead({ plan, result, leg, who }: Props) {
           { name: "fuel and consumables", kg: pack.usedUpKg, colour: "var(--fuel)" },
         ]}
         comfortKg={plan.hikers[who]!.packComfortKg}
-        scaleKg={Math.max(heaviest.hikers[who]!.heaviestKg, pack.totalKg, plan.hikers[who]!.packComfortKg)}
+        scaleKg={Math.max(heaviestKg, pack.totalKg, plan.hikers[who]!.packComfortKg)}
         say={say.kg}
       />
     </div>

@@ -12,7 +12,7 @@ import {
 import { calculator } from "../../store/trail.ts";
 import { takeFrom, variantName } from "../../edit/variants.ts";
 import { Progress } from "../../ui/Progress.tsx";
-import { stopName } from "../../words/names.ts";
+import { ofOne, stopName } from "../../words/names.ts";
 import { shareWords } from "../../words/odds.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { FOOD_BY_WORDS } from "../../words/stops.ts";
@@ -62,7 +62,7 @@ export function ComparedVariants({ plan, others, who }: { plan: Plan; others: re
             </tr>
           </thead>
           <tbody>
-            {figureRows(rows, say).map(({ head, cells }) => (
+            {figureRows(rows, say, ofOne(plan, who)).map(({ head, cells }) => (
               <DifferenceRow key={head} head={head} cells={cells} />
             ))}
             {legRows(rows, plan, say).map(({ head, cells }) => (
@@ -124,7 +124,7 @@ function DifferenceRow({ head, cells }: Row) {
 
 const differ = ({ cells }: Row): boolean => new Set(cells).size > 1;
 
-function figureRows(rows: readonly VariantReport[], say: Say): Row[] {
+function figureRows(rows: readonly VariantReport[], say: Say, whose: string): Row[] {
   const figure = (head: string, words: (figures: VariantFigures) => string): Row => ({
     head,
     cells: rows.map(({ figures }) => words(figures)),
@@ -134,11 +134,11 @@ function figureRows(rows: readonly VariantReport[], say: Say): Row[] {
     figure("finish", ({ finishDate }) => say.date(finishDate)),
     figure("days", ({ days }) => say.number(days)),
     figure("legs", ({ legs }) => say.number(legs)),
-    figure("heaviest pack", ({ heaviestKg }) => say.kg(heaviestKg)),
-    figure("average pack", ({ meanKg }) => say.kg(meanKg)),
-    figure("base weight at the start", ({ baseKg }) => say.kg(baseKg)),
-    figure("food eaten", ({ foodKg }) => say.kg(foodKg)),
-    figure("total carried", ({ kgKm }) => say.carried(kgKm)),
+    figure(`heaviest pack${whose}`, ({ heaviestKg }) => say.kg(heaviestKg)),
+    figure(`average pack${whose}`, ({ meanKg }) => say.kg(meanKg)),
+    figure(`base weight at the start${whose}`, ({ baseKg }) => say.kg(baseKg)),
+    figure(`food eaten${whose}`, ({ foodKg }) => say.kg(foodKg)),
+    figure(`total carried${whose}`, ({ kgKm }) => say.carried(kgKm)),
     figure("money", ({ money }) => say.money(money)),
     figure("blockers", ({ blockers }) => say.number(blockers)),
     figure("cautions", ({ cautions }) => say.number(cautions)),

@@ -10,6 +10,7 @@ import { Progress } from "../../ui/Progress.tsx";
 import { Table } from "../../ui/Table.tsx";
 import { checkMark, checkSentence } from "../../words/checks/index.ts";
 import { leverWords, thinnerBy, TARGET_WORDS } from "../../words/levers.ts";
+import { ofOne } from "../../words/names.ts";
 import { shareWords } from "../../words/odds.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { usePlanRun } from "../../worker/useLongRun.ts";
@@ -65,6 +66,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
           <span data-testid="lever-now">
             Now: <b>{targetWords(target, now, say)}</b>
             {target === "heaviest" && `, leg ${now.heaviestLeg + 1}`}
+            {!["days", "money"].includes(target) && ofOne(plan, who)}
           </span>
         )}
       </div>
@@ -98,7 +100,7 @@ export function Levers({ plan, who }: ScreenProps & { who: number }) {
             },
             {
               id: "kgkm",
-              head: "total carried",
+              head: `total carried${ofOne(plan, who)}`,
               right: true,
               from: 861,
               cell: ({ figures }) => signed(figures.kgKm - now.kgKm, say.carried),

@@ -3,6 +3,7 @@ import type { Flip, Plan, SetFigures } from "@gepack/core";
 import { takeStops } from "../../edit/stops.ts";
 import { setRow } from "../../edit/rows.ts";
 import { Table, type Column } from "../../ui/Table.tsx";
+import { ofAll } from "../../words/names.ts";
 import { sayIn, type Say } from "../../words/say.ts";
 import { BAR_WORDS, FOOD_BY_WORDS } from "../../words/stops.ts";
 import { legCount, titleOf } from "./SetRows.tsx";
@@ -62,10 +63,11 @@ export function SetPanel({ plan, set, now, candidates }: Props) {
       </h2>
       <p className="mt-0.5 mb-2" data-testid="set-figures">
         {say.kg(figures.heaviestKg)} at most, {more(figures.heaviestKg - now.heaviestKg, say.kg)};{" "}
-        {say.carried(figures.kgKm)} carried, {more(figures.kgKm - now.kgKm, say.carried)}; {say.days(figures.days)},{" "}
-        {more(figures.days - now.days, say.days)}, finish {say.date(figures.finishDate)}; {say.money(figures.money)},{" "}
-        {more(figures.money - now.money, say.money)}. It has {count(figures.blockers, "problem")} and{" "}
-        {count(figures.cautions, "caution")}; your plan has {figuresOfNow(now)}.
+        {say.carried(figures.kgKm)} carried{ofAll(plan)}, {more(figures.kgKm - now.kgKm, say.carried)};{" "}
+        {say.days(figures.days)}, {more(figures.days - now.days, say.days)}, finish {say.date(figures.finishDate)};{" "}
+        {say.money(figures.money)}, {more(figures.money - now.money, say.money)}. It has{" "}
+        {count(figures.blockers, "problem")} and {count(figures.cautions, "caution")}; your plan has {figuresOfNow(now)}
+        .
       </p>
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <button className="btn btn-strong" disabled={taken} onClick={() => takeStops(titleOf(set), candidates, stops)}>
