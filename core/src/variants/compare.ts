@@ -37,7 +37,7 @@ const RUNS = 400;
 
 export function tellVariant(plan: Plan, result: PlanResult, who: number): VariantReport {
   const { heaviestKg, meanKg, kgKm, foodKg } = packTotals(plan, result).hikers[who]!;
-  const counted = (severity: "blocker" | "caution"): number =>
+  const numberOf = (severity: "blocker" | "caution"): number =>
     result.checks.filter((check) => check.severity === severity).length;
   const rows = result.legs.map((leg) => ({ leg, row: leg.hikers[who]! }));
   const odds = simulate(plan, result, { runs: RUNS, who });
@@ -52,8 +52,8 @@ export function tellVariant(plan: Plan, result: PlanResult, who: number): Varian
       kgKm,
       foodKg,
       baseKg: rows[0]!.row.kit.baseKg,
-      blockers: counted("blocker"),
-      cautions: counted("caution"),
+      blockers: numberOf("blocker"),
+      cautions: numberOf("caution"),
       foodChance: share("food"),
       waterChance: share("water"),
       coldChance: share("cold"),

@@ -30,7 +30,7 @@ export function* paperSheets(
 
 /** No column is as narrow as to break a word: only what no column could hold may be broken, a sign of markup being one letter. */
 export function breakable(html: string): string {
-  return html.replace(/>[^<]+/g, (text) =>
+  return html.replace(/(?<=>)[^<]+/g, (text) =>
     text.replace(/(?:&[^;\s]{1,8};|[^\s\-&]){25,}/gu, (word) =>
       word.replace(/(?:&[^;]{1,8};|.){20}(?=.)/gu, "$&<wbr>"),
     ),

@@ -18,7 +18,7 @@ const sheetsOf = (
 ): string[] =>
   [...paperSheets(trip.plan, trip.result, { papers, size: "a4", who: 0, ...more })].map(({ html }) => html);
 /** What stands there, without its markup. */
-const textOf = (html: string): string => html.replace(/<style>.*?<\/style>/gs, "").replace(/<[^>]*>/g, " ");
+const textOf = (html: string): string => html.replace(/<style>.*?<\/style>|<wbr>/gs, "").replace(/<[^>]*>/g, " ");
 const count = (html: string, sign: string): number => html.split(sign).length - 1;
 
 describe("papers of the demo", () => {
