@@ -68,6 +68,7 @@ test("the map is remembered, says its scale, and shares what is selected with ta
   await page.reload();
   await expect(map(page).getByLabel("Colour the line by")).toHaveValue("leg");
   await page.getByRole("button", { name: "Hide map" }).click();
+  await expect(page.getByRole("button", { name: "Show map" })).toBeVisible();
   await page.reload();
   await expect(page.getByRole("button", { name: "Show map" })).toBeVisible();
 });

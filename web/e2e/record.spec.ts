@@ -153,11 +153,16 @@ test("over the date line days follow each other; a day kept twice is one day", a
   await table.getByRole("row").nth(1).click();
   const today = page.getByTestId("today");
   await expect(today).toContainText("Day 4");
+  const save = today.getByRole("button", { name: "Save day" });
   for (const hours of ["5", "6.5"]) {
-    await today.getByLabel(/^walking/).fill(hours);
-    await today.getByRole("button", { name: "Save day" }).click();
+    // What is typed before the day is there is of the card before.
+    await expect(async () => {
+      await table.getByRole("row").nth(1).click();
+      await today.getByLabel(/^walking/).fill(hours);
+      await expect(save).toBeEnabled({ timeout: 3000 });
+    }).toPass();
+    await save.click();
     await expect(table.getByRole("row").nth(1)).toContainText(`${Number(hours).toFixed(1)} /`);
-    await table.getByRole("row").nth(1).click();
   }
   await expect(table.getByRole("row")).toHaveCount(5);
 });
